@@ -1,0 +1,65 @@
+import { answers, bodies, type CommandRequest } from '@rauta/contracts'
+import { ipv4, recordKinds, type Facts } from '@rauta/core'
+import type { Context } from '../context'
+import { recordFile } from '../files/record'
+import { recordPdf } from '../files/pdf'
+import type { LiveStream } from '../live/stream'
+import { askAddress, search } from '../reach/search'
+import { everyone, HttpProblem, type Route } from './route'
+
+/** Events that a client is given at first; older ones stay in the log. */
+const newestEvents = 400
+
+/** All records as a flat list; secrets are not among them. */
+export function snapshot(facts: Facts): { rev: number; records: { kind: string; data: unknown }[] } {
+  const events = Object.values(facts.event).sort((a, b) => b.received - a.received).slice(0, newestEvents)
+  return { rev: facts.rev, records: recordKinds.flatMap((kind) => (kind === 'event' ? events : Object.values(facts[kind])).map((data) => ({ kind, data }))) }
+}
+
+/** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
+export function jobRoutes(context: Context, stream: LiveStream): Route[] {
+  const { log } = context
+  const door = (id: string) => {
+    const found = log.facts.door[id]
+    if (!found) throw new HttpProblem(404, 'Not found', `There is no door ${id} in this job.`)
+    return found
+  }
+  return [
+    { method: 'get', path: '/facts', says: 'Every record as it stands, with the revision', roles: everyone, answer: answers.facts, handle: async () => snapshot(log.facts) },
+    {
+      method: 'get', path: '/changes', says: 'What came after a revision (`after`), in order', roles: everyone, answer: answers.changes,
+      async handle(request) {
+        const after = Number(request.query['after'] ?? 0)
+        if (!Number.isInteger(after) || after < 0) throw new HttpProblem(422, 'Not as it should be', '`after` must be a revision, a whole number.', 'after')
+        return { rev: log.facts.rev, entries: await log.after(after) }
+      },
+    },
+    {
+      method: 'post', path: '/commands', says: 'Changes the job; the same id is applied once', roles: everyone, body: bodies.command, answer: answers.command,
+      handle: (request, _response, account) => log.run(request.body as CommandRequest, account),
+    },
+    { method: 'get', path: '/live', says: 'New revisions as server-sent events', roles: everyone, answer: { media: 'text/event-stream' }, async handle(request, response) { stream.join(request, response) } },
+    {
+      method: 'post', path: '/search', says: 'Searches the segment, or asks one address', roles: ['lead', 'engineer'], body: bodies.search, answer: answers.ok,
+      async handle(request) {
+        const { address } = request.body as { address?: string }
+        if (address === undefined) {
+          const count = await search(context)
+          return { says: count ? `${count} answered.` : 'Nothing answered. Is this computer on the right network, and have the devices power?' }
+        }
+        if (ipv4(address) === null) throw new HttpProblem(422, 'Not as it should be', `${address || 'An empty address'} is not an IPv4 address. Write four numbers with dots.`, 'address')
+        await askAddress(context, address)
+        return { says: `${address} answers.` }
+      },
+    },
+    { method: 'get', path: '/doors/:id/record.json', says: 'The door’s record with its chain', roles: everyone, answer: { media: 'application/json' }, async handle(request, response) {
+      const file = recordFile(log.facts, door(String(request.params['id'])))
+      response.type('application/json').setHeader('content-disposition', `attachment; filename="${file.door.ref}-record.json"`)
+      response.send(JSON.stringify(file, null, 1))
+    } },
+    { method: 'get', path: '/doors/:id/record.pdf', says: 'The door’s record for people', roles: everyone, answer: { media: 'application/pdf' }, async handle(request, response) {
+      const pdf = await recordPdf(log.facts, door(String(request.params['id'])))
+      response.type('application/pdf').send(pdf)
+    } },
+  ]
+}

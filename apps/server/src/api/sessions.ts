@@ -1,0 +1,70 @@
+import type { CookieOptions, Request } from 'express'
+import { answers, bodies } from '@rauta/contracts'
+import { jobOf, type SiteNetwork } from '@rauta/core'
+import { v7 } from 'uuid'
+import type { JobLog } from '../changes/log'
+import type { Accounts } from '../security/accounts'
+import { everyone, HttpProblem, type Route } from './route'
+
+export const cookieName = 'rauta_session'
+const cookie: CookieOptions = { httpOnly: true, sameSite: 'strict', path: '/', maxAge: 12 * 3600_000 }
+
+export function tokenOf(request: Request): string | null {
+  const match = new RegExp(`(?:^|;\\s*)${cookieName}=([^;]+)`).exec(request.headers.cookie ?? '')
+  return match?.[1] ?? null
+}
+
+/** Signing in and out, the first use, and the accounts. */
+export function sessionRoutes(accounts: Accounts, log: JobLog, publicKey: string, rigPage: string | null): Route[] {
+  return [
+    {
+      method: 'get', path: '/me', says: 'Who is signed in; `new` before the first account', roles: 'anyone', answer: answers.me,
+      async handle(request) {
+        const token = tokenOf(request)
+        const account = token ? await accounts.bySession(token) : null
+        if (account) return { state: 'in', ...account, ...(rigPage ? { rigPage } : {}) }
+        return { state: (await accounts.none()) ? 'new' : 'out' }
+      },
+    },
+    {
+      method: 'post', path: '/first', says: 'Makes the lead’s account and the first job, once', roles: 'anyone', body: bodies.firstUse, answer: answers.ok,
+      async handle(request, response) {
+        const { name, password, job } = request.body as { name: string; password: string; job: { name: string; client: string; site: string; zone: string; network: SiteNetwork } }
+        if (!(await accounts.none())) throw new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
+        if (!jobOf(log.facts)) await log.run({ id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } }, { name, role: 'lead' })
+        await accounts.add(name, password, 'lead')
+        const signed = await accounts.signIn(name, password)
+        if (signed) response.cookie(cookieName, signed.token, cookie)
+        return { says: `${job.name} is begun.` }
+      },
+    },
+    {
+      method: 'post', path: '/sign-in', says: 'Signs in', roles: 'anyone', body: bodies.signIn, answer: answers.ok,
+      async handle(request, response) {
+        const { name, password } = request.body as { name: string; password: string }
+        const signed = await accounts.signIn(name, password)
+        if (!signed) throw new HttpProblem(401, 'Not signed in', 'Name or password is wrong.')
+        response.cookie(cookieName, signed.token, cookie)
+        return { says: `Signed in as ${signed.account.name}.` }
+      },
+    },
+    {
+      method: 'post', path: '/sign-out', says: 'Signs out', roles: 'anyone', answer: answers.ok,
+      async handle(request, response) {
+        const token = tokenOf(request)
+        if (token) await accounts.signOut(token)
+        response.clearCookie(cookieName, { path: '/' })
+        return { says: 'Signed out.' }
+      },
+    },
+    { method: 'get', path: '/accounts', says: 'Who may sign in', roles: everyone, answer: answers.accounts, handle: () => accounts.list() },
+    {
+      method: 'post', path: '/accounts', says: 'Adds an account', roles: ['lead'], body: bodies.account, answer: answers.ok,
+      async handle(request) {
+        const { name, password, role } = request.body as { name: string; password: string; role: 'lead' | 'engineer' | 'witness' | 'viewer' }
+        if (!(await accounts.add(name, password, role))) throw new HttpProblem(409, 'Refused', `There is an account called ${name} already.`, 'name')
+        return { says: `${name} may sign in as ${role}.` }
+      },
+    },
+  ]
+}

@@ -1,0 +1,127 @@
+import { createRequire } from 'node:module'
+import PDFDocument from 'pdfkit'
+import { all, cableName, jobOf, netOf, inCurrentOrder, sheetOf, standings, workedConfigs, openSnags, newestReading, readingsFor, expectedReading, judgeReading, readingName, type Door, type Facts } from '@rauta/core'
+import { chainHead, shippedSheets } from '@rauta/contracts'
+
+const require = createRequire(import.meta.url)
+const fonts = {
+  text: require.resolve('@expo-google-fonts/barlow/400Regular/Barlow_400Regular.ttf'),
+  strong: require.resolve('@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf'),
+  mono: require.resolve('@expo-google-fonts/ibm-plex-mono/400Regular/IBMPlexMono_400Regular.ttf'),
+}
+const margin = 48
+
+/** A door's record for people: A4, plan, readings, device, proofs with evidence, signatures and the head of the chain. */
+export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {
+  const job = jobOf(facts)
+  const document = new PDFDocument({ size: 'A4', margin, tagged: true, lang: 'en', displayTitle: true, info: { Title: `${door.ref} ${door.name}: record`, Author: job?.name ?? '' } })
+  const parts: Buffer[] = []
+  const finished = new Promise<Buffer>((done) => { document.on('data', (part: Buffer) => parts.push(part)); document.on('end', () => done(Buffer.concat(parts))) })
+  for (const [name, file] of Object.entries(fonts)) document.registerFont(name, file)
+  const page = new Page(document)
+  const time = timeWriter(job?.zone ?? 'UTC')
+  page.title(`${door.ref} ${door.name}`)
+  page.line(`${job?.name ?? ''} · ${job?.client ?? ''} · ${job?.site ?? ''}`)
+  page.line(`Times in ${job?.zone ?? 'UTC'}`)
+  planPart(page, facts, door)
+  wirePart(page, facts, door, time)
+  devicePart(page, facts, door, time)
+  provePart(page, facts, door, time)
+  signPart(page, facts, door, time)
+  document.end()
+  return finished
+}
+
+/** Writes down the page: headings, lines and rows, each tagged for reading aloud. */
+class Page {
+  constructor(private readonly pdf: PDFKit.PDFDocument) {}
+  title(text: string): void { this.tag('H1', () => this.pdf.font('strong').fontSize(22).text(text).moveDown(0.2)) }
+  heading(text: string): void { this.tag('H2', () => this.pdf.moveDown(0.8).font('strong').fontSize(14).text(text, margin).moveDown(0.2)) }
+  line(text: string, face: keyof typeof fonts = 'text'): void { this.tag('P', () => this.pdf.font(face).fontSize(face === 'mono' ? 8.5 : 10).text(text, margin)) }
+  row(left: string, right: string): void {
+    this.tag('P', () => {
+      if (this.pdf.y > 770) this.pdf.addPage()
+      const y = this.pdf.y
+      this.pdf.font('text').fontSize(10).text(left, margin, y, { width: 165 })
+      const leftEnd = this.pdf.y
+      this.pdf.text(right, margin + 175, y, { width: 325 })
+      this.pdf.y = Math.max(leftEnd, this.pdf.y) + 1
+    })
+  }
+  stroke(path: string, caption: string): void {
+    if (this.pdf.y > 690) this.pdf.addPage()
+    const y = this.pdf.y
+    this.pdf.addStructure(this.pdf.struct('Figure', { alt: `Signature of ${caption}` }, () => this.pdf.save().translate(margin, y).scale(0.4).path(path).lineWidth(3).stroke('#1F2527').restore()))
+    this.pdf.y = y + 70
+    this.line(caption)
+  }
+  private tag(kind: string, draw: () => void): void { this.pdf.addStructure(this.pdf.struct(kind, {}, () => { draw() })) }
+}
+
+function timeWriter(zone: string): (ms: number) => string {
+  const format = new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: '2-digit', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', second: '2-digit' })
+  return (ms) => format.format(ms)
+}
+
+function planPart(page: Page, facts: Facts, door: Door): void {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  page.heading('Plan')
+  page.row('Leads', `from ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}${door.escapeRoute ? ', on an escape route' : ''}`)
+  for (const part of door.parts) page.row(part.id, sheetOf(shippedSheets, part.sheet).name)
+  page.row('Behaviour', `release ${door.behaviour.releaseS} s, open ${door.behaviour.heldOpenS} s, delay before relock ${door.behaviour.relockDelayS} s`)
+  if (!controller) return
+  page.heading(`Conductors to ${controller.ref}, cabinet ${controller.cabinet}`)
+  const net = netOf(door, sheetOf(shippedSheets, controller.sheet), shippedSheets)
+  for (const c of inCurrentOrder(net.conductors)) page.row(`${c.part} ${c.leadName} (${c.colour})`, `${c.cable} to terminal ${c.terminal.id} ${c.terminal.label}`)
+  for (const link of net.links) page.row('Link at the strip', link.says)
+}
+
+function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  page.heading('Wire')
+  for (const cable of door.cables) {
+    const tick = facts.tick[`${door.id}/${cable.id}`]
+    const done = (['pulled', 'ended', 'tested'] as const).map((w) => (tick?.[w] ? `${w} by ${tick[w].by}` : `not ${w}`)).join(', ')
+    page.row(`${cable.id} to ${cable.part}`, `${cableName(cable.type)}, ${cable.lengthM} m; ${done}`)
+    for (const kind of readingsFor(door, cable.id)) {
+      const reading = newestReading(facts, door.id, cable.id, kind)
+      const expected = expectedReading(door, cable.id, kind, controller ? sheetOf(shippedSheets, controller.sheet) : null, shippedSheets)
+      if (reading && expected) page.row('', `${readingName(kind)} ${reading.value} ${expected.unit}, worked out ${expected.value.toFixed(2)} ${expected.unit}: ${judgeReading(reading.value, expected).in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`)
+    }
+  }
+}
+
+function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
+  const reach = facts.reach[door.placement?.controller ?? '']
+  if (!reach) return
+  page.heading('Device')
+  page.row('Address', reach.address)
+  page.row('Serial, MAC', `${reach.serial}, ${reach.mac}`)
+  page.row('Firmware', `${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}, ${time(reach.firmwareAccepted.at)}` : ''}`)
+  const load = all(facts, 'load').filter((l) => l.controller === reach.id && l.state === 'held').sort((a, b) => b.endedAt - a.endedAt)[0]
+  if (load) page.row('Configuration', `digest ${load.digest}, read back ${time(load.endedAt)}`)
+}
+
+function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
+  const worked = workedConfigs(facts, shippedSheets)(door.placement?.controller ?? '')
+  page.heading('Proofs')
+  for (const { test, state, proof } of standings(facts, door, shippedSheets, worked.wanted, worked.held)) {
+    page.row(test.title, `${state}${proof ? `: ${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable ? `: ${test.notApplicable}` : ''}`)
+    for (const item of (proof?.evidence ?? []) as { at?: number; says?: string; boot?: string; seq?: number }[]) if (item.at && item.says) page.row('', `${time(item.at)} ${item.says} [${item.boot} ${item.seq}]`)
+  }
+  const snags = openSnags(facts, door.id)
+  page.heading('Open snags')
+  if (snags.length === 0) page.line('None.')
+  for (const snag of snags) page.row(snag.owner, snag.says)
+}
+
+function signPart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
+  page.heading('Signatures')
+  for (const s of all(facts, 'signature').filter((x) => x.door === door.id).sort((a, b) => a.at - b.at)) page.stroke(s.stroke, `${s.name}, ${s.role}, ${time(s.at)}, under head ${s.head.slice(0, 16)}`)
+  page.heading('Chain')
+  page.line(`Head of ${all(facts, 'chain').filter((r) => r.door === door.id).length} records:`)
+  page.line(chainHead(facts, door.id), 'mono')
+  page.line('Public key of the job (Ed25519):')
+  page.line(jobOf(facts)?.publicKey ?? '', 'mono')
+  page.line('Check the record file with: npm run -s rauta -- verify record.json --head HEAD')
+}

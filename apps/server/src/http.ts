@@ -1,0 +1,44 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import compression from 'compression'
+import express, { type Express } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import helmet from 'helmet'
+import { answers } from '@rauta/contracts'
+import { jobRoutes } from './api/job'
+import { openApi } from './api/openapi'
+import { mount, problems, type Route } from './api/route'
+import { sessionRoutes, tokenOf } from './api/sessions'
+import type { Context } from './context'
+import type { LiveStream } from './live/stream'
+import type { Accounts } from './security/accounts'
+
+export interface AppOptions { context: Context; accounts: Accounts; stream: LiveStream; publicKey: string; rigPage: string | null; webFolder: string | null }
+
+/** The HTTP interface and the built web application. */
+export function makeApp(options: AppOptions): Express {
+  const { context, accounts } = options
+  const app = express()
+  app.disable('x-powered-by')
+  // Plain http on loopback: asking browsers to upgrade would break it.
+  app.use(helmet({ strictTransportSecurity: false, contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'connect-src': ["'self'"], 'worker-src': ["'self'", 'blob:'], 'img-src': ["'self'", 'data:', 'blob:'] } } }))
+  app.use(compression({ filter: (request, response) => request.path !== '/api/v1/live' && compression.filter(request, response) }))
+  const api = express.Router()
+  api.use(express.json({ limit: '2mb' }))
+  const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }
+  const routes = [health, ...sessionRoutes(accounts, context.log, options.publicKey, options.rigPage), ...jobRoutes(context, options.stream)]
+  const limit = rateLimit({ windowMs: 60_000, limit: 10, skipSuccessfulRequests: true, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => { response.status(429).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Too many tries', status: 429, says: 'Too many wrong tries. Wait a minute, then try again.' })) } })
+  mount(api, routes, async (request) => { const token = tokenOf(request); return token ? accounts.bySession(token) : null }, { '/sign-in': [limit], '/first': [limit] })
+  app.use('/api/v1', api)
+  app.get('/api/openapi.json', (_request, response) => { response.json(openApi(routes)) })
+  app.use('/api', (_request, response) => { response.status(404).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Not found', status: 404, says: 'There is nothing at this address.' })) })
+  const web = options.webFolder
+  if (web && existsSync(join(web, 'index.html'))) {
+    app.use('/_expo', express.static(join(web, '_expo'), { immutable: true, maxAge: '1y' }))
+    app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
+    app.use(express.static(web, { index: false, cacheControl: false }))
+    app.get('/{*rest}', (_request, response) => { response.setHeader('cache-control', 'no-cache'); response.sendFile(join(web, 'index.html')) })
+  }
+  app.use(problems((error) => context.logger.error(error)))
+  return app
+}

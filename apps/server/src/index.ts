@@ -1,0 +1,2 @@
+export * from './server'
+export { StartError } from './store/open'

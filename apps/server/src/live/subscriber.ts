@@ -1,0 +1,72 @@
+import { all, put, type DeviceEvent } from '@rauta/core'
+import { serviceDriver, type Context } from '../context'
+import { interruptible } from '../reach/watch'
+import { failureWords } from '../words'
+import { gapEvent, normalise } from './normalise'
+
+const renewMs = 30_000
+const pauseMs = 2000
+
+/** Keeps a pull-point subscription on every device in service: renewed, re-made when lost, each gap noted. */
+export class Subscriber {
+  private readonly following = new Set<string>()
+  constructor(private readonly context: Context) {
+    context.log.onCommit((entry) => { for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id) })
+  }
+
+  start(): void {
+    for (const reach of all(this.context.log.facts, 'reach')) this.follow(reach.id)
+  }
+
+  private follow(id: string): void {
+    if (this.following.has(id) || !this.context.log.facts.reach[id]?.owned) return
+    this.following.add(id)
+    void this.loop(id).catch((error: Error) => this.context.logger.error(error)).finally(() => this.following.delete(id))
+  }
+
+  private async loop(id: string): Promise<void> {
+    const { clock, ending, log } = this.context
+    let heardUntil: number | null = null
+    let why = ''
+    while (!ending.aborted && log.facts.reach[id]?.owned) {
+      try {
+        const driver = await serviceDriver(this.context, id, ending)
+        if (!driver) return
+        const { offsetMs } = await driver.time()
+        const watch = await driver.watch()
+        const began = clock.now()
+        if (heardUntil !== null || this.trialRunning(id)) await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
+        heardUntil = began
+        let renewed = began
+        for (;;) {
+          const notifications = await watch.pull()
+          heardUntil = clock.now()
+          const received = heardUntil
+          await this.keep(id, notifications.filter((n) => n.operation === 'Changed').flatMap((n) => normalise(n, id, received, offsetMs) ?? []))
+          const boot = notifications.at(-1)?.data['Boot']
+          if (boot) await this.noteBoot(id, boot)
+          if (ending.aborted) { await watch.end().catch(() => undefined); return }
+          if (clock.now() - renewed > renewMs) { await watch.renew(); renewed = clock.now() }
+        }
+      } catch (error) {
+        why = failureWords(error, log.facts.controller[id]?.ref ?? id)
+        if (!ending.aborted) await interruptible(clock.sleep(pauseMs), ending)
+      }
+    }
+  }
+
+  private trialRunning(id: string): boolean {
+    return all(this.context.log.facts, 'trial').some((t) => this.context.log.facts.door[t.id]?.placement?.controller === id)
+  }
+
+  /** An event that is there already is left alone: delivering it twice changes nothing. */
+  private async keep(id: string, events: readonly DeviceEvent[]): Promise<void> {
+    const fresh = events.filter((e) => !this.context.log.facts.event[e.id])
+    if (fresh.length === 0) return
+    await this.context.log.append('event', fresh.map((e) => e.says).join('; ').slice(0, 190), (facts) => [...new Map(fresh.map((e) => [e.id, e])).values()].filter((e) => !facts.event[e.id]).map((e) => put(facts, 'event', e)), this.context.log.facts.controller[id]?.ref ?? id)
+  }
+
+  private async noteBoot(id: string, boot: string): Promise<void> {
+    if (this.context.log.facts.reach[id]?.boot !== boot) await this.context.log.patch('reach', id, 'A device told its boot', (r) => ({ ...r, boot }))
+  }
+}

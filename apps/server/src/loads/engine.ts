@@ -1,0 +1,82 @@
+import { all, difference, digestOf, operationsFor, put, wantedConfig, type Load } from '@rauta/core'
+import { shippedSheets } from '@rauta/contracts'
+import { serviceDriver, type Context } from '../context'
+import type { Watcher } from '../reach/watch'
+import { interruptible } from '../reach/watch'
+import { failureWords, maybeBack } from '../words'
+
+const retryMs = 5000
+/** Progress is stored this often, so that the log is not all progress. */
+const progressMs = 400
+
+/** Pushes configuration: read, compare, write the differences, read back. One load for each controller at a time. */
+export class LoadEngine {
+  private readonly running = new Set<string>()
+  constructor(private readonly context: Context, private readonly watcher: Watcher) {
+    context.log.onCommit((entry) => {
+      for (const change of entry.changes) if (change.kind === 'load' && (change.after as Load | null)?.state === 'queued') this.kick(change.id)
+    })
+  }
+
+  /** After a start: loads that were under way begin again; what was written already no longer differs. */
+  resume(): void {
+    for (const load of all(this.context.log.facts, 'load')) if (load.state === 'queued' || load.state === 'running' || load.state === 'waits') this.kick(load.id)
+  }
+
+  private kick(id: string): void {
+    if (this.running.has(id)) return
+    this.running.add(id)
+    void this.run(id).catch((error: Error) => this.context.logger.error(error)).finally(() => this.running.delete(id))
+  }
+
+  private async run(id: string): Promise<void> {
+    const { ending, clock, log } = this.context
+    while (!ending.aborted) {
+      const load = log.facts.load[id]
+      if (!load || load.state === 'stopped') return
+      const ref = log.facts.controller[load.controller]?.ref ?? ''
+      try {
+        return await this.push(load, ref)
+      } catch (error) {
+        if (ending.aborted) return
+        const says = failureWords(error, ref)
+        if (!maybeBack(error)) return await this.end(id, 'failed', `${says} Nothing is lost: load again when it is mended.`)
+        await this.set(id, says, (l) => ({ ...l, state: 'waits', says: `${says} The load waits and goes on when it answers.` }))
+        await interruptible(clock.sleep(retryMs), ending)
+      }
+    }
+  }
+
+  private async push(load: Load, ref: string): Promise<void> {
+    const { log } = this.context
+    const driver = await serviceDriver(this.context, load.controller, this.context.ending)
+    const controller = log.facts.controller[load.controller]
+    if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
+    const wanted = wantedConfig(log.facts, controller, shippedSheets).config
+    const operations = operationsFor(difference(await driver.read(), wanted))
+    await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: operations.length, done: 0, says: `0 of ${operations.length} sent`, digest: digestOf(wanted) }))
+    let told = this.context.clock.now()
+    for (const [i, operation] of operations.entries()) {
+      if (log.facts.load[load.id]?.state === 'stopped') return
+      await driver.write(operation)
+      if (this.context.clock.now() - told < progressMs) continue
+      told = this.context.clock.now()
+      await this.set(load.id, `${i + 1} of ${operations.length} sent`, (l) => ({ ...l, done: i + 1, says: `${i + 1} of ${operations.length} sent` }))
+    }
+    const held = await this.watcher.readBack(load.controller, () => driver.read())
+    const left = difference(held.config, wanted)
+    if (left.length) return await this.end(load.id, 'differs', `${left.length} parts still differ after reading back: ${left.slice(0, 3).map((d) => d.key).join(', ')}.`, operations.length)
+    await this.end(load.id, 'held', operations.length ? `${operations.length} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`, operations.length)
+  }
+
+  private set(id: string, says: string, change: (load: Load) => Load): Promise<number> {
+    return this.context.log.patch('load', id, says, (l) => (l.state === 'stopped' ? null : change(l)))
+  }
+
+  private async end(id: string, state: Load['state'], says: string, done?: number): Promise<void> {
+    await this.context.log.append('load.end', says, (facts, at) => {
+      const load = facts.load[id]
+      return load && load.state !== 'stopped' ? [put(facts, 'load', { ...load, state, says, endedAt: at, ...(done === undefined ? {} : { done, total: done }) })] : []
+    })
+  }
+}

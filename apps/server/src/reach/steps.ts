@@ -1,0 +1,158 @@
+import { addressFault, jobOf, posixZone, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
+import { takenAddresses } from '@rauta/contracts'
+import { SoapFault } from '@rauta/protocols'
+import { UnreachableError, type Driver, type Secret } from '@rauta/drivers'
+import { driverAt, factorySecret, ownSecret, secretId, type Context } from '../context'
+import { strongSecret } from '../security/vault'
+
+/** What a step came to. `waits` needs a person; the step is tried again when that person has acted. */
+export type StepResult = { state: 'done' | 'waits' | 'failed'; says: string }
+export interface StepInput { context: Context; controller: Controller; claim: Claim; found: Found; signal: AbortSignal }
+type Step = (input: StepInput) => Promise<StepResult>
+
+const done = (says: string): StepResult => ({ state: 'done', says })
+const waits = (says: string): StepResult => ({ state: 'waits', says })
+const failed = (says: string): StepResult => ({ state: 'failed', says })
+
+/** Opens the device by this job's secret or the factory's, wherever it is now. Null where neither opens it. */
+async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
+  const { context, controller, found, signal } = input
+  const own = await ownSecret(context, controller)
+  const secrets: [Secret, 'ours' | 'factory'][] = [...(own ? [[own, 'ours'] as [Secret, 'ours']] : []), [factorySecret(controller), 'factory']]
+  const places = [...new Set([found.address, controller.address])]
+  let silence: unknown = null
+  let answered = false
+  for (const at of places) {
+    for (const [secret, whose] of secrets) {
+      const driver = driverAt(context, at, secret, { signal, ...(at === found.address ? { port: found.port } : {}) })
+      try {
+        const identity = await driver.identify()
+        if (found.serial && identity.serial !== found.serial) break
+        return { driver, whose, at }
+      } catch (error) {
+        if (error instanceof SoapFault && error.notAuthorized) { answered = true; continue }
+        silence = error
+        break
+      }
+    }
+  }
+  if (silence && !answered) throw silence
+  return null
+}
+
+const closedWords = 'Its secret is not known to this job. It cannot be counted or erased from here: reset it by hand.'
+
+export const steps: Record<ClaimStepName, Step> = {
+  async identity(input) {
+    if (!input.context.dialer.inReach(input.found.address)) return waits(`This computer has no address in the subnet of ${input.found.address}. Reset the device by hand, or give this computer an address there.`)
+    const opened = await open(input)
+    if (!opened) return waits(closedWords)
+    const identity = await opened.driver.identify()
+    if (identity.model !== input.controller.sheet) return failed(`It says it is a ${identity.model}, planned is ${input.controller.sheet}.`)
+    await input.context.log.append('claim.identity', `${input.controller.ref} is ${identity.serial}`, (facts) => {
+      const c = facts.controller[input.controller.id]
+      return c ? [put(facts, 'controller', { ...c, serial: identity.serial, mac: identity.mac })] : []
+    })
+    return done(`${identity.serial}, ${identity.mac}, firmware ${identity.firmware}`)
+  },
+  async holds(input) {
+    const opened = await open(input)
+    if (!opened) return waits(closedWords)
+    const holds = await opened.driver.holds()
+    await input.context.log.patch('found', input.found.id, `${input.controller.ref} was counted`, (f) => ({ ...f, holds, ownership: opened.whose }))
+    const total = holds.doors + holds.people + holds.rules + holds.schedules
+    if (total === 0) return done('It holds nothing.')
+    const agreed = input.claim.eraseAgreed
+    const words = `It holds ${holds.doors} doors, ${holds.people} people, ${holds.rules} rules and ${holds.schedules} schedules`
+    return agreed ? done(`${words}; ${agreed.by} agreed to erase them.`) : waits(`${words}. All of it will be erased.`)
+  },
+  async secret(input) {
+    const { context, controller } = input
+    const opened = await open(input)
+    if (!opened) return waits(closedWords)
+    if (opened.whose === 'ours') return done('It has a secret of this job.')
+    // Kept before it is sent: if the server dies in between, one of the two secrets opens the device.
+    const password = (await context.vault.get(secretId(controller.id))) ?? strongSecret()
+    await context.vault.put(secretId(controller.id), password)
+    await opened.driver.setSecret(password)
+    return done('The factory secret is gone; a strong one of this job is in its place.')
+  },
+  async erase(input) {
+    const opened = await open(input)
+    if (!opened) return waits(closedWords)
+    await opened.driver.erase()
+    const left = await opened.driver.holds()
+    return left.doors + left.people + left.rules + left.schedules === 0 ? done('Erased, and counted empty.') : failed('It still holds something after it was erased.')
+  },
+  async network(input) {
+    const { context, controller } = input
+    const job = jobOf(context.log.facts)
+    if (!job) return failed('There is no job.')
+    const fault = addressFault(controller.address, job.network, takenAddresses(context.log.facts, controller.id))
+    if (fault) return failed(fault)
+    const opened = await open(input)
+    if (!opened) return waits(closedWords)
+    if (opened.at !== controller.address && (await answers(context, controller.address, input.signal))) return failed(`Something answers at ${controller.address} already. Find out what it is, or plan another address.`)
+    await opened.driver.setNetwork({ hostname: `${controller.ref.toLowerCase()}-${controller.cabinet.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`, address: controller.address, prefix: job.network.prefix, gateway: job.network.gateway, timeServer: job.network.timeServer })
+    return done(`${controller.address}/${job.network.prefix}, gateway ${job.network.gateway}`)
+  },
+  async restart(input) {
+    const { context, controller, found, signal } = input
+    const own = await ownSecret(context, controller)
+    if (found.address !== controller.address) {
+      const opened = await open(input).catch(() => null)
+      if (opened && opened.at !== controller.address) await opened.driver.restart()
+    }
+    const driver = driverAt(context, controller.address, own, { signal, timeoutMs: 3000 })
+    const until = context.clock.now() + 90_000
+    while (context.clock.now() < until && !signal.aborted) {
+      const identity = await driver.identify().catch(() => null)
+      if (identity && (!found.serial || identity.serial === found.serial)) {
+        await context.log.patch('found', found.id, `${controller.ref} is back`, (f) => ({ ...f, address: controller.address, routable: true, ownership: 'ours' }))
+        return done(`Back at ${controller.address}.`)
+      }
+      await context.clock.sleep(1000)
+    }
+    return failed(`It did not come back at ${controller.address} within 90 s. Look at its RUN lamp.`)
+  },
+  async clock(input) {
+    const { context, controller, signal } = input
+    const job = jobOf(context.log.facts)
+    const zone = posixZone(job?.zone ?? 'UTC', new Date(context.clock.now()).getUTCFullYear())
+    const driver = driverAt(context, controller.address, await ownSecret(context, controller), { signal })
+    await driver.setClock({ zone, daylightSaving: zone.includes(',') })
+    const read = await driver.time()
+    const limit = (job?.limits.clockS ?? 2) * 1000
+    if (read.zone !== zone) return failed(`It keeps the zone ${read.zone}, wanted was ${zone}.`)
+    if (Math.abs(read.offsetMs) > limit) return failed(`Its clock is ${(read.offsetMs / 1000).toFixed(1)} s off after it was set.`)
+    return done(`${job?.zone} (${zone}), ${(read.offsetMs / 1000).toFixed(1)} s off`)
+  },
+  async firmware(input) {
+    const { context, controller, claim, signal } = input
+    const driver = driverAt(context, controller.address, await ownSecret(context, controller), { signal })
+    const identity = await driver.identify()
+    const time = await driver.time()
+    await context.log.append('reach.fact', `${controller.ref} answers at ${controller.address}`, (facts, at) => {
+      const before = facts.reach[controller.id]
+      const erasedAt = claim.steps.find((s) => s.name === 'erase')?.at ?? at
+      return [put(facts, 'reach', {
+        id: controller.id, address: controller.address, serial: identity.serial, mac: identity.mac, firmware: identity.firmware, firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
+        owned: false, erasedAt, clockOffsetMs: Math.round(time.offsetMs), clockCheckedAt: at, zoneHeld: time.zone, boot: before?.boot ?? '', lastAnswerAt: at, silentMs: 0, says: '',
+      })]
+    })
+    return context.log.facts.reach[controller.id]?.firmwareAccepted ? done(`${identity.firmware}, accepted`) : waits(`Firmware ${identity.firmware}. Accept it, or update it first.`)
+  },
+  async ready({ context, controller }) {
+    await context.log.patch('reach', controller.id, `${controller.ref} is in service`, (r) => ({ ...r, owned: true }))
+    return done('In service.')
+  },
+}
+
+async function answers(context: Context, address: string, signal: AbortSignal): Promise<boolean> {
+  try {
+    await driverAt(context, address, null, { signal, timeoutMs: 1500 }).time()
+    return true
+  } catch (error) {
+    return !(error instanceof UnreachableError)
+  }
+}

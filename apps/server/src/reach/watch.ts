@@ -1,0 +1,85 @@
+import { all, digestOf, jobOf, put, type Held } from '@rauta/core'
+import { serviceDriver, type Context } from '../context'
+import { failureWords } from '../words'
+
+/** Looks at every device in service at the job's interval: does it answer, is its clock right, does it hold what it held. */
+export class Watcher {
+  private readonly silentSince = new Map<string, number>()
+  private readonly busy = new Set<string>()
+  constructor(private readonly context: Context) {}
+
+  start(): void {
+    void this.loop()
+  }
+
+  private async loop(): Promise<void> {
+    const { clock, ending, log } = this.context
+    while (!ending.aborted) {
+      await Promise.all(all(log.facts, 'reach').filter((r) => r.owned).map((r) => this.look(r.id)))
+      await interruptible(clock.sleep((jobOf(log.facts)?.limits.watchS ?? 20) * 1000), ending)
+    }
+  }
+
+  /** One look at one device. Loads look away while they write. */
+  async look(id: string): Promise<void> {
+    if (this.busy.has(id)) return
+    this.busy.add(id)
+    try {
+      const driver = await serviceDriver(this.context, id, this.context.ending)
+      if (!driver) return
+      const began = this.context.clock.now()
+      try {
+        const time = await driver.time()
+        const identity = await driver.identify()
+        await this.answered(id, time.offsetMs, time.zone, identity.serial, identity.firmware)
+        if (!this.beingLoaded(id)) await this.readBack(id, () => driver.read())
+      } catch (error) {
+        if (!this.context.ending.aborted) await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))
+      }
+    } finally {
+      this.busy.delete(id)
+    }
+  }
+
+  private beingLoaded(id: string): boolean {
+    return all(this.context.log.facts, 'load').some((l) => l.controller === id && l.state === 'running')
+  }
+
+  private async answered(id: string, offsetMs: number, zone: string, serial: string, firmware: string): Promise<void> {
+    this.silentSince.delete(id)
+    await this.context.log.append('reach.fact', 'A device answered', (facts, at) => {
+      const reach = facts.reach[id]
+      if (!reach) return []
+      const moved = Math.abs(reach.clockOffsetMs - offsetMs) > 300
+      if (reach.silentMs === 0 && !moved && reach.zoneHeld === zone && reach.serial === serial && reach.firmware === firmware && !reach.says) return []
+      return [put(facts, 'reach', { ...reach, serial, firmware, firmwareAccepted: reach.firmware === firmware ? reach.firmwareAccepted : null, clockOffsetMs: Math.round(offsetMs), clockCheckedAt: at, zoneHeld: zone, lastAnswerAt: at, silentMs: 0, says: '' })]
+    })
+  }
+
+  /** Reads the configuration again; a reading that differs from the last is a fact. */
+  async readBack(id: string, read: () => Promise<Held['config']>): Promise<Held> {
+    const config = await read()
+    await this.context.log.append('held.read', `${this.context.log.facts.controller[id]?.ref} was read back`, (facts, at) => {
+      const before = facts.held[id]
+      return before && !before.fault && digestOf(before.config) === digestOf(config) ? [] : [put(facts, 'held', { id, config, readAt: at, fault: '' })]
+    })
+    return this.context.log.facts.held[id] as Held
+  }
+
+  /** Only time in which the server was trying counts. */
+  private async silent(id: string, began: number, says: string): Promise<void> {
+    const now = this.context.clock.now()
+    const since = this.silentSince.get(id) ?? began
+    this.silentSince.set(id, since)
+    await this.context.log.patch('reach', id, says, (reach) => ({ ...reach, silentMs: reach.silentMs + Math.round(Math.max(0, now - Math.max(since, began))) + this.gapMs(), says }))
+  }
+
+  private gapMs(): number {
+    return (jobOf(this.context.log.facts)?.limits.watchS ?? 20) * 1000
+  }
+}
+
+/** A wait that ends early when the server does. */
+export function interruptible(wait: Promise<void>, signal: AbortSignal): Promise<void> {
+  return Promise.race([wait, new Promise<void>((done) => { if (signal.aborted) done(); else signal.addEventListener('abort', () => done(), { once: true }) })])
+}

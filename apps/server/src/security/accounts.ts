@@ -1,0 +1,54 @@
+import { createHash, randomBytes } from 'node:crypto'
+import { hash, verify } from '@node-rs/argon2'
+import { eq, lt } from 'drizzle-orm'
+import type { Role } from '@rauta/contracts'
+import type { Clock } from '@rauta/protocols'
+import type { Database } from '../store/open'
+import { accounts, sessions } from '../store/schema'
+
+export interface Account { name: string; role: Role }
+
+const lifetimeMs = 12 * 3600_000
+/** OWASP's figures for argon2id: 19 MiB, two passes, one lane. */
+const argon = { memoryCost: 19456, timeCost: 2, parallelism: 1 }
+const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex')
+
+/** People who may sign in, and who is signed in. */
+export class Accounts {
+  constructor(private readonly db: Database, private readonly clock: Clock) {}
+
+  async none(): Promise<boolean> {
+    return (await this.db.select({ name: accounts.name }).from(accounts).limit(1)).length === 0
+  }
+  async list(): Promise<Account[]> {
+    return (await this.db.select().from(accounts)).map((a) => ({ name: a.name, role: a.role as Role }))
+  }
+  /** False where the name is taken. */
+  async add(name: string, password: string, role: Role): Promise<boolean> {
+    const made = await this.db.insert(accounts).values({ name, role, hash: await hash(password, argon), createdAt: Math.floor(this.clock.now()) }).onConflictDoNothing().returning()
+    return made.length > 0
+  }
+  /** A session token, or null for a wrong name or password (both take as long). */
+  async signIn(name: string, password: string): Promise<{ token: string; account: Account } | null> {
+    const row = (await this.db.select().from(accounts).where(eq(accounts.name, name)))[0]
+    const right = await verify(row?.hash ?? (await this.decoy()), password)
+    if (!row || !right) return null
+    const token = randomBytes(32).toString('base64url')
+    await this.db.delete(sessions).where(lt(sessions.expiresAt, Math.floor(this.clock.now())))
+    await this.db.insert(sessions).values({ tokenHash: tokenHash(token), account: name, expiresAt: Math.floor(this.clock.now() + lifetimeMs) })
+    return { token, account: { name, role: row.role as Role } }
+  }
+  async bySession(token: string): Promise<Account | null> {
+    const found = (await this.db.select({ name: accounts.name, role: accounts.role, until: sessions.expiresAt }).from(sessions).innerJoin(accounts, eq(accounts.name, sessions.account)).where(eq(sessions.tokenHash, tokenHash(token))))[0]
+    return found && found.until > this.clock.now() ? { name: found.name, role: found.role as Role } : null
+  }
+  async signOut(token: string): Promise<void> {
+    await this.db.delete(sessions).where(eq(sessions.tokenHash, tokenHash(token)))
+  }
+
+  private decoyHash: Promise<string> | null = null
+  private decoy(): Promise<string> {
+    this.decoyHash ??= hash(randomBytes(16).toString('hex'), argon)
+    return this.decoyHash
+  }
+}

@@ -1,0 +1,58 @@
+import type { Change, Facts, RecordKind, Sheets } from '@rauta/core'
+
+export type Role = 'lead' | 'engineer' | 'witness' | 'viewer'
+
+/** What a command may know besides the facts: who, when, and a source of ids that is the same each time it is applied. */
+export interface CommandContext {
+  /** Id of this command, a UUIDv7 made by the client; records that it makes are named after it. */
+  id: string
+  by: string
+  role: Role
+  /** Server time, ms since 1970 UTC. */
+  at: number
+  sheets: Sheets
+}
+
+/** A command that may not be applied: what is wrong, in which field, and how to mend it. */
+export class Refusal extends Error {
+  constructor(readonly says: string, readonly field?: string) {
+    super(says)
+  }
+}
+
+/** One way to change a job. Server and clients use the same definition. */
+export interface Command<P = never> {
+  name: string
+  roles: readonly Role[]
+  /** JSON Schema of the payload. */
+  schema: object
+  /** Works out the changes, or throws a Refusal. Never alters `facts`. */
+  apply(facts: Facts, payload: P, context: CommandContext): Change[]
+  /** For the history: what was done, in words. */
+  words(facts: Facts, payload: P): string
+  /** For commands that set fields of one record: which, so that two edits that meet are noticed. */
+  edits?(payload: P): { kind: RecordKind; id: string; fields: Record<string, unknown> }
+  /** The same payload with only these fields left. */
+  keepFields?(payload: P, fields: readonly string[]): P
+}
+
+export const everyFitter: readonly Role[] = ['lead', 'engineer']
+
+export function defineCommand<P>(command: Command<P>): Command<P> {
+  return command
+}
+
+/** A schema for an object with these properties, all required unless named in `optional`. */
+export function object<const T extends Record<string, object>>(properties: T, optional: readonly (keyof T)[] = []) {
+  return { type: 'object', additionalProperties: false, properties, required: Object.keys(properties).filter((k) => !optional.includes(k)) } as const
+}
+
+export const text = { type: 'string', maxLength: 200 } as const
+export const name = { type: 'string', minLength: 1, maxLength: 120 } as const
+export const id = { type: 'string', minLength: 1, maxLength: 80, pattern: '^[A-Za-z0-9_.:-]+$' } as const
+export const flag = { type: 'boolean' } as const
+
+export function existing<T>(record: T | undefined, what: string, which: string): T {
+  if (!record) throw new Refusal(`There is no ${what} ${which} in this job. It may have been removed meanwhile.`)
+  return record
+}

@@ -1,0 +1,106 @@
+import { addressFault, all, claimSteps, jobOf, put, sheetOf, type Claim, type Controller, type Facts } from '@rauta/core'
+import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
+
+export function takenAddresses(facts: Facts, except: string): Map<string, string> {
+  return new Map(all(facts, 'controller').filter((c) => c.id !== except).map((c) => [c.address, c.ref]))
+}
+
+export const controllerPut = defineCommand<Controller>({
+  name: 'controller.put', roles: everyFitter, schema: object({ id, ref: { type: 'string', pattern: '^[A-Za-z0-9-]{1,8}$' }, sheet: id, cabinet: name, supply: id, address: text, serial: text, mac: text }),
+  apply(facts, p, { sheets }) {
+    if (!sheets[p.sheet]?.controller) throw new Refusal('Choose a controller from the device sheets.', 'sheet')
+    const twin = all(facts, 'controller').find((c) => c.ref === p.ref && c.id !== p.id)
+    if (twin) throw new Refusal(`${p.ref} is already used.`, 'ref')
+    const job = existing(jobOf(facts), 'job', '')
+    const fault = addressFault(p.address, job.network, takenAddresses(facts, p.id))
+    if (fault) throw new Refusal(fault, 'address')
+    return [put(facts, 'controller', p)]
+  },
+  words: (_f, p) => `Planned ${p.ref} at ${p.address}`,
+})
+
+export const foundMatch = defineCommand<{ found: string; controller: string | null }>({
+  name: 'found.match', roles: everyFitter, schema: object({ found: id, controller: { anyOf: [id, { type: 'null' }] } }),
+  apply(facts, p, { sheets }) {
+    const found = existing(facts.found[p.found], 'found device', p.found)
+    if (p.controller === null) return [put(facts, 'found', { ...found, controller: null })]
+    const controller = existing(facts.controller[p.controller], 'controller', p.controller)
+    const other = all(facts, 'found').find((f) => f.controller === p.controller && f.id !== p.found)
+    if (found.model && found.model !== controller.sheet) throw new Refusal(`The device says it is a ${sheets[found.model]?.name ?? found.model}; ${controller.ref} is planned as ${sheetOf(sheets, controller.sheet).name}.`)
+    return [
+      ...(other ? [put(facts, 'found', { ...other, controller: null })] : []),
+      put(facts, 'found', { ...found, controller: controller.id }),
+      put(facts, 'controller', { ...controller, serial: found.serial, mac: found.mac }),
+    ]
+  },
+  words: (f, p) => (p.controller ? `Matched ${f.found[p.found]?.serial ?? ''} to ${f.controller[p.controller]?.ref ?? ''}` : `Took ${f.found[p.found]?.serial ?? ''} off the plan`),
+})
+
+export const claimStart = defineCommand<{ controller: string }>({
+  name: 'claim.start', roles: everyFitter, schema: object({ controller: id }),
+  apply(facts, p, { by, at }) {
+    const controller = existing(facts.controller[p.controller], 'controller', p.controller)
+    const found = all(facts, 'found').find((f) => f.controller === controller.id)
+    if (!found) throw new Refusal(`${controller.ref} is matched to no found device yet. Search, then match it.`)
+    const before = facts.claim[controller.id]
+    const claim: Claim = before
+      ? { ...before, found: found.id, steps: before.steps.map((s) => (s.state === 'failed' || s.state === 'running' ? { ...s, state: 'todo', says: '' } : s)) }
+      : { id: controller.id, found: found.id, steps: claimSteps.map((step) => ({ name: step, state: 'todo', says: '', at })), eraseAgreed: null, resetStep: -1, startedBy: by }
+    return [put(facts, 'claim', claim)]
+  },
+  words: (f, p) => `Began taking ${f.controller[p.controller]?.ref ?? ''} into service`,
+})
+
+export const claimAgree = defineCommand<{ controller: string }>({
+  name: 'claim.agreeErase', roles: everyFitter, schema: object({ controller: id }),
+  apply(facts, p, { by, at }) {
+    const claim = existing(facts.claim[p.controller], 'taking of', p.controller)
+    const holds = facts.found[claim.found]?.holds
+    if (!holds) throw new Refusal('What the device holds has not been read yet.')
+    return [put(facts, 'claim', { ...claim, eraseAgreed: { by, at, holds } })]
+  },
+  words: (f, p) => `Agreed to erase what ${f.controller[p.controller]?.ref ?? ''} holds`,
+})
+
+export const claimResetStep = defineCommand<{ controller: string; step: number }>({
+  name: 'claim.resetStep', roles: everyFitter, schema: object({ controller: id, step: { type: 'integer', minimum: 0, maximum: 20 } }),
+  apply(facts, p) {
+    const claim = existing(facts.claim[p.controller], 'taking of', p.controller)
+    return [put(facts, 'claim', { ...claim, resetStep: p.step })]
+  },
+  words: (f, p) => `Reset by hand of ${f.controller[p.controller]?.ref ?? ''}: step ${p.step + 1}`,
+})
+
+export const firmwareAccept = defineCommand<{ controller: string }>({
+  name: 'firmware.accept', roles: everyFitter, schema: object({ controller: id }),
+  apply(facts, p, { by, at }) {
+    const reach = facts.reach[p.controller]
+    const claim = facts.claim[p.controller]
+    if (!reach && !claim) throw new Refusal('This device has not been reached yet.')
+    if (!reach) throw new Refusal('Its firmware has not been read yet.')
+    return [put(facts, 'reach', { ...reach, firmwareAccepted: { by, at, on: reach.firmware } })]
+  },
+  words: (f, p) => `Accepted firmware ${f.reach[p.controller]?.firmware ?? ''} of ${f.controller[p.controller]?.ref ?? ''}`,
+})
+
+export const loadStart = defineCommand<{ id: string; controller: string }>({
+  name: 'load.start', roles: everyFitter, schema: object({ id, controller: id }),
+  apply(facts, p, { by, at }) {
+    const controller = existing(facts.controller[p.controller], 'controller', p.controller)
+    if (!facts.reach[controller.id]?.owned) throw new Refusal(`${controller.ref} is not in service yet. Take it into service under Reach first.`)
+    const open = all(facts, 'load').find((l) => l.controller === controller.id && (l.state === 'queued' || l.state === 'running' || l.state === 'waits'))
+    if (open) throw new Refusal(`${controller.ref} is being loaded already.`)
+    return [put(facts, 'load', { id: p.id, controller: controller.id, state: 'queued', total: 0, done: 0, says: 'Waits for its turn.', by, startedAt: at, endedAt: 0, digest: '' })]
+  },
+  words: (f, p) => `Loads ${f.controller[p.controller]?.ref ?? ''}`,
+})
+
+export const loadStop = defineCommand<{ id: string }>({
+  name: 'load.stop', roles: everyFitter, schema: object({ id }),
+  apply(facts, p, { at }) {
+    const load = existing(facts.load[p.id], 'load', p.id)
+    if (load.state !== 'queued' && load.state !== 'running' && load.state !== 'waits') throw new Refusal('This load has ended already.')
+    return [put(facts, 'load', { ...load, state: 'stopped', says: `Stopped after ${load.done} of ${load.total}. What was sent stays; load again to finish.`, endedAt: at })]
+  },
+  words: (f, p) => `Stopped the load of ${f.controller[f.load[p.id]?.controller ?? '']?.ref ?? ''}`,
+})

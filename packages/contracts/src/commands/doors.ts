@@ -1,0 +1,161 @@
+import { all, defaultBehaviour, drop, partOf, proposePlacement, put, sheetOf, type Behaviour, type Cable, type CableType, type Door, type Facts, type Part, type PartRole, type Placement, type Sheets } from '@rauta/core'
+import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
+
+const seconds = { type: 'number', minimum: 0, maximum: 3600 } as const
+const idle = { enum: ['closed', 'open'] } as const
+const behaviour = object({ releaseS: { ...seconds, minimum: 0.5 }, heldOpenS: { ...seconds, minimum: 1 }, relockDelayS: seconds, contactIdle: idle, exitIdle: idle, forcedAlarm: flag })
+const hardware = object({ entryReader: id, exitReader: id, lock: id, contact: id, exit: id, breakGlass: id }, ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass'])
+type Hardware = Partial<Record<PartRole, string>>
+type DoorFields = Partial<Pick<Door, 'ref' | 'name' | 'from' | 'to' | 'escapeRoute' | 'passagesPerDay' | 'walk' | 'handle' | 'behaviour'>> & { hardware?: Hardware }
+
+const ref = { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9-]{0,11}$' } as const
+const fields = object({ ref, name, from: id, to: id, escapeRoute: flag, passagesPerDay: { type: 'integer', minimum: 0, maximum: 100000 }, walk: { type: 'integer' }, handle: flag, behaviour, hardware },
+  ['ref', 'name', 'from', 'to', 'escapeRoute', 'passagesPerDay', 'walk', 'handle', 'behaviour', 'hardware'])
+
+const letters: Record<PartRole, string> = { entryReader: 'R', exitReader: 'R', lock: 'K', contact: 'C', exit: 'X', breakGlass: 'B' }
+export const partRoles: readonly PartRole[] = ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass']
+const kindOfRole: Record<PartRole, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', contact: 'contact', exit: 'exit', breakGlass: 'breakGlass' }
+
+const partId = (role: PartRole) => `${letters[role]}${role === 'exitReader' ? 2 : 1}`
+
+function partsFrom(wanted: Hardware, sheets: Sheets): Part[] {
+  return partRoles.flatMap((role) => {
+    const sheet = wanted[role]
+    if (!sheet) return []
+    if (sheets[sheet]?.kind !== kindOfRole[role]) throw new Refusal(`${sheets[sheet]?.name ?? sheet} is not a ${kindOfRole[role]}. Choose another.`, `hardware.${role}`)
+    return [{ id: partId(role), role, sheet }]
+  })
+}
+
+/** Keeps the cables whose part is still there and plans one for each new part. */
+function cablesFor(parts: readonly Part[], kept: readonly Cable[], sheets: Sheets): Cable[] {
+  return parts.map((part, i) => kept.find((c) => c.part === part.id) ?? { id: `W${i + 1}`, part: part.id, type: usualCable(part, sheets), lengthM: 0 })
+    .map((cable, i, list) => (list.findIndex((c) => c.id === cable.id) === i ? cable : { ...cable, id: `W${list.length + i + 1}` }))
+}
+
+function usualCable(part: Part, sheets: Sheets): CableType {
+  const cores = sheetOf(sheets, part.sheet).leads.length
+  return part.role === 'lock' || part.role === 'breakGlass' ? { kind: 'iec', conductorClass: 2, mm2: 1, cores } : { kind: 'awg', gauge: 22, cores: cores > 2 ? 6 : 2 }
+}
+
+function checkRef(facts: Facts, wanted: string, own: string): void {
+  const twin = all(facts, 'door').find((d) => d.ref.toUpperCase() === wanted.toUpperCase() && d.id !== own)
+  if (twin) throw new Refusal(`Reference ${wanted} is already used by ${twin.name}. Choose another.`, 'ref')
+}
+
+function checkAreas(facts: Facts, from: string, to: string): void {
+  if (!facts.area[from]) throw new Refusal('Choose the area the door leads from.', 'from')
+  if (!facts.area[to]) throw new Refusal('Choose the area the door leads to.', 'to')
+}
+
+export const doorAdd = defineCommand<{ id: string; fields: DoorFields & { ref: string; name: string; from: string; to: string } }>({
+  name: 'door.add', roles: everyFitter, schema: object({ id, fields: { ...fields, required: ['ref', 'name', 'from', 'to'] } }),
+  apply(facts, p, { sheets }) {
+    if (facts.door[p.id]) throw new Refusal('This door exists already.')
+    checkRef(facts, p.fields.ref, p.id)
+    checkAreas(facts, p.fields.from, p.fields.to)
+    const { hardware: wanted, ...rest } = p.fields
+    const parts = partsFrom(wanted ?? {}, sheets)
+    const door: Door = { escapeRoute: false, passagesPerDay: 0, walk: all(facts, 'door').length + 1, handle: false, behaviour: defaultBehaviour, ...rest, id: p.id, parts, cables: cablesFor(parts, [], sheets), placement: null, testCardsOff: false }
+    return [put(facts, 'door', door)]
+  },
+  words: (_f, p) => `Added ${p.fields.ref} ${p.fields.name}`,
+})
+
+export const doorEdit = defineCommand<{ id: string; fields: DoorFields }>({
+  name: 'door.edit', roles: everyFitter, schema: object({ id, fields }),
+  apply(facts, p, { sheets }) {
+    const door = existing(facts.door[p.id], 'door', p.id)
+    const { hardware: wanted, ...rest } = p.fields
+    if (rest.ref) checkRef(facts, rest.ref, door.id)
+    const next: Door = { ...door, ...rest }
+    checkAreas(facts, next.from, next.to)
+    if (wanted) {
+      next.parts = partsFrom(wanted, sheets)
+      next.cables = cablesFor(next.parts, door.cables, sheets)
+      next.placement = replace(facts, next, sheets)
+    }
+    return [put(facts, 'door', next)]
+  },
+  words: (f, p) => `Changed ${Object.keys(p.fields).join(', ')} of ${f.door[p.id]?.ref ?? p.id}`,
+  edits: (p) => ({ kind: 'door', id: p.id, fields: p.fields }),
+  keepFields: (p, names) => ({ id: p.id, fields: Object.fromEntries(Object.entries(p.fields).filter(([k]) => names.includes(k))) }),
+})
+
+/** After a change of hardware the door keeps its port group; where it no longer fits there it loses its place. */
+function replace(facts: Facts, door: Door, sheets: Sheets): Placement | null {
+  const controller = door.placement && facts.controller[door.placement.controller]
+  if (!door.placement || !controller) return null
+  const proposal = proposePlacement(door, controller, sheets, all(facts, 'door'), door.placement.portGroup)
+  return proposal.ok ? proposal.placement : null
+}
+
+export const doorPlace = defineCommand<{ id: string; placement: Placement | null }>({
+  name: 'door.place', roles: everyFitter,
+  schema: object({ id, placement: { anyOf: [{ type: 'null' }, object({ controller: id, portGroup: id, terminals: { type: 'object', additionalProperties: { type: 'string', maxLength: 20 }, maxProperties: 60 } })] } }),
+  apply(facts, p, { sheets }) {
+    const door = existing(facts.door[p.id], 'door', p.id)
+    if (p.placement) {
+      const controller = existing(facts.controller[p.placement.controller], 'controller', p.placement.controller)
+      const known = new Set(sheetOf(sheets, controller.sheet).terminals.map((t) => t.id))
+      const unknown = Object.values(p.placement.terminals).find((t) => !known.has(t))
+      if (unknown) throw new Refusal(`${controller.ref} has no terminal ${unknown}.`)
+    }
+    return [put(facts, 'door', { ...door, placement: p.placement })]
+  },
+  words: (f, p) => (p.placement ? `Placed ${f.door[p.id]?.ref ?? p.id} on ${f.controller[p.placement.controller]?.ref ?? ''}` : `Took ${f.door[p.id]?.ref ?? p.id} off its controller`),
+})
+
+const cableType = {
+  anyOf: [
+    object({ kind: { const: 'iec' }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, cores: { type: 'integer', minimum: 1, maximum: 24 } }),
+    object({ kind: { const: 'awg' }, gauge: { type: 'integer', minimum: 10, maximum: 28 }, cores: { type: 'integer', minimum: 1, maximum: 24 } }),
+  ],
+}
+
+export const cableSet = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>({
+  name: 'cable.set', roles: everyFitter, schema: object({ door: id, cable: id, type: cableType, lengthM: { type: 'number', minimum: 0, maximum: 2000 } }, ['type']),
+  apply(facts, p) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    const cable = existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
+    const next = { ...cable, lengthM: p.lengthM, ...(p.type ? { type: p.type } : {}) }
+    return [put(facts, 'door', { ...door, cables: door.cables.map((c) => (c.id === p.cable ? next : c)) })]
+  },
+  words: (f, p) => `${p.cable} of ${f.door[p.door]?.ref ?? p.door} is ${p.lengthM} m`,
+})
+
+export const doorRemove = defineCommand<{ id: string }>({
+  name: 'door.remove', roles: ['lead'], schema: object({ id }),
+  apply(facts, p) {
+    const door = existing(facts.door[p.id], 'door', p.id)
+    if (all(facts, 'proof').some((x) => x.door === p.id)) throw new Refusal(`${door.ref} has recorded tests; its record cannot be removed.`)
+    const rules = all(facts, 'rule').filter((r) => r.doors.includes(p.id)).map((r) => put(facts, 'rule', { ...r, doors: r.doors.filter((d) => d !== p.id) }))
+    return [...rules, ...drop(facts, 'door', p.id)]
+  },
+  words: (f, p) => `Removed ${f.door[p.id]?.ref ?? p.id}`,
+})
+
+export const testCardsOff = defineCommand<{ door: string; off: boolean }>({
+  name: 'door.testCardsOff', roles: everyFitter, schema: object({ door: id, off: flag }),
+  apply(facts, p) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    return [put(facts, 'door', { ...door, testCardsOff: p.off })]
+  },
+  words: (f, p) => (p.off ? `Took the test cards off ${f.door[p.door]?.ref ?? ''}` : `Put the test cards on ${f.door[p.door]?.ref ?? ''} again`),
+})
+
+export type { Behaviour, DoorFields, Hardware }
+export { partOf }
+
+/** Places a door where Rauta proposes it on this controller: the free port group that fits, or the one named. */
+export const doorPlaceProposed = defineCommand<{ id: string; controller: string; portGroup?: string }>({
+  name: 'door.placeProposed', roles: everyFitter, schema: object({ id, controller: id, portGroup: id }, ['portGroup']),
+  apply(facts, p, { sheets }) {
+    const door = existing(facts.door[p.id], 'door', p.id)
+    const controller = existing(facts.controller[p.controller], 'controller', p.controller)
+    const proposal = proposePlacement(door, controller, sheets, all(facts, 'door'), p.portGroup)
+    if (!proposal.ok) throw new Refusal(proposal.says)
+    return [put(facts, 'door', { ...door, placement: proposal.placement })]
+  },
+  words: (f, p) => `Placed ${f.door[p.id]?.ref ?? p.id} on ${f.controller[p.controller]?.ref ?? ''}`,
+})

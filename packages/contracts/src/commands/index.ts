@@ -1,0 +1,20 @@
+import type { Command } from './command'
+import * as devices from './devices'
+import * as doors from './doors'
+import * as job from './job'
+import * as people from './people'
+import * as proving from './proving'
+import * as wire from './wire'
+
+const isCommand = (value: unknown): value is Command => typeof value === 'object' && value !== null && 'apply' in value && 'schema' in value
+
+/** Every command by its name. */
+export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
+  [job, doors, devices, wire, people, proving].flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand)).map((command) => [command.name, command]),
+)
+
+export * from './command'
+export { zoneFault } from './job'
+export { partRoles, type DoorFields, type Hardware } from './doors'
+export { takenAddresses } from './devices'
+export { chainHead, proofChanges } from './proving'

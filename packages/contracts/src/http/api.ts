@@ -1,0 +1,32 @@
+import { name, object, text } from '../commands/command'
+import type { Change, Question } from '@rauta/core'
+
+export interface CommandRequest { id: string; name: string; payload: unknown; /** Revision that the author had seen. */ seen: number }
+export interface CommandAnswer { rev: number; changes: Change[]; repeated: boolean; questions: Question[] }
+
+/** RFC 9457 problem details, with `says` for people. */
+export interface Problem { type: string; title: string; status: number; says: string; field?: string }
+
+export const uuid = { type: 'string', pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$' } as const
+const cred = { type: 'string', minLength: 1, maxLength: 200 } as const
+
+/** Bodies of the HTTP interface. */
+export const bodies = {
+  command: object({ id: uuid, name, payload: { type: 'object' }, seen: { type: 'integer', minimum: 0 } }),
+  signIn: object({ name: cred, password: cred }),
+  firstUse: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, code: text, job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }) }, ['code']),
+  account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: ['lead', 'engineer', 'witness', 'viewer'] } }),
+  search: object({ address: text }, ['address']),
+} as const
+
+/** Shapes of the answers, as the OpenAPI document shows them. */
+export const answers = {
+  problem: { type: 'object', required: ['type', 'title', 'status', 'says'], properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, says: { type: 'string' }, field: { type: 'string' } } },
+  command: { type: 'object', required: ['rev', 'changes', 'repeated', 'questions'], properties: { rev: { type: 'integer' }, changes: { type: 'array' }, repeated: { type: 'boolean' }, questions: { type: 'array' } } },
+  facts: { type: 'object', required: ['rev', 'records'], properties: { rev: { type: 'integer' }, records: { type: 'array' } } },
+  changes: { type: 'object', required: ['rev', 'entries'], properties: { rev: { type: 'integer' }, entries: { type: 'array' } } },
+  me: { type: 'object', required: ['state'], properties: { state: { enum: ['new', 'out', 'in'] }, name: { type: 'string' }, role: { type: 'string' }, rigPage: { type: 'string' } } },
+  health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
+  ok: { type: 'object', required: ['says'], properties: { says: { type: 'string' } } },
+  accounts: { type: 'array', items: { type: 'object', required: ['name', 'role'], properties: { name: { type: 'string' }, role: { type: 'string' } } } },
+} as const

@@ -1,0 +1,5 @@
+export * from './sheets/shipped'
+export * from './sheets/schema'
+export * from './commands'
+export * from './http/api'
+export * from './record'

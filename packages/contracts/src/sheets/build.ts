@@ -1,0 +1,43 @@
+import type { DeviceSheet, Terminal, TerminalKind } from '@rauta/core'
+
+/** Terminals of one door's port group: two reader ports, lock relay and feed, two inputs, numbered on from `first`. */
+export function portGroup(group: string, first: number, door: number, letter: string): Terminal[] {
+  let n = first
+  const screw = (label: string, kind: TerminalKind, port: string, maxConductors = 1): Terminal => ({ id: String(n++), label, kind, group, port, maxConductors })
+  const reader = (k: number): Terminal[] => [
+    screw('12V', 'reader+', `reader ${k}`, 2), screw('0V', 'reader-', `reader ${k}`, 2), screw('D0', 'd0', `reader ${k}`), screw('D1', 'd1', `reader ${k}`), screw('LED', 'led', `reader ${k}`, 2),
+  ]
+  return [
+    ...reader(door * 2 - 1), ...reader(door * 2),
+    screw('F+', 'feed+', `lock ${letter}`), screw('C', 'relayC', `relay ${door}`), screw('NC', 'relayNC', `relay ${door}`), screw('NO', 'relayNO', `relay ${door}`), screw('F−', 'feed-', `lock ${letter}`, 2),
+    screw(`I${door * 2 - 1}`, 'input', `input ${door * 2 - 1}`), screw(`I${door * 2}`, 'input', `input ${door * 2}`), screw('0V', 'inputCommon', `inputs ${letter}`, 2),
+  ]
+}
+
+export function doorController(id: string, name: string, doors: number, factoryAddress: string, resetSeconds: number): DeviceSheet {
+  const letters = ['A', 'B', 'C', 'D']
+  const groups = letters.slice(0, doors).map((letter) => ({ id: letter, name: `Port group ${letter}` }))
+  return {
+    id, name, kind: 'controller', restA: 0.25, leads: [], says: `Serves ${doors} doors over Ethernet; each door on a port group of its own.`,
+    terminals: groups.flatMap((g, i) => portGroup(g.id, 1 + i * 18, i + 1, g.id)),
+    controller: {
+      doors, portGroups: groups, releaseStepS: doors === 2 ? 1 : 0.5, longestReleaseS: 120, cardFormats: ['WIEGAND26'], feedVolts: 13.6, feedA: doors,
+      factory: { address: factoryAddress, user: 'installer', password: 'factory' }, terminalOneAt: doors === 2 ? 'left' : 'right',
+      reset: [
+        { says: 'Take the power off. Pull the small plug of the battery as well.', seconds: 5 },
+        { says: 'Hold the key marked SET and put the power back. Keep holding.', seconds: resetSeconds },
+        { says: 'Let go when the sounder has gone three times and the lamp marked RUN goes out.', seconds: 3 },
+        { says: 'Wait until the lamp marked RUN shines steadily again.', seconds: 10 },
+      ],
+      lamps: [{ lamp: 'PWR steady', means: 'supply is there' }, { lamp: 'LINK flickers', means: 'data on the network' }, { lamp: 'RUN steady', means: 'ready' }, { lamp: 'RUN slow', means: 'restarting' }],
+      cabinet: [
+        { id: 'mounted', says: 'Board on its four pillars, terminal text upright' },
+        { id: 'supply', says: 'Supply set to 13.6 V and measured' },
+        { id: 'battery', says: 'Battery joined, date written on it' },
+        { id: 'earth', says: 'Earth on the cabinet, screens joined here only' },
+        { id: 'tamper', says: 'Tamper switch closes with the cover' },
+      ],
+    },
+    atHand: ['Flat screwdriver 2.5 mm', 'Network lead', 'Label with serial'],
+  }
+}

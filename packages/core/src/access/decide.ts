@@ -1,0 +1,49 @@
+import { all, jobOf, type Facts } from '../job/facts'
+import type { Door } from '../doors/door'
+import { scheduleActive } from '../time/schedule'
+import type { Person, PersonCard, Rule } from './records'
+
+export type RefusalReason = 'no card' | 'card lost' | 'no rule' | 'out of hours'
+
+export interface Decision {
+  passes: boolean
+  reason: RefusalReason | 'rule'
+  /** The rule that lets the person pass, or the one that came nearest. */
+  rule: string | null
+  /** In words, with the rule named. */
+  says: string
+}
+
+/**
+ * What would happen if a person presented a card at a door at a moment, by what the job wants (not by what a device
+ * holds), and which rule decides.
+ * @param atMs milliseconds since 1970 UTC
+ */
+export function decide(facts: Facts, person: Person, door: Door, atMs: number, card?: PersonCard): Decision {
+  const shown = card ?? person.cards.find((c) => c.state === 'in use') ?? person.cards[0]
+  if (!shown) return refuse('no card', null, `${person.name} has no card.`)
+  if (shown.state === 'lost') return refuse('card lost', null, `The card of ${person.name} is reported lost: refused at every door.`)
+  const rules = all(facts, 'rule').filter((rule) => person.groups.includes(rule.group) && rule.doors.includes(door.id))
+  if (rules.length === 0) return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
+  const zone = jobOf(facts)?.zone ?? 'UTC'
+  const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))
+  if (open) return { passes: true, reason: 'rule', rule: open.id, says: `Passes: ${ruleWords(facts, open)}.` }
+  const nearest = rules[0] as Rule
+  return refuse('out of hours', nearest.id, `Refused, out of hours: ${ruleWords(facts, nearest)} is not in force then.`)
+}
+
+const refuse = (reason: RefusalReason, rule: string | null, says: string): Decision => ({ passes: false, reason, rule, says })
+
+function ruleActive(facts: Facts, rule: Rule, atMs: number, zone: string): boolean {
+  const schedule = facts.schedule[rule.schedule]
+  return schedule !== undefined && scheduleActive(schedule, all(facts, 'specialDay'), atMs, zone)
+}
+
+export function ruleWords(facts: Facts, rule: Rule): string {
+  return `group ${facts.group[rule.group]?.name ?? rule.group} on schedule ${facts.schedule[rule.schedule]?.name ?? rule.schedule}`
+}
+
+function groupWords(facts: Facts, person: Person): string {
+  const names = person.groups.map((id) => facts.group[id]?.name ?? id)
+  return names.length ? `${person.name} (${names.join(', ')})` : `${person.name} (in no group)`
+}

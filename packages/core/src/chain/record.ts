@@ -1,0 +1,71 @@
+import { ed25519 } from '@noble/curves/ed25519.js'
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js'
+import { canonicalJson } from '../config/canonical'
+
+/** One link of a door's chain. `hash` covers everything but `hash` and `signature`; `signature` is Ed25519 over the hash by the job's key. */
+export interface ChainRecord {
+  id: string
+  door: string
+  n: number
+  /** Hash of the record before, 64 zeros for the first. */
+  previous: string
+  kind: 'plan' | 'tick' | 'cabinet' | 'reading' | 'taken' | 'load' | 'proof' | 'snag' | 'signature'
+  at: number
+  by: string
+  body: unknown
+  hash: string
+  signature: string
+}
+
+export const firstPrevious = '0'.repeat(64)
+
+type Unsigned = Omit<ChainRecord, 'hash' | 'signature'>
+
+export function hashOf(record: Unsigned): string {
+  const { id, door, n, previous, kind, at, by, body } = record
+  return bytesToHex(sha256(utf8ToBytes(canonicalJson({ id, door, n, previous, kind, at, by, body }))))
+}
+
+/** Signs a record. @param secret Ed25519 secret key, 32 bytes as hex */
+export function sealRecord(record: Unsigned, secret: string): ChainRecord {
+  const hash = hashOf(record)
+  return { ...record, hash, signature: bytesToHex(ed25519.sign(hexToBytes(hash), hexToBytes(secret))) }
+}
+
+export function publicKeyOf(secret: string): string {
+  return bytesToHex(ed25519.getPublicKey(hexToBytes(secret)))
+}
+
+export type ChainVerdict =
+  | { ok: true; says: string; head: string }
+  | { ok: false; says: string; firstBad: number | null }
+
+/**
+ * Checks a door's chain. With the job's public key each record's signature is checked too, so a chain that was rebuilt
+ * from an edited record is found out at that record; with the printed head the end is. With neither, only that the
+ * chain is consistent in itself.
+ */
+export function verifyChain(records: readonly ChainRecord[], trust: { publicKey?: string; head?: string } = {}): ChainVerdict {
+  let previous = firstPrevious
+  for (const [i, record] of records.entries()) {
+    const bad = (why: string): ChainVerdict => ({ ok: false, says: `Record ${i + 1} (${record.kind}, ${record.id}) ${why}.`, firstBad: i + 1 })
+    if (record.n !== i + 1) return bad('is out of order')
+    if (record.previous !== previous) return bad('does not follow the one before it')
+    if (hashOf(record) !== record.hash) return bad('was edited: its hash does not match its content')
+    if (trust.publicKey && !signatureHolds(record, trust.publicKey)) return bad('is not signed with this job’s key')
+    previous = record.hash
+  }
+  if (trust.head && trust.head.toLowerCase() !== previous) return { ok: false, says: 'The chain does not end at the printed head: a record was edited, added or left out, and the chain was rebuilt.', firstBad: null }
+  const n = `${records.length} record${records.length === 1 ? '' : 's'}`
+  if (trust.publicKey || trust.head) return { ok: true, says: `${n}, unbroken, and of this job.`, head: previous }
+  return { ok: true, says: `${n}, consistent in itself, origin not checked.`, head: previous }
+}
+
+function signatureHolds(record: ChainRecord, publicKey: string): boolean {
+  try {
+    return ed25519.verify(hexToBytes(record.signature), hexToBytes(record.hash), hexToBytes(publicKey))
+  } catch {
+    return false
+  }
+}

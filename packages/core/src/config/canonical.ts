@@ -1,0 +1,15 @@
+import { sha256 } from '@noble/hashes/sha2.js'
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
+import canonicalize from 'canonicalize'
+
+/** RFC 8785 form of a JSON value. @throws where the value is no JSON (NaN, lone surrogates) */
+export function canonicalJson(value: unknown): string {
+  const text = canonicalize(value)
+  if (text === undefined) throw new TypeError('This value has no JSON form.')
+  return text
+}
+
+/** SHA-256 of the RFC 8785 form, 64 hex digits: the digest of a part. */
+export function digestOf(value: unknown): string {
+  return bytesToHex(sha256(utf8ToBytes(canonicalJson(value))))
+}

@@ -1,0 +1,5 @@
+export * from './records'
+export * from './canonical'
+export * from './wanted'
+export * from './difference'
+export * from './words'

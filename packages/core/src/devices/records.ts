@@ -1,0 +1,86 @@
+/** A planned controller. */
+export interface Controller {
+  id: string
+  /** On the drawing, for example `A2`. */
+  ref: string
+  sheet: string
+  cabinet: string
+  supply: string
+  /** Address it shall have on the site's network. */
+  address: string
+  /** From the label, where known; matching a found device fills both. */
+  serial: string
+  mac: string
+}
+
+/** Check-off of the cabinet a controller sits in: item id to who and when. Its id is the controller's. */
+export interface Cabinet {
+  id: string
+  done: Record<string, Done>
+}
+/** Who and when; `on` is the digest of what it was true of, where that can change under it. */
+export interface Done { by: string; at: number; on?: string }
+
+/** A device that answered a search. Its id is its endpoint reference. */
+export interface Found {
+  id: string
+  /** Address in the site's terms. */
+  address: string
+  port: number
+  name: string
+  model: string
+  serial: string
+  mac: string
+  /** Whether this computer has an address in that subnet. */
+  routable: boolean
+  /** `factory`: opens to the factory secret; `ours`: to this job's; `closed`: to neither; `unknown`: not asked yet. */
+  ownership: 'unknown' | 'factory' | 'ours' | 'closed'
+  holds: Holds | null
+  seenAt: number
+  /** Planned controller it was matched to. */
+  controller: string | null
+}
+
+/** What a device holds from before, counted before anything is erased. */
+export interface Holds { doors: number; people: number; rules: number; schedules: number }
+
+export const claimSteps = ['identity', 'holds', 'secret', 'erase', 'network', 'restart', 'clock', 'firmware', 'ready'] as const
+export type ClaimStepName = (typeof claimSteps)[number]
+export interface ClaimStep {
+  name: ClaimStepName
+  state: 'todo' | 'running' | 'done' | 'waits' | 'failed'
+  says: string
+  at: number
+}
+
+/** Taking a device into service, step by step; its id is the controller's. Resuming is reading this. */
+export interface Claim {
+  id: string
+  found: string
+  steps: ClaimStep[]
+  /** Who agreed to erase what the device held. */
+  eraseAgreed: (Done & { holds: Holds }) | null
+  /** Where a reset by hand has got to: index into the sheet's reset steps, -1 while none is needed. */
+  resetStep: number
+  startedBy: string
+}
+
+/** What the server knows of a device in service; its id is the controller's. */
+export interface Reach {
+  id: string
+  address: string
+  serial: string
+  mac: string
+  firmware: string
+  firmwareAccepted: Done | null
+  owned: boolean
+  erasedAt: number
+  clockOffsetMs: number
+  clockCheckedAt: number
+  zoneHeld: string
+  boot: string
+  lastAnswerAt: number
+  /** Milliseconds of trying without an answer since the last one. */
+  silentMs: number
+  says: string
+}

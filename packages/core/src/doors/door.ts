@@ -1,0 +1,91 @@
+import type { CableType } from '../power/conductor'
+
+/** What a part does at its door. */
+export type PartRole = 'entryReader' | 'exitReader' | 'lock' | 'contact' | 'exit' | 'breakGlass'
+
+/** One piece of hardware at a door. Its id is the trade's letter and a number: R1, K1, C1, X1, B1. */
+export interface Part {
+  id: string
+  role: PartRole
+  /** Id of its device sheet. */
+  sheet: string
+}
+
+/** A planned cable from one part to the controller. */
+export interface Cable {
+  id: string
+  part: string
+  type: CableType
+  /** Metres, one way. Zero means that nobody has said how far it is. */
+  lengthM: number
+}
+
+/** Which controller and port group serve the door, and which terminal each lead of each part goes to. */
+export interface Placement {
+  controller: string
+  portGroup: string
+  /** Key `part.lead` (for example `R1.d0`), value a terminal id of the controller's sheet. */
+  terminals: Record<string, string>
+}
+
+/** How the door behaves. Seconds; idle states as the input sees them when nothing happens. */
+export interface Behaviour {
+  releaseS: number
+  heldOpenS: number
+  relockDelayS: number
+  contactIdle: 'closed' | 'open'
+  exitIdle: 'closed' | 'open'
+  /** Whether an opening without a release raises the forced-open alarm. */
+  forcedAlarm: boolean
+}
+
+export interface Door {
+  id: string
+  /** Unique in the job, for example `Q-03`. */
+  ref: string
+  name: string
+  /** Area ids: the leaf leads from the unsecured side to the secured side. */
+  from: string
+  to: string
+  escapeRoute: boolean
+  passagesPerDay: number
+  /** Place in the walking order. */
+  walk: number
+  /** A handle that opens the leaf mechanically from the secured side, with no electrical sign. */
+  handle: boolean
+  parts: Part[]
+  cables: Cable[]
+  placement: Placement | null
+  behaviour: Behaviour
+  /** True once the test cards have been taken off this door (before it is signed). */
+  testCardsOff: boolean
+}
+
+export const defaultBehaviour: Behaviour = { releaseS: 5, heldOpenS: 30, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true }
+
+export function partOf(door: Door, role: PartRole): Part | undefined {
+  return door.parts.find((part) => part.role === role)
+}
+
+export function readersOf(door: Door): Part[] {
+  return door.parts.filter((part) => part.role === 'entryReader' || part.role === 'exitReader')
+}
+
+/** What can never be seen at this door because a part is absent, in words. */
+export function blindSpots(door: Door): string[] {
+  const says: string[] = []
+  if (!partOf(door, 'contact')) {
+    says.push('Without a door contact nobody can see whether the leaf is open: no forced-open alarm, no held-open alarm, no proof that it closed.')
+  }
+  if (!partOf(door, 'exit') && door.handle) {
+    says.push(
+      door.behaviour.forcedAlarm && partOf(door, 'contact')
+        ? 'The handle gives no signal: each leaving raises the forced-open alarm.'
+        : 'The handle gives no signal: leaving cannot be told from forcing the door.',
+    )
+  }
+  if (!partOf(door, 'exit') && !door.handle && !partOf(door, 'exitReader')) {
+    says.push('No exit device, handle or exit reader: nobody can ask to leave from the secured side.')
+  }
+  return says
+}

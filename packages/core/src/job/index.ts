@@ -1,0 +1,3 @@
+export * from './facts'
+export * from './change'
+export * from './finding'

@@ -1,0 +1,220 @@
+import { digestOf } from '../config/canonical'
+import { difference, lasting, touching } from '../config/difference'
+import type { Config } from '../config/records'
+import { wantedConfig } from '../config/wanted'
+import { claimSteps } from '../devices/records'
+import { sheetOf, type Sheets } from '../devices/sheet'
+import type { Door } from '../doors/door'
+import { all, jobOf, type Facts } from '../job/facts'
+import { stop, warn, marks, type Finding, type Mark } from '../job/finding'
+import { standings, type Standing } from '../proving/standing'
+import { planFindings } from '../wiring/findings'
+import type { Reading } from '../wiring/records'
+import { expectedReading, judgeReading, readingsFor } from '../wiring/verdict'
+
+export type Sign = 'notNeeded' | 'stopped' | 'stale' | 'given' | 'underWay' | 'todo'
+
+/** One mark of one door: its sign, the share done, and in words why it is missing. */
+export interface MarkState {
+  mark: Mark
+  sign: Sign
+  /** 0 to 1. */
+  share: number
+  /** One line; for a missing mark what is missing. */
+  says: string
+  findings: Finding[]
+}
+export type DoorMarks = Record<Mark, MarkState>
+
+/** Config of each controller worked out once for many doors. */
+export interface Worked { wanted: Config; held: Config; known: boolean }
+export type WorkedConfigs = (controller: string) => Worked
+
+/** Works out wanted and held per controller, remembering them for the facts given. */
+export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
+  const kept = new Map<string, Worked>()
+  return (id) => {
+    let worked = kept.get(id)
+    if (!worked) {
+      const controller = facts.controller[id]
+      worked = { wanted: controller ? wantedConfig(facts, controller, sheets).config : {}, held: facts.held[id]?.config ?? {}, known: facts.held[id] !== undefined }
+      kept.set(id, worked)
+    }
+    return worked
+  }
+}
+
+/** All six marks of a door, worked out from facts. */
+export function marksOf(facts: Facts, door: Door, sheets: Sheets, configs: WorkedConfigs = workedConfigs(facts, sheets)): DoorMarks {
+  const plan = planMark(facts, door, sheets)
+  const wire = wireMark(facts, door, sheets)
+  const reach = reachMark(facts, door)
+  const load = loadMark(facts, door, configs)
+  const worked = configs(door.placement?.controller ?? '')
+  const tests = standings(facts, door, sheets, worked.wanted, worked.held)
+  const prove = proveMark(tests, load)
+  return { plan, wire, reach, load, prove, sign: signMark(facts, door, tests, wire, prove) }
+}
+
+/** The first mark that is neither given nor not needed, or null for a door that is signed. */
+export function nextMark(state: DoorMarks): MarkState | null {
+  return marks.map((m) => state[m]).find((m) => m.sign !== 'given' && m.sign !== 'notNeeded') ?? null
+}
+
+const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose'])
+
+function planMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
+  const findings = planFindings(door, facts.controller, sheets, all(facts, 'door'))
+  const stops = findings.filter((f) => f.grade === 'stop')
+  const faults = stops.filter((f) => !incomplete.has(f.rule))
+  if (faults[0]) return { mark: 'plan', sign: 'stopped', share: 0.5, says: faults[0].says, findings }
+  if (stops[0]) return { mark: 'plan', sign: door.parts.length ? 'underWay' : 'todo', share: door.parts.length ? 0.5 : 0, says: stops[0].says, findings }
+  return { mark: 'plan', sign: 'given', share: 1, says: 'Every part has its terminal.', findings }
+}
+
+/** Newest reading of a kind on a cable. */
+export function newestReading(facts: Facts, door: string, cable: string, kind: Reading['kind']): Reading | undefined {
+  return all(facts, 'reading').filter((r) => r.door === door && r.cable === cable && r.kind === kind).sort((a, b) => b.at - a.at)[0]
+}
+
+/** What an `ended` tick is true of: the cable and the terminals its conductors sit on. */
+export function endingDigest(door: Door, cable: string): string {
+  const planned = door.cables.find((c) => c.id === cable)
+  const terminals = Object.entries(door.placement?.terminals ?? {}).filter(([key]) => key.startsWith(`${planned?.part}.`)).sort()
+  return digestOf({ controller: door.placement?.controller ?? '', part: door.parts.find((p) => p.id === planned?.part) ?? null, type: planned?.type ?? null, terminals })
+}
+
+function wireMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const sheet = controller ? sheetOf(sheets, controller.sheet) : null
+  const findings: Finding[] = []
+  let done = 0
+  let total = 0
+  let stale = ''
+  let missing = ''
+  const need = (met: boolean, says: string) => {
+    total += 1
+    if (met) done += 1
+    else missing ||= says
+  }
+  for (const cable of door.cables) {
+    const tick = facts.tick[`${door.id}/${cable.id}`]
+    need(!!tick?.pulled, `${cable.id} to ${cable.part} is still to be pulled.`)
+    need(!!tick?.ended, `${cable.id} to ${cable.part} is still to be ended.`)
+    need(!!tick?.tested, `${cable.id} to ${cable.part} is still to be tested.`)
+    if (tick?.ended?.on && tick.ended.on !== endingDigest(door, cable.id)) stale ||= `${cable.id} was ended before its terminals, cable or part changed. Look at it again and tick it anew.`
+    for (const kind of readingsFor(door, cable.id)) {
+      const reading = newestReading(facts, door.id, cable.id, kind)
+      const expected = expectedReading(door, cable.id, kind, sheet, sheets)
+      need(!!reading, `${cable.id}: ${readingName(kind)} is still to be measured.`)
+      if (reading && !expected) findings.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
+      const verdict = reading && expected ? judgeReading(reading.value, expected) : null
+      if (reading && verdict && !verdict.in) findings.push(stop('wire', 'reading', `${cable.id} ${readingName(kind)}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
+    }
+  }
+  if (sheet?.controller && controller) {
+    const open = sheet.controller.cabinet.filter((item) => !facts.cabinet[controller.id]?.done[item.id])
+    need(open.length === 0, `Cabinet ${controller.cabinet} of ${controller.ref}: ${open.length} still to check off.`)
+  }
+  const share = total ? done / total : 0
+  const bad = findings.find((f) => f.grade === 'stop')
+  if (door.cables.length === 0) return { mark: 'wire', sign: 'todo', share: 0, says: 'No cable is planned yet.', findings }
+  if (bad) return { mark: 'wire', sign: 'stopped', share, says: bad.says, findings }
+  if (stale) return { mark: 'wire', sign: 'stale', share, says: stale, findings }
+  if (done === total) return { mark: 'wire', sign: 'given', share: 1, says: 'Every cable is pulled, ended, tested and in tolerance.', findings }
+  return { mark: 'wire', sign: anyTick(facts, door) ? 'underWay' : 'todo', share, says: missing, findings }
+}
+
+const anyTick = (facts: Facts, door: Door) => door.cables.some((c) => facts.tick[`${door.id}/${c.id}`]) || all(facts, 'reading').some((r) => r.door === door.id)
+
+export function readingName(kind: Reading['kind']): string {
+  return { loop: 'loop resistance', voltsRest: 'volts at rest', voltsDriven: 'volts driven' }[kind]
+}
+
+function reachMark(facts: Facts, door: Door): MarkState {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const limits = jobOf(facts)?.limits
+  const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'reach', sign, share, says, findings: sign === 'stale' ? [warn('reach', 'lost', says)] : [] })
+  if (!controller || !limits) return state('todo', 0, 'The door is on no controller yet.')
+  const reach = facts.reach[controller.id]
+  const claim = facts.claim[controller.id]
+  if (!reach) {
+    const done = claim?.steps.filter((s) => s.state === 'done').length ?? 0
+    const at = claim?.steps.find((s) => s.state === 'waits' || s.state === 'failed' || s.state === 'running')
+    if (claim) return state('underWay', done / claimSteps.length, at ? `${controller.ref}: ${at.says}` : `${controller.ref} is being taken into service.`)
+    return state('todo', 0, `${controller.ref} is still to be found.`)
+  }
+  if (!reach.owned) return state('underWay', 0.5, `${controller.ref} is not yet owned by this job.`)
+  if (reach.silentMs > limits.reachS * 1000) return state('stale', 1, `${controller.ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)
+  if (controller.serial && reach.serial !== controller.serial) return state('stale', 1, `${controller.ref}: another device (${reach.serial}) answers at its address.`)
+  if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000) return state('stale', 1, `The clock of ${controller.ref} is ${(reach.clockOffsetMs / 1000).toFixed(1)} s off.`)
+  if (!reach.firmwareAccepted) return state('underWay', 0.9, `Nobody has accepted firmware ${reach.firmware} of ${controller.ref}.`)
+  return state('given', 1, `${controller.ref} answers at ${reach.address}.`)
+}
+
+function loadMark(facts: Facts, door: Door, configs: WorkedConfigs): MarkState {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const findings: Finding[] = []
+  const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'load', sign, share, says, findings })
+  if (!controller) return state('todo', 0, 'The door is on no controller yet.')
+  if (!all(facts, 'rule').some((rule) => rule.doors.includes(door.id))) {
+    findings.push(stop('load', 'no-rule', `No rule lets anybody pass ${door.ref}. No rule means refused.`))
+    return state('todo', 0, findings[0]?.says ?? '')
+  }
+  const { wanted, held, known } = configs(controller.id)
+  if (!known) return state('todo', 0, `${controller.ref} has not been loaded.`)
+  const fault = facts.held[controller.id]?.fault
+  if (fault) return state('stale', 1, `${controller.ref} could not be read back: ${fault}`)
+  const open = touching(lasting(difference(held, wanted)), door.id, held, wanted)
+  if (open.length === 0) return state('given', 1, `${controller.ref} holds what the job wants of this door, read back.`)
+  const loads = all(facts, 'load').filter((l) => l.controller === controller.id)
+  const lines = `${open.length} ${open.length === 1 ? 'part differs' : 'parts differ'} on ${controller.ref}.`
+  const running = loads.find((l) => l.state === 'running' || l.state === 'queued')
+  if (loads.some((l) => l.state === 'held')) return state('stale', 1, `${door.ref}: ${lines}`)
+  if (running) return state('underWay', running.total ? running.done / running.total : 0, `${controller.ref}: ${running.says}`)
+  return state('todo', 0, `${controller.ref} has not been loaded. ${lines}`)
+}
+
+function proveMark(tests: readonly Standing[], load: MarkState): MarkState {
+  const called = tests.filter((t) => t.state !== 'not applicable')
+  const passed = called.filter((t) => t.state === 'passed').length
+  const share = called.length ? passed / called.length : 0
+  const state = (sign: Sign, says: string): MarkState => ({ mark: 'prove', sign, share, says, findings: [] })
+  const failed = called.filter((t) => t.state === 'failed')
+  const stale = called.filter((t) => t.state === 'stale')
+  if (called.length === 0) return state('todo', 'No test is called for until the door is placed.')
+  if (failed[0]) return state('stopped', `${failed[0].test.title}: ${failed[0].proof?.says ?? 'failed'}`)
+  if (stale.length) return state('stale', `${stale.length} ${stale.length === 1 ? 'proof is' : 'proofs are'} stale: ${stale.map((t) => t.test.title.toLowerCase()).join(', ')}.`)
+  if (passed === called.length) return state('given', `All ${passed} tests passed.`)
+  const left = `${called.length - passed} of ${called.length} tests left.`
+  return state(passed ? 'underWay' : 'todo', load.sign === 'given' || passed ? left : 'Load the door first.')
+}
+
+/** Digest of what a signature stands on now: the proofs that count and the newest readings. */
+export function signBasis(facts: Facts, door: Door, tests: readonly Standing[]): string {
+  const proofs = tests.filter((t) => t.state === 'passed').map((t) => t.proof?.id ?? '').sort()
+  const readings = door.cables.flatMap((c) => readingsFor(door, c.id).map((kind) => newestReading(facts, door.id, c.id, kind)?.id ?? '')).sort()
+  return digestOf({ door: door.id, proofs, readings })
+}
+
+export function openSnags(facts: Facts, door: string) {
+  return all(facts, 'snag').filter((s) => s.door === door && s.closedAt === null)
+}
+
+function signMark(facts: Facts, door: Door, tests: readonly Standing[], wire: MarkState, prove: MarkState): MarkState {
+  const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'sign', sign, share, says, findings: [] })
+  const signed = all(facts, 'signature').filter((s) => s.door === door.id)
+  const basis = signBasis(facts, door, tests)
+  const by = (role: 'engineer' | 'witness') => signed.filter((s) => s.role === role && s.basis === basis).sort((a, b) => b.at - a.at)[0]
+  const engineer = by('engineer')
+  const witness = by('witness')
+  if (wire.sign !== 'given' || prove.sign !== 'given') {
+    return signed.length ? state('stale', 1, 'What was signed no longer stands.') : state('todo', 0, 'Waits for Wire and Prove.')
+  }
+  if (engineer && witness) {
+    const snags = openSnags(facts, door.id)
+    return snags.length ? state('underWay', 0.9, `Accepted with ${snags.length}.`) : state('given', 1, `Signed by ${witness.name}.`)
+  }
+  if (engineer || witness) return state('underWay', 0.5, engineer ? 'The witness still has to sign.' : 'The engineer still has to sign.')
+  return signed.length ? state('stale', 1, 'Proofs are newer than the signature. Sign again.') : state('todo', 0, 'Ready to be signed.')
+}

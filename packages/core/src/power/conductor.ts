@@ -1,0 +1,41 @@
+/** Plain copper, class 2 (stranded, fixed) or class 5 (flexible), or solid wire by American gauge. */
+export type CableType =
+  | { kind: 'iec'; conductorClass: 2 | 5; mm2: number; cores: number }
+  | { kind: 'awg'; gauge: number; cores: number }
+
+/** Greatest resistance at 20 degrees C, ohm per km, plain copper. IEC 60228 tables 2 and 3 (values from memory). */
+export const iec60228: Readonly<Record<2 | 5, Readonly<Record<string, number>>>> = {
+  2: { '0.5': 36.0, '0.75': 24.5, '1': 18.1, '1.5': 12.1, '2.5': 7.41 },
+  5: { '0.5': 39.0, '0.75': 26.0, '1': 19.5, '1.5': 13.3, '2.5': 7.98 },
+}
+
+/** Ohm mm2 per m at 20 degrees C (IACS annealed copper). */
+const copperResistivity = 0.017241
+/** Per kelvin, from 20 degrees C. */
+export const copperTemperatureCoefficient = 0.00393
+
+/** Diameter in mm of an American wire gauge, 0 to 40. ASTM B258: d(n) = 0.127 x 92^((36-n)/39). */
+export function gaugeDiameter(gauge: number): number {
+  return 0.127 * 92 ** ((36 - gauge) / 39)
+}
+
+/**
+ * Ohm per km of one conductor.
+ * @param celsius conductor temperature, -40 to 90
+ * @throws RangeError where the standard has no such cross-section
+ */
+export function conductorOhmPerKm(type: CableType, celsius = 20): number {
+  const factor = 1 + copperTemperatureCoefficient * (celsius - 20)
+  if (type.kind === 'awg') {
+    const d = gaugeDiameter(type.gauge)
+    return ((copperResistivity * 1000) / ((Math.PI * d * d) / 4)) * factor
+  }
+  const ohm = iec60228[type.conductorClass][String(type.mm2)]
+  if (ohm === undefined) throw new RangeError(`IEC 60228 class ${type.conductorClass} has no ${type.mm2} mm² in this table.`)
+  return ohm * factor
+}
+
+/** For people: `2 × 1.0 mm², class 2` or `4 × 22 AWG`. */
+export function cableName(type: CableType): string {
+  return type.kind === 'awg' ? `${type.cores} × ${type.gauge} AWG` : `${type.cores} × ${type.mm2} mm², class ${type.conductorClass}`
+}

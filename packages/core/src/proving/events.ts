@@ -1,0 +1,27 @@
+/**
+ * One event as a device told it. Its id is controller, boot and sequence, so that delivering it twice changes nothing.
+ * `gap` is the server's own: events may be missing between its stamps.
+ */
+export interface DeviceEvent {
+  id: string
+  controller: string
+  boot: string
+  seq: number
+  /** The device's own stamp, ms since 1970 UTC. */
+  at: number
+  /** When the server got it. */
+  received: number
+  /** Device clock minus server clock when it was received, ms. */
+  offsetMs: number
+  kind: 'granted' | 'refused' | 'exit' | 'leaf' | 'lock' | 'alarm' | 'input' | 'gap'
+  /** Door id as the device was told it; empty where the event is not about a door. */
+  door: string
+  reader: string
+  /** Six hexadecimal digits, empty where no card was read. */
+  card: string
+  /** `open`, `closed`, `locked`, `unlocked`, `forced`, `heldOpen`, `none`, `active`, `idle`, or a refusal's reason. */
+  state: string
+  says: string
+}
+
+export const onServerClock = (event: DeviceEvent): number => event.at - event.offsetMs

@@ -1,0 +1,5 @@
+export * from './events'
+export * from './records'
+export * from './script'
+export * from './judge'
+export * from './standing'

@@ -1,0 +1,3 @@
+export * from './schedule'
+export * from './ical'
+export * from './posix'

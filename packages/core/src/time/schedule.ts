@@ -1,0 +1,63 @@
+import { Temporal } from 'temporal-polyfill'
+
+/** Days as ISO 8601 numbers, 1 Monday to 7 Sunday; times as wall clock `HH:MM`, `24:00` allowed as an end. An end before its start means the next day. */
+export interface Period { days: number[]; from: string; to: string }
+
+export interface Schedule { id: string; name: string; periods: Period[] }
+
+/** A date on which the given periods replace the weekly ones, for every schedule of the job; an empty list means closed all day. */
+export interface SpecialDay { id: string; date: string; name: string; periods: { from: string; to: string }[] }
+
+const minutes = (time: string): number | null => {
+  const match = /^([01]\d|2[0-4]):([0-5]\d)$/.exec(time)
+  const value = match ? Number(match[1]) * 60 + Number(match[2]) : null
+  return value !== null && value <= 1440 ? value : null
+}
+
+/** What is wrong with a period, or null. */
+export function periodFault(period: { days?: number[]; from: string; to: string }): string | null {
+  const from = minutes(period.from)
+  const to = minutes(period.to)
+  if (from === null || from === 1440) return `${period.from || 'An empty start'} is not a time. Write it as 07:30.`
+  if (to === null) return `${period.to || 'An empty end'} is not a time. Write it as 17:00.`
+  if (from === to) return `A period from ${period.from} to ${period.to} is empty. For a whole day write 00:00 to 24:00.`
+  if (period.days && period.days.length === 0) return 'A period needs at least one day.'
+  return null
+}
+
+/** Minutes of local days as spans; an end before its start reaches into the next day. */
+function coversMinute(period: { from: string; to: string }, minute: number): { today: boolean; fromYesterday: boolean } {
+  const from = minutes(period.from) ?? 0
+  const to = minutes(period.to) ?? 0
+  if (to > from) return { today: minute >= from && minute < to, fromYesterday: false }
+  return { today: minute >= from, fromYesterday: minute < to }
+}
+
+/**
+ * Whether a schedule is in force at an instant. The rule: the door's own wall clock is compared with the period, so on
+ * the night clocks go forward the lost hour never happens, and on the night they go back both copies of an hour count.
+ * @param atMs milliseconds since 1970 UTC
+ * @param zone IANA zone
+ */
+export function scheduleActive(schedule: Schedule, specialDays: readonly SpecialDay[], atMs: number, zone: string): boolean {
+  const local = Temporal.Instant.fromEpochMilliseconds(Math.floor(atMs)).toZonedDateTimeISO(zone)
+  const minute = local.hour * 60 + local.minute
+  const today = periodsOn(schedule, specialDays, local.toPlainDate())
+  const yesterday = periodsOn(schedule, specialDays, local.toPlainDate().subtract({ days: 1 }))
+  return today.some((p) => coversMinute(p, minute).today) || yesterday.some((p) => coversMinute(p, minute).fromYesterday)
+}
+
+function periodsOn(schedule: Schedule, specialDays: readonly SpecialDay[], date: Temporal.PlainDate): { from: string; to: string }[] {
+  const special = specialDays.find((day) => day.date === date.toString())
+  return special ? special.periods : schedule.periods.filter((p) => p.days.includes(date.dayOfWeek))
+}
+
+const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+
+export function periodWords(period: Period): string {
+  const days = [...period.days].sort((a, b) => a - b)
+  const run = days.length > 2 && days.every((d, i) => i === 0 || d === (days[i - 1] ?? 0) + 1)
+  const names = days.length === 7 ? 'every day' : run ? `${dayNames[(days[0] ?? 1) - 1]}–${dayNames[(days.at(-1) ?? 1) - 1]}` : days.map((d) => dayNames[d - 1]).join(' ')
+  const next = (minutes(period.to) ?? 0) < (minutes(period.from) ?? 0) ? ' next day' : ''
+  return `${names} ${period.from}–${period.to}${next}`
+}

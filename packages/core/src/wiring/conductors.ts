@@ -1,0 +1,58 @@
+import { partOf, type Door, type Part } from '../doors/door'
+import { sheetOf, type DeviceSheet, type Sheets, type Terminal } from '../devices/sheet'
+
+/** One conductor of the door's net, from a lead of a part to a numbered terminal. */
+export interface Conductor {
+  id: string
+  cable: string
+  part: string
+  lead: string
+  leadName: string
+  colour: string
+  terminal: Terminal
+  /** Position in the lock's current path (1 feed, 2 ...), 0 for everything else. */
+  step: number
+}
+
+/** The door's net: what the drawing draws, the table lists and the volts are worked out from. Empty while not placed. */
+export interface Net {
+  conductors: Conductor[]
+  /** Links to be made at the strip, from terminal to terminal. */
+  links: { from: Terminal; to: Terminal; says: string }[]
+  /** Cables the lock's current runs through. */
+  lockPath: string[]
+}
+
+export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets): Net {
+  const placement = door.placement
+  if (!placement) return { conductors: [], links: [], lockPath: [] }
+  const byId = new Map(controller.terminals.map((t) => [t.id, t]))
+  const conductors = door.parts.flatMap((part) => conductorsOf(door, part, sheetOf(sheets, part.sheet), byId))
+  const lock = partOf(door, 'lock')
+  const breakGlass = partOf(door, 'breakGlass')
+  const links: Net['links'] = []
+  if (lock && !breakGlass) {
+    const inGroup = (kind: Terminal['kind']) => controller.terminals.find((t) => t.group === placement.portGroup && t.kind === kind)
+    const from = inGroup('feed+')
+    const to = inGroup('relayC')
+    if (from && to) links.push({ from, to, says: `Link ${from.id} (${from.label}) to ${to.id} (${to.label})` })
+  }
+  const lockPath = [breakGlass, lock].flatMap((part) => (part ? door.cables.filter((c) => c.part === part.id).map((c) => c.id) : []))
+  return { conductors, links, lockPath }
+}
+
+function conductorsOf(door: Door, part: Part, sheet: DeviceSheet, terminals: ReadonlyMap<string, Terminal>): Conductor[] {
+  const cable = door.cables.find((c) => c.part === part.id)?.id ?? ''
+  return sheet.leads.flatMap((lead) => {
+    const terminal = terminals.get(door.placement?.terminals[`${part.id}.${lead.id}`] ?? '')
+    if (!terminal) return []
+    const step = { break1: 1, break2: 2, 'lock+': 3, 'lock-': 4 }[lead.kind as string] ?? 0
+    return [{ id: `${part.id}.${lead.id}`, cable, part: part.id, lead: lead.id, leadName: lead.name, colour: lead.colour, terminal, step }]
+  })
+}
+
+/** The table's order: the lock's circuit as the current runs, then the rest by terminal. */
+export function inCurrentOrder(conductors: readonly Conductor[]): Conductor[] {
+  const rank = (c: Conductor) => (c.step ? c.step : 100)
+  return [...conductors].sort((a, b) => rank(a) - rank(b) || a.terminal.id.localeCompare(b.terminal.id, 'en', { numeric: true }))
+}

@@ -1,0 +1,6 @@
+export * from './records'
+export * from './placement'
+export * from './conductors'
+export * from './volts'
+export * from './verdict'
+export * from './findings'

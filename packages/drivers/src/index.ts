@@ -1,0 +1,5 @@
+export * from './dialer'
+export * from './driver'
+export * from './onvif/driver'
+export * from './onvif/discover'
+export { OnvifSession } from './onvif/session'

@@ -1,0 +1,127 @@
+import { fromICalendar, testPrefix, testSchedules, toICalendar, type Config, type Json, type Operation } from '@rauta/core'
+import {
+  accessPointCodec, accessProfileCodec, child, credentialCodec, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, MalformedError, readCredential, scheduleCodec, specialDayGroupCodec, textOf,
+  type EntityCodec, type OnvifSchedule, type OnvifSpecialDayGroup,
+} from '@rauta/protocols'
+import type { OnvifSession } from './session'
+
+type Dict = { [key: string]: Json }
+const dict = (value: Json): Dict => (value !== null && typeof value === 'object' && !Array.isArray(value) ? value : {})
+const text = (value: Json | undefined) => (typeof value === 'string' ? value : '')
+
+/** Token of a part on the device: what follows the first slash of its key. */
+const tokenOf = (key: string) => key.replace(testPrefix, '').replace(/^[^/]+\//, '')
+const isTest = (token: string) => token.startsWith('rauta-')
+const keyFor = (kind: string, token: string) => `${isTest(token) ? testPrefix : ''}${kind}/${token}`
+
+async function list<T extends { token: string }>(session: OnvifSession, codec: EntityCodec<T>, element = codec.name): Promise<T[]> {
+  const found: T[] = []
+  let start = ''
+  do {
+    const body = await session.call(codec.service, el(`${codec.service}:${codec.list}`, start ? el(`${codec.service}:StartReference`, start) : null))
+    found.push(...elements(body, element).map(codec.read))
+    start = textOf(body, 'NextStartReference')
+  } while (start)
+  return found
+}
+
+/** The whole configuration of a device, brought to the job's canonical form. */
+export async function readConfig(session: OnvifSession): Promise<Config> {
+  const config: Record<string, Json> = {}
+  const doors = await list(session, doorCodec)
+  const wirings = new Map((await list(session, doorWiringCodec)).map((w) => [w.token, w]))
+  const inputs = new Map((await list(session, digitalInputCodec, 'DigitalInputs')).map((i) => [i.token, i.idle]))
+  for (const door of doors) {
+    const wiring = wirings.get(door.token)
+    config[`door/${door.token}`] = { name: door.name, release: door.releaseS, heldOpen: door.openS, relockDelay: door.relockDelayS, forcedAlarm: wiring?.forcedAlarm ?? false }
+  }
+  for (const w of wirings.values()) {
+    config[`terminals/${w.token}`] = {
+      readers: Object.fromEntries(w.readers.map((r) => [r.id, r.port])), lockRelay: w.lockRelay, energisedToRelease: w.lockRelay !== '',
+      contactInput: w.contactInput, contactIdle: w.contactInput ? (inputs.get(w.contactInput) ?? '') : '', exitInput: w.exitInput, exitIdle: w.exitInput ? (inputs.get(w.exitInput) ?? '') : '',
+    }
+  }
+  for (const a of await list(session, accessPointCodec)) config[`accessPoint/${a.token}`] = { door: a.entity, name: a.name, from: a.areaFrom, to: a.areaTo }
+  await readTimes(session, config)
+  for (const p of await list(session, accessProfileCodec)) config[keyFor('profile', p.token)] = { name: p.name, policies: p.policies.map((x) => ({ at: x.entity, schedule: x.schedule })).sort((a, b) => a.at.localeCompare(b.at) || a.schedule.localeCompare(b.schedule)) }
+  for (const c of await readCredentials(session)) config[keyFor('credential', c.token)] = { holder: c.holder, card: c.value, enabled: c.enabled, profiles: [...c.profiles].sort() }
+  return config
+}
+
+async function readCredentials(session: OnvifSession) {
+  const found = await list(session, { ...credentialCodec, read: readCredential }, 'Credential')
+  const states: boolean[] = []
+  for (const c of found) states.push(textOf(child(await session.call('tcr', el('tcr:GetCredentialState', el('tcr:Token', c.token))), 'State'), 'Enabled') !== 'false')
+  return found.map((c, i) => ({ ...c, enabled: states[i] ?? true }))
+}
+
+async function readTimes(session: OnvifSession, config: Record<string, Json>): Promise<void> {
+  const groups = new Map((await list(session, specialDayGroupCodec)).map((g) => [g.token, g]))
+  const used = new Set<string>()
+  for (const s of await list(session, scheduleCodec)) {
+    const read = fromICalendar(s.standard)
+    if ('fault' in read) throw new MalformedError(read.fault)
+    const special = s.specialDays.flatMap((d) => {
+      used.add(d.group)
+      return datesOf(groups.get(d.group)).map((date) => ({ date, periods: d.ranges.map((r) => `${r.from.slice(0, 5)}-${r.until === '23:59:60' ? '24:00' : r.until.slice(0, 5)}`) }))
+    }).sort((a, b) => a.date.localeCompare(b.date))
+    config[keyFor('schedule', s.token)] = { name: s.name, periods: read.periods.map((p) => `${p.days.join('')} ${p.from}-${p.to}`).sort(), special }
+  }
+  for (const token of groups.keys()) if (!used.has(token)) config[`specialDays/${token}`] = { name: groups.get(token)?.name ?? '' }
+}
+
+const datesOf = (group: OnvifSpecialDayGroup | undefined) => [...(group?.days ?? '').matchAll(/DTSTART[^:]*:(\d{4})(\d\d)(\d\d)/g)].map((m) => `${m[1]}-${m[2]}-${m[3]}`)
+const groupOf = (date: string): OnvifSpecialDayGroup => ({ token: `day-${date}`, name: date, days: ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Rauta//Special days//EN', 'BEGIN:VEVENT', 'UID:1', `DTSTART;VALUE=DATE:${date.replaceAll('-', '')}`, 'END:VEVENT', 'END:VCALENDAR', ''].join('\r\n') })
+/** An xs:time has no 24:00; the last second of the day stands for it. */
+const time = (hm: string) => (hm === '24:00' ? '23:59:60' : `${hm}:00`)
+
+const set = <T extends { token: string }>(session: OnvifSession, codec: EntityCodec<T>, value: T) => session.call(codec.service, el(`${codec.service}:Set${codec.name.replace(/Data$/, '')}`, codec.write(value)))
+const removal: Record<string, EntityCodec<never>> = { door: doorCodec as never, accessPoint: accessPointCodec as never, schedule: scheduleCodec as never, profile: accessProfileCodec as never, credential: credentialCodec as never, terminals: doorWiringCodec as never, specialDays: specialDayGroupCodec as never }
+
+/** Writes or removes one part. A removal of what is not there is no error: it may be a repeat. */
+export async function writePart(session: OnvifSession, operation: Operation): Promise<void> {
+  const token = tokenOf(operation.key)
+  const kind = operation.key.replace(testPrefix, '').split('/')[0] ?? ''
+  if (operation.do === 'remove') {
+    const codec = removal[kind]
+    if (!codec) throw new MalformedError(`${operation.key} cannot be removed.`)
+    await session.call(codec.service, el(`${codec.service}:Delete${codec.name.replace(/Data$/, '')}`, el(`${codec.service}:Token`, token))).catch((error: unknown) => { if (!(error as { subcode?: string }).subcode?.endsWith('NotFound')) throw error })
+    return
+  }
+  const value = dict(operation.value)
+  switch (kind) {
+    case 'door':
+      await set(session, doorCodec, { token, name: text(value['name']), releaseS: Number(value['release']), openS: Number(value['heldOpen']), relockDelayS: Number(value['relockDelay']) })
+      return await writeAlarm(session, token, value['forcedAlarm'] === true)
+    case 'terminals': return await writeTerminals(session, token, value)
+    case 'accessPoint': await set(session, accessPointCodec, { token, name: text(value['name']), areaFrom: text(value['from']), areaTo: text(value['to']), entity: text(value['door']) }); return
+    case 'schedule': return await writeSchedule(session, token, value)
+    case 'profile': await set(session, accessProfileCodec, { token, name: text(value['name']), policies: (value['policies'] as Dict[]).map((p) => ({ entity: text(p['at']), schedule: text(p['schedule']) })) }); return
+    case 'credential': await set(session, credentialCodec, { token, holder: text(value['holder']), format: 'WIEGAND26', value: text(value['card']), profiles: value['profiles'] as string[], enabled: value['enabled'] === true }); return
+    default: throw new MalformedError(`${operation.key} is of no kind that this device knows.`)
+  }
+}
+
+const emptyWiring = (token: string) => ({ token, readers: [], lockRelay: '', contactInput: '', exitInput: '', forcedAlarm: false })
+const wiringOf = async (session: OnvifSession, token: string) => (await list(session, doorWiringCodec)).find((w) => w.token === token) ?? emptyWiring(token)
+
+/** The alarm setting lives with the wiring on the device; the two parts are written one after the other. */
+async function writeAlarm(session: OnvifSession, token: string, forcedAlarm: boolean): Promise<void> {
+  await set(session, doorWiringCodec, { ...(await wiringOf(session, token)), forcedAlarm })
+}
+
+async function writeTerminals(session: OnvifSession, token: string, value: Dict): Promise<void> {
+  const { forcedAlarm } = await wiringOf(session, token)
+  const readers = Object.entries(dict(value['readers'] ?? null)).map(([id, port]) => ({ id, port: String(port), accessPoint: `${token}.${id}` }))
+  const inputs = [{ token: text(value['contactInput']), idle: value['contactIdle'] }, { token: text(value['exitInput']), idle: value['exitIdle'] }].filter((i) => i.token)
+  if (inputs.length) await session.call('tmd', el('tmd:SetDigitalInputConfigurations', inputs.map((i) => digitalInputCodec.write({ token: i.token, idle: i.idle === 'open' ? 'open' : 'closed' }))))
+  await set(session, doorWiringCodec, { token, readers, lockRelay: text(value['lockRelay']), contactInput: text(value['contactInput']), exitInput: text(value['exitInput']), forcedAlarm })
+}
+
+async function writeSchedule(session: OnvifSession, token: string, value: Dict): Promise<void> {
+  const periods = (value['periods'] as string[]).map((p) => ({ days: [...(p.split(' ')[0] ?? '')].map(Number), from: (p.split(' ')[1] ?? '').split('-')[0] ?? '', to: p.split('-')[1] ?? '' }))
+  const special = value['special'] as { date: string; periods: string[] }[]
+  for (const day of special) await set(session, specialDayGroupCodec, groupOf(day.date))
+  const schedule: OnvifSchedule = { token, name: text(value['name']), standard: toICalendar(isTest(token) ? (testSchedules[token] ?? periods) : periods), specialDays: special.map((d) => ({ group: groupOf(d.date).token, ranges: d.periods.map((p) => ({ from: time(p.split('-')[0] ?? ''), until: time(p.split('-')[1] ?? '') })) })) }
+  await set(session, scheduleCodec, schedule)
+}

@@ -1,0 +1,41 @@
+import type { Element } from '@xmldom/xmldom'
+import { child, el, elements, Markup, MalformedError, textOf } from '../xml'
+
+/** One notification: topic path without prefix, the device's own stamp, and its simple items. */
+export interface Notification {
+  topic: string
+  utcMs: number
+  /** `Initialized` repeats a state on request, `Changed` is something that happened. */
+  operation: 'Initialized' | 'Changed' | 'Deleted'
+  source: Record<string, string>
+  data: Record<string, string>
+}
+
+const items = (values: Record<string, string>) => Object.entries(values).map(([Name, Value]) => el('tt:SimpleItem', { Name, Value }))
+
+export function writeNotification(n: Notification): Markup {
+  return el('wsnt:NotificationMessage', el('wsnt:Topic', { Dialect: 'http://www.onvif.org/ver10/tev/topicExpression/ConcreteSet' }, `tns1:${n.topic}`),
+    el('wsnt:Message', el('tt:Message', { UtcTime: new Date(n.utcMs).toISOString(), PropertyOperation: n.operation }, el('tt:Source', items(n.source)), el('tt:Data', items(n.data)))))
+}
+
+export function readNotifications(answer: Element): Notification[] {
+  return elements(answer, 'NotificationMessage').map((m) => {
+    const message = child(m, 'Message', 'Message')
+    const utcMs = Date.parse(message?.getAttribute('UtcTime') ?? '')
+    if (!message || Number.isNaN(utcMs)) throw new MalformedError('An event has no time.')
+    const read = (name: string) => Object.fromEntries(elements(child(message, name) ?? message, 'SimpleItem').map((i) => [i.getAttribute('Name') ?? '', i.getAttribute('Value') ?? '']))
+    return { topic: textOf(m, 'Topic').replace(/^[^:]*:/, ''), utcMs, operation: (message.getAttribute('PropertyOperation') ?? 'Changed') as Notification['operation'], source: read('Source'), data: read('Data') }
+  })
+}
+
+/** Topics of the ONVIF access control and door control specifications that are in use. */
+export const topics = {
+  granted: 'AccessControl/AccessGranted/Credential',
+  grantedAnonymous: 'AccessControl/AccessGranted/Anonymous',
+  denied: 'AccessControl/Denied/Credential',
+  unknownCard: 'AccessControl/Denied/CredentialNotFound/Card',
+  leaf: 'Door/State/DoorPhysicalState',
+  lock: 'Door/State/LockPhysicalState',
+  alarm: 'Door/State/DoorAlarm',
+  input: 'Device/Trigger/DigitalInput',
+} as const

@@ -1,0 +1,196 @@
+import type { Element } from '@xmldom/xmldom'
+import {
+  accessPointCodec, accessProfileCodec, child, credentialCodec, credentialElement, deviceInformation, deviceTime, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, fromDuration, Markup, namespaces, needed,
+  networkInterface, readSetDeviceTime, readSetNetworkInterface, readUsers, scheduleCodec, servicePaths, specialDayGroupCodec, textOf, topics, writeNotification, type EntityCodec, type ServicePrefix,
+} from '@rauta/protocols'
+import type { Memory } from './memory'
+import type { Unit } from './unit'
+
+/** A refusal that becomes a SOAP fault. */
+export class Fault extends Error {
+  constructor(readonly code: 'Sender' | 'Receiver', readonly subcode: string, reason: string) { super(reason) }
+}
+
+export interface Call { unit: Unit; body: Element; /** `http://host:port` by which the device was reached. */ base: string; query: URLSearchParams; wait(ms: number): (wake: (done: () => void) => void) => Promise<void> }
+type Handler = (call: Call) => Markup | Promise<Markup>
+
+/** Operations that need no sign-in (ONVIF core specification: PRE_AUTH). */
+export const beforeSignIn = new Set(['GetSystemDateAndTime', 'GetServices', 'GetCapabilities', 'GetServiceCapabilities', 'GetHostname'])
+
+const answer = (name: string, ...content: Parameters<typeof el>[1][]) => el(name, ...content)
+const pageSize = 100
+
+/** Set…, Get…List and Delete… of a kind of record, kept under its token; Set is an upsert and so safe to repeat. */
+function entityHandlers<T extends { token: string }>(codec: EntityCodec<T>, table: keyof Memory['entities']): Record<string, Handler> {
+  const records = (unit: Unit) => unit.memory.entities[table] as unknown as Record<string, T>
+  const bare = codec.name.replace(/Data$/, '')
+  return {
+    [`Set${bare}`]: ({ unit, body }) => {
+      const element = child(body, codec.name)
+      if (!element) throw new Fault('Sender', 'ter:InvalidArgVal', `${codec.name} is missing.`)
+      const value = codec.read(element)
+      if (!value.token) throw new Fault('Sender', 'ter:InvalidArgVal', 'The token is empty.')
+      records(unit)[value.token] = value
+      unit.save()
+      return answer(`${codec.service}:Set${bare}Response`)
+    },
+    [codec.list]: ({ unit, body }) => {
+      const all = Object.values(records(unit)).sort((a, b) => a.token.localeCompare(b.token))
+      const start = Number(textOf(body, 'StartReference') || 0)
+      const limit = Math.min(pageSize, Number(textOf(body, 'Limit') || pageSize))
+      const page = all.slice(start, start + limit)
+      const next = start + limit < all.length ? el(`${codec.service}:NextStartReference`, start + limit) : null
+      return answer(`${codec.service}:${codec.list}Response`, next, page.map((r) => (table === 'CredentialData' ? credentialElement(r as never) : codec.write(r))))
+    },
+    [`Delete${bare}`]: ({ unit, body }) => {
+      const token = needed(body, 'Token')
+      if (!records(unit)[token]) throw new Fault('Sender', 'ter:NotFound', `No ${bare} has the token ${token}.`)
+      delete records(unit)[token]
+      unit.save()
+      return answer(`${codec.service}:Delete${bare}Response`)
+    },
+  }
+}
+
+const services = (base: string) => (Object.entries(servicePaths) as [ServicePrefix, string][]).map(([prefix, path]) =>
+  el('tds:Service', el('tds:Namespace', namespaces[prefix]), el('tds:XAddr', `${base}${path}`), el('tds:Version', el('tt:Major', 1), el('tt:Minor', 0))))
+
+const device: Record<string, Handler> = {
+  GetSystemDateAndTime: ({ unit }) => deviceTime.write({ utcMs: unit.deviceNow(), zone: unit.memory.zone, daylightSaving: unit.memory.daylightSaving }),
+  SetSystemDateAndTime: ({ unit, body }) => {
+    const wanted = readSetDeviceTime(body)
+    const exact = textOf(body, 'UTCDateTime', 'UtcMs')
+    unit.memory.clockOffMs = (exact ? Number(exact) : wanted.utcMs) - unit.world.now()
+    unit.memory.zone = wanted.zone
+    unit.memory.daylightSaving = wanted.daylightSaving
+    unit.save()
+    return answer('tds:SetSystemDateAndTimeResponse')
+  },
+  GetDeviceInformation: ({ unit }) => deviceInformation.write({ manufacturer: 'Rig', model: unit.file.model, firmware: unit.file.firmware, serial: unit.serial, hardware: unit.file.model }),
+  GetServices: ({ base }) => answer('tds:GetServicesResponse', services(base)),
+  GetCapabilities: ({ base }) => answer('tds:GetCapabilitiesResponse', el('tds:Capabilities', el('tt:Device', el('tt:XAddr', `${base}${servicePaths.tds}`)),
+    el('tt:Events', el('tt:XAddr', `${base}${servicePaths.tev}`), el('tt:WSSubscriptionPolicySupport', false), el('tt:WSPullPointSupport', true), el('tt:WSPausableSubscriptionManagerInterfaceSupport', false)))),
+  GetServiceCapabilities: () => answer('tds:GetServiceCapabilitiesResponse', el('tds:Capabilities', el('tds:Security', { UsernameToken: 'true' }))),
+  GetScopes: ({ unit, base }) => answer('tds:GetScopesResponse', unit.announcement(base).scopes.map((s) => el('tds:Scopes', el('tt:ScopeDef', 'Fixed'), el('tt:ScopeItem', s)))),
+  GetHostname: ({ unit }) => answer('tds:GetHostnameResponse', el('tds:HostnameInformation', el('tt:FromDHCP', false), el('tt:Name', unit.memory.hostname))),
+  SetHostname: ({ unit, body }) => { unit.memory.hostname = needed(body, 'Name'); unit.save(); return answer('tds:SetHostnameResponse') },
+  GetNetworkInterfaces: ({ unit }) => answer('tds:GetNetworkInterfacesResponse', networkInterface.write({ token: 'eth0', mac: unit.file.mac, address: unit.memory.address, prefix: unit.memory.prefix, dhcp: false })),
+  SetNetworkInterfaces: ({ unit, body }) => {
+    const wanted = readSetNetworkInterface(body)
+    unit.memory.address = wanted.address
+    unit.memory.prefix = wanted.prefix
+    unit.save()
+    return answer('tds:SetNetworkInterfacesResponse', el('tds:RebootNeeded', true))
+  },
+  SetNetworkDefaultGateway: ({ unit, body }) => { unit.memory.gateway = needed(body, 'IPv4Address'); unit.save(); return answer('tds:SetNetworkDefaultGatewayResponse') },
+  GetNetworkDefaultGateway: ({ unit }) => answer('tds:GetNetworkDefaultGatewayResponse', el('tds:NetworkGateway', el('tt:IPv4Address', unit.memory.gateway))),
+  SetNTP: ({ unit, body }) => { unit.memory.timeServer = textOf(body, 'NTPManual', 'IPv4Address'); unit.save(); return answer('tds:SetNTPResponse') },
+  GetUsers: ({ unit }) => answer('tds:GetUsersResponse', unit.memory.users.map((u) => el('tds:User', el('tt:Username', u.username), el('tt:UserLevel', u.level)))),
+  SetUser: ({ unit, body }) => {
+    for (const user of readUsers(body)) {
+      const own = unit.memory.users.find((u) => u.username === user.username)
+      if (!own) throw new Fault('Sender', 'ter:UsernameMissing', `No user is called ${user.username}.`)
+      if (user.password.length < 8) throw new Fault('Sender', 'ter:PasswordTooWeak', 'The password is too short.')
+      own.password = user.password
+      unit.memory.factoryNew = false
+    }
+    unit.save()
+    return answer('tds:SetUserResponse')
+  },
+  SetSystemFactoryDefault: ({ unit, body }) => {
+    if (textOf(body, 'FactoryDefault') === 'Hard') setImmediate(() => unit.factoryReset())
+    else for (const table of Object.values(unit.memory.entities)) for (const key of Object.keys(table)) delete (table as Record<string, unknown>)[key]
+    unit.doors.restart()
+    unit.save()
+    return answer('tds:SetSystemFactoryDefaultResponse')
+  },
+  SystemReboot: ({ unit }) => { setTimeout(() => unit.restart(), 20); return answer('tds:SystemRebootResponse', el('tds:Message', 'Restarting')) },
+}
+
+function unitFor(unit: Unit, token: string) {
+  const wiring = unit.memory.entities.DoorWiring[token]
+  if (!wiring) throw new Fault('Sender', 'ter:NotFound', `No door has the token ${token}.`)
+  return wiring
+}
+
+const doorControl: Record<string, Handler> = {
+  ...entityHandlers(doorCodec, 'Door'),
+  GetDoorState: ({ unit, body }) => {
+    const state = unit.doors.state(unitFor(unit, needed(body, 'Token')).token)
+    return answer('tdc:GetDoorStateResponse', el('tdc:DoorState', el('tdc:DoorPhysicalState', state.leafOpen ? 'Open' : 'Closed'), el('tdc:LockPhysicalState', state.unlocked ? 'Unlocked' : 'Locked'), el('tdc:Alarm', state.alarm), el('tdc:DoorMode', state.unlocked ? 'Accessed' : 'Locked')))
+  },
+  AccessDoor: ({ unit, body }) => { unit.doors.release(unitFor(unit, needed(body, 'Token'))); return answer('tdc:AccessDoorResponse') },
+  LockDoor: ({ unit, body }) => { unit.doors.lock(unitFor(unit, needed(body, 'Token'))); return answer('tdc:LockDoorResponse') },
+}
+
+const credentials: Record<string, Handler> = {
+  ...entityHandlers(credentialCodec, 'CredentialData'),
+  GetCredentialState: ({ unit, body }) => {
+    const credential = unit.memory.entities.CredentialData[needed(body, 'Token')]
+    if (!credential) throw new Fault('Sender', 'ter:NotFound', 'No credential has this token.')
+    return answer('tcr:GetCredentialStateResponse', el('tcr:State', el('tcr:Enabled', credential.enabled)))
+  },
+}
+
+const subscriptionSeconds = (body: Element) => {
+  const asked = textOf(body, 'InitialTerminationTime') || textOf(body, 'TerminationTime') || 'PT60S'
+  return asked.startsWith('P') ? fromDuration(asked) : 60
+}
+const until = (unit: Unit, ms: number) => [el('wsnt:CurrentTime', new Date(unit.deviceNow()).toISOString()), el('wsnt:TerminationTime', new Date(ms + unit.memory.clockOffMs).toISOString())]
+
+const events: Record<string, Handler> = {
+  GetEventProperties: () => answer('tev:GetEventPropertiesResponse', el('tev:TopicNamespaceLocation', 'http://www.onvif.org/onvif/ver10/topics/topicns.xml'), el('wsnt:FixedTopicSet', true), el('tev:TopicSet', Object.values(topics).map((t) => el('tev:Topic', t)))),
+  CreatePullPointSubscription: ({ unit, body, base }) => {
+    const made = unit.pullPoints.create(subscriptionSeconds(body))
+    return answer('tev:CreatePullPointSubscriptionResponse', el('tev:SubscriptionReference', el('wsa:Address', `${base}${servicePaths.tev}?subscription=${made.id}`)), until(unit, made.until))
+  },
+  PullMessages: async ({ unit, body, query, wait }) => {
+    const seconds = Math.min(20, fromDuration(textOf(body, 'Timeout') || 'PT5S'))
+    const found = await unit.pullPoints.pull(query.get('subscription') ?? '', Number(textOf(body, 'MessageLimit') || 50), wait(seconds * 1000))
+    if (!found) throw new Fault('Sender', 'ter:InvalidArgVal', 'This subscription is no more.')
+    return answer('tev:PullMessagesResponse', el('tev:CurrentTime', new Date(unit.deviceNow()).toISOString()), el('tev:TerminationTime', new Date(unit.deviceNow() + 60000).toISOString()), found.map(writeNotification))
+  },
+  Renew: ({ unit, body, query }) => {
+    const end = unit.pullPoints.renew(query.get('subscription') ?? '', subscriptionSeconds(body))
+    if (end === null) throw new Fault('Sender', 'ter:InvalidArgVal', 'This subscription is no more.')
+    return answer('wsnt:RenewResponse', [...until(unit, end)].reverse())
+  },
+  Unsubscribe: ({ unit, query }) => { unit.pullPoints.end(query.get('subscription') ?? ''); return answer('wsnt:UnsubscribeResponse') },
+  SetSynchronizationPoint: ({ unit, query }) => {
+    const only = query.get('subscription') ?? ''
+    for (const wiring of Object.values(unit.memory.entities.DoorWiring)) {
+      const state = unit.doors.state(wiring.token)
+      const source = { DoorToken: wiring.token }
+      unit.emit(topics.leaf, source, { State: state.leafOpen ? 'Open' : 'Closed' }, 'Initialized', only)
+      unit.emit(topics.lock, source, { State: state.unlocked ? 'Unlocked' : 'Locked' }, 'Initialized', only)
+    }
+    return answer('tev:SetSynchronizationPointResponse')
+  },
+}
+
+const io: Record<string, Handler> = {
+  GetDigitalInputs: ({ unit }) => answer('tmd:GetDigitalInputsResponse', Object.values(unit.memory.entities.DigitalInput).map(digitalInputCodec.write)),
+  SetDigitalInputConfigurations: ({ unit, body }) => {
+    for (const element of elements(body, 'DigitalInputs')) {
+      const input = digitalInputCodec.read(element)
+      unit.memory.entities.DigitalInput[input.token] = input
+    }
+    unit.save()
+    return answer('tmd:SetDigitalInputConfigurationsResponse')
+  },
+  GetRelayOutputs: ({ unit }) => answer('tmd:GetRelayOutputsResponse', [...unit.relays.keys()].map((token) => el('tmd:RelayOutputs', { token }, el('tt:Properties', el('tt:Mode', 'Bistable'), el('tt:IdleState', 'open'))))),
+}
+
+const handlers: Record<string, Record<string, Handler>> = {
+  [servicePaths.tds]: device, [servicePaths.tmd]: io, [servicePaths.tev]: events, [servicePaths.tdc]: doorControl, [servicePaths.tcr]: credentials,
+  [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'), [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
+  [servicePaths.tsc]: { ...entityHandlers(scheduleCodec, 'Schedule'), ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup') },
+  [servicePaths.cx]: entityHandlers(doorWiringCodec, 'DoorWiring'),
+}
+
+export const isWrite = (operation: string) => /^(Set(?!SynchronizationPoint)|Delete|Create(?!PullPoint))/.test(operation)
+
+export function handlerFor(path: string, operation: string): Handler | undefined {
+  const found = handlers[path]
+  return found && Object.hasOwn(found, operation) ? found[operation] : undefined
+}

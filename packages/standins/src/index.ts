@@ -1,0 +1,7 @@
+export * from './site/rig'
+export * from './site/hands'
+export * from './site/wiring'
+export * from './site/opening'
+export * from './page/server'
+export { inForce, localTime } from './device/calendar'
+export { zoneOffset } from './device/posix'

@@ -1,0 +1,76 @@
+import type { Rig } from './rig'
+
+/** One thing that a hand does. `after` is ms from the one before, on the site's clock. */
+export type Hand = { after?: number } & (
+  | { do: 'card'; door: string; reader: string; card: string }
+  | { do: 'push' | 'close' | 'press' | 'release' | 'handle' | 'key' | 'breakGlass' | 'mendGlass' | 'pullFeed' | 'mendFeed'; door: string }
+  | { do: 'power'; serial: string; on: boolean }
+  | { do: 'network'; serial: string; on: boolean }
+  | { do: 'slow' | 'eventDelay'; serial: string; ms: number }
+  | { do: 'secret'; serial: string; secret: string }
+  | { do: 'setKey'; serial: string; held: boolean }
+  | { do: 'dropSubscriptions'; serial: string }
+  | { do: 'eventTimes'; serial: string; times: number }
+  | { do: 'timerFactor'; serial: string; factor: number }
+  | { do: 'garbage'; serial: string; kind: 'none' | 'noise' | 'half' | 'silence' }
+  | { do: 'cutPowerAfterWrites'; serial: string; writes: number }
+  | { do: 'clock'; serial: string; offMs: number }
+)
+
+/** Plays hands one after the other; answers, when the last is done, what each came to. */
+export function play(rig: Rig, hands: readonly Hand[]): Promise<string[]> {
+  const done: string[] = []
+  return new Promise((resolve, reject) => {
+    const next = (i: number) => {
+      const hand = hands[i]
+      if (!hand) return resolve(done)
+      rig.world.after(hand.after ?? 0, () => {
+        try {
+          done.push(act(rig, hand))
+          next(i + 1)
+        } catch (error) {
+          reject(error instanceof Error ? error : new Error(String(error)))
+        }
+      })
+    }
+    next(0)
+  })
+}
+
+function act(rig: Rig, hand: Hand): string {
+  if ('door' in hand) return actOnDoor(rig, hand)
+  const unit = rig.units.get(hand.serial)
+  if (!unit) throw new Error(`There is no device ${hand.serial}.`)
+  switch (hand.do) {
+    case 'power': unit.power(hand.on); return hand.on ? 'power on' : 'power off'
+    case 'network': unit.faults.networkCut = !hand.on; return hand.on ? 'network back' : 'network cut'
+    case 'slow': unit.faults.slowMs = hand.ms; return 'slow'
+    case 'eventDelay': unit.faults.eventDelayMs = hand.ms; return 'events late'
+    case 'eventTimes': unit.faults.eventTimes = hand.times; return 'events repeated'
+    case 'timerFactor': unit.faults.timerFactor = hand.factor; return 'timers off'
+    case 'garbage': unit.faults.garbage = hand.kind; return hand.kind
+    case 'cutPowerAfterWrites': unit.faults.cutPowerAfterWrites = hand.writes; return 'power will go'
+    case 'secret': for (const user of unit.memory.users) user.password = hand.secret; unit.save(); return 'secret changed'
+    case 'setKey': unit.key(hand.held); return hand.held ? 'SET held' : 'SET let go'
+    case 'dropSubscriptions': unit.pullPoints.endAll(); return 'subscriptions dropped'
+    case 'clock': unit.memory.clockOffMs = hand.offMs; unit.save(); return 'clock set off'
+  }
+}
+
+function actOnDoor(rig: Rig, hand: Extract<Hand, { door: string }>): string {
+  const opening = rig.openings.get(hand.door)
+  if (!opening) throw new Error(`There is no door ${hand.door}.`)
+  switch (hand.do) {
+    case 'card': rig.presentCard(hand.door, hand.reader, hand.card); return 'card shown'
+    case 'push': return opening.push() ? 'it opens' : 'it holds'
+    case 'close': opening.close(); return 'closed'
+    case 'press': opening.press(true); return 'pressed'
+    case 'release': opening.press(false); return 'let go'
+    case 'handle': return opening.file.handle && opening.mechanical() ? 'it opens' : 'it holds'
+    case 'key': return opening.mechanical() ? 'it opens' : 'it holds'
+    case 'breakGlass': opening.glassBroken = opening.file.breakGlass; return opening.file.breakGlass ? 'broken' : 'there is none'
+    case 'mendGlass': opening.glassBroken = false; return 'whole again'
+    case 'pullFeed': opening.feedPulled = true; return 'feed pulled'
+    case 'mendFeed': opening.feedPulled = false; return 'feed back'
+  }
+}

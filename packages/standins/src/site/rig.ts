@@ -1,0 +1,71 @@
+import { readFileSync } from 'node:fs'
+import type { Clock, NetTable } from '@rauta/protocols'
+import { AddressBook } from '../device/http'
+import { MemoryStore } from '../device/memory'
+import { Unit } from '../device/unit'
+import { DiscoveryResponder } from './discovery'
+import { Opening } from './opening'
+import { World } from './world'
+import type { SiteFile } from './wiring'
+
+export interface RigOptions { clock: Clock; table: NetTable; siteFile: string; memoryFolder: string | null; random?: () => number }
+
+/** The simulated site: devices on their addresses, doors with their physics, and the hands that act on them. */
+export class Rig {
+  readonly world: World
+  readonly units = new Map<string, Unit>()
+  readonly openings = new Map<string, Opening>()
+  readonly cards: Record<string, string>
+  private readonly addresses: AddressBook
+  private readonly discovery: DiscoveryResponder
+  private readonly joining = new Set<Promise<void>>()
+
+  constructor(private readonly options: RigOptions) {
+    const site = JSON.parse(readFileSync(options.siteFile, 'utf8')) as SiteFile
+    this.world = new World(options.clock)
+    this.cards = site.cards
+    this.addresses = new AddressBook(options.table)
+    this.discovery = new DiscoveryResponder(options.table, () => [...this.units.values()], options.random)
+    const store = new MemoryStore(options.memoryFolder)
+    for (const file of site.devices) {
+      this.units.set(file.serial, new Unit(file, this.world, store, {
+        relay: () => undefined,
+        up: (unit) => this.cameUp(unit),
+        down: (unit) => { this.addresses.leave(unit); if (!unit.faults.networkCut) this.discovery.bye(unit) },
+      }))
+    }
+    for (const file of site.doors) {
+      this.openings.set(file.id, new Opening(file,
+        { energised: (serial, relay) => this.units.get(serial)?.relays.get(relay) ?? false, powered: (serial) => this.units.get(serial)?.powered ?? false },
+        { input: (serial, input, closed) => this.units.get(serial)?.input(input, closed) }))
+    }
+    for (const opening of this.openings.values()) opening.tell()
+  }
+
+  async start(): Promise<void> {
+    await this.discovery.open()
+    for (const unit of this.units.values()) if (unit.file.powered) unit.power(true)
+  }
+
+  private cameUp(unit: Unit): void {
+    const joined = this.addresses.join(unit).then(() => this.discovery.hello(unit)).catch((error: Error) => console.error(`rig: ${unit.serial} cannot listen at ${unit.memory.address}: ${error.message}`))
+    this.joining.add(joined)
+    void joined.finally(() => this.joining.delete(joined))
+  }
+
+  /** A card at a reader: read by whatever the reader's leads really end at. Swapped data lines turn every bit over. */
+  presentCard(door: string, reader: string, card: string): void {
+    const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
+    if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
+    const hex = this.cards[card] ?? card
+    const read = file.dataSwapped ? (0xffffff - parseInt(hex, 16)).toString(16).toUpperCase().padStart(6, '0') : hex.toUpperCase()
+    this.units.get(file.serial)?.card(file.port, read)
+  }
+
+  async stop(): Promise<void> {
+    await Promise.all(this.joining)
+    this.discovery.close()
+    this.addresses.close()
+    for (const unit of this.units.values()) unit.power(false)
+  }
+}
