@@ -1,6 +1,7 @@
 import type { Element } from '@xmldom/xmldom'
 import { namespaces, xmlns } from './namespaces'
-import { child, el, elements, MalformedError, Markup, parseXml, textOf } from './xml'
+import type { Markup} from './xml';
+import { child, el, elements, MalformedError, parseXml, textOf } from './xml'
 import type { UsernameToken } from './wsse'
 
 /** A fault that the other side answered with, as a value that can be told. */

@@ -1,5 +1,6 @@
 import { digestOf } from '../config/canonical'
-import { difference, lasting, touching } from '../config/difference'
+import { difference, lasting, touching, type Difference } from '../config/difference'
+import { twoSided } from '../config/words'
 import type { Config } from '../config/records'
 import { wantedConfig } from '../config/wanted'
 import { claimSteps } from '../devices/records'
@@ -168,11 +169,20 @@ function loadMark(facts: Facts, door: Door, configs: WorkedConfigs): MarkState {
   const open = touching(lasting(difference(held, wanted)), door.id, held, wanted)
   if (open.length === 0) return state('given', 1, `${controller.ref} holds what the job wants of this door, read back.`)
   const loads = all(facts, 'load').filter((l) => l.controller === controller.id)
-  const lines = `${open.length} ${open.length === 1 ? 'part differs' : 'parts differ'} on ${controller.ref}.`
+  const lines = differenceWords(open, facts, controller.ref)
   const running = loads.find((l) => l.state === 'running' || l.state === 'queued')
-  if (loads.some((l) => l.state === 'held')) return state('stale', 1, `${door.ref}: ${lines}`)
+  if (loads.some((l) => l.state === 'held')) return state('stale', 1, lines)
   if (running) return state('underWay', running.total ? running.done / running.total : 0, `${controller.ref}: ${running.says}`)
-  return state('todo', 0, `${controller.ref} has not been loaded. ${lines}`)
+  return state('todo', 0, `${controller.ref} has not been loaded for this door.`)
+}
+
+/** The first thing that differs, with both values, and how many more. */
+function differenceWords(open: readonly Difference[], facts: Facts, ref: string): string {
+  const lines = twoSided(open, facts)
+  const first = lines[0]
+  if (!first) return `${ref} holds something else than the job wants.`
+  const more = lines.length > 1 ? ` And ${lines.length - 1} more.` : ''
+  return `${first.what}: ${ref} holds ${first.holds}, the job wants ${first.willHold === 'removed' ? 'it gone' : first.willHold}.${more}`
 }
 
 function proveMark(tests: readonly Standing[], load: MarkState): MarkState {

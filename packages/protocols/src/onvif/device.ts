@@ -1,5 +1,6 @@
 import type { Element } from '@xmldom/xmldom'
-import { child, el, elements, MalformedError, Markup, needed, textOf } from '../xml'
+import type { Markup} from '../xml';
+import { child, el, elements, MalformedError, needed, textOf } from '../xml'
 
 export interface DeviceInformation { manufacturer: string; model: string; firmware: string; serial: string; hardware: string }
 export const deviceInformation = {

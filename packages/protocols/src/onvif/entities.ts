@@ -1,7 +1,8 @@
 import type { Element } from '@xmldom/xmldom'
 import { fromDuration, toDuration } from '../duration'
 import type { ServicePrefix } from '../namespaces'
-import { child, el, elements, Markup, needed, textOf } from '../xml'
+import type { Markup} from '../xml';
+import { child, el, elements, needed, textOf } from '../xml'
 
 /**
  * A kind of record that a device keeps under a token and that is written and listed the same way: Set…, Get…List,

@@ -1,5 +1,6 @@
 import type { Element } from '@xmldom/xmldom'
-import { child, el, elements, Markup, MalformedError, textOf } from '../xml'
+import type { Markup} from '../xml';
+import { child, el, elements, MalformedError, textOf } from '../xml'
 
 /** One notification: topic path without prefix, the device's own stamp, and its simple items. */
 export interface Notification {

@@ -1,13 +1,25 @@
 import { topics, type DoorWiring } from '@rauta/protocols'
 import { inForce, localTime } from './calendar'
-import type { Unit } from './unit'
+import type { World } from '../site/world'
+import type { Memory } from './memory'
+
+/** What the firmware needs of the board it runs on. */
+export interface Board {
+  memory: Memory
+  world: World
+  faults: { timerFactor: number }
+  inputs: ReadonlyMap<string, boolean>
+  emit(topic: string, source: Record<string, string>, data: Record<string, string>): void
+  setRelay(relay: string, energised: boolean): void
+  deviceNow(): number
+}
 
 interface DoorState { leafOpen: boolean; unlocked: boolean; openedAfterRelease: boolean; alarm: 'Normal' | 'DoorForcedOpen' | 'DoorOpenTooLong'; relock: (() => void) | null; heldOpen: (() => void) | null }
 
 /** Firmware of a door controller: what it does when a card is read, an input changes, a timer ends. */
 export class DoorFirmware {
   private readonly states = new Map<string, DoorState>()
-  constructor(private readonly unit: Unit) {}
+  constructor(private readonly unit: Board) {}
 
   /** After power-up every lock is at rest and every door is looked at anew. */
   restart(): void {

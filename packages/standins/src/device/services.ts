@@ -1,6 +1,7 @@
 import type { Element } from '@xmldom/xmldom'
+import type { Markup} from '@rauta/protocols';
 import {
-  accessPointCodec, accessProfileCodec, child, credentialCodec, credentialElement, deviceInformation, deviceTime, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, fromDuration, Markup, namespaces, needed,
+  accessPointCodec, accessProfileCodec, child, credentialCodec, credentialElement, deviceInformation, deviceTime, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, fromDuration, namespaces, needed,
   networkInterface, readSetDeviceTime, readSetNetworkInterface, readUsers, scheduleCodec, servicePaths, specialDayGroupCodec, textOf, topics, writeNotification, type EntityCodec, type ServicePrefix,
 } from '@rauta/protocols'
 import type { Memory } from './memory'

@@ -1,0 +1,5 @@
+import { AccessPage } from '../../places/access/AccessPage'
+
+export default function Route() {
+  return <AccessPage />
+}

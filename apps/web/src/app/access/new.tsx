@@ -1,0 +1,5 @@
+import { RuleForm } from '../../places/access/AccessPage'
+
+export default function Route() {
+  return <RuleForm />
+}

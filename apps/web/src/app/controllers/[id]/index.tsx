@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { ControllerPage } from '../../../places/controllers/ControllersPage'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <ControllerPage key={id} id={id} />
+}

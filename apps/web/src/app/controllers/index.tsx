@@ -1,0 +1,5 @@
+import { ControllersPage } from '../../places/controllers/ControllersPage'
+
+export default function Route() {
+  return <ControllersPage />
+}

@@ -1,0 +1,5 @@
+import { ControllerForm } from '../../places/controllers/ControllersPage'
+
+export default function Route() {
+  return <ControllerForm />
+}

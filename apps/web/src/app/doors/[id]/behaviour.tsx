@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { BehaviourPage } from '../../../places/plan/BehaviourPage'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <BehaviourPage key={id} id={id} />
+}

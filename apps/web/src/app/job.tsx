@@ -1,0 +1,5 @@
+import { JobPage } from '../places/job/JobPage'
+
+export default function Route() {
+  return <JobPage />
+}

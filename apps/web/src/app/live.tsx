@@ -1,0 +1,5 @@
+import { LivePage } from '../places/live/LivePage'
+
+export default function Route() {
+  return <LivePage />
+}

@@ -1,0 +1,5 @@
+import { LoadPage } from '../places/load/LoadPage'
+
+export default function Route() {
+  return <LoadPage />
+}

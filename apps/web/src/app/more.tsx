@@ -1,0 +1,5 @@
+import { MorePage } from '../places/shell/MorePage'
+
+export default function Route() {
+  return <MorePage />
+}

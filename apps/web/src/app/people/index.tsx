@@ -1,0 +1,5 @@
+import { PeoplePage } from '../../places/people/PeoplePage'
+
+export default function Route() {
+  return <PeoplePage />
+}

@@ -1,0 +1,5 @@
+import { PersonForm } from '../../places/people/PeoplePage'
+
+export default function Route() {
+  return <PersonForm />
+}

@@ -1,0 +1,5 @@
+import { ProveList } from '../places/prove/ProveList'
+
+export default function Route() {
+  return <ProveList />
+}

@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { ClaimPage } from '../../places/reach/ClaimPage'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <ClaimPage key={id} id={id} />
+}

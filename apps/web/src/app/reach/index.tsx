@@ -1,0 +1,5 @@
+import { BenchPage } from '../../places/reach/BenchPage'
+
+export default function Route() {
+  return <BenchPage />
+}

@@ -1,0 +1,5 @@
+import { TeamPage } from '../places/job/TeamPage'
+
+export default function Route() {
+  return <TeamPage />
+}

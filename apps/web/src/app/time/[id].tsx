@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { ScheduleForm } from '../../places/time/TimePage'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <ScheduleForm key={id} id={id} />
+}

@@ -1,0 +1,5 @@
+import { TimePage } from '../../places/time/TimePage'
+
+export default function Route() {
+  return <TimePage />
+}

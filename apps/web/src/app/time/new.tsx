@@ -1,0 +1,5 @@
+import { ScheduleForm } from '../../places/time/TimePage'
+
+export default function Route() {
+  return <ScheduleForm />
+}

@@ -1,0 +1,61 @@
+import { Button } from '@rneui/themed'
+import { useState } from 'react'
+import { Pressable, View } from 'react-native'
+import { useGround } from '../theme'
+import { T } from './Text'
+
+interface ActionProps { label: string; aside?: string; onPress: () => unknown; kind?: 'main' | 'plain' | 'danger'; disabled?: boolean }
+
+/** A full-width bar: the thing this screen exists for. Waits for a promise before it can be pressed again. */
+export function Action({ label, aside, onPress, kind = 'main', disabled }: ActionProps) {
+  const ground = useGround()
+  const [busy, setBusy] = useState(false)
+  const press = () => {
+    const result = onPress()
+    if (!(result instanceof Promise)) return
+    setBusy(true)
+    void result.finally(() => setBusy(false))
+  }
+  const main = kind === 'main'
+  const edge = kind === 'danger' ? ground.madder : ground.ink
+  return (
+    <Button disabled={disabled || busy} onPress={press} type={main ? 'solid' : 'outline'} accessibilityRole="button" accessibilityLabel={aside ? `${label}, ${aside}` : label}
+      buttonStyle={{ justifyContent: 'space-between', minHeight: 52, borderWidth: 1, borderColor: main ? ground.oxide : edge, backgroundColor: main ? ground.oxide : 'transparent' }}
+      disabledStyle={{ backgroundColor: ground.paper, borderColor: ground.quiet }}>
+      <T face="strong" size={17} tone={disabled || busy ? 'quiet' : main ? 'onOxide' : kind === 'danger' ? 'madder' : 'ink'}>{busy ? `${label} …` : label}</T>
+      {aside ? <T face="mono" size={15} tone={disabled || busy ? 'quiet' : main ? 'onOxide' : 'quiet'} style={{ marginLeft: 12 }}>{aside}</T> : null}
+    </Button>
+  )
+}
+
+/** A choice among a few, side by side. */
+export function Chips<V extends string>({ label, value, options, onChange }: { label: string; value: V; options: readonly { value: V; label: string }[]; onChange: (value: V) => void }) {
+  const ground = useGround()
+  return (
+    <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+      {options.map((o) => {
+        const on = o.value === value
+        return (
+          <Pressable key={o.value} role="radio" aria-checked={on} onPress={() => onChange(o.value)}
+            style={{ minHeight: 48, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1, borderRadius: 3, borderColor: on ? ground.ink : ground.line, backgroundColor: ground.sheet, borderBottomWidth: on ? 4 : 1, borderBottomColor: on ? ground.oxide : ground.line }}>
+            <T face="mid">{o.label}</T>
+          </Pressable>
+        )
+      })}
+    </View>
+  )
+}
+
+/** A box to tick, 48 px high, with its word beside or under it. */
+export function Tick({ label, on, onPress, under, disabled }: { label: string; on: boolean; onPress: () => unknown; under?: boolean; disabled?: boolean }) {
+  const ground = useGround()
+  return (
+    <Pressable role="checkbox" aria-checked={on} aria-label={label} aria-disabled={disabled} disabled={disabled} onPress={() => { void onPress() }}
+      style={{ minHeight: 48, minWidth: 48, flexDirection: under ? 'column' : 'row', alignItems: 'center', gap: under ? 4 : 12 }}>
+      <View style={{ width: 30, height: 30, borderWidth: 1.5, borderColor: ground.ink, backgroundColor: on ? ground.ink : ground.sheet, alignItems: 'center', justifyContent: 'center' }}>
+        {on ? <View style={{ width: 8, height: 15, borderRightWidth: 3, borderBottomWidth: 3, borderColor: ground.sheet, transform: [{ rotate: '42deg' }], marginTop: -4 }} /> : null}
+      </View>
+      <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>{label}</T>
+    </Pressable>
+  )
+}

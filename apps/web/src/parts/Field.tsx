@@ -1,0 +1,25 @@
+import { Input } from '@rneui/themed'
+import type { TextInputProps } from 'react-native'
+import { View } from 'react-native'
+import { faces } from '../theme'
+import { T } from './Text'
+
+interface FieldProps { label: string; value: string; onChange: (value: string) => void; error?: string | undefined; hint?: string; mono?: boolean; secret?: boolean; keyboard?: TextInputProps['inputMode']; onSubmit?: () => void; autoComplete?: TextInputProps['autoComplete'] }
+
+/** One line to fill in, with what is wrong with it beneath. */
+export function Field({ label, value, onChange, error, hint, mono, secret, keyboard, onSubmit, autoComplete }: FieldProps) {
+  return (
+    <Input label={label} aria-label={label} value={value} onChangeText={onChange} renderErrorMessage={!!error} {...(error ? { errorMessage: error } : {})} {...(hint ? { placeholder: hint } : {})} secureTextEntry={!!secret} {...(keyboard ? { inputMode: keyboard } : {})}
+      {...(onSubmit ? { onSubmitEditing: onSubmit } : {})} {...(autoComplete ? { autoComplete } : {})} {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46 } } : {})} autoCapitalize="none" autoCorrect={false} />
+  )
+}
+
+/** A number as a fitter types it, with a comma or a point; null where it is none. */
+export function numberIn(text: string): number | null {
+  const clean = text.trim().replace(',', '.')
+  return /^-?\d+(\.\d+)?$/.test(clean) ? Number(clean) : null
+}
+
+export function Group({ label, children }: { label: string; children: React.ReactNode }) {
+  return <View style={{ gap: 4 }}><T face="mid">{label}</T>{children}</View>
+}

@@ -1,0 +1,59 @@
+import Head from 'expo-router/head'
+import type { ReactNode } from 'react'
+import { ScrollView, View } from 'react-native'
+import { useGround } from '../theme'
+import { T } from './Text'
+
+interface ScreenProps { title: string; mono?: string; under?: string; aside?: ReactNode; bar?: ReactNode; children: ReactNode; head?: ReactNode }
+
+/** One place: its title, what it holds, and the bar with the action that it exists for. */
+export function Screen({ title, mono, under, aside, bar, children, head }: ScreenProps) {
+  const ground = useGround()
+  return (
+    <View style={{ flex: 1, backgroundColor: ground.paper }} role="main">
+      <Head><title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title></Head>
+      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24 }}>
+        <View style={{ paddingHorizontal: 16, paddingTop: 8, paddingBottom: 12, borderBottomWidth: 1, borderColor: ground.line, gap: 2 }}>
+          <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}>
+            <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flex: 1, flexWrap: 'wrap' }}>
+              {mono ? <T face="mono" size={17}>{mono}</T> : null}
+              <T level={1} face="strong" size={22}>{title}</T>
+            </View>
+            {aside}
+          </View>
+          {under ? <T tone="quiet">{under}</T> : null}
+          {head}
+        </View>
+        {children}
+      </ScrollView>
+      {bar ? <View style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line, backgroundColor: ground.paper }}>{bar}</View> : null}
+    </View>
+  )
+}
+
+/** A sheet on the paper. */
+export function Sheet({ children, title, flush }: { children: ReactNode; title?: string; flush?: boolean }) {
+  const ground = useGround()
+  return (
+    <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, marginTop: 12, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10 }}>
+      {title ? <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>{title}</T> : null}
+      {children}
+    </View>
+  )
+}
+
+/** Something to read before going on: a stripe in the colour of what it is, with the word first. */
+export function Notice({ tone, children }: { tone: 'madder' | 'ochre' | 'slate' | 'verdigris'; children: ReactNode }) {
+  const ground = useGround()
+  return <View role={tone === 'madder' ? 'alert' : 'status'} style={{ borderLeftWidth: 4, borderColor: ground[tone], paddingLeft: 12, paddingVertical: 4, marginHorizontal: 16, marginVertical: 8 }}><T size={15}>{children}</T></View>
+}
+
+export function Line({ children, onPress, label }: { children: ReactNode; onPress?: () => void; label?: string }) {
+  const ground = useGround()
+  return (
+    <View {...(onPress ? { role: 'button', tabIndex: 0, 'aria-label': label, onClick: onPress, onKeyDown: (e: { key: string }) => { if (e.key === 'Enter') onPress() } } as object : {})}
+      style={{ paddingHorizontal: 16, paddingVertical: 10, minHeight: 48, borderBottomWidth: 1, borderColor: ground.line, justifyContent: 'center', backgroundColor: ground.sheet, ...(onPress ? { cursor: 'pointer' } : {}) }}>
+      {children}
+    </View>
+  )
+}

@@ -1,0 +1,99 @@
+import { all, decide, jobOf, periodWords } from '@rauta/core'
+import { router } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { v7 } from 'uuid'
+import { Action, Tick } from '../../parts/Action'
+import { Field } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
+import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { saysOf } from '../../state/api'
+import { useFacts, useJob } from '../../state/job'
+import { dayTime } from '../../state/time'
+import { doorsInOrder } from '../../state/worked'
+
+/** Which group passes which doors on which schedule, and why somebody would or would not pass. */
+export function AccessPage() {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  return (
+    <Screen title="Access" under="No rule means refused" bar={<Action label="Add a rule" onPress={() => router.push('/access/new')} />}>
+      <Why />
+      <Sheet flush title="Rules">
+        {all(facts, 'rule').map((r) => (
+          <Line key={r.id}>
+            <T face="strong">{`${facts.group[r.group]?.name ?? r.group} on ${facts.schedule[r.schedule]?.name ?? r.schedule}`}</T>
+            <T face="mono" size={13}>{r.doors.map((d) => facts.door[d]?.ref ?? d).join('  ')}</T>
+            <T size={13} tone="quiet">{facts.schedule[r.schedule]?.periods.map(periodWords).join(', ') ?? ''}</T>
+            <View style={{ flexDirection: 'row', gap: 8, marginTop: 6 }}><View style={{ flex: 1 }}><Action kind="plain" label="Edit" onPress={() => router.push(`/access/${r.id}`)} /></View><View style={{ flex: 1 }}><Action kind="danger" label="Remove" onPress={() => send('rule.remove', { id: r.id })} /></View></View>
+          </Line>
+        ))}
+        {all(facts, 'rule').length === 0 ? <T style={{ padding: 16 }}>No rule yet: everybody is refused at every door.</T> : null}
+      </Sheet>
+      <Groups />
+    </Screen>
+  )
+}
+
+function Groups() {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const [name, setName] = useState('')
+  const [wrong, setWrong] = useState('')
+  const add = () => send('group.put', { id: v7(), name: name.trim() }).then(() => { setName(''); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
+  return (
+    <Sheet title="Groups">
+      {all(facts, 'group').map((g) => <T key={g.id}>{`${g.name}: ${all(facts, 'person').filter((p) => p.groups.includes(g.id)).length} people`}</T>)}
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      <Field label="New group" value={name} onChange={setName} />
+      <Action kind="plain" label="Add the group" onPress={add} />
+    </Sheet>
+  )
+}
+
+/** For a person, a door and a moment: what would happen and which rule decides. */
+function Why() {
+  const facts = useFacts()
+  const people = all(facts, 'person').sort((a, b) => a.name.localeCompare(b.name))
+  const doors = doorsInOrder(facts)
+  const zone = jobOf(facts)?.zone ?? 'UTC'
+  const [person, setPerson] = useState('')
+  const [door, setDoor] = useState('')
+  const [when, setWhen] = useState('')
+  const who = facts.person[person] ?? people[0]
+  const where = facts.door[door] ?? doors[0]
+  if (!who || !where) return null
+  const typed = when.trim() ? Date.parse(when.trim().replace(' ', 'T')) : Date.now()
+  const answer = Number.isNaN(typed) ? null : decide(facts, who, where, typed)
+  return (
+    <Sheet title="Why">
+      <Pick label="Person" value={who.id} options={people.map((p) => ({ value: p.id, label: p.name }))} onChange={setPerson} />
+      <Pick label="Door" value={where.id} options={doors.map((d) => ({ value: d.id, label: `${d.ref} ${d.name}` }))} onChange={setDoor} />
+      <Field label="Moment, empty for now" value={when} onChange={setWhen} hint="2027-01-04 06:15" mono error={answer ? undefined : 'Write the moment as 2027-01-04 06:15.'} />
+      {answer ? <Notice tone={answer.passes ? 'verdigris' : 'madder'}>{`${dayTime(typed, zone)}: ${answer.says}`}</Notice> : null}
+    </Sheet>
+  )
+}
+
+export function RuleForm({ id }: { id?: string }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const before = id ? facts.rule[id] : undefined
+  const groups = all(facts, 'group')
+  const schedules = all(facts, 'schedule')
+  const [form, setForm] = useState(before ?? { id: v7(), group: groups[0]?.id ?? '', schedule: schedules[0]?.id ?? '', doors: [] as string[] })
+  const [wrong, setWrong] = useState('')
+  const keep = () => send('rule.put', form).then(() => router.push('/access')).catch((e: unknown) => setWrong(saysOf(e)))
+  if (groups.length === 0 || schedules.length === 0) return <Screen title="Add a rule" bar={<Action label="Back" onPress={() => router.push('/access')} />}><Notice tone="slate">{groups.length === 0 ? 'Make a group first.' : 'Make a schedule first, under Time.'}</Notice></Screen>
+  return (
+    <Screen title={before ? 'Edit the rule' : 'Add a rule'} bar={<Action label="Keep the rule" onPress={keep} />}>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      <Sheet>
+        <Pick label="Group" value={form.group} options={groups.map((g) => ({ value: g.id, label: g.name }))} onChange={(group) => setForm({ ...form, group })} />
+        <Pick label="Schedule" value={form.schedule} options={schedules.map((s) => ({ value: s.id, label: s.name }))} onChange={(schedule) => setForm({ ...form, schedule })} />
+      </Sheet>
+      <Sheet title="Doors">{doorsInOrder(facts).map((d) => <Tick key={d.id} label={`${d.ref} ${d.name}`} on={form.doors.includes(d.id)} onPress={() => setForm({ ...form, doors: form.doors.includes(d.id) ? form.doors.filter((x) => x !== d.id) : [...form.doors, d.id] })} />)}</Sheet>
+    </Screen>
+  )
+}

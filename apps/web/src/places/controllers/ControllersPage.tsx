@@ -1,0 +1,95 @@
+import { ipv4, ipv4Text, jobOf, sheetOf, type Facts } from '@rauta/core'
+import { shippedSheets, takenAddresses } from '@rauta/contracts'
+import { router } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { v7 } from 'uuid'
+import { Action, Tick } from '../../parts/Action'
+import { Field } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
+import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { Strip } from '../../signs/Strip'
+import { fieldOf, saysOf } from '../../state/api'
+import { useDraft } from '../../state/draft'
+import { useFacts, useJob } from '../../state/job'
+import { controllersInOrder } from '../../state/worked'
+import { Missing } from '../shell/Missing'
+
+export function ControllersPage() {
+  const facts = useFacts()
+  return (
+    <Screen title="Controllers" bar={<Action label="Plan a controller" onPress={() => router.push('/controllers/new')} />}>
+      {controllersInOrder(facts).length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet. Doors are placed on controllers.</T> : null}
+      {controllersInOrder(facts).map((c) => (
+        <Line key={c.id} label={`${c.ref} ${sheetOf(shippedSheets, c.sheet).name}`} onPress={() => router.push(`/controllers/${c.id}`)}>
+          <View style={{ flexDirection: 'row', gap: 12 }}><T face="mono">{c.ref}</T><View style={{ flex: 1 }}><T face="strong">{sheetOf(shippedSheets, c.sheet).name}</T><T tone="quiet">{`${c.cabinet} · ${c.serial || 'no serial yet'}`}</T></View><T face="mono" size={13}>{c.address}</T></View>
+        </Line>
+      ))}
+    </Screen>
+  )
+}
+
+/** The next address of the site's subnet that nobody has, from .21 on. */
+function freeAddress(facts: Facts): string {
+  const network = jobOf(facts)?.network
+  const base = network ? ipv4(network.address) : null
+  if (!network || base === null) return ''
+  const taken = takenAddresses(facts, '')
+  for (let n = 21; n < 2 ** (32 - network.prefix) - 1; n++) if (!taken.has(ipv4Text(base + n))) return ipv4Text(base + n)
+  return ''
+}
+
+export function ControllerForm({ id }: { id?: string }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const before = id ? facts.controller[id] : undefined
+  const [form, setForm, forget] = useDraft(`controller-${id ?? 'new'}`, before ?? { id: '', ref: `A${controllersInOrder(facts).length + 1}`, sheet: 'controller-2', cabinet: '', supply: 'supply-5', address: freeAddress(facts), serial: '', mac: '' })
+  const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
+  const keep = async () => {
+    const key = form.id || v7()
+    try {
+      await send('controller.put', { ...form, id: key, ref: form.ref.trim(), address: form.address.trim(), serial: form.serial.trim(), mac: form.mac.trim() })
+      forget()
+      router.replace(`/controllers/${key}`)
+    } catch (error) {
+      setWrong({ says: saysOf(error), field: fieldOf(error) })
+    }
+  }
+  const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
+  const set = (key: keyof typeof form) => (value: string) => setForm({ ...form, [key]: value })
+  return (
+    <Screen title={before ? `Edit ${before.ref}` : 'Plan a controller'} bar={<Action label="Keep the controller" onPress={keep} />}>
+      {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
+      <Sheet>
+        <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
+        <Pick label="Device sheet" value={form.sheet} onChange={set('sheet')} options={Object.values(shippedSheets).filter((s) => s.controller).map((s) => ({ value: s.id, label: s.name }))} />
+        <Field label="Cabinet" value={form.cabinet} onChange={set('cabinet')} hint="Where it hangs" error={error('cabinet')} />
+        <Field label="Address on the site’s network" value={form.address} onChange={set('address')} mono error={error('address')} />
+        <Field label="Serial, where known" value={form.serial} onChange={set('serial')} mono />
+        <Field label="MAC, where known" value={form.mac} onChange={set('mac')} mono />
+      </Sheet>
+    </Screen>
+  )
+}
+
+/** A controller: its strip with everything on it, and the check-off of its cabinet. */
+export function ControllerPage({ id }: { id: string }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const controller = facts.controller[id]
+  if (!controller) return <Missing what="controller" which={id} />
+  const sheet = sheetOf(shippedSheets, controller.sheet)
+  const done = facts.cabinet[id]?.done ?? {}
+  const items = sheet.controller?.cabinet ?? []
+  return (
+    <Screen mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
+      <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
+        {items.map((item) => <Tick key={item.id} label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />)}
+      </Sheet>
+      <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
+      <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
+      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /></Sheet>
+    </Screen>
+  )
+}

@@ -1,0 +1,94 @@
+import { all, jobOf, marks, openSnags, type Door } from '@rauta/core'
+import { router } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Action, Chips } from '../../parts/Action'
+import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { DoorDrawing, type Layer } from '../../signs/DoorDrawing'
+import { BigRungs, markWord, signTone, signWord } from '../../signs/Rungs'
+import { useFacts, useJob } from '../../state/job'
+import { canFit, useSession } from '../../state/session'
+import { day } from '../../state/time'
+import { marksFor } from '../../state/worked'
+import { nextAction } from '../doors/next'
+import { Missing } from '../shell/Missing'
+import { doorNotes, litParts } from './layers'
+
+/** A door: its marks with words, its drawing, and why each missing mark is missing. */
+export function DoorPage({ id }: { id: string }) {
+  const facts = useFacts()
+  const me = useSession((s) => s.me)
+  const [layer, setLayer] = useState<Layer>('parts')
+  const door = facts.door[id]
+  if (!door) return <Missing what="door" which={id} />
+  const state = marksFor(facts, door)
+  const next = nextAction(door.id, state)
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const from = facts.area[door.from]?.name ?? ''
+  const to = facts.area[door.to]?.name ?? ''
+  return (
+    <Screen mono={door.ref} title={door.name} under={`${from} to ${to}${controller ? ` · controller ${controller.ref}, port group ${door.placement?.portGroup}` : ''}`} head={<View style={{ marginTop: 10 }}><BigRungs state={state} /></View>}
+      bar={next && canFit(me) ? <Action label={next.label} {...(controller && (next.mark === 'reach' || next.mark === 'load') ? { aside: controller.ref } : {})} onPress={() => router.push(next.href as never)} /> : null}>
+      {next ? <Notice tone={state[next.mark].sign === 'stopped' ? 'madder' : state[next.mark].sign === 'stale' ? 'ochre' : 'slate'}>{next.says}</Notice> : <Notice tone="verdigris">{state.sign.says}</Notice>}
+      <Questions door={door} />
+      {controller ? (
+        <Sheet flush>
+          <View style={{ padding: 12, paddingBottom: 0 }}><Chips label="Layer of the drawing" value={layer} onChange={setLayer} options={[{ value: 'parts', label: 'Parts' }, { value: 'volts', label: 'Volts' }, { value: 'live', label: 'Live' }]} /></View>
+          <DoorDrawing door={door} controller={controller} from={from} to={to} layer={layer} notes={doorNotes(facts, door)} lit={litParts(facts, door)} onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)} />
+        </Sheet>
+      ) : null}
+      <Sheet flush title="Why each mark stands as it does">
+        {marks.map((m) => (
+          <Line key={m}>
+            <View style={{ flexDirection: 'row', gap: 12 }}>
+              <T face="strong" style={{ width: 52 }}>{markWord[m]}</T>
+              <T tone={signTone[state[m].sign]} style={{ width: 76 }}>{signWord[state[m].sign]}</T>
+              <T style={{ flex: 1 }}>{state[m].says}</T>
+            </View>
+          </Line>
+        ))}
+        {state.plan.findings.filter((f) => f.grade !== 'stop').map((f) => <Line key={f.says}><T tone={f.grade === 'warn' ? 'ochre' : 'quiet'}>{f.says}</T></Line>)}
+      </Sheet>
+      <Snags door={door} />
+      <Sheet title="Go to">
+        {canFit(me) ? <Action kind="plain" label="Plan and terminals" onPress={() => router.push(`/doors/${door.id}/plan`)} /> : null}
+        {canFit(me) ? <Action kind="plain" label="Wire" aside={`${door.cables.length} cables`} onPress={() => router.push(`/doors/${door.id}/wire`)} /> : null}
+        {canFit(me) ? <Action kind="plain" label="Behaviour" aside={`${door.behaviour.releaseS} s`} onPress={() => router.push(`/doors/${door.id}/behaviour`)} /> : null}
+        <Action kind="plain" label="Prove" onPress={() => router.push(`/doors/${door.id}/prove`)} />
+        <Action kind="plain" label="Record and signatures" onPress={() => router.push(`/doors/${door.id}/sign`)} />
+      </Sheet>
+    </Screen>
+  )
+}
+
+function Snags({ door }: { door: Door }) {
+  const facts = useFacts()
+  const snags = openSnags(facts, door.id)
+  if (snags.length === 0) return null
+  return (
+    <Sheet flush title="Open snags">
+      {snags.map((s) => <Line key={s.id}><T>{s.says}</T><T size={13} tone="quiet">{`Owner ${s.owner}, since ${day(s.openedAt, jobOf(facts)?.zone ?? 'UTC')}. Closed when its test passes.`}</T></Line>)}
+    </Sheet>
+  )
+}
+
+/** Edits that met: the first is in force, the other waits here until somebody chooses. */
+function Questions({ door }: { door: Door }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const open = all(facts, 'question').filter((q) => q.kind === 'door' && q.record === door.id)
+  return (
+    <>
+      {open.map((q) => (
+        <Sheet key={q.id} title="Two edits met">
+          <T>{`${q.field}: ${short(q.kept)} came first and is in force. ${q.by} meanwhile wanted ${short(q.offered)}.`}</T>
+          <Action kind="plain" label={`Keep ${short(q.kept)}`} onPress={() => send('question.settle', { id: q.id, takeOffered: false })} />
+          <Action kind="plain" label={`Take ${short(q.offered)}`} onPress={() => send('question.settle', { id: q.id, takeOffered: true })} />
+        </Sheet>
+      ))}
+    </>
+  )
+}
+
+const short = (value: unknown): string => (typeof value === 'object' && value !== null ? Object.entries(value).map(([k, v]) => `${k} ${String(v)}`).join(', ') : String(value))

@@ -1,0 +1,19 @@
+import { all, lockVolts, partOf, sheetOf, type Door, type Facts } from '@rauta/core'
+import { shippedSheets } from '@rauta/contracts'
+
+/** Words under parts on the volts layer: what the lock sees. */
+export function doorNotes(facts: Facts, door: Door): Record<string, string> {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const lock = partOf(door, 'lock')
+  const volts = controller && lockVolts(door, sheetOf(shippedSheets, controller.sheet), shippedSheets)
+  return lock && volts ? { [lock.id]: `${volts.volts.toFixed(1)} V` } : {}
+}
+
+/** Parts that spoke in the newest event of the door. */
+export function litParts(facts: Facts, door: Door): Set<string> {
+  const newest = all(facts, 'event').filter((e) => e.door === door.id).sort((a, b) => b.at - a.at)[0]
+  if (!newest) return new Set()
+  const role = { leaf: 'contact', alarm: 'contact', lock: 'lock', exit: 'exit' }[newest.kind as string]
+  const part = newest.reader || (role ? (door.parts.find((p) => p.role === role)?.id ?? '') : '')
+  return new Set(part ? [part] : [])
+}

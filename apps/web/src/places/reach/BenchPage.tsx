@@ -1,0 +1,129 @@
+import { all, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
+import { shippedSheets } from '@rauta/contracts'
+import { router } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import Svg, { Line as SvgLine, Rect } from 'react-native-svg'
+import { Action } from '../../parts/Action'
+import { Field } from '../../parts/Field'
+import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { T, type Tone } from '../../parts/Text'
+import { post, saysOf } from '../../state/api'
+import { useFacts, useJob } from '../../state/job'
+import { controllersInOrder } from '../../state/worked'
+import { useGround } from '../../theme'
+
+/** The bench: what was found beside what is expected, and how far each has come. */
+export function BenchPage() {
+  const facts = useFacts()
+  const [says, setSays] = useState('')
+  const [wrong, setWrong] = useState('')
+  const [address, setAddress] = useState('')
+  const planned = controllersInOrder(facts)
+  const loose = all(facts, 'found').filter((f) => !f.controller).sort((a, b) => b.seenAt - a.seenAt)
+  const ask = async (body: object) => {
+    setWrong('')
+    try {
+      setSays((await post<{ says: string }>('/search', body)).says)
+    } catch (error) {
+      setWrong(saysOf(error))
+    }
+  }
+  return (
+    <Screen title="The bench" under={`${all(facts, 'found').length} found · ${planned.length} expected`} bar={<Action label="Search the segment" aside="about 3 s" onPress={() => ask({})} />}>
+      {says ? <Notice tone="slate">{says}</Notice> : null}
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {planned.length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet. What is found waits here until one is.</T> : null}
+      {planned.map((c) => <Pair key={c.id} controller={c} />)}
+      {loose.length ? <Sheet flush title="Found, not planned">{loose.map((f) => <Loose key={f.id} found={f} />)}</Sheet> : null}
+      <Sheet title="One address by hand">
+        <Field label="Address" value={address} onChange={setAddress} hint="10.0.0.20" mono />
+        <Action kind="plain" label="Ask this address" onPress={() => ask({ address: address.trim() })} />
+      </Sheet>
+    </Screen>
+  )
+}
+
+export interface Standing { says: string; tone: Tone; link: 'joined' | 'working' | 'fault' | 'apart' }
+
+/** Where a planned controller stands, in one line. */
+export function standingOf(facts: Facts, controller: Controller): Standing {
+  const reach = facts.reach[controller.id]
+  const claim = facts.claim[controller.id]
+  const found = all(facts, 'found').find((f) => f.controller === controller.id)
+  if (reach?.owned) return reach.silentMs ? { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' } : { says: `ours · clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off`, tone: 'verdigris', link: 'joined' }
+  const at = claim?.steps.find((s) => s.state !== 'done')
+  if (at?.state === 'failed' || at?.state === 'waits') return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
+  if (claim) return { says: at?.says || 'at work', tone: 'slate', link: 'working' }
+  if (!found) return { says: 'Not heard. Has it power, and does its link lamp flicker?', tone: 'quiet', link: 'apart' }
+  if (!found.routable) return { says: `This computer has no address in the subnet of ${found.address}.`, tone: 'madder', link: 'fault' }
+  const total = found.holds ? found.holds.doors + found.holds.people : 0
+  return found.ownership === 'closed' ? { says: 'Its secret is not known.', tone: 'madder', link: 'fault' } : { says: total ? `opens to us, holds ${found.holds?.people} people and ${found.holds?.doors} doors` : 'factory-new', tone: total ? 'madder' : 'slate', link: total ? 'fault' : 'working' }
+}
+
+function Pair({ controller }: { controller: Controller }) {
+  const facts = useFacts()
+  const ground = useGround()
+  const found = all(facts, 'found').find((f) => f.controller === controller.id)
+  const standing = standingOf(facts, controller)
+  return (
+    <View style={{ marginTop: 12, borderTopWidth: 1, borderColor: ground.line }}>
+      <Line label={`${controller.ref}: ${standing.says}`} onPress={() => router.push(`/reach/${controller.id}`)}>
+        <View style={{ flexDirection: 'row', gap: 8 }}>
+          <View style={{ flex: 1 }}>
+            <T size={13} tone="quiet">planned</T>
+            <T face="strong">{controller.ref}</T>
+            <T size={13}>{sheetOf(shippedSheets, controller.sheet).name}</T>
+            <T face="mono" size={13}>{controller.address}</T>
+          </View>
+          <View style={{ width: 48, paddingTop: 26 }}><LinkSign link={standing.link} /></View>
+          <View style={{ flex: 1.1 }}>
+            <T size={13} tone="quiet">found</T>
+            {found ? <><T face="mono" size={15}>{found.mac}</T><T face="mono" size={13}>{found.address}</T></> : null}
+            <T size={13} tone={standing.tone}>{standing.says}</T>
+          </View>
+        </View>
+      </Line>
+    </View>
+  )
+}
+
+/** Whether the two sides are joined: a line, a dashed line, a break with a block in it, two ends apart. */
+function LinkSign({ link }: { link: Standing['link'] }) {
+  const ground = useGround()
+  const colour = { joined: ground.verdigris, working: ground.slate, fault: ground.madder, apart: ground.quiet }[link]
+  return (
+    <Svg width={48} height={24}>
+      {link === 'joined' ? <SvgLine x1={0} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} /> : null}
+      {link === 'working' ? <SvgLine x1={0} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} strokeDasharray="6 4" /> : null}
+      {link === 'fault' ? <><SvgLine x1={0} y1={12} x2={13} y2={12} stroke={colour} strokeWidth={3} /><Rect x={13} y={2} width={22} height={20} fill="none" stroke={colour} strokeWidth={3} /><SvgLine x1={35} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} /><SvgLine x1={24} y1={6} x2={24} y2={13} stroke={colour} strokeWidth={3} /><SvgLine x1={24} y1={16} x2={24} y2={18} stroke={colour} strokeWidth={3} /></> : null}
+      {link === 'apart' ? <><SvgLine x1={0} y1={12} x2={14} y2={12} stroke={colour} strokeWidth={3} /><SvgLine x1={14} y1={5} x2={14} y2={19} stroke={colour} strokeWidth={3} /><SvgLine x1={34} y1={5} x2={34} y2={19} stroke={colour} strokeWidth={3} /></> : null}
+    </Svg>
+  )
+}
+
+function Loose({ found }: { found: Found }) {
+  const facts = useFacts()
+  const fitting = controllersInOrder(facts).filter((c) => !facts.reach[c.id]?.owned && (!found.model || c.sheet === found.model))
+  return (
+    <View style={{ padding: 16, gap: 6 }}>
+      <T face="mono">{`${found.serial || 'no serial'} · ${found.mac}`}</T>
+      <T tone="quiet">{`${sheetName(found.model)} at ${found.address}${found.routable ? '' : ', a subnet this computer has no address in'}`}</T>
+      {fitting.map((c) => <MatchAction key={c.id} found={found} controller={c} />)}
+      {fitting.length === 0 ? <Action kind="plain" label="Plan a controller for it" onPress={() => router.push('/controllers/new')} /> : null}
+    </View>
+  )
+}
+
+const sheetName = (id: string) => shippedSheets[id]?.name ?? (id || 'Unknown type')
+
+function MatchAction({ found, controller }: { found: Found; controller: Controller }) {
+  const send = useJob((s) => s.send)
+  const [wrong, setWrong] = useState('')
+  return (
+    <>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      <Action kind="plain" label={`This is ${controller.ref}`} aside={controller.cabinet} onPress={() => send('found.match', { found: found.id, controller: controller.id }).catch((e: unknown) => setWrong(saysOf(e)))} />
+    </>
+  )
+}

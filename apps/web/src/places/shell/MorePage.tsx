@@ -1,0 +1,17 @@
+import { router } from 'expo-router'
+import { Line, Screen } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { useSession } from '../../state/session'
+import { places } from './places'
+
+const about: Record<string, string> = { '/job': 'Client, site, areas, network, test cards, ground', '/controllers': 'Strips, cabinets, addresses', '/people': 'Who has which card', '/time': 'Schedules and special days', '/access': 'Who passes where and when, and why', '/live': 'What the doors say, as it happens', '/team': 'Accounts, signing out' }
+
+export function MorePage() {
+  const rig = useSession((s) => s.me?.rigPage)
+  return (
+    <Screen title="More">
+      {places.flatMap((p): { href: string; label: string }[] => [...p.items]).filter((i) => about[i.href]).map((i) => <Line key={i.href} label={i.label} onPress={() => router.push(i.href as never)}><T face="strong" size={17}>{i.label}</T><T tone="quiet">{about[i.href]}</T></Line>)}
+      {rig ? <Line label="The rig" onPress={() => { window.open(rig, '_blank') }}><T face="strong" size={17}>The rig</T><T tone="quiet">The simulated site, where you play the hands</T></Line> : null}
+    </Screen>
+  )
+}

@@ -1,0 +1,9 @@
+/** Every place, in the order of the work. */
+export const places = [
+  { head: 'Before', items: [{ href: '/job', label: 'Job' }, { href: '/doors', label: 'Doors' }, { href: '/controllers', label: 'Controllers' }] },
+  { head: 'On site', items: [{ href: '/reach', label: 'Reach' }, { href: '/people', label: 'People' }, { href: '/time', label: 'Time' }, { href: '/access', label: 'Access' }, { href: '/load', label: 'Load' }] },
+  { head: 'To the end', items: [{ href: '/prove', label: 'Prove' }, { href: '/live', label: 'Live' }, { href: '/team', label: 'Team' }] },
+] as const
+
+/** Whether a path belongs to a place. */
+export const inPlace = (path: string, href: string): boolean => path === href || path.startsWith(`${href}/`)

@@ -1,0 +1,31 @@
+import type { Problem } from '@rauta/contracts'
+
+/** The server said no: what and why, and which field it is about. */
+export class ProblemError extends Error {
+  constructor(readonly status: number, readonly says: string, readonly field: string | undefined) { super(says) }
+}
+/** The server could not be asked. */
+export class AwayError extends Error {
+  readonly says = 'The server is out of reach. What you entered is kept here.'
+}
+
+async function ask<T>(path: string, init: RequestInit): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(`/api/v1${path}`, { ...init, credentials: 'same-origin' })
+  } catch {
+    throw new AwayError()
+  }
+  const answer: unknown = await response.json().catch(() => null)
+  if (!response.ok) {
+    const problem = answer as Problem | null
+    throw new ProblemError(response.status, problem?.says ?? `The server answered ${response.status}.`, problem?.field)
+  }
+  return answer as T
+}
+
+export const get = <T>(path: string): Promise<T> => ask<T>(path, { method: 'GET' })
+export const post = <T>(path: string, body: unknown = {}): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+
+export const saysOf = (error: unknown): string => (error instanceof ProblemError || error instanceof AwayError ? error.says : error instanceof Error ? error.message : 'Something went wrong.')
+export const fieldOf = (error: unknown): string | undefined => (error instanceof ProblemError ? error.field : undefined)

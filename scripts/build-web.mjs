@@ -1,0 +1,4 @@
+import { buildWeb, needNode } from './ready.mjs'
+
+needNode()
+buildWeb()

@@ -1,0 +1,58 @@
+import { execFileSync, spawnSync } from 'node:child_process'
+import { existsSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { buildWeb, install, needNode, root } from './ready.mjs'
+
+needNode()
+install()
+buildWeb()
+browser()
+
+let passed = 0
+let failed = 0
+const began = Date.now()
+
+/** One check that passes or fails as a whole. */
+function check(name, command, args) {
+  console.log(`\n== ${name}`)
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit' })
+  if (status === 0) passed += 1
+  else { failed += 1; console.log(`${name} failed`) }
+}
+
+/** A runner that counts its own tests and writes them as JSON. */
+function counted(name, command, args, env, file, read) {
+  console.log(`\n== ${name}`)
+  rmSync(file, { force: true })
+  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+  const [good, bad] = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : [0, 0]
+  passed += good
+  failed += bad
+  if (status !== 0 && bad === 0) failed += 1
+  if (good + bad === 0) { failed += 1; console.log(`${name} ran no test`) }
+}
+
+const bin = (name) => join(root, 'node_modules/.bin', name)
+check('Types', bin('tsc'), ['-p', 'tsconfig.json'])
+check('Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json'])
+check('Lint', bin('eslint'), ['.', '--max-warnings', '0'])
+check('Borders of the packages', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src'])
+const unit = join(root, 'test-results-unit.json')
+counted('Unit tests', bin('jest'), ['--json', `--outputFile=${unit}`, '--silent'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, unit, (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])
+const journeys = join(root, 'test-results-journeys.json')
+counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, journeys, (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected])
+for (const file of [unit, journeys]) rmSync(file, { force: true })
+
+console.log(`\n${Math.round((Date.now() - began) / 1000)} s after install and export`)
+console.log(`${passed} passed, ${failed} failed`)
+process.exit(failed ? 1 : 0)
+
+/** Debian's Chromium, installed where it is missing and we may. */
+function browser() {
+  if (existsSync('/usr/bin/chromium')) return
+  if (process.getuid?.() !== 0) { console.error('The journeys need Chromium: install Debian’s package chromium, then run again.'); process.exit(1) }
+  console.log('Installing Chromium ...')
+  const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
+  execFileSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env })
+  execFileSync('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: 'ignore', env })
+}
