@@ -7,7 +7,7 @@ export interface Interface { name: string; address: string; prefix: number }
 
 /** Why a device could not be talked to, as a value that can be told. */
 export class UnreachableError extends Error {
-  constructor(readonly why: 'no address in that subnet' | 'refused' | 'no answer' | 'stopped', readonly says: string) { super(says) }
+  constructor(readonly why: 'no address in that subnet' | 'refused' | 'no answer' | 'stopped', readonly says: string, options?: ErrorOptions) { super(says, options) }
 }
 
 /** All that a driver needs of the network. Addresses are the site's; a table may translate them. */
@@ -51,7 +51,7 @@ export function makeDialer(table: NetTable | null): Dialer {
       } catch (error) {
         if (signal?.aborted) throw new UnreachableError('stopped', 'Stopped.')
         if (timeout.aborted) throw new UnreachableError('no answer', `${address} does not answer.`)
-        throw new UnreachableError('refused', `Nothing answers at ${address} (${causeCode(error)}).`)
+        throw new UnreachableError('refused', `Nothing answers at ${address}.`, { cause: error })
       }
     },
     multicast(messages, onMessage, signal) {
@@ -82,9 +82,4 @@ export function makeDialer(table: NetTable | null): Dialer {
 function onAbort(signal: AbortSignal, then: () => void): void {
   if (signal.aborted) then()
   else signal.addEventListener('abort', then, { once: true })
-}
-
-function causeCode(error: unknown): string {
-  const cause = (error as { cause?: { code?: string } }).cause
-  return cause?.code ?? (error as Error).message
 }

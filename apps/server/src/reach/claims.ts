@@ -1,6 +1,6 @@
 import { all, put, type Claim, type ClaimStepName } from '@rauta/core'
 import type { Context } from '../context'
-import { failureWords } from '../words'
+import { failureWords, maybeBack } from '../words'
 import { steps } from './steps'
 
 /** Runs each taking step by step; every result is stored before the next begins, so going on is reading. */
@@ -18,7 +18,10 @@ export class ClaimRunner {
 
   /** After a start: whatever was under way goes on. */
   resume(): void {
-    for (const claim of all(this.context.log.facts, 'claim')) if (claim.steps.some((s) => s.state === 'running' || s.state === 'todo')) this.kick(claim.id)
+    for (const claim of all(this.context.log.facts, 'claim')) {
+      const next = claim.steps.find((s) => s.state !== 'done')
+      if (next?.state === 'running' || next?.state === 'todo') this.kick(claim.id)
+    }
   }
 
   /** A device was heard again: those that wait for it go on. */
@@ -45,7 +48,7 @@ export class ClaimRunner {
       if (!claim || !controller || !found || !step || step.state === 'failed' || ending.aborted) return
       if (step.state !== 'waits') await this.mark(id, step.name, 'running', 'At work')
       const result = await steps[step.name]({ context: this.context, controller, claim: log.facts.claim[id] as Claim, found, signal: ending })
-        .catch((error: unknown) => ({ state: 'failed' as const, says: failureWords(error, controller.ref) }))
+        .catch((error: unknown) => (maybeBack(error) ? { state: 'waits' as const, says: `${failureWords(error, controller.ref)} It goes on when the device is heard again.` } : { state: 'failed' as const, says: failureWords(error, controller.ref) }))
       if (ending.aborted) return
       await this.mark(id, step.name, result.state, result.says)
       if (result.state !== 'done') return

@@ -31,7 +31,7 @@ async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' |
         return { driver, whose, at }
       } catch (error) {
         if (error instanceof SoapFault && error.notAuthorized) { answered = true; continue }
-        silence = error
+        silence ??= error
         break
       }
     }

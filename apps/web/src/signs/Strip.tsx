@@ -19,7 +19,7 @@ export function Strip({ controller, group, chosen, onTerminal, fits }: { control
       {groups.map((g) => (
         <View key={g.id} style={{ gap: 4 }}>
           <T face="mid" style={{ paddingHorizontal: 16 }}>{g.name}{doors.find((d) => d.placement?.portGroup === g.id) ? ` · ${doors.find((d) => d.placement?.portGroup === g.id)?.ref}` : ' · free'}</T>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap', paddingHorizontal: 16 }}>
+          <View style={{ flexDirection: sheet.controller?.terminalOneAt === 'right' ? 'row-reverse' : 'row', flexWrap: 'wrap', paddingHorizontal: 16 }}>
             {sheet.terminals.filter((t) => t.group === g.id).map((t) => {
               const on = users(t.id)
               const over = (count.get(t.id) ?? 0) > t.maxConductors

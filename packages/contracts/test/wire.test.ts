@@ -1,0 +1,82 @@
+import { expectedReading, judgeReading, marksOf, sheetOf } from '@rauta/core'
+import { sheets, smallJob, strikeHardware, type World } from './world'
+
+const controller = sheetOf(sheets, 'controller-2')
+const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') => expectedReading(w.door(), cable, kind, controller, sheets)
+const cableOf = (w: World, part: string) => w.door().cables.find((c) => c.part === part)?.id ?? ''
+
+function wireAll(w: World): void {
+  for (const c of w.door().cables) {
+    for (const what of ['pulled', 'ended', 'tested']) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
+    for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as ('loop' | 'voltsRest' | 'voltsDriven')[]) w.do('reading.add', { id: `${c.id}-${kind}-${w.facts.rev}`, door: 'D-01', cable: c.id, kind, value: expected(w, c.id, kind)?.value })
+  }
+  for (const item of controller.controller?.cabinet ?? []) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
+}
+const wire = (w: World) => marksOf(w.facts, w.door(), sheets).wire
+
+describe('readings', () => {
+  // Worked by hand: 20 m of 1.0 mm² class 2, out and back, is 2 × 20 × 18.1 / 1000 = 0.724 ohm; window 10 % and 0.3 ohm.
+  it('judges a loop against what was worked out by hand', () => {
+    const w = smallJob()
+    const loop = expected(w, cableOf(w, 'K1'), 'loop')
+    expect(loop).toMatchObject({ unit: 'Ω', says: expect.stringContaining('far end joined') as string })
+    expect(loop?.value).toBeCloseTo(0.724, 6)
+    expect(loop?.to).toBeCloseTo(0.724 * 1.1 + 0.3, 6)
+    if (!loop) return
+    expect(judgeReading(0.7, loop).in).toBe(true)
+    expect(judgeReading(1.4, loop)).toMatchObject({ in: false, says: expect.stringMatching(/bad joint|longer/) as string })
+    expect(judgeReading(90, loop).says).toContain('Open')
+    expect(judgeReading(0.02, loop).says).toContain('short')
+  })
+  it('expects volts at rest at a magnet and none at a fail-secure strike', () => {
+    expect(expected(smallJob(), 'W2', 'voltsRest')?.value).toBeGreaterThan(12)
+    const strike = smallJob(strikeHardware)
+    expect(expected(strike, 'W2', 'voltsRest')?.value).toBe(0)
+    expect(expected(strike, 'W2', 'voltsDriven')?.from).toBeGreaterThanOrEqual(10.2) // never under what the lock needs
+  })
+  it('has nothing to judge by without a length', () => {
+    const w = smallJob()
+    w.do('cable.set', { door: 'D-01', cable: 'W1', lengthM: 0 })
+    expect(expected(w, 'W1', 'loop')).toBeNull()
+  })
+})
+
+describe('the mark Wire', () => {
+  it('is given when every cable is pulled, ended, tested and in tolerance, and the cabinet is checked off', () => {
+    const w = smallJob()
+    expect(wire(w).sign).toBe('todo')
+    w.do('tick.set', { door: 'D-01', cable: 'W1', what: 'pulled', done: true })
+    expect(wire(w).sign).toBe('underWay')
+    wireAll(w)
+    expect(wire(w).sign).toBe('given')
+    w.do('cabinet.check', { controller: 'a1', item: 'earth', done: false })
+    expect(wire(w)).toMatchObject({ sign: 'underWay', says: 'Cabinet Riser of A1: 1 still to check off.' })
+  })
+  it('is stopped by a reading out of tolerance, and given again by a better one', () => {
+    const w = smallJob()
+    wireAll(w)
+    w.now += 1000
+    w.do('reading.add', { id: 'bad', door: 'D-01', cable: 'W2', kind: 'loop', value: 3 })
+    expect(wire(w).sign).toBe('stopped')
+    w.now += 1000
+    w.do('reading.add', { id: 'good', door: 'D-01', cable: 'W2', kind: 'loop', value: 0.7 })
+    expect(wire(w).sign).toBe('given')
+  })
+  it('judges raw readings anew when the length changes, and goes stale when a termination does', () => {
+    const w = smallJob()
+    wireAll(w)
+    w.do('cable.set', { door: 'D-01', cable: 'W2', lengthM: 60 })
+    expect(wire(w).sign).toBe('stopped')
+    w.do('cable.set', { door: 'D-01', cable: 'W2', lengthM: 20 })
+    expect(wire(w).sign).toBe('given')
+    const placement = w.door().placement
+    if (!placement) throw new Error('not placed')
+    w.do('door.place', { id: 'D-01', placement: { ...placement, terminals: { ...placement.terminals, 'C1.a': placement.terminals['X1.a'] ?? '', 'X1.a': placement.terminals['C1.a'] ?? '' } } })
+    expect(wire(w).sign).toBe('stale')
+    w.do('door.place', { id: 'D-01', placement })
+    expect(wire(w).sign).toBe('given')
+  })
+  it('refuses volts that cannot be', () => {
+    expect(() => smallJob().do('reading.add', { id: 'x', door: 'D-01', cable: 'W2', kind: 'voltsRest', value: 1260 })).toThrow('range')
+  })
+})
