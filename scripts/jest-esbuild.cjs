@@ -1,9 +1,9 @@
 const { transformSync } = require('esbuild')
 
-/** TypeScript and ES modules to what Jest runs; `import.meta.url` becomes the file's own URL. */
+/** TypeScript to what Node.js runs, as ES modules. */
 module.exports = {
   process(source, file) {
-    const { code } = transformSync(source, { loader: file.endsWith('x') ? 'tsx' : /\.[cm]?ts$/.test(file) ? 'ts' : 'js', format: 'cjs', target: 'node20', sourcemap: 'inline', sourcefile: file, define: { 'import.meta.url': '__importMetaUrl' }, banner: "const __importMetaUrl = require('url').pathToFileURL(__filename).href;" })
+    const { code } = transformSync(source, { loader: file.endsWith('x') ? 'tsx' : 'ts', format: 'esm', target: 'node20', sourcemap: 'inline', sourcefile: file })
     return { code }
   },
 }
