@@ -22,7 +22,7 @@ export function makeApp(options: AppOptions): Express {
   app.disable('x-powered-by')
   // Plain http on loopback: asking browsers to upgrade would break it.
   app.use(helmet({ strictTransportSecurity: false, contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'connect-src': ["'self'"], 'worker-src': ["'self'", 'blob:'], 'img-src': ["'self'", 'data:', 'blob:'] } } }))
-  app.use(compression({ filter: (request, response) => request.path !== '/api/v1/live' && compression.filter(request, response) }))
+  app.use(compression({ filter: (request, response) => !(request as express.Request).originalUrl.startsWith('/api/v1/live') && compression.filter(request, response) }))
   const api = express.Router()
   api.use(express.json({ limit: '2mb' }))
   const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }

@@ -42,7 +42,10 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   const subscriber = new Subscriber(context)
   new Judging(context)
   const app = makeApp({ context, accounts: new Accounts(store.db, options.clock), stream, publicKey: publicKeyOf(chainKey), rigPage: options.rigPage, webFolder: options.webFolder })
-  const server = await listenOn(app.listen(options.port, '127.0.0.1'), options.port)
+  const server = await listenOn(app.listen(options.port, '127.0.0.1'), options.port).catch(async (error: unknown) => {
+    await store.close()
+    throw error
+  })
   listen(context, (found) => claims.heard(found))
   watcher.start()
   subscriber.start()

@@ -126,12 +126,12 @@ export class Site {
     return id
   }
   /** Runs a test with hands and gives the proof it came to. */
-  async prove(door: string, test: string, hands: Hand[]) {
+  async prove(door: string, test: string, hands: Hand[], limitMs = 20_000) {
     const before = new Set(Object.keys(this.facts.proof))
     await this.command('trial.start', { door, test })
     await this.clock.sleep(800)
     const played = this.hands(hands)
-    const proof = await this.until(`${door} ${test} to be judged`, (f) => Object.values(f.proof).find((p) => !before.has(p.id) && p.door === door && p.test === test))
+    const proof = await this.until(`${door} ${test} to be judged`, (f) => Object.values(f.proof).find((p) => !before.has(p.id) && p.door === door && p.test === test), limitMs)
     await played
     await this.clock.sleep(6500) // until every lock is back
     return proof

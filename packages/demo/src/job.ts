@@ -58,8 +58,15 @@ export const holders = names.map(([number, name, group], i) => ({ id: `p-${numbe
 export const testCards = { id: 'kit', good: { facility: 88, number: 10001 }, lost: { facility: 88, number: 10002 }, outOfHours: { facility: 88, number: 10003 }, unknown: { facility: 88, number: 10004 } }
 export const unknownToAll = '88 10004'
 
-/** How the simulated site's addresses map to this computer's. */
-export const net = {
-  prefixes: [{ site: '10.61.0.0', wire: '127.61.0.0', length: 16 }, { site: '192.168.90.0', wire: '127.168.90.0', length: 24 }],
-  ports: { '80': 18080 }, interfaces: [{ name: 'site', address: '10.61.8.5', prefix: 24 }, { name: 'bench', address: '192.168.90.5', prefix: 24 }],
+/**
+ * How the simulated site's addresses map to this computer's. A demo on another port gets loopback addresses of its own,
+ * so that two can run side by side.
+ */
+export function netFor(port: number) {
+  const n = port === 4380 ? 0 : 1 + (port % 90)
+  return {
+    prefixes: [{ site: '10.61.0.0', wire: `127.${61 + n}.0.0`, length: 16 }, { site: '192.168.90.0', wire: `127.${160 + n}.90.0`, length: 24 }],
+    ports: { '80': 18080 + n }, interfaces: [{ name: 'site', address: '10.61.8.5', prefix: 24 }, { name: 'bench', address: '192.168.90.5', prefix: 24 }],
+    ...(n ? { discoveryPort: 13700 + n } : {}),
+  }
 }

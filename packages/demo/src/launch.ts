@@ -3,7 +3,7 @@ import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node
 import { homedir } from 'node:os'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { net, people } from './job'
+import { netFor, people } from './job'
 import { makeDemo } from './make'
 
 const here = dirname(fileURLToPath(import.meta.url))
@@ -12,6 +12,7 @@ const demo = process.argv[2] !== 'start'
 const noRig = process.argv.includes('--no-rig')
 const dataFolder = resolve(process.env['RAUTA_DATA'] ?? (demo ? join(root, '.rauta', 'demo') : join(homedir(), '.local', 'share', 'rauta')))
 const port = Number(process.env['PORT'] ?? 4380)
+const net = netFor(port)
 const rigPort = Number(process.env['RIG_PORT'] ?? port + 1)
 /** How fast the site lives while the demo is made, and how far back its day begins. */
 const factor = 20

@@ -115,8 +115,9 @@ export class Unit {
 
   input(port: string, closed: boolean): void {
     if (this.inputs.get(port) === closed) return
-    this.inputs.set(port, closed)
+    // The firmware compares with what the input was before, so the new state is kept last.
     if (this.up) this.doors.inputChanged(port, closed)
+    this.inputs.set(port, closed)
   }
 
   card(port: string, card: string): void { if (this.up) this.doors.cardRead(port, card) }

@@ -1,0 +1,90 @@
+import { Ajv, type ValidateFunction } from 'ajv'
+import { applyChanges, cableName, conductorOhmPerKm, decide, emptyFacts, longestRunM, loopOhm, verifyChain, voltsAtLock, type CableType, type Change, type Facts, type Person, type Rule, type Schedule, type SpecialDay } from '@rauta/core'
+import { recordFileSchema, type RecordFile } from '@rauta/contracts'
+import { voltsSchema, whySchema } from './schemas'
+
+export interface Outcome { code: number; out: string }
+type Read = (file: string) => string
+
+const usage = `rauta verify RECORD.json [--key FILE] [--head HASH]   checks a door's record
+rauta volts INPUT.json                                volts at a lock at the end of its run
+rauta why INPUT.json                                  who passes where, when, and which rule decides
+A file called - is standard input. Schemas: docs/cli.md`
+
+const ajv = new Ajv({ strict: false })
+const checks = { record: ajv.compile(recordFileSchema), volts: ajv.compile(voltsSchema), why: ajv.compile(whySchema) }
+
+/** Runs one command line; never throws for bad input, but says what and where. Exit code 0 good, 1 the answer is no, 2 bad input. */
+export function run(argv: readonly string[], read: Read): Outcome {
+  const [command, file, ...rest] = argv
+  if (!command || !file) return { code: 2, out: usage }
+  try {
+    switch (command) {
+      case 'verify': return verify(parse(file, read, checks.record), rest, read)
+      case 'volts': return volts(parse(file, read, checks.volts))
+      case 'why': return why(parse(file, read, checks.why))
+      default: return { code: 2, out: usage }
+    }
+  } catch (error) {
+    return { code: 2, out: (error as Error).message }
+  }
+}
+
+function parse<T>(file: string, read: Read, check: ValidateFunction): T {
+  let value: unknown
+  let text: string
+  try {
+    text = read(file)
+  } catch {
+    throw new Error(`${file} cannot be read.`)
+  }
+  try {
+    value = JSON.parse(text)
+  } catch (error) {
+    throw new Error(`${file} is not JSON: ${(error as Error).message}`, { cause: error })
+  }
+  if (!check(value)) throw new Error(`${file}: ${check.errors?.[0]?.instancePath || 'the file'} ${check.errors?.[0]?.message ?? 'is not right'}.`)
+  return value as T
+}
+
+function option(rest: readonly string[], name: string): string | undefined {
+  const at = rest.indexOf(name)
+  return at >= 0 ? rest[at + 1] : undefined
+}
+
+function verify(record: RecordFile, rest: readonly string[], read: Read): Outcome {
+  const keyFile = option(rest, '--key')
+  const head = option(rest, '--head')
+  const publicKey = keyFile ? (/[0-9a-f]{64}/i.exec(read(keyFile))?.[0] ?? '') : undefined
+  if (keyFile && !publicKey) return { code: 2, out: `${keyFile} holds no key: 64 hexadecimal digits, as printed on the record.` }
+  const verdict = verifyChain(record.chain, { ...(publicKey ? { publicKey: publicKey.toLowerCase() } : {}), ...(head ? { head } : {}) })
+  return { code: verdict.ok ? 0 : 1, out: `${record.door.ref} ${record.door.name}: ${verdict.says}` }
+}
+
+interface VoltsInput { sourceV: number; sourceOhm?: number; cable: CableType; lengthM: number; celsius?: number; lock: { nominalV: number; amps: number; leastV: number } }
+
+function volts(input: VoltsInput): Outcome {
+  const celsius = input.celsius ?? 20
+  const run_ = { sourceV: input.sourceV, sourceOhm: input.sourceOhm ?? 0, copperOhm: loopOhm(input.cable, input.lengthM, celsius), lockA: input.lock.amps, lockNominalV: input.lock.nominalV }
+  const at = voltsAtLock(run_)
+  const round = (n: number) => Number(n.toFixed(3))
+  const enough = at.volts >= input.lock.leastV
+  return { code: enough ? 0 : 1, out: JSON.stringify({ cable: cableName(input.cable), ohmPerKm: round(conductorOhmPerKm(input.cable, celsius)), loopOhm: round(run_.copperOhm), volts: round(at.volts), amps: round(at.amps), enough, longestM: Math.floor(longestRunM(run_, input.cable, input.lock.leastV, celsius)) }) }
+}
+
+interface WhyInput { zone: string; at: string; door: string; person: Person; rules: Rule[]; schedules: Schedule[]; specialDays?: SpecialDay[]; groups?: { id: string; name: string }[] }
+
+function why(input: WhyInput): Outcome {
+  const atMs = Date.parse(input.at)
+  if (Number.isNaN(atMs)) return { code: 2, out: `at: ${input.at} is not a moment. Write it as 2027-01-04T06:15:00+02:00.` }
+  const facts = factsFrom(input)
+  const door = { id: input.door, ref: input.door } as Parameters<typeof decide>[2]
+  const decision = decide(facts, input.person, door, atMs)
+  return { code: decision.passes ? 0 : 1, out: JSON.stringify(decision) }
+}
+
+function factsFrom(input: WhyInput): Facts {
+  const put = (kind: string, record: { id: string }) => ({ kind, id: record.id, before: null, after: record }) as Change
+  const job = { id: 'job', zone: input.zone }
+  return applyChanges(emptyFacts(), [put('job', job), ...input.rules.map((r) => put('rule', r)), ...input.schedules.map((s) => put('schedule', s)), ...(input.specialDays ?? []).map((d) => put('specialDay', d)), ...(input.groups ?? []).map((g) => put('group', g))], 1)
+}

@@ -1,0 +1,34 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test } from '@playwright/test'
+import { signIn } from './helpers'
+
+const views = ['/doors', '/doors/C-02', '/doors/Q-02/plan', '/doors/P-01/wire', '/doors/Q-01/behaviour', '/doors/T-01/prove', '/doors/Q-01/sign', '/controllers/a1', '/reach', '/reach/a3', '/load', '/prove', '/people', '/people/p-101', '/time', '/time/sailings', '/access', '/job', '/live', '/team', '/more']
+
+for (const [ground, colorScheme] of [['Daylight', 'light'], ['Plant room', 'dark']] as const) {
+  test(`axe finds nothing serious on any main view, ${ground}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme })
+    await signIn(page)
+    const found: string[] = []
+    for (const view of views) {
+      await page.goto(view)
+      await expect(page.getByRole('main').first()).toBeVisible()
+      await expect(page.getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first()).toBeVisible()
+      await page.waitForTimeout(150)
+      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze()
+      found.push(...violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${view}: ${v.id}: ${v.nodes.slice(0, 2).map((n) => n.html.slice(0, 160)).join(' | ')}`))
+    }
+    expect(found).toEqual([])
+  })
+}
+
+test('every main view has its name, fits the phone, and what is tapped is high enough', async ({ page }) => {
+  await signIn(page)
+  for (const view of views) {
+    await page.goto(view)
+    await expect(page.getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first()).toBeVisible()
+    await expect(page).toHaveTitle(/· Rauta$/)
+    expect([view, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([view, 390])
+    const low = await page.getByRole('button').evaluateAll((nodes) => nodes.filter((n) => n.getBoundingClientRect().height > 0 && n.getBoundingClientRect().height < 47.5).map((n) => n.getAttribute('aria-label') ?? n.textContent))
+    expect([view, low]).toEqual([view, []])
+  }
+})

@@ -1,0 +1,61 @@
+import { expect, test } from '@playwright/test'
+import { anotherPage, signIn } from './helpers'
+
+test.describe('the board', () => {
+  test('shows the demo’s doors at their different marks, each with its next action', async ({ page }) => {
+    await signIn(page)
+    const says = (ref: string) => page.getByRole('button', { name: new RegExp(`^${ref} `) })
+    for (const ref of ['Q-01', 'Q-02', 'C-01']) await expect(says(ref)).toHaveAccessibleName(/Signed by Kerttu Alanen/)
+    await expect(says('C-02')).toHaveAccessibleName(/Load: Release time: A1 holds 5 s, the job wants 8 s/)
+    await expect(says('T-01')).toHaveAccessibleName(/Prove: The exit button opens it/)
+    await expect(says('P-01')).toHaveAccessibleName(/Wire: W2 loop resistance: 2.77 Ω. Out of tolerance/)
+    await expect(says('T-02')).toHaveAccessibleName(/Prove: 10 of 11 tests left/)
+    await expect(says('P-02')).toHaveAccessibleName(/Plan: On an escape route a fail-secure lock stays shut/)
+    await expect(says('Q-03')).toHaveAccessibleName(/Plan: The door is on no controller yet/)
+    await expect(page.getByRole('listitem', { name: 'Sign: 3 of 12' })).toBeVisible()
+    await expect(page.getByText('1 device unsent')).toBeVisible()
+  })
+
+  test('filters by area and missing mark, and finds', async ({ page }) => {
+    await signIn(page)
+    const doors = page.getByRole('list', { name: 'Doors', exact: true }).getByRole('button')
+    await page.getByRole('radio', { name: 'P', exact: true }).click()
+    await expect(doors).toHaveCount(3)
+    await page.getByRole('radio', { name: 'All', exact: true }).click()
+    await page.getByRole('button', { name: 'Find' }).click()
+    await page.getByRole('textbox', { name: 'Find a door' }).fill('cash')
+    await expect(doors).toHaveCount(1)
+    await page.getByRole('textbox', { name: 'Find a door' }).fill('')
+    await page.getByRole('radio', { name: 'No Plan' }).click()
+    await expect(doors).toHaveCount(2)
+  })
+
+  test('on a wide screen the chosen door stands beside it, and arrows move', async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await signIn(page)
+    await page.getByRole('button', { name: /^T-02 / }).click()
+    await expect(page.getByRole('heading', { level: 1, name: 'Cash room' })).toBeVisible()
+    await page.keyboard.press('ArrowDown')
+    await expect(page).toHaveURL(/\/doors\/T-03$/)
+    await page.keyboard.press('/')
+    await expect(page.getByRole('textbox', { name: 'Find a door' })).toBeVisible()
+  })
+
+  test('two people see each other’s ticks within a second', async ({ page, browser }) => {
+    await signIn(page)
+    const other = await anotherPage(browser, 'inka')
+    for (const p of [page, other]) await p.goto('/doors/C-04/wire?part=R1')
+    await expect(other.getByRole('checkbox', { name: 'pulled' })).not.toBeChecked()
+    await page.getByRole('checkbox', { name: 'pulled' }).click()
+    await expect(other.getByRole('checkbox', { name: 'pulled' })).toBeChecked({ timeout: 1000 })
+    await other.context().close()
+  })
+
+  test('a place that is not there says so and leads back', async ({ page }) => {
+    await signIn(page)
+    await page.goto('/doors/X-99')
+    await expect(page.getByText('There is no door X-99 in this job.')).toBeVisible()
+    await page.getByRole('button', { name: 'To the doors' }).click()
+    await expect(page.getByRole('heading', { name: '12 doors' })).toBeVisible()
+  })
+})

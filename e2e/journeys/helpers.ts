@@ -1,0 +1,30 @@
+import { expect, type APIRequestContext, type Browser, type Page } from '@playwright/test'
+
+export const rigBase = 'http://127.0.0.1:4391'
+export type Hand = Record<string, unknown>
+
+/** The hands of the rig, as its page plays them. */
+export async function hands(request: APIRequestContext, list: Hand[]): Promise<string[]> {
+  const answer = await request.post(`${rigBase}/rig/hands`, { data: { hands: list } })
+  expect(answer.ok()).toBe(true)
+  return ((await answer.json()) as { done: string[] }).done
+}
+
+export async function signIn(page: Page, name = 'vesa'): Promise<void> {
+  await page.goto('/')
+  await page.getByRole('textbox', { name: 'Name' }).fill(name)
+  await page.getByLabel('Password').fill('alder-quay-demo')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: '12 doors' })).toBeVisible()
+}
+
+/** A second person on a device of their own. */
+export async function anotherPage(browser: Browser, name: string): Promise<Page> {
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
+  const page = await context.newPage()
+  await signIn(page, name)
+  return page
+}
+
+export const card = (door: string, which: string, reader = 'R1'): Hand => ({ do: 'card', door, reader, card: which })
+export const good = 'test card, good'
