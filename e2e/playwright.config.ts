@@ -10,7 +10,7 @@ process.env['E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'rauta-e2e-'))
 export default defineConfig({
   testDir: './journeys', workers: 1, fullyParallel: false, timeout: 150_000, expect: { timeout: 15_000 }, reporter: [['list'], ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '../test-results-journeys.json' }]], outputDir: '../test-results',
   use: {
-    baseURL: `http://127.0.0.1:${port}`, viewport: { width: 390, height: 844 }, trace: 'retain-on-failure', acceptDownloads: true,
+    baseURL: `http://127.0.0.1:${port}`, viewport: { width: 390, height: 844 }, acceptDownloads: true,
     launchOptions: { executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] },
   },
   // The demo is made anew for the journeys: the real server and the rig, started as a user starts them.

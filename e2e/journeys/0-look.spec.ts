@@ -4,22 +4,24 @@ import { signIn } from './helpers'
 
 const views = ['/doors', '/doors/C-02', '/doors/Q-02/plan', '/doors/P-01/wire', '/doors/Q-01/behaviour', '/doors/T-01/prove', '/doors/Q-01/sign', '/controllers/a1', '/reach', '/reach/a3', '/load', '/prove', '/people', '/people/p-101', '/time', '/time/sailings', '/access', '/job', '/live', '/team', '/more']
 
-for (const [ground, colorScheme] of [['Daylight', 'light'], ['Plant room', 'dark']] as const) {
-  test(`axe finds nothing serious on any main view, ${ground}`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme })
-    await signIn(page)
-    const found: string[] = []
-    for (const view of views) {
-      await page.goto(view)
-      await expect(page.getByRole('main').first()).toBeVisible()
-      await expect(page.getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first()).toBeVisible()
-      await page.waitForTimeout(150)
-      const { violations } = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze()
-      found.push(...violations.filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${view}: ${v.id}: ${v.nodes.slice(0, 2).map((n) => n.html.slice(0, 160)).join(' | ')}`))
-    }
-    expect(found).toEqual([])
-  })
-}
+test('axe finds nothing serious on any main view, in Daylight and in the plant room', async ({ page }) => {
+  test.setTimeout(240_000)
+  await signIn(page)
+  const found: string[] = []
+  for (const view of views) {
+    await page.emulateMedia({ colorScheme: 'light' })
+    await page.goto(view)
+    await expect(page.getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first()).toBeVisible()
+    await page.waitForTimeout(150)
+    const whole = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze()
+    // The other ground has the same structure; only its colours can differ.
+    await page.emulateMedia({ colorScheme: 'dark' })
+    await page.waitForTimeout(100)
+    const dark = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze()
+    for (const v of [...whole.violations, ...dark.violations]) if (v.impact === 'serious' || v.impact === 'critical') found.push(`${view}: ${v.id}: ${v.nodes.slice(0, 2).map((n) => n.html.slice(0, 160)).join(' | ')}`)
+  }
+  expect(found).toEqual([])
+})
 
 test('every main view has its name, fits the phone, and what is tapped is high enough', async ({ page }) => {
   await signIn(page)

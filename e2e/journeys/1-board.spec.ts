@@ -1,6 +1,17 @@
 import { expect, test } from '@playwright/test'
 import { anotherPage, signIn } from './helpers'
 
+test('signing in, with a wrong password first', async ({ page }) => {
+  await page.goto('/')
+  await page.getByRole('textbox', { name: 'Name' }).fill('vesa')
+  await page.getByLabel('Password').fill('not this')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('alert')).toContainText('Name or password is wrong.')
+  await page.getByLabel('Password').fill('alder-quay-demo')
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: '12 doors' })).toBeVisible()
+})
+
 test.describe('the board', () => {
   test('shows the demo’s doors at their different marks, each with its next action', async ({ page }) => {
     await signIn(page)

@@ -63,6 +63,7 @@ test('a sign-in that ran out loses nothing that was typed', async ({ page }) => 
   await again.getByRole('textbox', { name: 'Name' }).fill('vesa')
   await again.getByLabel('Password').fill('alder-quay-demo')
   await again.getByRole('button', { name: 'Sign in' }).click()
+  await expect(again).toBeHidden()
   await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Venla Ojaniemi')
   await page.getByRole('button', { name: 'Keep the person' }).click()
   await expect(page.getByText('Number 104 already belongs to Eetu Kallas.').first()).toBeVisible()

@@ -1,5 +1,6 @@
 import { Ajv, type ValidateFunction } from 'ajv'
-import { applyChanges, cableName, conductorOhmPerKm, decide, emptyFacts, longestRunM, loopOhm, verifyChain, voltsAtLock, type CableType, type Change, type Facts, type Person, type Rule, type Schedule, type SpecialDay } from '@rauta/core'
+import { applyChanges, cableName, conductorOhmPerKm, decide, emptyFacts, longestRunM, loopOhm, voltsAtLock, type CableType, type Change, type Facts, type Person, type Rule, type Schedule, type SpecialDay } from '@rauta/core'
+import { verifyChain } from '@rauta/core/chain'
 import { recordFileSchema, type RecordFile } from '@rauta/contracts'
 import { voltsSchema, whySchema } from './schemas'
 

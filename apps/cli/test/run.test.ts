@@ -1,4 +1,4 @@
-import { firstPrevious, publicKeyOf, sealRecord } from '@rauta/core'
+import { firstPrevious, publicKeyOf, sealRecord } from '@rauta/core/chain'
 import { run } from '../src/run'
 
 const files = (content: Record<string, unknown>) => (name: string) => {

@@ -1,5 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
-import { marksOf, verifyChain, workedConfigs, difference } from '@rauta/core'
+import { marksOf, workedConfigs, difference } from '@rauta/core'
+import { verifyChain } from '@rauta/core/chain'
 import { shippedSheets, type RecordFile } from '@rauta/contracts'
 import { Site, goodCard, serial, siteFile } from './site'
 

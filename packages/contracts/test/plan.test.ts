@@ -2,7 +2,8 @@ import fc from 'fast-check'
 import Ajv from 'ajv/dist/2020'
 import { all, blindSpots, crossings, inCurrentOrder, layoutDoor, lockVolts, netOf, planFindings, proposePlacement, sheetOf, wantsOf } from '@rauta/core'
 import { Refusal, sheetSchema, shippedSheets } from '../src'
-import { magnetHardware, sheets, smallJob, strikeHardware, World } from './world'
+import type { World } from './world';
+import { magnetHardware, sheets, smallJob, strikeHardware } from './world'
 
 const stops = (w: World, id = 'D-01') => planFindings(w.door(id), w.facts.controller, sheets, all(w.facts, 'door')).filter((f) => f.grade === 'stop').map((f) => f.rule)
 

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { all, difference, judge, marksOf, operationsFor, put, reversed, applyChanges, scriptFor, standings, testDigest, touching, twoSided, wantedConfig, workedConfigs, type Config, type DeviceEvent, type JobLimits, type Json } from '@rauta/core'
+import { all, difference, judge, marksOf, operationsFor, put, reversed, applyChanges, scriptFor, standings, testCardsHeld, testDigest, touching, twoSided, wantedConfig, workedConfigs, type Config, type DeviceEvent, type JobLimits, type Json } from '@rauta/core'
 import { proofChanges } from '../src'
 import { event, magnetHardware, sheets, smallJob, strikeHardware, type World } from './world'
 
@@ -191,6 +191,18 @@ describe('wanted, held and what lies between', () => {
     const held = w.wanted()
     w.do('door.edit', { id: 'D-01', fields: { behaviour: { ...w.door().behaviour, releaseS: 8 } } })
     expect(twoSided(difference(held, w.wanted()), w.facts)).toEqual([{ group: 'D-01', what: 'Release time', holds: '5 s', willHold: '8 s' }])
+  })
+  it('is not misled by the order of fields, which a store may change', () => {
+    const w = smallJob()
+    const turn = (value: unknown): unknown => (Array.isArray(value) ? value.map(turn) : value !== null && typeof value === 'object' ? Object.fromEntries(Object.entries(value).reverse().map(([k, v]) => [k, turn(v)])) : value)
+    const wanted = w.wanted()
+    const held = turn(wanted) as Config
+    expect(difference(held, wanted)).toEqual([])
+    expect(testCardsHeld(held, wanted)).toBe(true)
+    expect(testCardsHeld({}, wanted)).toBe(false)
+    const other = { ...held, 'profile/g': { policies: [], name: 'Staff' } }
+    expect(touching(difference(other, wanted), 'D-01', other, wanted).map((d) => d.key)).toEqual(['profile/g'])
+    expect(twoSided([{ key: 'terminals/D-01', held: held['terminals/D-01'], wanted: { ...(wanted['terminals/D-01'] as object), lockRelay: 'relay 2' } as Json }], w.facts).map((l) => l.what)).toEqual(['Lock relay'])
   })
   it('sends nothing where nothing differs', () => { const w = smallJob(); expect(operationsFor(difference(w.wanted(), w.wanted()))).toEqual([]) })
 

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { firstPrevious, hashOf, marksOf, publicKeyOf, scriptFor, sealRecord, verifyChain, expectedReading, sheetOf, type ChainRecord } from '@rauta/core'
+import { marksOf, scriptFor, expectedReading, sheetOf, type ChainRecord } from '@rauta/core'
+import { firstPrevious, hashOf, publicKeyOf, sealRecord, verifyChain } from '@rauta/core/chain'
 import { chainHead, proofChanges } from '../src'
 import { sheets, smallJob, type World } from './world'
 

@@ -10,5 +10,6 @@ export * from './access'
 export * from './config'
 export * from './marks'
 export * from './proving'
-export * from './chain'
+/** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */
+export type * from './chain'
 export * from './drawing'

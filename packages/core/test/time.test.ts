@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import ICAL from 'ical.js'
-import { fromICalendar, periodFault, periodWords, posixZone, scheduleActive, toICalendar, type Period, type Schedule } from '../src'
+import { fromICalendar, periodFault, periodWords, scheduleActive, toICalendar, type Period, type Schedule } from '../src'
+import { posixZone } from '../src/time/posix'
 
 const schedule = (periods: Period[]): Schedule => ({ id: 's', name: 's', periods })
 const at = (iso: string) => Date.parse(iso)

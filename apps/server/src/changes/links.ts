@@ -1,4 +1,5 @@
-import { all, firstPrevious, sealRecord, type Change, type ChainRecord, type Door, type Facts } from '@rauta/core'
+import { all, type Change, type ChainRecord, type Door, type Facts } from '@rauta/core'
+import { firstPrevious, sealRecord } from '@rauta/core/chain'
 
 interface Link { door: string; kind: ChainRecord['kind']; body: unknown }
 

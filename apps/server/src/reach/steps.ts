@@ -1,4 +1,5 @@
-import { addressFault, jobOf, posixZone, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
+import { addressFault, jobOf, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
+import { posixZone } from '@rauta/core/zones'
 import { takenAddresses } from '@rauta/contracts'
 import { SoapFault } from '@rauta/protocols'
 import { UnreachableError, type Driver, type Secret } from '@rauta/drivers'

@@ -1,4 +1,4 @@
-import { Button } from '@rneui/themed'
+import { Button } from './controls'
 import { useState } from 'react'
 import { Pressable, View } from 'react-native'
 import { useGround } from '../theme'

@@ -1,4 +1,4 @@
-import { Input } from '@rneui/themed'
+import { Input } from './controls'
 import type { TextInputProps } from 'react-native'
 import { View } from 'react-native'
 import { faces } from '../theme'

@@ -12,7 +12,7 @@ export function Screen({ title, mono, under, aside, bar, children, head }: Scree
   return (
     <View style={{ flex: 1, backgroundColor: ground.paper }} role="main">
       <Head><title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title></Head>
-      <ScrollView style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24 }}>
+      <ScrollView tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24 }}>
         <View style={{ paddingHorizontal: 16, paddingTop: 8, paddingBottom: 12, borderBottomWidth: 1, borderColor: ground.line, gap: 2 }}>
           <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}>
             <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flex: 1, flexWrap: 'wrap' }}>

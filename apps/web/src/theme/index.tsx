@@ -1,4 +1,4 @@
-import { createTheme, ThemeProvider as Controls } from '@rneui/themed'
+import { createTheme, ThemeProvider as Controls } from '../parts/controls'
 import { createContext, useContext, useMemo, type ReactNode } from 'react'
 import { useColorScheme, useWindowDimensions } from 'react-native'
 import { useSettings } from '../state/settings'

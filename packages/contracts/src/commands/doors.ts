@@ -51,8 +51,8 @@ function checkAreas(facts: Facts, from: string, to: string): void {
 export const doorAdd = defineCommand<{ id: string; fields: DoorFields & { ref: string; name: string; from: string; to: string } }>({
   name: 'door.add', roles: everyFitter, schema: object({ id, fields: { ...fields, required: ['ref', 'name', 'from', 'to'] } }),
   apply(facts, p, { sheets }) {
+    checkRef(facts, p.fields.ref, '')
     if (facts.door[p.id]) throw new Refusal('This door exists already.')
-    checkRef(facts, p.fields.ref, p.id)
     checkAreas(facts, p.fields.from, p.fields.to)
     const { hardware: wanted, ...rest } = p.fields
     const parts = partsFrom(wanted ?? {}, sheets)

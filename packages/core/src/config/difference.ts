@@ -49,7 +49,7 @@ export function touching(differences: readonly Difference[], door: string, held:
 
 /** What a group may do at one door, so that a change elsewhere in the group does not count here. */
 function policiesAt(value: Json | undefined, door: string): string {
-  return JSON.stringify(((value as { policies?: { at: string }[] } | undefined)?.policies ?? []).filter((p) => p.at.startsWith(`${door}.`)))
+  return canonicalJson(((value as { policies?: { at: string }[] } | undefined)?.policies ?? []).filter((p) => p.at.startsWith(`${door}.`)))
 }
 
 /** One thing a driver does; safe to repeat. */

@@ -1,5 +1,6 @@
 import { card26FromHex, cardName } from '../cards/wiegand'
 import type { Facts } from '../job/facts'
+import { canonicalJson } from './canonical'
 import type { Difference } from './difference'
 import type { Json } from './records'
 
@@ -29,7 +30,7 @@ function linesOf(d: Difference, facts: Facts): TwoSided[] {
   const held = asObject(d.held)
   const wanted = asObject(d.wanted)
   return [...new Set([...Object.keys(held), ...Object.keys(wanted)])]
-    .filter((f) => JSON.stringify(held[f]) !== JSON.stringify(wanted[f]))
+    .filter((f) => canonicalJson(held[f] ?? null) !== canonicalJson(wanted[f] ?? null))
     .map((f) => ({ group, what: d.key.includes('door/') || d.key.includes('terminals/') ? (fields[f] ?? f) : `${name}: ${fields[f] ?? f}`, holds: valueWords(f, held[f], facts), willHold: valueWords(f, wanted[f], facts) }))
 }
 

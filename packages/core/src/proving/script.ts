@@ -4,7 +4,7 @@ import type { Config } from '../config/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partOf, readersOf, type Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
-import { digestOf } from '../config/canonical'
+import { canonicalJson, digestOf } from '../config/canonical'
 
 /** How a test is judged; `value` is what the events are compared with. */
 export type TestKind =
@@ -148,5 +148,5 @@ function valueAt(config: Config, door: Door, path: Dependency): unknown {
 
 /** Whether the device holds the test cards' parts as wanted: without them no card test can pass. */
 export function testCardsHeld(held: Config, wanted: Config): boolean {
-  return Object.keys(wanted).filter((k) => k.startsWith(testPrefix)).every((k) => JSON.stringify(held[k]) === JSON.stringify(wanted[k]))
+  return Object.keys(wanted).filter((k) => k.startsWith(testPrefix)).every((k) => held[k] !== undefined && canonicalJson(held[k]) === canonicalJson(wanted[k]))
 }

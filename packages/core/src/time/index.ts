@@ -1,3 +1,2 @@
 export * from './schedule'
 export * from './ical'
-export * from './posix'

@@ -1,4 +1,4 @@
-import { Temporal } from 'temporal-polyfill'
+import { wallClock, type WallClock } from './wallClock'
 
 /** Days as ISO 8601 numbers, 1 Monday to 7 Sunday; times as wall clock `HH:MM`, `24:00` allowed as an end. An end before its start means the next day. */
 export interface Period { days: number[]; from: string; to: string }
@@ -40,16 +40,20 @@ function coversMinute(period: { from: string; to: string }, minute: number): { t
  * @param zone IANA zone
  */
 export function scheduleActive(schedule: Schedule, specialDays: readonly SpecialDay[], atMs: number, zone: string): boolean {
-  const local = Temporal.Instant.fromEpochMilliseconds(Math.floor(atMs)).toZonedDateTimeISO(zone)
-  const minute = local.hour * 60 + local.minute
-  const today = periodsOn(schedule, specialDays, local.toPlainDate())
-  const yesterday = periodsOn(schedule, specialDays, local.toPlainDate().subtract({ days: 1 }))
-  return today.some((p) => coversMinute(p, minute).today) || yesterday.some((p) => coversMinute(p, minute).fromYesterday)
+  const local = wallClock(atMs, zone)
+  const today = periodsOn(schedule, specialDays, local)
+  const yesterday = periodsOn(schedule, specialDays, dayBefore(local))
+  return today.some((p) => coversMinute(p, local.minute).today) || yesterday.some((p) => coversMinute(p, local.minute).fromYesterday)
 }
 
-function periodsOn(schedule: Schedule, specialDays: readonly SpecialDay[], date: Temporal.PlainDate): { from: string; to: string }[] {
-  const special = specialDays.find((day) => day.date === date.toString())
-  return special ? special.periods : schedule.periods.filter((p) => p.days.includes(date.dayOfWeek))
+function dayBefore(day: WallClock): WallClock {
+  const date = new Date(Date.parse(`${day.date}T12:00:00Z`) - 86_400_000).toISOString().slice(0, 10)
+  return { ...day, date, weekday: day.weekday === 1 ? 7 : day.weekday - 1 }
+}
+
+function periodsOn(schedule: Schedule, specialDays: readonly SpecialDay[], day: WallClock): { from: string; to: string }[] {
+  const special = specialDays.find((d) => d.date === day.date)
+  return special ? special.periods : schedule.periods.filter((p) => p.days.includes(day.weekday))
 }
 
 const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']

@@ -68,12 +68,12 @@ function Lines({ differences }: { differences: readonly Difference[] }) {
         <T size={13} tone="quiet" style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6 }}>it holds</T>
         <T size={13} tone="quiet" style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6, borderLeftWidth: 2, borderColor: ground.ink }}>it will hold</T>
       </View>
-      {[...groups].map(([group, list]) => list.map((l, i) => (
+      <View role="list">{[...groups].map(([group, list]) => list.map((l, i) => (
         <View key={group + l.what + i} style={{ flexDirection: 'row' }} aria-label={`${group}, ${l.what}: holds ${l.holds}, will hold ${l.willHold}`} role="listitem">
           <View style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6 }}>{i === 0 ? <T face="mono" size={13} tone="quiet">{group}</T> : null}<T>{l.what}</T><T tone="quiet">{l.holds}</T></View>
           <View style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6, borderLeftWidth: 2, borderColor: ground.ink, justifyContent: 'flex-end' }}><T face="strong">{l.willHold}</T></View>
         </View>
-      )))}
+      )))}</View>
       {!whole && lines.length > shownLines ? <View style={{ padding: 12 }}><Action kind="plain" label={`Show all ${lines.length} lines`} onPress={() => setWhole(true)} /></View> : null}
     </View>
   )

@@ -3,6 +3,7 @@ import { shippedSheets } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
+import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
@@ -37,7 +38,8 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
     const hardware = Object.fromEntries(Object.entries(form.hardware).filter(([, sheet]) => sheet))
     const fields = { ref: form.ref.trim(), name: form.name.trim(), from: form.from, to: form.to, passagesPerDay, escapeRoute: form.escapeRoute, handle: form.handle, hardware }
     try {
-      const id = door?.id ?? form.ref.trim()
+      // The reference makes a readable address; where a renamed door has it as its id already, any id will do.
+      const id = door?.id ?? (facts.door[form.ref.trim()] ? v7() : form.ref.trim())
       await send(door ? 'door.edit' : 'door.add', { id, fields: door ? changed(door, fields) : fields })
       forget()
       onDone(id)

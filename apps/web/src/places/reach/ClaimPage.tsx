@@ -34,7 +34,7 @@ export function ClaimPage({ id }: { id: string }) {
       {claim && claim.resetStep >= 0 ? <ResetByHand id={id} step={claim.resetStep} /> : null}
       {claim ? (
         <Sheet flush title="Steps">
-          {claim.steps.map((s) => (
+          <View role="list">{claim.steps.map((s) => (
             <View key={s.name} role="listitem" aria-label={`${stepWord[s.name]}: ${stateWord[s.state]}`} style={{ flexDirection: 'row', gap: 12, paddingHorizontal: 16, paddingVertical: 10, borderTopWidth: 1, borderColor: ground.line }}>
               <View style={{ width: 6, alignSelf: 'stretch', backgroundColor: s.state === 'todo' ? 'transparent' : ground[tone[s.state]], borderWidth: s.state === 'todo' ? 1 : 0, borderColor: ground.quiet }} />
               <View style={{ flex: 1 }}>
@@ -43,7 +43,7 @@ export function ClaimPage({ id }: { id: string }) {
                 {s.name === 'holds' && claim.eraseAgreed ? <T size={13} tone="quiet">{`Agreed by ${claim.eraseAgreed.by}, ${dayTime(claim.eraseAgreed.at, zone)}`}</T> : null}
               </View>
             </View>
-          ))}
+          ))}</View>
         </Sheet>
       ) : null}
       {reach ? (

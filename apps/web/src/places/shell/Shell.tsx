@@ -41,8 +41,9 @@ function Inside({ covered }: { covered: boolean }) {
       <View style={{ flex: 1, minWidth: 0 }}>
         <TopLine />
         <Refused />
-        <View style={{ flex: 1 }}>{ready ? <Slot /> : <Shape />}</View>
-        {covered ? <View style={{ position: 'absolute', top: 0, left: 0, right: 0, bottom: 0, backgroundColor: ground.paper }}><SignIn again /></View> : null}
+        {/* Covered, not taken away: what was being typed stays as it is. */}
+        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>{ready ? <Slot /> : <Shape />}</View>
+        {covered ? <View style={{ flex: 1, backgroundColor: ground.paper }}><SignIn again /></View> : null}
         {wide ? null : <Tabs />}
       </View>
     </View>

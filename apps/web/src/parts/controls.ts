@@ -1,0 +1,4 @@
+// One control at a time: the library's own entry brings all of them, some 45 kB that no screen here uses.
+export { default as Button } from '@rneui/themed/dist/Button'
+export { default as Input } from '@rneui/themed/dist/Input'
+export { createTheme, ThemeProvider } from '@rneui/themed/dist/config'
