@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module'
+import { makeDialer, onvifDriver } from '@rauta/drivers'
 import { Site, serial, siteFile } from './site'
 
 describe('taking devices into service', () => {
@@ -53,6 +54,31 @@ describe('taking devices into service', () => {
     expect((await site.ask('POST', '/search', { address: '172.20.0.9' })).body['says']).toBe('This computer has no address in the subnet of 172.20.0.9. It has 10.7.1.5/24, 192.168.90.5/24.')
     expect((await site.ask('POST', '/search', { address: '10.7.1.250' })).body['says']).toBe('Nothing answers at 10.7.1.250.')
     expect((await site.ask('POST', '/search', { address: '10.7' })).body['says']).toContain('not an IPv4 address')
+    await site.stop()
+  })
+
+  it('will not move a device to an address where something answers already', async () => {
+    const site = await new Site(siteFile((f) => { f.devices.push({ serial: 'RG-9', mac: '02:00:00:00:00:09', model: 'controller-2', firmware: '1', powered: true, clockOffMs: 0, address: '10.7.1.21' }) })).start()
+    await site.plan(1)
+    await site.find()
+    await site.command('claim.start', { controller: 'a1' })
+    const failed = await site.until('it to fail', (f) => f.claim['a1']?.steps.find((s) => s.state === 'failed'))
+    expect(failed).toMatchObject({ name: 'network', says: 'Something answers at 10.7.1.21 already. Find out what it is, or plan another address.' })
+    // The other device goes, the step is tried again, and the taking goes on.
+    await site.hands([{ do: 'power', serial: 'RG-9', on: false }])
+    await site.command('claim.start', { controller: 'a1' })
+    await site.until('the firmware to be shown', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits')
+    await site.stop()
+  })
+
+  it('a device shuts itself after five wrong secrets, and opens again by itself', async () => {
+    const site = await new Site(siteFile()).start()
+    await site.until('it to be up', () => site.rig.units.get(serial)?.up)
+    const ask = (password: string) => onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address: '192.168.90.40', port: 80, secret: { user: 'installer', password } }).identify()
+    for (let i = 0; i < 5; i++) await expect(ask(`wrong ${i}`)).rejects.toThrow('wrong digest')
+    await expect(ask('factory')).rejects.toThrow('Too many wrong secrets')
+    await site.clock.sleep(31_000)
+    expect(await ask('factory')).toMatchObject({ serial })
     await site.stop()
   })
 

@@ -112,7 +112,8 @@ function ProveBar({ door, now, running, next, onNext }: { door: Door; now: Stand
   const { test, state } = now
   const fail = (e: unknown) => { setWrong(saysOf(e)) }
   const answer = (kind: 'passed' | 'failed' | 'skipped' | 'stop', says: string) => send('trial.answer', { door: door.id, test: test.id, answer: kind, says }).then(() => { setWhy(null); setWrong('') }).catch(fail)
-  const start = () => send('trial.start', { door: door.id, test: test.id }).then(() => { setWrong('') }).catch(fail)
+  // The test stays chosen when it ends, so that its verdict is seen before the next one.
+  const start = () => send('trial.start', { door: door.id, test: test.id }).then(() => { setWrong(''); onNext(test.id) }).catch(fail)
   if (why) {
     return (
       <>

@@ -1,0 +1,72 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { expect, test } from '@playwright/test'
+
+const port = 4396
+const base = `http://127.0.0.1:${port}`
+
+test.describe('an empty store', () => {
+  const data = mkdtempSync(join(tmpdir(), 'rauta-first-'))
+  let launcher: ChildProcess
+  test.beforeAll(async () => {
+    launcher = spawn(process.execPath, ['--import', 'tsx', 'packages/demo/src/launch.ts', 'start'], { cwd: fileURLToPath(new URL('../..', import.meta.url)), env: { ...process.env, PORT: String(port), RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }, stdio: ['ignore', 'pipe', 'inherit'] })
+    await new Promise<void>((done) => { launcher.stdout?.on('data', (text: Buffer) => { if (text.toString().includes('Ctrl-C')) done() }) })
+  })
+  test.afterAll(async () => {
+    const ended = new Promise((done) => launcher.once('exit', done))
+    launcher.kill('SIGINT')
+    await ended
+    rmSync(data, { recursive: true, force: true })
+  })
+
+  test('the first visit makes the lead’s account and the job, and leads on from empty screens to a placed door', async ({ page }) => {
+    await page.goto(base)
+    await page.getByRole('textbox', { name: 'Your name' }).fill('helmi')
+    await page.getByLabel('Password, 10 characters or more').fill('short')
+    await page.getByRole('textbox', { name: 'Job', exact: true }).fill('North pier')
+    await page.getByRole('textbox', { name: 'Time zone of the site' }).fill('Nowhere/Land')
+    await page.getByRole('button', { name: 'Begin the job' }).click()
+    await expect(page.getByRole('alert')).toContainText('password')
+    await page.getByLabel('Password, 10 characters or more').fill('long enough 1')
+    await page.getByRole('button', { name: 'Begin the job' }).click()
+    await expect(page.getByRole('alert')).toContainText('Nowhere/Land is not a time zone')
+    await expect(page.getByRole('textbox', { name: 'Job', exact: true })).toHaveValue('North pier')
+    await page.getByRole('textbox', { name: 'Time zone of the site' }).fill('Europe/Helsinki')
+    await page.getByRole('button', { name: 'Begin the job' }).click()
+
+    await expect(page.getByRole('heading', { level: 1, name: '0 doors' })).toBeVisible()
+    await expect(page.getByText('No door yet.')).toBeVisible()
+    await page.getByRole('button', { name: 'Add a door' }).click()
+    await page.getByRole('button', { name: 'Add areas first' }).click()
+    for (const [code, name] of [['P', 'Pier'], ['S', 'Store']] as const) {
+      await page.getByRole('textbox', { name: 'Code' }).fill(code)
+      await page.getByRole('textbox', { name: 'Name of the area' }).fill(name)
+      await page.getByRole('button', { name: 'Add the area' }).click()
+      await expect(page.getByText(`${code}  ${name}`)).toBeVisible()
+    }
+    for (const [label, value] of [['Good card', '88 1'], ['Lost card', '88 2'], ['Card out of hours', '88 3'], ['Card nobody is told of', '88 4']] as const) await page.getByRole('textbox', { name: label }).fill(value)
+    await page.getByRole('button', { name: 'Keep the test cards' }).click()
+    await page.goto(`${base}/controllers/new`)
+    await page.getByRole('textbox', { name: 'Cabinet' }).fill('Riser')
+    await page.getByRole('textbox', { name: 'Address on the site’s network' }).fill('192.168.0.255')
+    await page.getByRole('button', { name: 'Keep the controller' }).click()
+    await expect(page.getByText('is the broadcast address of 192.168.0.0/24')).toBeVisible()
+    await page.getByRole('textbox', { name: 'Address on the site’s network' }).fill('192.168.0.21')
+    await page.getByRole('button', { name: 'Keep the controller' }).click()
+    await expect(page.getByRole('heading', { name: 'Door controller, 2 doors' })).toBeVisible()
+    await page.goto(`${base}/doors/new`)
+    await page.getByRole('textbox', { name: 'Reference' }).fill('P-01')
+    await page.getByRole('textbox', { name: 'Name' }).fill('Pier gate')
+    await page.getByRole('button', { name: 'Add the door' }).click()
+    await page.getByRole('button', { name: 'Place on A1' }).click()
+    await expect(page.getByText('Port group A · P-01')).toBeVisible()
+    await page.goto(`${base}/doors/P-01`)
+    await expect(page.getByRole('listitem', { name: 'Plan: given' })).toBeVisible()
+    await expect(page.getByRole('img', { name: /^Door drawing\./ })).toBeVisible()
+    await page.goto(`${base}/load`)
+    await expect(page.getByText('No device is in service yet.')).toBeVisible()
+  })
+})
