@@ -3,7 +3,7 @@ import hooks from 'eslint-plugin-react-hooks'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['**/dist/**', '**/node_modules/**', '**/.expo/**', 'apps/server/migrations/**', '.rauta/**', 'test-results/**', '**/*.cjs', 'apps/web/*.js'] },
+  { ignores: ['**/dist/**', '**/node_modules/**', '**/.expo/**', 'apps/server/migrations/**', '.rauta/**', 'test-results/**', '**/*.cjs', 'apps/web/*.js', 'scripts/shell/*.js'] },
   js.configs.recommended,
   ...tseslint.configs.strict,
   {

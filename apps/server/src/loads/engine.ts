@@ -1,4 +1,5 @@
-import { all, difference, digestOf, operationsFor, put, wantedConfig, type Load } from '@rauta/core'
+import { all, difference, digestOf, operationsFor, put, testPrefix, wantedConfig, type Load, type Operation } from '@rauta/core'
+import { severalAtOnce, type Driver } from '@rauta/drivers'
 import { shippedSheets } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
 import type { Watcher } from '../reach/watch'
@@ -55,18 +56,30 @@ export class LoadEngine {
     const wanted = wantedConfig(log.facts, controller, shippedSheets).config
     const operations = operationsFor(difference(await driver.read(), wanted))
     await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: operations.length, done: 0, says: `0 of ${operations.length} sent`, digest: digestOf(wanted) }))
-    let told = this.context.clock.now()
-    for (const [i, operation] of operations.entries()) {
-      if (log.facts.load[load.id]?.state === 'stopped') return
-      await driver.write(operation)
-      if (this.context.clock.now() - told < progressMs) continue
-      told = this.context.clock.now()
-      await this.set(load.id, `${i + 1} of ${operations.length} sent`, (l) => ({ ...l, done: i + 1, says: `${i + 1} of ${operations.length} sent` }))
-    }
+    await this.write(load.id, driver, operations)
+    if (log.facts.load[load.id]?.state === 'stopped') return
     const held = await this.watcher.readBack(load.controller, () => driver.read())
     const left = difference(held.config, wanted)
     if (left.length) return await this.end(load.id, 'differs', `${left.length} parts still differ after reading back: ${left.slice(0, 3).map((d) => d.key).join(', ')}.`, operations.length)
     await this.end(load.id, 'held', operations.length ? `${operations.length} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`, operations.length)
+  }
+
+  /** Operations of one kind go several at once; a kind is finished before the next, since that may refer to it. */
+  private async write(id: string, driver: Driver, operations: readonly Operation[]): Promise<void> {
+    const { clock, log } = this.context
+    let done = 0
+    let told = clock.now()
+    for (const batch of inKinds(operations)) {
+      await severalAtOnce(batch, async (operation) => {
+        if (log.facts.load[id]?.state === 'stopped') return
+        await driver.write(operation)
+        done += 1
+        if (clock.now() - told < progressMs) return
+        told = clock.now()
+        const sent = done
+        await this.set(id, `${sent} of ${operations.length} sent`, (l) => ({ ...l, done: sent, says: `${sent} of ${operations.length} sent` }))
+      })
+    }
   }
 
   private set(id: string, says: string, change: (load: Load) => Load): Promise<number> {
@@ -79,4 +92,17 @@ export class LoadEngine {
       return load && load.state !== 'stopped' ? [put(facts, 'load', { ...load, state, says, endedAt: at, ...(done === undefined ? {} : { done, total: done }) })] : []
     })
   }
+}
+
+/** Neighbours of the same kind (and the same act) together; the order of kinds is kept. */
+function inKinds(operations: readonly Operation[]): Operation[][] {
+  const batches: Operation[][] = []
+  let last = ''
+  for (const operation of operations) {
+    const kind = `${operation.do} ${operation.key.replace(testPrefix, '').split('/')[0]}`
+    if (kind === last) batches.at(-1)?.push(operation)
+    else batches.push([operation])
+    last = kind
+  }
+  return batches
 }

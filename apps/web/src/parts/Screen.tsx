@@ -1,7 +1,7 @@
 import Head from 'expo-router/head'
 import type { ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
-import { useGround } from '../theme'
+import { useGround, useWide } from '../theme'
 import { T } from './Text'
 
 interface ScreenProps { title: string; mono?: string; under?: string; aside?: ReactNode; bar?: ReactNode; children: ReactNode; head?: ReactNode }
@@ -9,10 +9,12 @@ interface ScreenProps { title: string; mono?: string; under?: string; aside?: Re
 /** One place: its title, what it holds, and the bar with the action that it exists for. */
 export function Screen({ title, mono, under, aside, bar, children, head }: ScreenProps) {
   const ground = useGround()
+  // On a wide screen a place keeps the width that can be read in one look.
+  const width = useWide() ? { width: '100%' as const, maxWidth: 860 } : {}
   return (
     <View style={{ flex: 1, backgroundColor: ground.paper }} role="main">
       <Head><title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title></Head>
-      <ScrollView tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24 }}>
+      <ScrollView tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24, ...width }}>
         <View style={{ paddingHorizontal: 16, paddingTop: 8, paddingBottom: 12, borderBottomWidth: 1, borderColor: ground.line, gap: 2 }}>
           <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}>
             <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flex: 1, flexWrap: 'wrap' }}>
@@ -26,7 +28,7 @@ export function Screen({ title, mono, under, aside, bar, children, head }: Scree
         </View>
         {children}
       </ScrollView>
-      {bar ? <View style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line, backgroundColor: ground.paper }}>{bar}</View> : null}
+      {bar ? <View style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line, backgroundColor: ground.paper, ...width }}>{bar}</View> : null}
     </View>
   )
 }

@@ -44,6 +44,11 @@ function overlay(base: Facts, outbox: readonly CommandRequest[]): Facts {
   }, base)
 }
 
+interface Snapshot { rev: number; records: { kind: RecordKind; data: { id: string } }[] }
+
+/** The facts are asked for before anything is drawn; for somebody who is not signed in that comes to nothing. */
+let early: Promise<Snapshot | null> | null = typeof document === 'undefined' ? null : get<Snapshot>('/facts').catch(() => null)
+
 export const useJob = create<JobState>((set, getState) => {
   let fetching: Promise<void> | null = null
   let wanted = 0
@@ -55,13 +60,16 @@ export const useJob = create<JobState>((set, getState) => {
   }
 
   async function whole(): Promise<void> {
-    const snapshot = await get<{ rev: number; records: { kind: RecordKind; data: { id: string } }[] }>('/facts')
+    const first = early
+    early = null
+    const snapshot = (await first) ?? (await get<Snapshot>('/facts'))
     const changes = snapshot.records.map((r) => ({ kind: r.kind, id: r.data.id, before: null, after: r.data }) as Change)
     setBase(applyChanges(emptyFacts(), changes, snapshot.rev))
+    if (wanted > snapshot.rev) await catchUp(wanted)
   }
 
   async function follow(): Promise<void> {
-    while (getState().base.rev < wanted) {
+    while (getState().ready && getState().base.rev < wanted) {
       const { entries } = await get<{ entries: Entry[] }>(`/changes?after=${getState().base.rev}`)
       if (entries.length === 0) return
       setBase(entries.reduce((facts, e) => (e.rev === facts.rev + 1 ? applyChanges(facts, e.changes, e.rev) : facts), getState().base))

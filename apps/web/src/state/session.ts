@@ -13,10 +13,17 @@ interface Session {
   expire(): void
 }
 
+/** Asked as soon as this module is there, before anything is drawn: the answer is waited for at the first look. */
+let early: Promise<Me | null> | null = typeof document === 'undefined' ? null : get<Me>('/me').catch(() => null)
+
 export const useSession = create<Session>((set) => ({
   me: null,
   expired: false,
-  async look() { set({ me: await get<Me>('/me'), expired: false }) },
+  async look() {
+    const first = early
+    early = null
+    set({ me: (await first) ?? (await get<Me>('/me')), expired: false })
+  },
   async signIn(name, password) {
     await post('/sign-in', { name, password })
     set({ me: await get<Me>('/me'), expired: false })

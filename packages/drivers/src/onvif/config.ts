@@ -50,9 +50,19 @@ export async function readConfig(session: OnvifSession): Promise<Config> {
 
 async function readCredentials(session: OnvifSession) {
   const found = await list(session, { ...credentialCodec, read: readCredential }, 'Credential')
-  const states: boolean[] = []
-  for (const c of found) states.push(textOf(child(await session.call('tcr', el('tcr:GetCredentialState', el('tcr:Token', c.token))), 'State'), 'Enabled') !== 'false')
+  const states = await severalAtOnce(found, async (c) => textOf(child(await session.call('tcr', el('tcr:GetCredentialState', el('tcr:Token', c.token))), 'State'), 'Enabled') !== 'false')
   return found.map((c, i) => ({ ...c, enabled: states[i] ?? true }))
+}
+
+/** Requests under way at once: enough to hide the round trip, few enough for a small device. */
+const atOnce = 6
+
+export async function severalAtOnce<T, R>(list: readonly T[], work: (item: T) => Promise<R>): Promise<R[]> {
+  const results: R[] = new Array(list.length)
+  let next = 0
+  const runner = async () => { for (let i = next++; i < list.length; i = next++) results[i] = await work(list[i] as T) }
+  await Promise.all(Array.from({ length: Math.min(atOnce, list.length) }, runner))
+  return results
 }
 
 async function readTimes(session: OnvifSession, config: Record<string, Json>): Promise<void> {

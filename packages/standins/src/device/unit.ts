@@ -30,6 +30,7 @@ export class Unit {
   readonly tokens = new TokenChecker(60_000)
   wrongSecrets: number[] = []
   private sequence = 0
+  private saving = false
   private cancelBoot: (() => void) | null = null
 
   constructor(readonly file: DeviceFile, readonly world: World, private readonly store: MemoryStore, private readonly hooks: UnitHooks) {
@@ -55,7 +56,16 @@ export class Unit {
     return memory
   }
 
-  save(): void { this.store.save(this.serial, this.memory) }
+  /** Keeps the memory; writes that come together are kept together, as a device's own flash driver does. */
+  save(): void {
+    if (this.saving) return
+    this.saving = true
+    setImmediate(() => this.keep())
+  }
+  keep(): void {
+    this.saving = false
+    this.store.save(this.serial, this.memory)
+  }
 
   power(on: boolean): void {
     if (on === this.powered) return

@@ -66,6 +66,6 @@ export class Rig {
     await Promise.all(this.joining)
     this.discovery.close()
     this.addresses.close()
-    for (const unit of this.units.values()) unit.power(false)
+    for (const unit of this.units.values()) { unit.power(false); unit.keep() }
   }
 }

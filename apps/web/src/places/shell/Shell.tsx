@@ -7,6 +7,8 @@ import { Action } from '../../parts/Action'
 import { useJob } from '../../state/job'
 import { useSession } from '../../state/session'
 import { useGround, useWide } from '../../theme'
+// The home screen comes with the shell: one round trip less before the first door is seen.
+import '../doors/Board'
 import { FirstUse } from '../start/FirstUse'
 import { SignIn } from '../start/SignIn'
 import { Rail } from './Rail'
