@@ -28,8 +28,8 @@ test('a door is planned by form, placed, and its findings mended', async ({ page
   await expect(page.getByText(/The lock sees 13\.\d V of the 10\.2 V it needs/)).toBeVisible()
 
   await page.getByRole('button', { name: /^Move C1 contact/ }).click()
-  await page.getByRole('button', { name: /^Terminal 35 / }).click()
-  await expect(page.getByRole('button', { name: 'Terminal 35 I4: P-09 C1' })).toBeVisible()
+  await page.getByRole('button', { name: /^Terminal 36 / }).click()
+  await expect(page.getByRole('button', { name: 'Terminal 36 I4: P-09 C1' })).toBeVisible()
 
   await page.getByRole('button', { name: 'Edit the door and its hardware' }).click()
   await page.getByRole('checkbox', { name: 'A handle opens it from the secured side' }).click()

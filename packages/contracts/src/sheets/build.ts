@@ -10,7 +10,8 @@ export function portGroup(group: string, first: number, door: number, letter: st
   return [
     ...reader(door * 2 - 1), ...reader(door * 2),
     screw('F+', 'feed+', `lock ${letter}`), screw('C', 'relayC', `relay ${door}`), screw('NC', 'relayNC', `relay ${door}`), screw('NO', 'relayNO', `relay ${door}`), screw('F−', 'feed-', `lock ${letter}`, 2),
-    screw(`I${door * 2 - 1}`, 'input', `input ${door * 2 - 1}`), screw(`I${door * 2}`, 'input', `input ${door * 2}`), screw('0V', 'inputCommon', `inputs ${letter}`, 2),
+    // The shared 0 V stands between the two inputs, so that neither pair crosses the other.
+    screw(`I${door * 2 - 1}`, 'input', `input ${door * 2 - 1}`), screw('0V', 'inputCommon', `inputs ${letter}`, 2), screw(`I${door * 2}`, 'input', `input ${door * 2}`),
   ]
 }
 

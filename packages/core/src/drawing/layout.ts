@@ -26,9 +26,10 @@ export function layoutDoor(door: Door, net: Net, width: number): DoorLayout {
   const centre = (id: string) => ((at.get(id) ?? 0) + 0.5) * cell
   const byPart = new Map(door.parts.map((p) => [p.id, net.conductors.filter((c) => c.part === p.id).sort((a, b) => (at.get(a.terminal.id) ?? 0) - (at.get(b.terminal.id) ?? 0))]))
   const boxes = placeBoxes(door, byPart, centre, width)
-  const deepest = Math.max(1, ...door.parts.map((p) => byPart.get(p.id)?.length ?? 0))
-  const stripY = boxTop + boxHeight + 24 + deepest * trackGap + 18
-  const conductors = boxes.flatMap((box) => fan(box, byPart.get(box.part.id) ?? [], centre, stripY))
+  const levels: Level[] = []
+  const turns = boxes.flatMap((box) => fan(box, byPart.get(box.part.id) ?? [], centre, levels))
+  const stripY = Math.max(boxTop + boxHeight + 40, ...levels.map((l) => l.y)) + 18
+  const conductors = turns.map(({ conductor, start, end, y }) => ({ conductor, points: Math.abs(start - end) < 0.5 ? [{ x: start, y: boxTop + boxHeight }, { x: end, y: stripY }] : [{ x: start, y: boxTop + boxHeight }, { x: start, y }, { x: end, y }, { x: end, y: stripY }] }))
   const used = new Map<string, number>()
   for (const c of net.conductors) used.set(c.terminal.id, (used.get(c.terminal.id) ?? 0) + 1)
   for (const l of net.links) for (const id of [l.from.id, l.to.id]) used.set(id, (used.get(id) ?? 0) + 1)
@@ -72,17 +73,24 @@ function placeBoxes(door: Door, byPart: ReadonlyMap<string, Conductor[]>, centre
   return wanted.map(({ part, x, w }) => ({ part, x: Math.max(0, x), y: boxTop, w, h: boxHeight, side: sideOf(part) }))
 }
 
-function fan(box: PlacedPart, conductors: readonly Conductor[], centre: (id: string) => number, stripY: number): PlacedConductor[] {
+/** A level stretch that is taken: no other conductor may lie on it. */
+interface Level { y: number; from: number; to: number }
+interface Turn { conductor: Conductor; start: number; end: number; y: number }
+
+function fan(box: PlacedPart, conductors: readonly Conductor[], centre: (id: string) => number, levels: Level[]): Turn[] {
   const step = box.w / (conductors.length + 1)
-  const starts = conductors.map((_, i) => box.x + step * (i + 1))
-  const leftward = conductors.map((c, i) => centre(c.terminal.id) < (starts[i] ?? 0))
-  return conductors.map((conductor, i) => {
-    const start = starts[i] ?? 0
+  const turns = conductors.map((conductor, i) => {
+    const start = box.x + step * (i + 1)
     const end = centre(conductor.terminal.id)
-    const track = leftward[i] ? i : conductors.length - 1 - i
-    const y = box.y + box.h + 16 + track * trackGap
-    const points = Math.abs(start - end) < 0.5 ? [{ x: start, y: box.y + box.h }, { x: end, y: stripY }] : [{ x: start, y: box.y + box.h }, { x: start, y }, { x: end, y }, { x: end, y: stripY }]
-    return { conductor, points }
+    return { conductor, start, end, track: end < start ? i : conductors.length - 1 - i }
+  })
+  return turns.sort((a, b) => a.track - b.track).map(({ conductor, start, end, track }) => {
+    const from = Math.min(start, end) - 3
+    const to = Math.max(start, end) + 3
+    let y = box.y + box.h + 16 + track * trackGap
+    while (levels.some((l) => Math.abs(l.y - y) < trackGap - 1 && l.from < to && l.to > from)) y += trackGap
+    if (Math.abs(start - end) >= 0.5) levels.push({ y, from, to })
+    return { conductor, start, end, y }
   })
 }
 
@@ -99,4 +107,10 @@ export function crossings(layout: DoorLayout): number {
     if (between(vertical.from.x, level.from.x, level.to.x) && between(level.from.y, vertical.from.y, vertical.to.y)) count += 1
   }
   return count
+}
+
+/** Pairs of conductors that lie on each other for a stretch: there must be none. */
+export function overlaps(layout: DoorLayout): number {
+  const level = layout.conductors.flatMap((c) => (c.points.length === 4 ? [{ y: c.points[1]?.y ?? 0, from: Math.min(c.points[1]?.x ?? 0, c.points[2]?.x ?? 0), to: Math.max(c.points[1]?.x ?? 0, c.points[2]?.x ?? 0) }] : []))
+  return level.filter((a, i) => level.some((b, j) => j > i && Math.abs(a.y - b.y) < 2 && a.from < b.to && a.to > b.from)).length
 }

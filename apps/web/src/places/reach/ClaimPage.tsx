@@ -72,7 +72,7 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
     if (at.name === 'holds' && at.state === 'waits') return <Action kind="danger" label="Agree to erase" aside={`${holds?.people ?? '?'} people, ${holds?.doors ?? '?'} doors`} onPress={() => act('claim.agreeErase')} />
     if (at.name === 'firmware' && at.state === 'waits') return <Action label="Accept this firmware" aside={facts.reach[id]?.firmware ?? ''} onPress={() => act('firmware.accept')} />
     if (at.state === 'running') return <Action label="At work" aside={stepWord[at.name]} disabled onPress={() => undefined} />
-    return <Action label={claim.resetStep >= 0 ? 'Try it again' : 'Go on'} onPress={() => act('claim.start')} />
+    return <Action kind={claim.resetStep >= 0 ? 'plain' : 'main'} label={claim.resetStep >= 0 ? 'Try it again' : 'Go on'} onPress={() => act('claim.start')} />
   }
   return <>{wrong ? <Notice tone="madder">{wrong}</Notice> : null}{bar()}</>
 }
