@@ -4,6 +4,7 @@ module.exports = {
   preset: 'jest-expo/web',
   rootDir: '../..',
   testMatch: ['<rootDir>/apps/web/test/**/*.test.{ts,tsx}'],
+  setupFiles: ['<rootDir>/apps/web/test/setup.cjs'],
   transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.js'), caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] },
   transformIgnorePatterns: [`/node_modules/(?!(${esm.join('|')}))`],
   moduleNameMapper: { '^canonicalize$': '<rootDir>/node_modules/canonicalize/lib/canonicalize.js', '\\.ttf$': '<rootDir>/apps/web/test/file.cjs' },

@@ -1,0 +1,186 @@
+import { act, fireEvent, render, screen, within } from '@testing-library/react'
+import { applyChanges, emptyFacts, type Facts } from '@rauta/core'
+import { commands, shippedSheets } from '@rauta/contracts'
+
+const pushed: string[] = []
+jest.mock('expo-router', () => ({
+  router: { push: (href: string) => pushed.push(href), replace: (href: string) => pushed.push(href) },
+  usePathname: () => '/doors',
+  Link: ({ children, href }: { children: unknown; href: string }) => {
+    const { createElement } = jest.requireActual<{ createElement: (...args: unknown[]) => unknown }>('react')
+    return createElement('a', { href }, children)
+  },
+}))
+jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
+
+import { DoorPage } from '../src/places/door/DoorPage'
+import { Board } from '../src/places/doors/Board'
+import { LoadPage } from '../src/places/load/LoadPage'
+import { PlanPage } from '../src/places/plan/PlanPage'
+import { BenchPage } from '../src/places/reach/BenchPage'
+import { TopLine } from '../src/places/shell/TopLine'
+import { WirePage } from '../src/places/wire/WirePage'
+import { useJob } from '../src/state/job'
+import { useSession } from '../src/state/session'
+
+/** A small job, changed by the real commands; what screens send is kept. */
+function smallJob(): Facts {
+  const steps: [string, unknown][] = [
+    ['job.create', { name: 'North pier', client: 'C', site: 'S', zone: 'UTC', network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' }, publicKey: '' }],
+    ['area.put', { id: 'out', code: 'O', name: 'Outside' }],
+    ['area.put', { id: 'in', code: 'I', name: 'Inside' }],
+    ['controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-2', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.21', serial: '', mac: '' }],
+    ['door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Front', from: 'out', to: 'in', handle: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' } } }],
+    ['door.add', { id: 'D-02', fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', handle: true, escapeRoute: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure' } } }],
+    ['door.placeProposed', { id: 'D-01', controller: 'a1' }],
+    ...['W1', 'W2', 'W3'].map((cable): [string, unknown] => ['cable.set', { door: 'D-01', cable, lengthM: 20 }]),
+  ]
+  return steps.reduce((facts, [name, payload], i) => applyChanges(facts, commands[name]?.apply(facts, payload as never, { id: `c${i}`, by: 'v', role: 'lead', at: i, sheets: shippedSheets }) ?? [], i + 1), emptyFacts())
+}
+
+const sent: [string, unknown][] = []
+let refusal: Error | null = null
+beforeEach(() => {
+  pushed.length = 0
+  sent.length = 0
+  refusal = null
+  const facts = smallJob()
+  useJob.setState({
+    base: facts,
+    facts,
+    ready: true,
+    connection: 'live',
+    outbox: [],
+    send: async (name, payload) => {
+      if (refusal) throw refusal
+      sent.push([name, payload])
+      return null
+    },
+  })
+  useSession.setState({ me: { state: 'in', name: 'vesa', role: 'lead' }, expired: false })
+})
+const press = async (name: string | RegExp) => {
+  await act(async () => {
+    fireEvent.click(screen.getByRole('button', { name }))
+  })
+}
+
+describe('the board', () => {
+  it('says of each door what is next, and why', () => {
+    render(<Board />)
+    const doors = within(screen.getByRole('list', { name: 'Doors' })).getAllByRole('button')
+    expect(doors.map((d) => d.getAttribute('aria-label'))).toEqual([
+      'D-01 Front. Wire: W1 to R1 is still to be pulled.',
+      'D-02 Back. Plan: The door is on no controller yet. Place it.',
+    ])
+  })
+  it('opens a door', async () => {
+    render(<Board />)
+    await press(/^D-01 /)
+    expect(pushed).toEqual(['/doors/D-01'])
+  })
+  it('an empty job says what belongs there', () => {
+    useJob.setState({ facts: emptyFacts() })
+    render(<Board />)
+    expect(screen.getByText(/No door yet/)).toBeTruthy()
+  })
+  it('lets a viewer look, but not add', () => {
+    useSession.setState({ me: { state: 'in', name: 'v', role: 'viewer' } })
+    render(<Board />)
+    expect(screen.queryByRole('button', { name: 'Add a door' })).toBeNull()
+  })
+})
+
+describe('a door', () => {
+  it('heads its page with the marks in words and leads to the next action', async () => {
+    render(<DoorPage id="D-01" />)
+    expect(screen.getByRole('listitem', { name: 'Plan: given' })).toBeTruthy()
+    expect(screen.getByRole('listitem', { name: 'Sign: to do' })).toBeTruthy()
+    await press('Wire this door')
+    expect(pushed).toEqual(['/doors/D-01/wire'])
+  })
+  it('says what can never be seen', () => {
+    render(<DoorPage id="D-02" />)
+    expect(screen.getByText(/Without a door contact nobody can see/)).toBeTruthy()
+  })
+  it('that is not there says so', () => {
+    render(<DoorPage id="X" />)
+    expect(screen.getByText(/There is no door X in this job/)).toBeTruthy()
+  })
+})
+
+describe('planning', () => {
+  it('proposes a place and says which terminals', async () => {
+    render(<PlanPage id="D-02" />)
+    expect(screen.getByText(/Proposed: port group B, terminals 19 20 21 22 23/)).toBeTruthy()
+    await press('Place on A1')
+    expect(sent).toEqual([['door.placeProposed', { id: 'D-02', controller: 'a1' }]])
+  })
+  it('moves a lead by tap and tap, and refuses a terminal of another kind', async () => {
+    render(<PlanPage id="D-01" />)
+    await press(/^Move C1 contact/)
+    await press(/^Terminal 1 /)
+    expect(screen.getByText(/C1 a does not go on 12V/)).toBeTruthy()
+    expect(sent).toEqual([])
+    await press(/^Terminal 18 /)
+    expect(sent[0]).toMatchObject(['door.place', { id: 'D-01', placement: { terminals: { 'C1.a': '18' } } }])
+  })
+  it('takes metres with a comma and refuses feet', async () => {
+    render(<PlanPage id="D-01" />)
+    const field = screen.getByRole('textbox', { name: 'Length of W1, m' })
+    fireEvent.change(field, { target: { value: '60 ft' } })
+    await press('Keep W1')
+    expect(screen.getByText(/Lengths are in metres/)).toBeTruthy()
+    fireEvent.change(field, { target: { value: '18,5' } })
+    await press('Keep W1')
+    expect(sent).toEqual([['cable.set', { door: 'D-01', cable: 'W1', lengthM: 18.5 }]])
+  })
+})
+
+describe('wiring', () => {
+  it('lists every conductor to its numbered terminal', () => {
+    render(<WirePage id="D-01" part="K1" />)
+    const rows = within(screen.getByRole('table', { name: 'Conductors' })).getAllByRole('row')
+    expect(rows).toHaveLength(9)
+    expect(rows[0]?.textContent).toBe('K1+, orangeW214NO')
+  })
+  it('ticks a cable and enters a reading as it was typed', async () => {
+    render(<WirePage id="D-01" part="K1" />)
+    await act(async () => {
+      fireEvent.click(screen.getByRole('checkbox', { name: 'pulled' }))
+    })
+    fireEvent.change(screen.getByRole('textbox', { name: 'New loop resistance, Ω' }), { target: { value: '0,7' } })
+    await act(async () => {
+      fireEvent.click(screen.getAllByRole('button', { name: 'Enter' })[0] as HTMLElement)
+    })
+    expect(sent).toMatchObject([['tick.set', { door: 'D-01', cable: 'W2', what: 'pulled', done: true }], ['reading.add', { door: 'D-01', cable: 'W2', kind: 'loop', value: 0.7 }]])
+  })
+  it('keeps what was typed when the server refuses it', async () => {
+    render(<WirePage id="D-01" part="K1" />)
+    refusal = new Error('No.')
+    const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'New volts at rest, V' })
+    fireEvent.change(field, { target: { value: '99' } })
+    await act(async () => {
+      fireEvent.click(screen.getAllByRole('button', { name: 'Enter' })[1] as HTMLElement)
+    })
+    expect(screen.getByText('No.')).toBeTruthy()
+    expect(field.value).toBe('99')
+  })
+})
+
+describe('what stands around', () => {
+  it('tells the connection and how many records wait', () => {
+    useJob.setState({ connection: 'away', outbox: [{ id: '1', name: 'x', payload: {}, seen: 0 }] })
+    render(<TopLine />)
+    expect(screen.getByText('No server, 1 wait')).toBeTruthy()
+    expect(screen.getByText('North pier')).toBeTruthy()
+  })
+  it('the bench says what is expected and not heard', () => {
+    render(<BenchPage />)
+    expect(screen.getByRole('button', { name: /^A1: Not heard/ })).toBeTruthy()
+  })
+  it('with nothing in service there is nothing to load', () => {
+    render(<LoadPage />)
+    expect(screen.getByText(/No device is in service yet/)).toBeTruthy()
+  })
+})

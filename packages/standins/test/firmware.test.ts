@@ -1,0 +1,211 @@
+import { makeClock, topics } from '@rauta/protocols'
+import { DoorFirmware, type Board } from '../src/device/doors'
+import { noEntities, type Memory } from '../src/device/memory'
+import { World } from '../src/site/world'
+
+/** Time that is turned by hand: everything that is due runs in order. */
+class HandClock {
+  at = Date.parse('2026-11-24T09:00:00Z')
+  private due: { at: number; then: () => void }[] = []
+  readonly factor = 1
+  now(): number {
+    return this.at
+  }
+  after(ms: number, then: () => void): () => void {
+    const entry = { at: this.at + Math.max(0, ms), then }
+    this.due.push(entry)
+    return () => {
+      this.due = this.due.filter((d) => d !== entry)
+    }
+  }
+  sleep(): Promise<void> {
+    return Promise.resolve()
+  }
+  turn(ms: number): void {
+    const end = this.at + ms
+    for (;;) {
+      const next = this.due.filter((d) => d.at <= end).sort((a, b) => a.at - b.at)[0]
+      if (!next) break
+      this.due = this.due.filter((d) => d !== next)
+      this.at = next.at
+      next.then()
+    }
+    this.at = end
+  }
+}
+
+function board() {
+  const clock = new HandClock()
+  const world = new World(clock)
+  const told: string[] = []
+  const relays = new Map<string, boolean>()
+  const inputs = new Map<string, boolean>([['input 1', true], ['input 2', false]])
+  const entities = noEntities()
+  const memory = { entities, zone: '<+02>-2' } as Memory
+  entities.Door['D'] = { token: 'D', name: 'D', releaseS: 5, openS: 20, relockDelayS: 2 }
+  entities.DoorWiring['D'] = {
+    token: 'D',
+    readers: [{ id: 'R1', port: 'reader 1', accessPoint: 'D.R1' }],
+    lockRelay: 'relay 1',
+    contactInput: 'input 1',
+    exitInput: 'input 2',
+    forcedAlarm: true,
+  }
+  entities.DigitalInput['input 1'] = { token: 'input 1', idle: 'closed' }
+  entities.DigitalInput['input 2'] = { token: 'input 2', idle: 'open' }
+  const host: Board = {
+    memory,
+    world,
+    faults: { timerFactor: 1 },
+    inputs,
+    emit: (topic, source, data) => told.push(`${((clock.at / 1000) % 86400).toFixed(0)} ${topic.split('/').at(-1)} ${data['State'] ?? data['Reason'] ?? data['LogicalState'] ?? source['AccessPointToken'] ?? ''}`.trim()),
+    setRelay: (relay, on) => relays.set(relay, on),
+    deviceNow: () => clock.at,
+  }
+  const firmware = new DoorFirmware(host)
+  const input = (port: string, closed: boolean) => {
+    firmware.inputChanged(port, closed)
+    inputs.set(port, closed)
+  }
+  const words = () => told.splice(0).map((t) => t.replace(/^\d+ /, ''))
+  return { clock, firmware, entities, relays, input, words, host }
+}
+
+function knownCard(b: ReturnType<typeof board>, over: { enabled?: boolean; profiles?: string[]; schedule?: string } = {}): void {
+  b.entities.CredentialData['c'] = { token: 'c', holder: 'Somebody', format: 'WIEGAND26', value: 'AAAAAA', profiles: over.profiles ?? ['p'], enabled: over.enabled ?? true }
+  b.entities.AccessProfile['p'] = { token: 'p', name: 'p', policies: [{ schedule: over.schedule ?? 's', entity: 'D.R1' }] }
+  b.entities.Schedule['s'] = {
+    token: 's',
+    name: 's',
+    standard: 'BEGIN:VEVENT\r\nDTSTART:19700105T000000\r\nDTEND:19700106T000000\r\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR,SA,SU\r\nEND:VEVENT',
+    specialDays: [],
+  }
+}
+
+describe('the firmware of a simulated door controller', () => {
+  it('does nothing with a card while it holds no configuration', () => {
+    const b = board()
+    delete b.entities.DoorWiring['D']
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    expect(b.words()).toEqual([])
+  })
+
+  it.each([
+    ['an unknown card', {}, 'BBBBBB', 'Card CredentialNotFound'],
+    ['a lost card', { enabled: false }, 'AAAAAA', 'Credential CredentialNotEnabled'],
+    ['a card with no rule', { profiles: [] }, 'AAAAAA', 'Credential NotPermitted'],
+    ['a card out of hours', { schedule: 'none' }, 'AAAAAA', 'Credential NotPermittedAtThisTime'],
+  ])('refuses %s for its own reason', (_what, over, card, said) => {
+    const b = board()
+    knownCard(b, over)
+    b.firmware.cardRead('reader 1', card)
+    expect(b.words()).toEqual([said])
+    expect(b.relays.get('relay 1')).toBeUndefined()
+  })
+
+  it('releases for its time when nobody opens', () => {
+    const b = board()
+    knownCard(b)
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    expect(b.relays.get('relay 1')).toBe(true)
+    b.clock.turn(4999)
+    expect(b.relays.get('relay 1')).toBe(true)
+    b.clock.turn(2)
+    expect(b.relays.get('relay 1')).toBe(false)
+    expect(b.words()).toEqual(['Credential D.R1', 'LockPhysicalState Unlocked', 'LockPhysicalState Locked'])
+  })
+
+  it('relocks after its delay once the leaf has closed', () => {
+    const b = board()
+    knownCard(b)
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.clock.turn(1000)
+    b.input('input 1', false)
+    b.clock.turn(9000)
+    expect(b.relays.get('relay 1')).toBe(true) // open: it waits for the leaf
+    b.input('input 1', true)
+    b.clock.turn(1999)
+    expect(b.relays.get('relay 1')).toBe(true)
+    b.clock.turn(2)
+    expect(b.relays.get('relay 1')).toBe(false)
+  })
+
+  it('a second release starts the time again and tells the lock only once', () => {
+    const b = board()
+    knownCard(b)
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.clock.turn(3000)
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.clock.turn(4000)
+    expect(b.relays.get('relay 1')).toBe(true)
+    b.clock.turn(1001)
+    expect(b.words().filter((w) => w.startsWith('Lock'))).toEqual(['LockPhysicalState Unlocked', 'LockPhysicalState Locked'])
+  })
+
+  it('alarms when the leaf opens without a release, and not when that is set off', () => {
+    const b = board()
+    b.input('input 1', false)
+    expect(b.words()).toEqual(['DigitalInput true', 'DoorPhysicalState Open', 'DoorAlarm DoorForcedOpen'])
+    b.input('input 1', true)
+    expect(b.words()).toEqual(['DigitalInput false', 'DoorPhysicalState Closed', 'DoorAlarm Normal'])
+    const quiet = board()
+    const wiring = quiet.entities.DoorWiring['D']
+    if (wiring) wiring.forcedAlarm = false
+    quiet.input('input 1', false)
+    expect(quiet.words()).not.toContain('DoorAlarm DoorForcedOpen')
+  })
+
+  it('alarms when the leaf is held open, at its time', () => {
+    const b = board()
+    knownCard(b)
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.input('input 1', false)
+    b.words()
+    b.clock.turn(19_999)
+    expect(b.words()).toEqual([])
+    b.clock.turn(2)
+    expect(b.words()).toEqual(['DoorAlarm DoorOpenTooLong'])
+  })
+
+  it('alarms late when its timers are off', () => {
+    const b = board()
+    b.host.faults.timerFactor = 1.35
+    b.input('input 1', false)
+    b.words()
+    b.clock.turn(26_999)
+    expect(b.words()).toEqual([])
+    b.clock.turn(2)
+    expect(b.words()).toEqual(['DoorAlarm DoorOpenTooLong'])
+  })
+
+  it('lets out by the button, and reads an input by its own idle state', () => {
+    const b = board()
+    b.input('input 2', true)
+    expect(b.words()).toEqual(['DigitalInput true', 'Anonymous D.R1', 'LockPhysicalState Unlocked'])
+    const turned = board()
+    turned.entities.DigitalInput['input 1'] = { token: 'input 1', idle: 'open' }
+    turned.input('input 1', false)
+    expect(turned.words()).toEqual(['DigitalInput false', 'DoorPhysicalState Closed'])
+  })
+
+  it('starts anew after power-up: no timer of before runs on', () => {
+    const b = board()
+    knownCard(b)
+    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.words()
+    b.firmware.restart()
+    b.clock.turn(60_000)
+    expect(b.words()).toEqual([])
+  })
+
+  it('stamps what was due at the moment it was due', () => {
+    const b = board()
+    const seen: number[] = []
+    const from = b.host.world.now()
+    b.host.world.after(1500, () => seen.push(b.host.world.now() - from))
+    b.clock.turn(9000)
+    expect(seen).toEqual([1500])
+    expect(topics.leaf).toBe('Door/State/DoorPhysicalState')
+    expect(makeClock(2).factor).toBe(2)
+  })
+})
