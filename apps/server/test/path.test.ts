@@ -116,6 +116,12 @@ describe('a door from plan to proof, over the wire', () => {
     expect(Object.keys(site.rig.units.get(serial)?.memory.entities.CredentialData ?? {}).length).toBe(1 + 8 + 3)
   })
 
+  it('leaves nothing loose on the device when a special day is dropped from the job', async () => {
+    await site.command('specialDay.put', { id: 'sd', date: '2032-05-01', name: 'shut', periods: [] })
+    expect(site.get('load', await site.load())).toMatchObject({ state: 'held' })
+    expect(Object.keys(site.rig.units.get(serial)?.memory.entities.SpecialDayGroup ?? {})).toEqual(['day-2032-05-01'])
+  })
+
   it('gives the door’s record as a chain that verifies, and as PDF with the head and no secret', async () => {
     const record = JSON.parse((await site.ask('GET', '/doors/D-01/record.json')).text) as RecordFile
     expect(verifyChain(record.chain, { publicKey: record.publicKey, head: record.head })).toMatchObject({ ok: true })

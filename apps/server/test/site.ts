@@ -10,7 +10,7 @@ import { startServer, type Running } from '../src'
 
 /** How fast the simulated sites of these tests live. */
 const factor = 15
-let nets = 40
+let nets = 40 * Number(process.env['JEST_WORKER_ID'] ?? 1)
 
 /** A network of its own for each site, so that nothing of one test is heard in another. */
 function ownNet(): NetTable {

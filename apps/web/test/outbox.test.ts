@@ -8,11 +8,11 @@ const tick = (what: string) => useJob.getState().send('tick.set', { door: 'D', c
 /** A server that can be out of reach. */
 function server() {
   const state = { away: false, refuse: false, signedOut: false, got: [] as { id: string; name: string; payload: unknown }[] }
-  globalThis.fetch = (async (_path: string, init?: { body?: string; method?: string }) => {
+  globalThis.fetch = (async (path: string, init?: { body?: string; method?: string }) => {
     if (state.away) throw new TypeError('no network')
     const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body }) as Response
     if (state.signedOut) return answer(401, { says: 'Sign in first.' })
-    if (init?.method !== 'POST') return answer(200, { entries: [], rev: 0 })
+    if (init?.method !== 'POST') return answer(200, path.endsWith('/facts') ? { rev: 0, records: [{ kind: 'door', data: door }] } : { entries: [], rev: 0 })
     if (state.refuse) return answer(409, { says: 'No.', field: 'what' })
     state.got.push(JSON.parse(init.body ?? '{}') as (typeof state.got)[number])
     return answer(200, { rev: 0, changes: [], repeated: false, questions: [] })

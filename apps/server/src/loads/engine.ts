@@ -7,6 +7,8 @@ import { interruptible } from '../reach/watch'
 import { failureWords, maybeBack } from '../words'
 
 const retryMs = 5000
+/** Times a load writes what still differs before it says so. */
+const passes = 2
 /** Progress is stored this often, so that the log is not all progress. */
 const progressMs = 400
 
@@ -54,14 +56,22 @@ export class LoadEngine {
     const controller = log.facts.controller[load.controller]
     if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
     const wanted = wantedConfig(log.facts, controller, shippedSheets).config
-    const operations = operationsFor(difference(await driver.read(), wanted))
-    await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: operations.length, done: 0, says: `0 of ${operations.length} sent`, digest: digestOf(wanted) }))
-    await this.write(load.id, driver, operations)
-    if (log.facts.load[load.id]?.state === 'stopped') return
-    const held = await this.watcher.readBack(load.controller, () => driver.read())
+    let read = await driver.read()
+    let sent = 0
+    // What one write leaves loose on the device (a special day that no schedule uses any more) shows only when it is read again.
+    for (let pass = 0; pass < passes; pass++) {
+      const operations = operationsFor(difference(read, wanted))
+      await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: sent + operations.length, done: sent, says: `${sent} of ${sent + operations.length} sent`, digest: digestOf(wanted) }))
+      if (operations.length === 0) break
+      await this.write(load.id, driver, operations)
+      if (log.facts.load[load.id]?.state === 'stopped') return
+      sent += operations.length
+      read = await driver.read()
+    }
+    const held = await this.watcher.readBack(load.controller, async () => read)
     const left = difference(held.config, wanted)
-    if (left.length) return await this.end(load.id, 'differs', `${left.length} parts still differ after reading back: ${left.slice(0, 3).map((d) => d.key).join(', ')}.`, operations.length)
-    await this.end(load.id, 'held', operations.length ? `${operations.length} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`, operations.length)
+    if (left.length) return await this.end(load.id, 'differs', `${left.length} parts still differ after reading back: ${left.slice(0, 3).map((d) => d.key).join(', ')}.`, sent)
+    await this.end(load.id, 'held', sent ? `${sent} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`, sent)
   }
 
   /** Operations of one kind go several at once; a kind is finished before the next, since that may refer to it. */
