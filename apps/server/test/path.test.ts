@@ -134,7 +134,7 @@ describe('a door from plan to proof, over the wire', () => {
   })
 
   it('loses Reach only after its limit of trying, and gets it back', async () => {
-    await site.command('job.edit', { fields: { limits: { watchS: 5, receiptS: 60, reachS: 30, clockS: 2 } } })
+    await site.command('job.edit', { fields: { limits: { watchS: 5, receiptS: 60, reachS: 90, clockS: 2 } } })
     await site.hands([{ do: 'network', serial, on: false }])
     await site.until('silence to be noticed', (f) => (f.reach['a1']?.silentMs ?? 0) > 0)
     expect(marks('D-01').reach.sign).toBe('given')
@@ -146,8 +146,10 @@ describe('a door from plan to proof, over the wire', () => {
   it('takes garbage, half an answer and silence for what they are', async () => {
     for (const kind of ['noise', 'half', 'silence'] as const) {
       await site.hands([{ do: 'garbage', serial, kind }])
-      const says = await site.until(`${kind} to be told`, (f) => f.reach['a1']?.silentMs ? f.reach['a1'].says : null)
-      expect(says).toMatch(kind === 'silence' ? /does not answer/ : /cannot be understood/)
+      const words = kind === 'silence' ? /does not answer/ : /cannot be understood/
+      // A busy computer may time out once before it hears the garbage; what is awaited is the garbage told as such.
+      const says = await site.until(`${kind} to be told`, (f) => f.reach['a1']?.silentMs && words.test(f.reach['a1'].says) ? f.reach['a1'].says : null)
+      expect(says).toMatch(words)
       await site.hands([{ do: 'garbage', serial, kind: 'none' }])
       await site.until('it to answer again', (f) => f.reach['a1']?.silentMs === 0)
     }

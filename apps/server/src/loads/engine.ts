@@ -63,7 +63,7 @@ export class LoadEngine {
       const operations = operationsFor(difference(read, wanted))
       await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: sent + operations.length, done: sent, says: `${sent} of ${sent + operations.length} sent`, digest: digestOf(wanted) }))
       if (operations.length === 0) break
-      await this.write(load.id, driver, operations)
+      await this.write(load.id, driver, operations, sent)
       if (log.facts.load[load.id]?.state === 'stopped') return
       sent += operations.length
       read = await driver.read()
@@ -74,10 +74,11 @@ export class LoadEngine {
     await this.end(load.id, 'held', sent ? `${sent} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`, sent)
   }
 
-  /** Operations of one kind go several at once; a kind is finished before the next, since that may refer to it. */
-  private async write(id: string, driver: Driver, operations: readonly Operation[]): Promise<void> {
+  /** Operations of one kind go several at once; a kind is finished before the next, since that may refer to it. `before` were sent by an earlier pass. */
+  private async write(id: string, driver: Driver, operations: readonly Operation[], before: number): Promise<void> {
     const { clock, log } = this.context
-    let done = 0
+    const total = before + operations.length
+    let done = before
     let told = clock.now()
     for (const batch of inKinds(operations)) {
       await severalAtOnce(batch, async (operation) => {
@@ -87,7 +88,7 @@ export class LoadEngine {
         if (clock.now() - told < progressMs) return
         told = clock.now()
         const sent = done
-        await this.set(id, `${sent} of ${operations.length} sent`, (l) => ({ ...l, done: sent, says: `${sent} of ${operations.length} sent` }))
+        await this.set(id, `${sent} of ${total} sent`, (l) => ({ ...l, done: sent, says: `${sent} of ${total} sent` }))
       })
     }
   }

@@ -1,4 +1,4 @@
-import { all, difference, drop, lasting, marksOf, openSnags, put, readersOf, signBasis, standings, testCardsHeld, testDigest, touching, workedConfigs, type Change, type Door, type Facts, type Proof, type ProofVerdict, type Sheets, type Signature, type Snag } from '@rauta/core'
+import { all, difference, drop, lasting, marksOf, openSnags, put, signBasis, standings, testCardsHeld, testCardsOpen, testDigest, touching, workedConfigs, type Change, type Door, type Facts, type Proof, type ProofVerdict, type Sheets, type Signature, type Snag } from '@rauta/core'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text, type CommandContext } from './command'
 
 function testOf(facts: Facts, door: Door, sheets: Sheets, test: string) {
@@ -82,8 +82,7 @@ export const sign = defineCommand<{ id: string; door: string; as: 'engineer' | '
     const marks = marksOf(facts, door, sheets, configs)
     if (marks.wire.sign !== 'given' || marks.prove.sign !== 'given') throw new Refusal(`${door.ref} cannot be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`)
     const { wanted, held } = configs(door.placement?.controller ?? '')
-    const mine = readersOf(door).map((r) => `${door.id}.${r.id}`)
-    if (Object.entries(held).some(([key, value]) => key.startsWith('test/profile/') && mine.some((token) => JSON.stringify(value).includes(`"${token}"`)))) {
+    if (testCardsOpen(held, door)) {
       throw new Refusal('The test cards still open this door. Take them off, then sign.')
     }
     const tests = standings(facts, door, sheets, wanted, held)

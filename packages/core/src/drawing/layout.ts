@@ -8,7 +8,6 @@ export interface PlacedConductor { conductor: Conductor; points: Point[] }
 export interface PlacedTerminal { id: string; label: string; x: number; w: number; conductors: number }
 export interface DoorLayout { width: number; height: number; wallY: number; stripY: number; parts: PlacedPart[]; conductors: PlacedConductor[]; terminals: PlacedTerminal[]; links: { from: Point; to: Point }[] }
 
-const wallHeight = 64
 const boxTop = 92
 const boxHeight = 30
 const trackGap = 6
@@ -39,8 +38,6 @@ export function layoutDoor(door: Door, net: Net, width: number): DoorLayout {
     links: net.links.map((l) => ({ from: { x: centre(l.from.id), y: stripY }, to: { x: centre(l.to.id), y: stripY } })),
   }
 }
-
-export const wallHeightPx = wallHeight
 
 /** Every terminal that a conductor or a link ends on, in the board's order. */
 function usedTerminals(net: Net): { id: string; label: string }[] {

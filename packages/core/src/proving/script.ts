@@ -1,5 +1,5 @@
 import { card26Hex, cardName } from '../cards/wiegand'
-import { testPrefix } from '../config/wanted'
+import { accessPointToken, testPrefix } from '../config/wanted'
 import type { Config } from '../config/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partOf, readersOf, type Door } from '../doors/door'
@@ -149,4 +149,10 @@ function valueAt(config: Config, door: Door, path: Dependency): unknown {
 /** Whether the device holds the test cards' parts as wanted: without them no card test can pass. */
 export function testCardsHeld(held: Config, wanted: Config): boolean {
   return Object.keys(wanted).filter((k) => k.startsWith(testPrefix)).every((k) => held[k] !== undefined && canonicalJson(held[k]) === canonicalJson(wanted[k]))
+}
+
+/** Whether a test card still opens this door by what its device holds: a door is not signed while one does. */
+export function testCardsOpen(held: Config, door: Door): boolean {
+  const tokens = readersOf(door).map((reader) => `"${accessPointToken(door, reader.id)}"`)
+  return Object.entries(held).some(([key, value]) => key.startsWith(`${testPrefix}profile/`) && tokens.some((token) => JSON.stringify(value).includes(token)))
 }

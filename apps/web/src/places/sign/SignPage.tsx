@@ -1,4 +1,4 @@
-import { all, jobOf, openSnags, readersOf, type Door } from '@rauta/core'
+import { all, jobOf, openSnags, testCardsOpen, type Door } from '@rauta/core'
 import { chainHead } from '@rauta/contracts'
 import { useCallback, useState } from 'react'
 import { View } from 'react-native'
@@ -29,7 +29,7 @@ export function SignPage({ id }: { id: string }) {
   const chain = all(facts, 'chain').filter((r) => r.door === id).sort((a, b) => b.n - a.n)
   const signatures = all(facts, 'signature').filter((s) => s.door === id).sort((a, b) => b.at - a.at)
   const ready = marks.wire.sign === 'given' && marks.prove.sign === 'given'
-  const onDevice = testCardsOnDevice(facts, door)
+  const onDevice = testCardsOpen(configsOf(facts)(door.placement?.controller ?? '').held, door)
   return (
     <Screen mono={door.ref} title="Record" under={door.name} bar={ready && marks.sign.sign !== 'given' && !signing ? (onDevice ? <TakeCardsOff door={door} /> : <Action label="Sign" onPress={() => setSigning(true)} />) : null}>
       <Notice tone={marks.sign.sign === 'given' ? 'verdigris' : marks.sign.sign === 'stale' ? 'ochre' : 'slate'}>{ready || marks.sign.sign === 'stale' ? marks.sign.says : `Not ready to be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`}</Notice>
@@ -57,12 +57,6 @@ export function SignPage({ id }: { id: string }) {
       </Sheet>
     </Screen>
   )
-}
-
-function testCardsOnDevice(facts: Parameters<typeof configsOf>[0], door: Door): boolean {
-  const { held } = configsOf(facts)(door.placement?.controller ?? '')
-  const tokens = readersOf(door).map((r) => `"${door.id}.${r.id}"`)
-  return Object.entries(held).some(([key, value]) => key.startsWith('test/profile/') && tokens.some((t) => JSON.stringify(value).includes(t)))
 }
 
 function TakeCardsOff({ door }: { door: Door }) {
