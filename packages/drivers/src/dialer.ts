@@ -1,4 +1,5 @@
 import { createSocket } from 'node:dgram'
+import { Agent, request, type RequestOptions } from 'node:http'
 import { networkInterfaces } from 'node:os'
 import { sameSubnet } from '@rauta/core'
 import { discoveryGroup, discoveryPort, sitePort, toSite, toWire, wirePort, type NetTable } from '@rauta/protocols'
@@ -31,6 +32,8 @@ export function makeDialer(table: NetTable | null): Dialer {
   const own = (): Interface[] => table ? table.interfaces : Object.entries(networkInterfaces()).flatMap(([name, list]) => (list ?? []).filter((i) => i.family === 'IPv4' && !i.internal).map((i) => ({ name, address: i.address, prefix: Number(i.cidr?.split('/')[1] ?? 24) })))
   const inReach = (address: string) => own().some((i) => sameSubnet(i.address, address, i.prefix))
   const wire = (address: string) => (table ? toWire(table, address) : address)
+  // One connection to a device serves many requests; opening one costs as much as a small request.
+  const agent = new Agent({ keepAlive: true })
   const groupPort = table?.discoveryPort ?? discoveryPort
   const localAddresses = () => (table ? ['127.0.0.1'] : own().map((i) => i.address))
   return {
@@ -44,15 +47,7 @@ export function makeDialer(table: NetTable | null): Dialer {
     async post(address, port, path, body, { timeoutMs, signal }) {
       const host = wire(address)
       if (!host || (table && !inReach(address))) throw new UnreachableError('no address in that subnet', `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`)
-      const timeout = AbortSignal.timeout(Math.max(1, Math.round(timeoutMs)))
-      try {
-        const answer = await fetch(`http://${host}:${table ? wirePort(table, port) : port}${path}`, { method: 'POST', body, headers: { 'content-type': 'application/soap+xml; charset=utf-8' }, signal: signal ? AbortSignal.any([signal, timeout]) : timeout })
-        return { status: answer.status, text: await answer.text() }
-      } catch (error) {
-        if (signal?.aborted) throw new UnreachableError('stopped', 'Stopped.')
-        if (timeout.aborted) throw new UnreachableError('no answer', `${address} does not answer.`)
-        throw new UnreachableError('refused', `Nothing answers at ${address}.`, { cause: error })
-      }
+      return await exchange({ host, port: table ? wirePort(table, port) : port, path, method: 'POST', agent, headers: { 'content-type': 'application/soap+xml; charset=utf-8', 'content-length': Buffer.byteLength(body) } }, body, Math.max(1, Math.round(timeoutMs)), address, signal)
     },
     multicast(messages, onMessage, signal) {
       return Promise.all(localAddresses().map((local) => new Promise<void>((resolve, reject) => {
@@ -77,6 +72,36 @@ export function makeDialer(table: NetTable | null): Dialer {
       })
     },
   }
+}
+
+/** Largest answer that is read, bytes; a device that sends more is not believed. */
+const largestAnswer = 4_000_000
+
+function exchange(options: RequestOptions, body: string, timeoutMs: number, address: string, signal?: AbortSignal): Promise<{ status: number; text: string }> {
+  return new Promise((resolve, reject) => {
+    if (signal?.aborted) { reject(new UnreachableError('stopped', 'Stopped.')); return }
+    const call = request(options, (answer) => {
+      const parts: Buffer[] = []
+      let size = 0
+      answer.on('data', (part: Buffer) => {
+        parts.push(part)
+        if ((size += part.length) > largestAnswer) call.destroy(new Error('The answer is too large.'))
+      })
+      answer.on('end', () => settle(() => resolve({ status: answer.statusCode ?? 0, text: Buffer.concat(parts).toString('utf8') })))
+      answer.on('error', refused)
+    })
+    const settle = (then: () => void) => { clearTimeout(timer); signal?.removeEventListener('abort', stop); then() }
+    const stop = () => settle(() => { reject(new UnreachableError('stopped', 'Stopped.')); call.destroy() })
+    const timer = setTimeout(() => settle(() => { reject(new UnreachableError('no answer', `${address} does not answer.`)); call.destroy() }), timeoutMs)
+    const refused = (error: Error & { code?: string }) => settle(() => {
+      // A connection that was kept open may have been closed by the device just as it was used again: that says nothing of the device.
+      if (call.reusedSocket && error.code === 'ECONNRESET') exchange({ ...options, agent: false }, body, timeoutMs, address, signal).then(resolve, reject)
+      else reject(new UnreachableError('refused', `Nothing answers at ${address}.`, { cause: error }))
+    })
+    signal?.addEventListener('abort', stop, { once: true })
+    call.on('error', refused)
+    call.end(body)
+  })
 }
 
 function onAbort(signal: AbortSignal, then: () => void): void {

@@ -29,4 +29,9 @@ export const servicePaths: Readonly<Record<ServicePrefix, string>> = {
   tar: '/onvif/access_rules', tsc: '/onvif/schedule', tev: '/onvif/event', cx: '/onvif/extension',
 }
 
-export const xmlns: Record<string, string> = Object.fromEntries(Object.entries(namespaces).map(([prefix, uri]) => [`xmlns:${prefix}`, uri]))
+/** Declarations of the prefixes that `xml` uses, in names or as the start of a text: each one costs the reader time. */
+export function declarationsFor(xml: string): Record<string, string> {
+  const used = new Set(['s'])
+  for (const [, prefix] of xml.matchAll(/(?<![\w.-])([a-z][a-z0-9]*):(?!\/\/)/g)) if (prefix) used.add(prefix)
+  return Object.fromEntries(Object.entries(namespaces).filter(([prefix]) => used.has(prefix)).map(([prefix, uri]) => [`xmlns:${prefix}`, uri]))
+}

@@ -1,6 +1,5 @@
-import type { Element } from '@xmldom/xmldom'
-import { namespaces, xmlns } from './namespaces'
-import type { Markup} from './xml';
+import { declarationsFor, namespaces } from './namespaces'
+import type { Element, Markup } from './xml'
 import { child, el, elements, MalformedError, parseXml, textOf } from './xml'
 import type { UsernameToken } from './wsse'
 
@@ -25,7 +24,8 @@ export function envelope(body: Markup | Markup[], token?: UsernameToken, extraHe
       el('wsse:Nonce', { EncodingType: 'http://docs.oasis-open.org/wss/2004/01/oasis-200401-wss-soap-message-security-1.0#Base64Binary' }, token.nonce),
       el('wsu:Created', token.created)))] : []),
   ]
-  return `<?xml version="1.0" encoding="UTF-8"?>${el('s:Envelope', xmlns, header.length ? el('s:Header', header) : null, el('s:Body', body)).xml}`
+  const content = [header.length ? el('s:Header', header) : null, el('s:Body', body)]
+  return `<?xml version="1.0" encoding="UTF-8"?>${el('s:Envelope', declarationsFor(content.map((c) => c?.xml ?? '').join('')), content).xml}`
 }
 
 export function faultEnvelope(code: 'Sender' | 'Receiver', subcode: string, reason: string): string {

@@ -30,9 +30,17 @@ export class TokenChecker {
     if (wanted.length !== given.length || !timingSafeEqual(wanted, given)) return 'wrong digest'
     const age = now - Date.parse(token.created)
     if (!(Math.abs(age) <= this.windowMs)) return 'too old'
-    for (const [nonce, at] of this.seen) if (now - at > 2 * this.windowMs) this.seen.delete(nonce)
+    this.forget(now)
     if (this.seen.has(token.nonce)) return 'replayed'
     this.seen.set(token.nonce, now)
     return null
+  }
+
+  /** The oldest come first; the first that is young enough ends it. A clock set back leaves them longer, which does no harm. */
+  private forget(now: number): void {
+    for (const [nonce, at] of this.seen) {
+      if (now - at <= 2 * this.windowMs) return
+      this.seen.delete(nonce)
+    }
   }
 }

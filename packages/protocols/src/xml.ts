@@ -1,4 +1,4 @@
-import { DOMParser, type Document, type Element } from '@xmldom/xmldom'
+import { SaxesParser } from 'saxes'
 
 /** Something that is not the XML it should be; `says` is for people. */
 export class MalformedError extends Error {
@@ -10,45 +10,65 @@ export class MalformedError extends Error {
 /** Largest body that is read, bytes. */
 export const largestBody = 1_000_000
 
+/** An element with its namespace resolved. Text and children are kept apart: none of our messages mixes them. */
+export class Element {
+  readonly children: Element[] = []
+  text = ''
+  constructor(readonly localName: string, readonly namespaceURI: string, private readonly attributes: Readonly<Record<string, string>>) {}
+
+  /** By its name as written; null where it is absent. */
+  getAttribute(name: string): string | null {
+    return Object.hasOwn(this.attributes, name) ? (this.attributes[name] ?? null) : null
+  }
+  /** All text in it and under it. */
+  get textContent(): string {
+    return this.children.length === 0 ? this.text : this.text + this.children.map((c) => c.textContent).join('')
+  }
+}
+
 /** Parses a document. @throws MalformedError for anything not well formed, too large, or with a DOCTYPE */
 export function parseXml(text: string): Element {
   if (text.length > largestBody) throw new MalformedError('The message is too large.')
-  if (/<!DOCTYPE/i.test(text)) throw new MalformedError('The message has a DOCTYPE, which is not allowed.')
-  let document: Document
-  try {
-    document = new DOMParser({ onError: (level, message) => { if (level !== 'warning') throw new Error(message) } }).parseFromString(text, 'text/xml')
-  } catch (error) {
-    throw new MalformedError(`The message is not XML: ${String((error as Error).message).split('\n')[0]}`)
-  }
-  const root = document.documentElement
+  const parser = new SaxesParser({ xmlns: true, position: false })
+  const open: Element[] = []
+  let root: Element | null = null
+  parser.on('doctype', () => { throw new MalformedError('The message has a DOCTYPE, which is not allowed.') })
+  parser.on('error', (error) => { throw new MalformedError(`The message is not XML: ${error.message}`) })
+  parser.on('opentag', (tag) => {
+    const element = new Element(tag.local, tag.uri, Object.fromEntries(Object.entries(tag.attributes).map(([name, a]) => [name, a.value])))
+    open.at(-1)?.children.push(element)
+    root ??= element
+    open.push(element)
+  })
+  parser.on('closetag', () => { open.pop() })
+  const add = (more: string) => { const at = open.at(-1); if (at) at.text += more }
+  parser.on('text', add)
+  parser.on('cdata', add)
+  parser.write(text).close()
   if (!root) throw new MalformedError('The message is empty.')
   return root
 }
 
 export function elements(parent: Element, local?: string): Element[] {
-  const found: Element[] = []
-  for (let node = parent.firstChild; node; node = node.nextSibling) {
-    if (node.nodeType === 1 && (!local || (node as Element).localName === local)) found.push(node as Element)
-  }
-  return found
+  return local ? parent.children.filter((c) => c.localName === local) : parent.children
 }
 
 /** First child with this local name, following a path of names. */
 export function child(parent: Element | null, ...path: string[]): Element | null {
   let at: Element | null = parent
-  for (const name of path) at = at ? (elements(at, name)[0] ?? null) : null
+  for (const name of path) at = at?.children.find((c) => c.localName === name) ?? null
   return at
 }
 
 export function textOf(parent: Element | null, ...path: string[]): string {
-  return child(parent, ...path)?.textContent?.trim() ?? ''
+  return child(parent, ...path)?.textContent.trim() ?? ''
 }
 
 /** Text that must be there. @throws MalformedError naming the element that is missing */
 export function needed(parent: Element | null, ...path: string[]): string {
   const found = child(parent, ...path)
   if (!found) throw new MalformedError(`${path.join('/')} is missing in ${parent?.localName ?? 'the message'}.`)
-  return found.textContent?.trim() ?? ''
+  return found.textContent.trim()
 }
 
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }

@@ -37,7 +37,7 @@ describe('SOAP and XML', () => {
     expect(open).toThrow(SoapFault)
     try { open() } catch (error) { expect(error).toMatchObject({ reason: 'No & never', notAuthorized: true }) }
   })
-  it.each([['not xml', 'this is not XML'], ['half an answer', envelope(el('tds:X', 'abc')).slice(0, 300)], ['nothing', ''], ['another document', '<html></html>'], ['a DOCTYPE', '<!DOCTYPE x [<!ENTITY a "b">]><x/>'], ['a flood', `<x>${'y'.repeat(1_000_001)}</x>`]])('says what is wrong with %s', (_what, text) => {
+  it.each([['not xml', 'this is not XML'], ['half an answer', envelope(el('tds:X', 'abc')).slice(0, 120)], ['nothing', ''], ['another document', '<html></html>'], ['a DOCTYPE', '<!DOCTYPE x [<!ENTITY a "b">]><x/>'], ['a flood', `<x>${'y'.repeat(1_000_001)}</x>`]])('says what is wrong with %s', (_what, text) => {
     expect(() => openEnvelope(text)).toThrow(MalformedError)
   })
 })

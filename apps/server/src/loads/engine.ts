@@ -61,6 +61,7 @@ export class LoadEngine {
     // What one write leaves loose on the device (a special day that no schedule uses any more) shows only when it is read again.
     for (let pass = 0; pass < passes; pass++) {
       const operations = operationsFor(difference(read, wanted))
+      if (pass > 0 && operations.length === 0) break
       await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: sent + operations.length, done: sent, says: `${sent} of ${sent + operations.length} sent`, digest: digestOf(wanted) }))
       if (operations.length === 0) break
       await this.write(load.id, driver, operations, sent)

@@ -1,6 +1,5 @@
 import { randomBytes } from 'node:crypto'
-import type { Element } from '@xmldom/xmldom'
-import { deviceTime, el, envelope, makeToken, MalformedError, openEnvelope, servicePaths, type Clock, type DeviceTime, type Markup, type ServicePrefix } from '@rauta/protocols'
+import { deviceTime, el, envelope, makeToken, MalformedError, openEnvelope, servicePaths, type Clock, type DeviceTime, type Element, type Markup, type ServicePrefix } from '@rauta/protocols'
 import type { Dialer } from '../dialer'
 import type { Secret } from '../driver'
 

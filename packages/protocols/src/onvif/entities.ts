@@ -1,4 +1,4 @@
-import type { Element } from '@xmldom/xmldom'
+import type { Element } from '../xml'
 import { fromDuration, toDuration } from '../duration'
 import type { ServicePrefix } from '../namespaces'
 import type { Markup} from '../xml';

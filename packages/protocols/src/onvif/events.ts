@@ -1,4 +1,4 @@
-import type { Element } from '@xmldom/xmldom'
+import type { Element } from '../xml'
 import type { Markup} from '../xml';
 import { child, el, elements, MalformedError, textOf } from '../xml'
 

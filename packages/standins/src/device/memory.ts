@@ -1,4 +1,5 @@
-import { mkdirSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type { DigitalInput, DoorWiring, OnvifAccessPoint, OnvifAccessProfile, OnvifCredential, OnvifDoor, OnvifSchedule, OnvifSpecialDayGroup, OnvifUser } from '@rauta/protocols'
 
@@ -29,23 +30,56 @@ export interface Memory {
 
 export const noEntities = (): Memory['entities'] => ({ Door: {}, AccessPoint: {}, Schedule: {}, SpecialDayGroup: {}, AccessProfile: {}, CredentialData: {}, DoorWiring: {}, DigitalInput: {} })
 
-/** Keeps memories as files; a write is whole or not at all. */
+interface Slot { turn: number; memory: Memory }
+
+/** Keeps each memory in two slots that take turns, as flash does: a write that is cut off spoils only the slot it went to, and the other still holds the state before it. */
 export class MemoryStore {
+  private readonly turns = new Map<string, number>()
+  private readonly waiting = new Map<string, Memory>()
+  private readonly writing = new Map<string, Memory>()
   constructor(private readonly folder: string | null) {
     if (folder) mkdirSync(folder, { recursive: true })
   }
   load(serial: string): Memory | null {
+    const slots = [0, 1].map((n) => this.read(serial, n)).filter((s) => s !== null).sort((a, b) => b.turn - a.turn)
+    const newest = slots[0]
+    if (!newest) return null
+    this.turns.set(serial, newest.turn)
+    return newest.memory
+  }
+  /** Returns at once; states that come while one is being written are written as one. */
+  save(serial: string, memory: Memory): void {
+    if (!this.folder) return
+    this.waiting.set(serial, memory)
+    if (!this.writing.has(serial)) void this.drain(serial)
+  }
+  /** Writes whatever waits or is being written before it returns. */
+  flush(): void {
+    for (const [serial, memory] of new Map([...this.writing, ...this.waiting])) writeFileSync(...this.next(serial, memory))
+    this.waiting.clear()
+  }
+  private async drain(serial: string): Promise<void> {
+    for (let memory = this.waiting.get(serial); memory; memory = this.waiting.get(serial)) {
+      this.waiting.delete(serial)
+      this.writing.set(serial, memory)
+      await writeFile(...this.next(serial, memory)).catch((error: Error) => console.error(`The memory of ${serial} could not be kept: ${error.message}`))
+    }
+    this.writing.delete(serial)
+  }
+  private next(serial: string, memory: Memory): [file: string, text: string] {
+    const turn = (this.turns.get(serial) ?? 0) + 1
+    this.turns.set(serial, turn)
+    return [this.file(serial, turn % 2), JSON.stringify({ turn, memory } satisfies Slot)]
+  }
+  private read(serial: string, n: number): Slot | null {
     if (!this.folder) return null
     try {
-      return JSON.parse(readFileSync(join(this.folder, `${serial}.json`), 'utf8')) as Memory
+      return JSON.parse(readFileSync(this.file(serial, n), 'utf8')) as Slot
     } catch {
       return null
     }
   }
-  save(serial: string, memory: Memory): void {
-    if (!this.folder) return
-    const file = join(this.folder, `${serial}.json`)
-    writeFileSync(`${file}.new`, JSON.stringify(memory))
-    renameSync(`${file}.new`, file)
+  private file(serial: string, n: number): string {
+    return join(this.folder ?? '', `${serial}.${n}.json`)
   }
 }

@@ -1,5 +1,4 @@
-import type { Element } from '@xmldom/xmldom'
-import type { Markup} from '@rauta/protocols';
+import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec, accessProfileCodec, child, credentialCodec, credentialElement, deviceInformation, deviceTime, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, fromDuration, namespaces, needed,
   networkInterface, readSetDeviceTime, readSetNetworkInterface, readUsers, scheduleCodec, servicePaths, specialDayGroupCodec, textOf, topics, writeNotification, type EntityCodec, type ServicePrefix,

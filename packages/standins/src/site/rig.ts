@@ -19,6 +19,7 @@ export class Rig {
   private readonly addresses: AddressBook
   private readonly discovery: DiscoveryResponder
   private readonly joining = new Set<Promise<void>>()
+  private readonly store: MemoryStore
 
   constructor(private readonly options: RigOptions) {
     const site = JSON.parse(readFileSync(options.siteFile, 'utf8')) as SiteFile
@@ -26,9 +27,9 @@ export class Rig {
     this.cards = site.cards
     this.addresses = new AddressBook(options.table)
     this.discovery = new DiscoveryResponder(options.table, () => [...this.units.values()], options.random)
-    const store = new MemoryStore(options.memoryFolder)
+    this.store = new MemoryStore(options.memoryFolder)
     for (const file of site.devices) {
-      this.units.set(file.serial, new Unit(file, this.world, store, {
+      this.units.set(file.serial, new Unit(file, this.world, this.store, {
         relay: () => undefined,
         up: (unit) => this.cameUp(unit),
         down: (unit) => { this.addresses.leave(unit); if (!unit.faults.networkCut) this.discovery.bye(unit) },
@@ -67,5 +68,6 @@ export class Rig {
     this.discovery.close()
     this.addresses.close()
     for (const unit of this.units.values()) { unit.power(false); unit.keep() }
+    this.store.flush()
   }
 }

@@ -11,6 +11,7 @@ import { useGround, useWide } from '../../theme'
 import '../doors/Board'
 import { FirstUse } from '../start/FirstUse'
 import { SignIn } from '../start/SignIn'
+import { Keys } from './Keys'
 import { Rail } from './Rail'
 import { Tabs } from './Tabs'
 import { TopLine } from './TopLine'
@@ -48,6 +49,7 @@ function Inside({ covered }: { covered: boolean }) {
         {covered ? <View style={{ flex: 1, backgroundColor: ground.paper }}><SignIn again /></View> : null}
         {wide ? null : <Tabs />}
       </View>
+      {wide ? <Keys /> : null}
     </View>
   )
 }
