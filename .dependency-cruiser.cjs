@@ -1,8 +1,8 @@
 const ours = (names) => `^(packages|apps)/(${names.join('|')})/`
 /** May import, besides itself: only these of ours. */
 const allowed = {
-  core: [], contracts: ['core'], protocols: ['core'], drivers: ['protocols', 'core', 'contracts'], standins: ['protocols', 'core', 'contracts'], demo: ['contracts'],
-  server: ['drivers', 'protocols', 'contracts', 'core'], web: ['contracts', 'core'], cli: ['contracts', 'core'],
+  core: [], papers: ['core'], contracts: ['core'], protocols: ['core'], drivers: ['protocols', 'core', 'contracts'], standins: ['protocols', 'core', 'contracts'], demo: ['contracts'],
+  server: ['drivers', 'protocols', 'contracts', 'papers', 'core'], web: ['contracts', 'core'], cli: ['contracts', 'papers', 'core'],
 }
 const every = Object.keys(allowed)
 module.exports = {

@@ -7,5 +7,5 @@ const node = (displayName, folders) => ({
 
 export default {
   testTimeout: 60000,
-  projects: [node('core', ['packages/core', 'packages/contracts', 'packages/protocols', 'packages/standins', 'packages/drivers', 'packages/demo', 'apps/cli']), node('server', ['apps/server'])],
+  projects: [node('core', ['packages/core', 'packages/contracts', 'packages/papers', 'packages/protocols', 'packages/standins', 'packages/drivers', 'packages/demo', 'apps/cli']), node('server', ['apps/server'])],
 }

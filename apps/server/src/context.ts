@@ -1,7 +1,7 @@
 import type { Clock } from '@rauta/protocols'
 import { onvifDriver, type Dialer, type Driver, type Secret } from '@rauta/drivers'
-import { sheetOf, type Controller } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetOf, type Controller, type Facts } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import type { JobLog } from './changes/log'
 import type { Vault } from './security/vault'
 import type { Logger } from 'pino'
@@ -19,15 +19,15 @@ export interface Context {
 
 export const secretId = (controller: string) => `device/${controller}`
 
-export function factorySecret(controller: Controller): Secret {
-  const factory = sheetOf(shippedSheets, controller.sheet).controller?.factory
+export function factorySecret(facts: Facts, controller: Controller): Secret {
+  const factory = sheetOf(sheetsFor(facts), controller.sheet).controller?.factory
   return { user: factory?.user ?? '', password: factory?.password ?? '' }
 }
 
 /** This job's secret for a device, where it has one. */
 export async function ownSecret(context: Context, controller: Controller): Promise<Secret | null> {
   const password = await context.vault.get(secretId(controller.id))
-  return password ? { user: factorySecret(controller).user, password } : null
+  return password ? { user: factorySecret(context.log.facts, controller).user, password } : null
 }
 
 export function driverAt(context: Context, address: string, secret: Secret | null, options: { port?: number; signal?: AbortSignal; timeoutMs?: number } = {}): Driver {

@@ -1,5 +1,6 @@
 export * from './sheets/shipped'
 export * from './sheets/schema'
+export * from './sheets/job'
 export * from './commands'
 export * from './http/api'
 export * from './record'

@@ -8,6 +8,8 @@ export * from './cards'
 export * from './time'
 export * from './access'
 export * from './config'
+export * from './siting'
+export * from './supplies'
 export * from './marks'
 export * from './proving'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */

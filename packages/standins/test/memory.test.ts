@@ -1,4 +1,4 @@
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { MemoryStore, noEntities, type Memory } from '../src/device/memory'
@@ -16,7 +16,7 @@ describe('what a device keeps when its power goes', () => {
     store.flush()
     store.save('S1', memory('second'))
     const slot = join(folder, 'S1.1.json')
-    while (!readFileSync(slot, 'utf8').includes('second')) await new Promise((done) => setImmediate(done))
+    while (!existsSync(slot) || !readFileSync(slot, 'utf8').includes('second')) await new Promise((done) => setImmediate(done))
     expect(new MemoryStore(folder).load('S1')?.hostname).toBe('second')
     writeFileSync(slot, '{"turn":3,"memory":{"hostna')
     expect(new MemoryStore(folder).load('S1')?.hostname).toBe('first')

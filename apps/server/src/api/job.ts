@@ -1,4 +1,4 @@
-import { answers, bodies, type CommandRequest } from '@rauta/contracts'
+import { answers, bodies, undoAndRedo, type CommandRequest } from '@rauta/contracts'
 import { ipv4, recordKinds, type Facts } from '@rauta/core'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
@@ -34,6 +34,7 @@ export function jobRoutes(context: Context, stream: LiveStream): Route[] {
         return { rev: log.facts.rev, entries: await log.after(after) }
       },
     },
+    { method: 'get', path: '/plan-edits', says: 'What Undo and Redo of the plan would do now', roles: everyone, answer: answers.planEdits, handle: async () => undoAndRedo(await log.planEdits(), log.facts.undone) },
     {
       method: 'post', path: '/commands', says: 'Changes the job; the same id is applied once', roles: everyone, body: bodies.command, answer: answers.command,
       handle: (request, _response, account) => log.run(request.body as CommandRequest, account),

@@ -1,8 +1,8 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
-import { and, asc, eq, gt, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
 import { applyChanges, digestOf, emptyFacts, put, type Change, type Facts, type Question, type RecordKind, type RecordTypes } from '@rauta/core'
-import { commands, Refusal, shippedSheets, type CommandAnswer, type CommandRequest, type Role } from '@rauta/contracts'
+import { commands, planEdits, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type PlanEdit, type Role } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
 import { changes as changesTable, fieldRevisions, records } from '../store/schema'
@@ -63,11 +63,27 @@ export class JobLog {
         if (questions.length && command.keepFields) payload = command.keepFields(payload, left) as never
       }
       const says = command.words(this.current, payload)
-      const made = edit && questions.length === Object.keys(edit.fields).length ? [] : command.apply(this.current, payload, { id: request.id, by: author.name, role: author.role, at, sheets: shippedSheets })
+      const history = await this.historyFor(request)
+      const made = edit && questions.length === Object.keys(edit.fields).length ? [] : command.apply(this.current, payload, { id: request.id, by: author.name, role: author.role, at, sheets: sheetsFor(this.current), ...(history ? { history } : {}) })
       const asked = questions.map((q) => put(this.current, 'question', q))
       const rev = await this.commit([...made, ...asked], { by: author.name, at, name: request.name, says, command: request.id, ...(edit ? { edit: { ...edit, except: questions.map((q) => q.field) } } : {}) })
       return { rev, changes: made, repeated: false, questions }
     })
+  }
+
+  /** The earlier revision that an undo or a redo speaks of. */
+  private async historyFor({ name, payload }: CommandRequest): Promise<((rev: number) => { name: string; changes: Change[] } | undefined) | null> {
+    if (name !== 'plan.undo' && name !== 'plan.redo') return null
+    const { rev } = payload as { rev: number }
+    const row = (await this.db.select().from(changesTable).where(and(eq(changesTable.job, this.job), eq(changesTable.rev, rev))))[0]
+    return (wanted) => (row && wanted === rev ? { name: row.name, changes: row.changes } : undefined)
+  }
+
+  /** Newest plan edits, undos and redos first. */
+  async planEdits(limit = 100): Promise<PlanEdit[]> {
+    const rows = await this.db.select({ rev: changesTable.rev, name: changesTable.name, says: changesTable.says, by: changesTable.by, at: changesTable.at }).from(changesTable)
+      .where(and(eq(changesTable.job, this.job), inArray(changesTable.name, [...planEdits, 'plan.undo', 'plan.redo']))).orderBy(desc(changesTable.rev)).limit(limit)
+    return rows
   }
 
   /** Appends what a device told or the server worked out. `make` sees the facts as they are when its turn comes. */

@@ -1,7 +1,7 @@
 import { createRequire } from 'node:module'
 import PDFDocument from 'pdfkit'
-import { all, cableName, jobOf, netOf, inCurrentOrder, sheetOf, standings, workedConfigs, openSnags, newestReading, readingsFor, expectedReading, judgeReading, readingName, type Door, type Facts } from '@rauta/core'
-import { chainHead, shippedSheets } from '@rauta/contracts'
+import { all, boardOf, cableName, expectedReading, inCurrentOrder, jobOf, judgeReading, netOf, newestReading, openSnags, readingName, readingsFor, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
+import { chainHead, sheetsFor } from '@rauta/contracts'
 
 const require = createRequire(import.meta.url)
 const fonts = {
@@ -67,11 +67,11 @@ function planPart(page: Page, facts: Facts, door: Door): void {
   const controller = facts.controller[door.placement?.controller ?? '']
   page.heading('Plan')
   page.row('Leads', `from ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}${door.escapeRoute ? ', on an escape route' : ''}`)
-  for (const part of door.parts) page.row(part.id, sheetOf(shippedSheets, part.sheet).name)
+  for (const part of door.parts) page.row(part.id, sheetOf(sheetsFor(facts), part.sheet).name)
   page.row('Behaviour', `release ${door.behaviour.releaseS} s, open ${door.behaviour.heldOpenS} s, delay before relock ${door.behaviour.relockDelayS} s`)
   if (!controller) return
   page.heading(`Conductors to ${controller.ref}, cabinet ${controller.cabinet}`)
-  const net = netOf(door, sheetOf(shippedSheets, controller.sheet), shippedSheets)
+  const net = netOf(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts))
   for (const c of inCurrentOrder(net.conductors)) page.row(`${c.part} ${c.leadName} (${c.colour})`, `${c.cable} to terminal ${c.terminal.id} ${c.terminal.label}`)
   for (const link of net.links) page.row('Link at the strip', link.says)
 }
@@ -85,7 +85,7 @@ function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
     page.row(`${cable.id} to ${cable.part}`, `${cableName(cable.type)}, ${cable.lengthM} m; ${done}`)
     for (const kind of readingsFor(door, cable.id)) {
       const reading = newestReading(facts, door.id, cable.id, kind)
-      const expected = expectedReading(door, cable.id, kind, controller ? sheetOf(shippedSheets, controller.sheet) : null, shippedSheets)
+      const expected = expectedReading(door, cable.id, kind, controller ? boardOf(sheetsFor(facts), controller) : null, sheetsFor(facts))
       if (reading && expected) page.row('', `${readingName(kind)} ${reading.value} ${expected.unit}, worked out ${expected.value.toFixed(2)} ${expected.unit}: ${judgeReading(reading.value, expected).in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`)
     }
   }
@@ -103,9 +103,9 @@ function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => 
 }
 
 function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
-  const worked = workedConfigs(facts, shippedSheets)(door.placement?.controller ?? '')
+  const worked = workedConfigs(facts, sheetsFor(facts))(door.placement?.controller ?? '')
   page.heading('Proofs')
-  for (const { test, state, proof } of standings(facts, door, shippedSheets, worked.wanted, worked.held)) {
+  for (const { test, state, proof } of standings(facts, door, sheetsFor(facts), worked.wanted, worked.held)) {
     page.row(test.title, `${state}${proof ? `: ${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable ? `: ${test.notApplicable}` : ''}`)
     for (const item of (proof?.evidence ?? []) as { at?: number; says?: string; boot?: string; seq?: number }[]) if (item.at && item.says) page.row('', `${time(item.at)} ${item.says} [${item.boot} ${item.seq}]`)
   }

@@ -1,5 +1,5 @@
 import { all, jobOf, judge, scriptFor, type Facts, type Trial } from '@rauta/core'
-import { proofChanges, shippedSheets } from '@rauta/contracts'
+import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
 
@@ -19,7 +19,7 @@ export class Judging {
       if (!verdict || verdict.state === 'waiting') return []
       const door = facts.door[trial.id]
       if (!door) return []
-      return proofChanges(facts, door, trial.test, { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence }, { id: v7(), by: trial.by, role: 'engineer', at, sheets: shippedSheets })
+      return proofChanges(facts, door, trial.test, { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence }, { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) })
     }).catch((error: Error) => this.context.logger.error(error))
   }
 }
@@ -27,7 +27,7 @@ export class Judging {
 export function judgeTrial(facts: Facts, trial: Trial) {
   const door = facts.door[trial.id]
   const job = jobOf(facts)
-  const test = door && scriptFor(facts, door, shippedSheets).find((t) => t.id === trial.test)
+  const test = door && scriptFor(facts, door, sheetsFor(facts)).find((t) => t.id === trial.test)
   if (!door || !job || !test) return null
   const events = all(facts, 'event').filter((e) => e.received >= trial.startedAt - 5000)
   return judge({ test, trial, door: door.id, controller: door.placement?.controller ?? '', events, limits: job.limits, refOf: (id) => facts.door[id]?.ref ?? 'another door' })

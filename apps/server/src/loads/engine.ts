@@ -1,6 +1,6 @@
 import { all, difference, digestOf, operationsFor, put, testPrefix, wantedConfig, type Load, type Operation } from '@rauta/core'
 import { severalAtOnce, type Driver } from '@rauta/drivers'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
 import type { Watcher } from '../reach/watch'
 import { interruptible } from '../reach/watch'
@@ -55,7 +55,7 @@ export class LoadEngine {
     const driver = await serviceDriver(this.context, load.controller, this.context.ending)
     const controller = log.facts.controller[load.controller]
     if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
-    const wanted = wantedConfig(log.facts, controller, shippedSheets).config
+    const wanted = wantedConfig(log.facts, controller, sheetsFor(log.facts)).config
     let read = await driver.read()
     let sent = 0
     // What one write leaves loose on the device (a special day that no schedule uses any more) shows only when it is read again.

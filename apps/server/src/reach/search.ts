@@ -1,7 +1,7 @@
 import { all, put, type Controller, type Facts, type Found } from '@rauta/core'
 import { listenForHello, searchSegment, UnreachableError, type Heard, type Secret } from '@rauta/drivers'
 import { SoapFault } from '@rauta/protocols'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { driverAt, ownSecret, type Context } from '../context'
 import { failureWords } from '../words'
 
@@ -74,7 +74,7 @@ async function askOwnership(context: Context, found: Found): Promise<Partial<Fou
 
 async function candidates(context: Context, planned: Controller | null, model: string): Promise<{ secret: Secret; ownership: Found['ownership'] }[]> {
   const own = planned && (await ownSecret(context, planned))
-  const factories = Object.values(shippedSheets).flatMap((s) => (s.controller && (!model || s.id === model) ? [s.controller.factory] : []))
+  const factories = Object.values(sheetsFor(context.log.facts)).flatMap((s) => (s.controller && (!model || s.id === model) ? [s.controller.factory] : []))
   const distinct = factories.filter((f, i) => factories.findIndex((g) => g.user === f.user && g.password === f.password) === i)
   return [...(own ? [{ secret: own, ownership: 'ours' as const }] : []), ...distinct.map((f) => ({ secret: { user: f.user, password: f.password }, ownership: 'factory' as const }))]
 }

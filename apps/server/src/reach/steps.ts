@@ -19,7 +19,7 @@ const failed = (says: string): StepResult => ({ state: 'failed', says })
 async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
   const { context, controller, found, signal } = input
   const own = await ownSecret(context, controller)
-  const secrets: [Secret, 'ours' | 'factory'][] = [...(own ? [[own, 'ours'] as [Secret, 'ours']] : []), [factorySecret(controller), 'factory']]
+  const secrets: [Secret, 'ours' | 'factory'][] = [...(own ? [[own, 'ours'] as [Secret, 'ours']] : []), [factorySecret(context.log.facts, controller), 'factory']]
   const places = [...new Set([found.address, controller.address])]
   let silence: unknown = null
   let answered = false

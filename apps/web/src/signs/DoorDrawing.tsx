@@ -1,8 +1,9 @@
-import { layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type PlacedPart } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type PlacedPart } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import Svg, { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg'
+import { useFacts } from '../state/job'
 import { faces, useGround } from '../theme'
 import type { Ground } from '../theme/grounds'
 import { edged, wireColours } from './wireColours'
@@ -27,9 +28,10 @@ interface Props {
 export function DoorDrawing({ door, controller, from, to, layer = 'parts', chosen, onPart, notes, lit }: Props) {
   const ground = useGround()
   const [width, setWidth] = useState(0)
-  const sheet = sheetOf(shippedSheets, controller.sheet)
-  const layout = width ? layoutDoor(door, netOf(door, sheet, shippedSheets), width) : null
-  const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(shippedSheets, p.sheet).name}`).join(', ')}, on ${controller.ref}`
+  const facts = useFacts()
+  const sheet = boardOf(sheetsFor(facts), controller)
+  const layout = width ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width) : null
+  const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${controller.ref}`
   return (
     <View style={{ paddingHorizontal: 12 }} onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width) - 24)}>
       {layout ? (
@@ -53,7 +55,7 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
         </Svg>
       ) : null}
       {layout && onPart ? layout.parts.map((p) => (
-        <View key={p.part.id} role="button" tabIndex={0} aria-label={`${p.part.id}, ${sheetOf(shippedSheets, p.part.sheet).name}`}
+        <View key={p.part.id} role="button" tabIndex={0} aria-label={`${p.part.id}, ${sheetOf(sheetsFor(facts), p.part.sheet).name}`}
           {...({ onClick: () => onPart(p.part.id), onKeyDown: (e: { key: string }) => { if (e.key === 'Enter') onPart(p.part.id) } } as object)}
           style={{ position: 'absolute', left: 12 + p.x - 3, top: p.y - 12, width: p.w + 6, height: 52, cursor: 'pointer' }} />
       )) : null}

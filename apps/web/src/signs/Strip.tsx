@@ -1,5 +1,5 @@
-import { all, load, sheetOf, type Controller, type Terminal } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { all, boardOf, load, type Controller, type Terminal } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { Pressable, View } from 'react-native'
 import { T } from '../parts/Text'
 import { useFacts } from '../state/job'
@@ -9,7 +9,7 @@ import { useGround } from '../theme'
 export function Strip({ controller, group, chosen, onTerminal, fits }: { controller: Controller; group?: string; chosen?: string | null; onTerminal?: (terminal: Terminal) => void; fits?: (terminal: Terminal) => boolean }) {
   const facts = useFacts()
   const ground = useGround()
-  const sheet = sheetOf(shippedSheets, controller.sheet)
+  const sheet = boardOf(sheetsFor(facts), controller)
   const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id)
   const count = load(controller.id, doors)
   const users = (id: string) => doors.flatMap((d) => Object.entries(d.placement?.terminals ?? {}).filter(([, t]) => t === id).map(([key]) => `${d.ref} ${key.split('.')[0]}`))

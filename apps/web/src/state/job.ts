@@ -1,5 +1,5 @@
 import { applyChanges, emptyFacts, type Change, type Facts, type RecordKind } from '@rauta/core'
-import { commands, shippedSheets, type CommandAnswer, type CommandRequest, type Role } from '@rauta/contracts'
+import { commands, sheetsFor, type CommandAnswer, type CommandRequest, type Role } from '@rauta/contracts'
 import { v7 } from 'uuid'
 import { create } from 'zustand'
 import { AwayError, get, post, ProblemError } from './api'
@@ -36,7 +36,7 @@ function overlay(base: Facts, outbox: readonly CommandRequest[]): Facts {
   const { me } = useSession.getState()
   return outbox.reduce((facts, request) => {
     try {
-      const changes = commands[request.name]?.apply(facts, request.payload as never, { id: request.id, by: me?.name ?? '', role: (me?.role ?? 'engineer') as Role, at: Date.now(), sheets: shippedSheets }) ?? []
+      const changes = commands[request.name]?.apply(facts, request.payload as never, { id: request.id, by: me?.name ?? '', role: (me?.role ?? 'engineer') as Role, at: Date.now(), sheets: sheetsFor(facts) }) ?? []
       return applyChanges(facts, changes, facts.rev)
     } catch {
       return facts

@@ -1,12 +1,12 @@
 import { all, difference, marksOf, workedConfigs, wantedConfig, type Controller, type Difference, type Door, type DoorMarks, type Facts, type WorkedConfigs } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 
 interface Worked { configs: WorkedConfigs; marks: Map<string, DoorMarks> }
 const kept = new WeakMap<Facts, Worked>()
 
 function worked(facts: Facts): Worked {
   let found = kept.get(facts)
-  if (!found) kept.set(facts, (found = { configs: workedConfigs(facts, shippedSheets), marks: new Map() }))
+  if (!found) kept.set(facts, (found = { configs: workedConfigs(facts, sheetsFor(facts)), marks: new Map() }))
   return found
 }
 
@@ -16,7 +16,7 @@ export const configsOf = (facts: Facts): WorkedConfigs => worked(facts).configs
 export function marksFor(facts: Facts, door: Door): DoorMarks {
   const { configs, marks } = worked(facts)
   let found = marks.get(door.id)
-  if (!found) marks.set(door.id, (found = marksOf(facts, door, shippedSheets, configs)))
+  if (!found) marks.set(door.id, (found = marksOf(facts, door, sheetsFor(facts), configs)))
   return found
 }
 
@@ -32,4 +32,4 @@ export function unsent(facts: Facts): { controller: Controller; differences: Dif
   }).filter((u) => u.differences.length > 0)
 }
 
-export const roundingsOf = (facts: Facts, controller: Controller) => wantedConfig(facts, controller, shippedSheets).roundings
+export const roundingsOf = (facts: Facts, controller: Controller) => wantedConfig(facts, controller, sheetsFor(facts)).roundings

@@ -11,6 +11,8 @@ export interface CommandContext {
   /** Server time, ms since 1970 UTC. */
   at: number
   sheets: Sheets
+  /** What an earlier revision did, where that is known (on the server). */
+  history?: (rev: number) => { name: string; changes: readonly Change[] } | undefined
 }
 
 /** A command that may not be applied: what is wrong, in which field, and how to mend it. */

@@ -1,22 +1,36 @@
-import { addressFault, all, claimSteps, jobOf, put, sheetOf, type Claim, type Controller, type Facts } from '@rauta/core'
+import { addressFault, all, claimSteps, isKind, jobOf, put, sheetOf, type Change, type Claim, type Controller, type Facts, type Sheets } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 export function takenAddresses(facts: Facts, except: string): Map<string, string> {
-  return new Map(all(facts, 'controller').filter((c) => c.id !== except).map((c) => [c.address, c.ref]))
+  return new Map([...all(facts, 'controller'), ...all(facts, 'unit')].filter((c) => c.id !== except && c.address).map((c) => [c.address, c.ref]))
+}
+
+export const controllerSchema = object({
+  id, ref: { type: 'string', pattern: '^[A-Za-z0-9-]{1,8}$' }, sheet: id, cabinet: name, supply: id, address: text, serial: text, mac: text,
+  expanders: { type: 'array', maxItems: 16, items: object({ id: { type: 'string', pattern: '^E[0-9]{1,2}$' }, sheet: id }) },
+}, ['expanders'])
+
+/** A planned controller, checked against its sheet and the site's addresses. An empty address is one that is still to come. */
+export function putController(facts: Facts, p: Controller, sheets: Sheets): Change {
+  if (!sheets[p.sheet]?.controller) throw new Refusal('Choose a controller from the device sheets.', 'sheet')
+  if (!sheets[p.supply]?.supply) throw new Refusal('Choose a supply from the device sheets.', 'supply')
+  const twin = all(facts, 'controller').find((c) => c.ref === p.ref && c.id !== p.id)
+  if (twin) throw new Refusal(`${p.ref} is already used.`, 'ref')
+  const job = existing(jobOf(facts), 'job', '')
+  const fault = p.address === '' ? null : addressFault(p.address, job.network, takenAddresses(facts, p.id))
+  if (fault) throw new Refusal(fault, 'address')
+  const expanders = p.expanders ?? []
+  const most = sheets[p.sheet]?.carries?.find((c) => c.kind === 'expander')?.most ?? 0
+  if (expanders.length > most) throw new Refusal(`${sheets[p.sheet]?.name} carries ${most} expanders; ${expanders.length} are planned.`, 'expanders')
+  const odd = expanders.find((e) => !sheets[e.sheet] || !isKind(sheetOf(sheets, e.sheet), 'expander'))
+  if (odd) throw new Refusal(`${odd.id} is not an expander. Choose one from the device sheets.`, 'expanders')
+  return put(facts, 'controller', p)
 }
 
 export const controllerPut = defineCommand<Controller>({
-  name: 'controller.put', roles: everyFitter, schema: object({ id, ref: { type: 'string', pattern: '^[A-Za-z0-9-]{1,8}$' }, sheet: id, cabinet: name, supply: id, address: text, serial: text, mac: text }),
-  apply(facts, p, { sheets }) {
-    if (!sheets[p.sheet]?.controller) throw new Refusal('Choose a controller from the device sheets.', 'sheet')
-    const twin = all(facts, 'controller').find((c) => c.ref === p.ref && c.id !== p.id)
-    if (twin) throw new Refusal(`${p.ref} is already used.`, 'ref')
-    const job = existing(jobOf(facts), 'job', '')
-    const fault = addressFault(p.address, job.network, takenAddresses(facts, p.id))
-    if (fault) throw new Refusal(fault, 'address')
-    return [put(facts, 'controller', p)]
-  },
-  words: (_f, p) => `Planned ${p.ref} at ${p.address}`,
+  name: 'controller.put', roles: everyFitter, schema: controllerSchema,
+  apply: (facts, p, { sheets }) => [putController(facts, p, sheets)],
+  words: (_f, p) => `Planned ${p.ref}${p.address ? ` at ${p.address}` : ''}`,
 })
 
 export const foundMatch = defineCommand<{ found: string; controller: string | null }>({

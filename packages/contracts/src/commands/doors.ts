@@ -1,41 +1,45 @@
-import { all, defaultBehaviour, drop, partOf, proposePlacement, put, sheetOf, type Behaviour, type Cable, type CableType, type Door, type Facts, type Part, type PartRole, type Placement, type Sheets } from '@rauta/core'
+import { all, boardOf, defaultBehaviour, drop, isKind, openingKinds, partOf, partRoles, proposePlacement, put, roleFacts, sheetOf, type Behaviour, type Cable, type CableType, type Door, type Facts, type Part, type PartRole, type Placement, type Sheets } from '@rauta/core'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
+import { placementSchema } from './site'
 
 const seconds = { type: 'number', minimum: 0, maximum: 3600 } as const
 const idle = { enum: ['closed', 'open'] } as const
 const behaviour = object({ releaseS: { ...seconds, minimum: 0.5 }, heldOpenS: { ...seconds, minimum: 1 }, relockDelayS: seconds, contactIdle: idle, exitIdle: idle, forcedAlarm: flag })
-const hardware = object({ entryReader: id, exitReader: id, lock: id, contact: id, exit: id, breakGlass: id }, ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass'])
+const hardware = object(Object.fromEntries(partRoles.map((role) => [role, id])) as Record<PartRole, typeof id>, partRoles)
 type Hardware = Partial<Record<PartRole, string>>
-type DoorFields = Partial<Pick<Door, 'ref' | 'name' | 'from' | 'to' | 'escapeRoute' | 'passagesPerDay' | 'walk' | 'handle' | 'behaviour'>> & { hardware?: Hardware }
+type DoorFields = Partial<Pick<Door, 'ref' | 'name' | 'from' | 'to' | 'escapeRoute' | 'passagesPerDay' | 'walk' | 'handle' | 'behaviour' | 'opening' | 'decides' | 'outdoor' | 'distances' | 'at' | 'pinned'>> & { hardware?: Hardware }
 
-const ref = { type: 'string', pattern: '^[A-Za-z0-9][A-Za-z0-9-]{0,11}$' } as const
-const fields = object({ ref, name, from: id, to: id, escapeRoute: flag, passagesPerDay: { type: 'integer', minimum: 0, maximum: 100000 }, walk: { type: 'integer' }, handle: flag, behaviour, hardware },
-  ['ref', 'name', 'from', 'to', 'escapeRoute', 'passagesPerDay', 'walk', 'handle', 'behaviour', 'hardware'])
+export const refSchema = { type: 'string', pattern: '^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$' } as const
+const fields = object({
+  ref: refSchema, name, from: id, to: id, escapeRoute: flag, passagesPerDay: { type: 'integer', minimum: 0, maximum: 100000 }, walk: { type: 'integer' }, handle: flag, behaviour, hardware,
+  opening: { enum: openingKinds }, outdoor: flag, pinned: flag,
+  decides: object({ by: { enum: ['reader', 'lock', 'controller', 'server'] }, afterS: seconds, then: { enum: ['staysShut', 'opens', 'knownCards'] } }),
+  distances: { type: 'object', maxProperties: 100, additionalProperties: { type: 'number', minimum: 0, maximum: 2000 } },
+  at: object({ x: { type: 'number', minimum: -100000, maximum: 100000 }, y: { type: 'number', minimum: -100000, maximum: 100000 } }),
+}, ['ref', 'name', 'from', 'to', 'escapeRoute', 'passagesPerDay', 'walk', 'handle', 'behaviour', 'hardware', 'opening', 'outdoor', 'pinned', 'decides', 'distances', 'at'])
 
-const letters: Record<PartRole, string> = { entryReader: 'R', exitReader: 'R', lock: 'K', contact: 'C', exit: 'X', breakGlass: 'B' }
-export const partRoles: readonly PartRole[] = ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass']
-const kindOfRole: Record<PartRole, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', contact: 'contact', exit: 'exit', breakGlass: 'breakGlass' }
-
-const partId = (role: PartRole) => `${letters[role]}${role === 'exitReader' ? 2 : 1}`
-
-function partsFrom(wanted: Hardware, sheets: Sheets): Part[] {
+export function partsFrom(wanted: Hardware, before: readonly Part[], sheets: Sheets): Part[] {
   return partRoles.flatMap((role) => {
     const sheet = wanted[role]
     if (!sheet) return []
-    if (sheets[sheet]?.kind !== kindOfRole[role]) throw new Refusal(`${sheets[sheet]?.name ?? sheet} is not a ${kindOfRole[role]}. Choose another.`, `hardware.${role}`)
-    return [{ id: partId(role), role, sheet }]
+    const found = sheets[sheet]
+    const { id: partId, kind } = roleFacts[role]
+    if (!found || !isKind(found, kind)) throw new Refusal(`${found?.name ?? sheet} is not a ${kind}. Choose another.`, `hardware.${role}`)
+    const address = before.find((p) => p.id === partId)?.address
+    return [{ id: partId, role, sheet, ...(address === undefined ? {} : { address }) }]
   })
 }
 
 /** Keeps the cables whose part is still there and plans one for each new part. */
-function cablesFor(parts: readonly Part[], kept: readonly Cable[], sheets: Sheets): Cable[] {
+export function cablesFor(parts: readonly Part[], kept: readonly Cable[], sheets: Sheets): Cable[] {
   return parts.map((part, i) => kept.find((c) => c.part === part.id) ?? { id: `W${i + 1}`, part: part.id, type: usualCable(part, sheets), lengthM: 0 })
     .map((cable, i, list) => (list.findIndex((c) => c.id === cable.id) === i ? cable : { ...cable, id: `W${list.length + i + 1}` }))
+    .filter((cable) => sheetOf(sheets, parts.find((p) => p.id === cable.part)?.sheet ?? '').leads.length > 0)
 }
 
 function usualCable(part: Part, sheets: Sheets): CableType {
   const cores = sheetOf(sheets, part.sheet).leads.length
-  return part.role === 'lock' || part.role === 'breakGlass' ? { kind: 'iec', conductorClass: 2, mm2: 1, cores } : { kind: 'awg', gauge: 22, cores: cores > 2 ? 6 : 2 }
+  return part.role === 'lock' || part.role === 'lock2' || part.role === 'breakGlass' ? { kind: 'iec', conductorClass: 2, mm2: 1, cores } : { kind: 'awg', gauge: 22, cores: cores > 2 ? 6 : 2 }
 }
 
 function checkRef(facts: Facts, wanted: string, own: string): void {
@@ -55,7 +59,7 @@ export const doorAdd = defineCommand<{ id: string; fields: DoorFields & { ref: s
     if (facts.door[p.id]) throw new Refusal('This door exists already.')
     checkAreas(facts, p.fields.from, p.fields.to)
     const { hardware: wanted, ...rest } = p.fields
-    const parts = partsFrom(wanted ?? {}, sheets)
+    const parts = partsFrom(wanted ?? {}, [], sheets)
     const door: Door = { escapeRoute: false, passagesPerDay: 0, walk: all(facts, 'door').length + 1, handle: false, behaviour: defaultBehaviour, ...rest, id: p.id, parts, cables: cablesFor(parts, [], sheets), placement: null, testCardsOff: false }
     return [put(facts, 'door', door)]
   },
@@ -71,7 +75,7 @@ export const doorEdit = defineCommand<{ id: string; fields: DoorFields }>({
     const next: Door = { ...door, ...rest }
     checkAreas(facts, next.from, next.to)
     if (wanted) {
-      next.parts = partsFrom(wanted, sheets)
+      next.parts = partsFrom(wanted, door.parts, sheets)
       next.cables = cablesFor(next.parts, door.cables, sheets)
       next.placement = replace(facts, next, sheets)
     }
@@ -92,12 +96,12 @@ function replace(facts: Facts, door: Door, sheets: Sheets): Placement | null {
 
 export const doorPlace = defineCommand<{ id: string; placement: Placement | null }>({
   name: 'door.place', roles: everyFitter,
-  schema: object({ id, placement: { anyOf: [{ type: 'null' }, object({ controller: id, portGroup: id, terminals: { type: 'object', additionalProperties: { type: 'string', maxLength: 20 }, maxProperties: 60 } })] } }),
+  schema: object({ id, placement: { anyOf: [{ type: 'null' }, placementSchema] } }),
   apply(facts, p, { sheets }) {
     const door = existing(facts.door[p.id], 'door', p.id)
     if (p.placement) {
       const controller = existing(facts.controller[p.placement.controller], 'controller', p.placement.controller)
-      const known = new Set(sheetOf(sheets, controller.sheet).terminals.map((t) => t.id))
+      const known = new Set(boardOf(sheets, controller).terminals.map((t) => t.id))
       const unknown = Object.values(p.placement.terminals).find((t) => !known.has(t))
       if (unknown) throw new Refusal(`${controller.ref} has no terminal ${unknown}.`)
     }
@@ -106,10 +110,12 @@ export const doorPlace = defineCommand<{ id: string; placement: Placement | null
   words: (f, p) => (p.placement ? `Placed ${f.door[p.id]?.ref ?? p.id} on ${f.controller[p.placement.controller]?.ref ?? ''}` : `Took ${f.door[p.id]?.ref ?? p.id} off its controller`),
 })
 
+const cores = { type: 'integer', minimum: 1, maximum: 24 } as const
+const make = { cores, perConductor: { type: 'integer', minimum: 1, maximum: 4 }, clad: flag } as const
 const cableType = {
   anyOf: [
-    object({ kind: { const: 'iec' }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, cores: { type: 'integer', minimum: 1, maximum: 24 } }),
-    object({ kind: { const: 'awg' }, gauge: { type: 'integer', minimum: 10, maximum: 28 }, cores: { type: 'integer', minimum: 1, maximum: 24 } }),
+    object({ kind: { const: 'iec' }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, ...make }, ['perConductor', 'clad']),
+    object({ kind: { const: 'awg' }, gauge: { type: 'integer', minimum: 10, maximum: 28 }, ...make }, ['perConductor', 'clad']),
   ],
 }
 
@@ -117,6 +123,7 @@ export const cableSet = defineCommand<{ door: string; cable: string; type?: Cabl
   name: 'cable.set', roles: everyFitter, schema: object({ door: id, cable: id, type: cableType, lengthM: { type: 'number', minimum: 0, maximum: 2000 } }, ['type']),
   apply(facts, p) {
     const door = existing(facts.door[p.door], 'door', p.door)
+    if (p.type && p.type.cores < (p.type.perConductor ?? 1) * 2) throw new Refusal(`${p.type.cores} cores do not make two conductors of ${p.type.perConductor} cores each. Take a cable with more cores, or fewer a conductor.`, 'type')
     const cable = existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
     const next = { ...cable, lengthM: p.lengthM, ...(p.type ? { type: p.type } : {}) }
     return [put(facts, 'door', { ...door, cables: door.cables.map((c) => (c.id === p.cable ? next : c)) })]

@@ -4,17 +4,22 @@ import * as doors from './doors'
 import * as job from './job'
 import * as people from './people'
 import * as proving from './proving'
+import * as sheets from './sheets'
+import * as site from './site'
+import * as undo from './undo'
 import * as wire from './wire'
 
 const isCommand = (value: unknown): value is Command => typeof value === 'object' && value !== null && 'apply' in value && 'schema' in value
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, devices, wire, people, proving].flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand)).map((command) => [command.name, command]),
+  [job, doors, devices, site, sheets, undo, wire, people, proving].flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand)).map((command) => [command.name, command]),
 )
 
 export * from './command'
 export { zoneFault } from './job'
-export { partRoles, type DoorFields, type Hardware } from './doors'
+export { type DoorFields, type Hardware } from './doors'
 export { takenAddresses } from './devices'
+export { cabinetsOf, type SitePlacement } from './site'
+export { planEdits, undoAndRedo, type PlanEdit } from './undo'
 export { chainHead, proofChanges } from './proving'

@@ -48,8 +48,12 @@ export const jobEdit = defineCommand<{ fields: Partial<Pick<Job, 'name' | 'clien
 })
 
 export const areaPut = defineCommand<Area>({
-  name: 'area.put', roles: ['lead', 'engineer'], schema: object({ id, code: { type: 'string', pattern: '^[A-Z0-9]{1,4}$' }, name }),
+  name: 'area.put', roles: ['lead', 'engineer'], schema: object({ id, code: { type: 'string', pattern: '^[A-Z0-9]{1,4}$' }, name, parent: id }, ['parent']),
   apply(facts, p) {
+    for (let at = p.parent; at !== undefined; at = facts.area[at]?.parent) {
+      if (at === p.id) throw new Refusal('An area cannot be part of itself, nor of an area inside it. Choose another.', 'parent')
+      existing(facts.area[at], 'area', at)
+    }
     const twin = all(facts, 'area').find((a) => a.code === p.code && a.id !== p.id)
     if (twin) throw new Refusal(`Code ${p.code} already stands for ${twin.name}.`, 'code')
     return [put(facts, 'area', p)]
@@ -62,6 +66,8 @@ export const areaRemove = defineCommand<{ id: string }>({
   apply(facts, p) {
     const user = all(facts, 'door').find((d) => d.from === p.id || d.to === p.id)
     if (user) throw new Refusal(`${user.ref} still leads to or from this area.`)
+    const inside = all(facts, 'area').find((a) => a.parent === p.id)
+    if (inside) throw new Refusal(`${inside.name} is part of this area. Move it first.`)
     return drop(facts, 'area', p.id)
   },
   words: (_f, p) => `Removed area ${p.id}`,

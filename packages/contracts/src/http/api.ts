@@ -27,6 +27,7 @@ export const answers = {
   changes: { type: 'object', required: ['rev', 'entries'], properties: { rev: { type: 'integer' }, entries: { type: 'array' } } },
   me: { type: 'object', required: ['state'], properties: { state: { enum: ['new', 'out', 'in'] }, name: { type: 'string' }, role: { type: 'string' }, rigPage: { type: 'string' } } },
   health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
+  planEdits: { type: 'object', required: ['undo', 'redo'], properties: { undo: { type: ['object', 'null'] }, redo: { type: ['object', 'null'] } } },
   ok: { type: 'object', required: ['says'], properties: { says: { type: 'string' } } },
   accounts: { type: 'array', items: { type: 'object', required: ['name', 'role'], properties: { name: { type: 'string' }, role: { type: 'string' } } } },
 } as const

@@ -15,6 +15,32 @@ export function portGroup(group: string, first: number, door: number, letter: st
   ]
 }
 
+/** Screws of a larger port group: two reader ports that take Wiegand or a bus, lock relay and second relay, four inputs. */
+export function largePortGroup(group: string, first: number, door: number, inputs: number): Terminal[] {
+  let n = first
+  const screw = (label: string, kind: TerminalKind, port: string, maxConductors = 1): Terminal => ({ id: String(n++), label, kind, group, port, maxConductors, mostMm2: 1.5 })
+  const reader = (k: number): Terminal[] => [
+    screw('12V', 'reader+', `reader ${k}`, 3), screw('0V', 'reader-', `reader ${k}`, 3), screw('D0', 'd0', `reader ${k}`), screw('D1', 'd1', `reader ${k}`), screw('LED', 'led', `reader ${k}`, 2),
+  ]
+  const pairs = Array.from({ length: inputs / 2 }, (_, i) => i * 2)
+  return [
+    ...reader(door * 2 - 1), ...reader(door * 2), screw('A', 'busA', `bus ${door}`, 4), screw('B', 'busB', `bus ${door}`, 4), screw('0', 'bus0', `bus ${door}`, 4),
+    screw('F+', 'feed+', `lock ${group}`, 2), screw('C', 'relayC', `relay ${door * 2 - 1}`), screw('NC', 'relayNC', `relay ${door * 2 - 1}`, 2), screw('NO', 'relayNO', `relay ${door * 2 - 1}`, 2), screw('F−', 'feed-', `lock ${group}`, 3),
+    screw('C2', 'auxC', `relay ${door * 2}`), screw('NO2', 'auxNO', `relay ${door * 2}`),
+    ...pairs.flatMap((i) => { const at = (door - 1) * inputs + i + 1; return [screw(`I${at}`, 'input', `input ${at}`), screw('0V', 'inputCommon', `inputs ${group}${i / 2 + 1}`, 2), screw(`I${at + 1}`, 'input', `input ${at + 1}`)] }),
+  ]
+}
+
+/** Screws of an expander: inputs in pairs with a 0 V between, relays with two screws. Serves any port group. */
+export function expanderScrews(inputs: number, relays: number): Terminal[] {
+  let n = 1
+  const screw = (label: string, kind: TerminalKind, port: string, maxConductors = 1): Terminal => ({ id: String(n++), label, kind, group: '*', port, maxConductors, mostMm2: 1.5 })
+  return [
+    ...Array.from({ length: inputs / 2 }, (_, i) => i * 2).flatMap((i) => [screw(`I${i + 1}`, 'input', `input ${i + 1}`), screw('0V', 'inputCommon', `inputs ${i / 2 + 1}`, 2), screw(`I${i + 2}`, 'input', `input ${i + 2}`)]),
+    ...Array.from({ length: relays }, (_, i) => i + 1).flatMap((i) => [screw(`C${i}`, 'auxC', `relay ${i}`), screw(`NO${i}`, 'auxNO', `relay ${i}`)]),
+  ]
+}
+
 export function doorController(id: string, name: string, doors: number, factoryAddress: string, resetSeconds: number): DeviceSheet {
   const letters = ['A', 'B', 'C', 'D']
   const groups = letters.slice(0, doors).map((letter) => ({ id: letter, name: `Port group ${letter}` }))

@@ -1,5 +1,6 @@
 import type { DeviceSheet, Lead, Sheets } from '@rauta/core'
 import { doorController } from './build'
+import { moreSheets } from './more'
 
 const readerLeads = (colours: [string, string, string, string, string]): Lead[] => [
   { id: 'plus', name: 'supply +', colour: colours[0], kind: 'supply+' }, { id: 'zero', name: '0 V', colour: colours[1], kind: 'supply-' },
@@ -23,8 +24,8 @@ const list: DeviceSheet[] = [
   { ...base, id: 'contact-frame', name: 'Door contact, in the frame', kind: 'contact', says: 'Closed while the leaf is shut.', leads: pair('blue', 'yellow') },
   { ...base, id: 'button-exit', name: 'Exit button', kind: 'exit', says: 'Closes while it is pressed.', leads: pair('brown', 'white') },
   { ...base, id: 'break-glass', name: 'Break glass, one pole', kind: 'breakGlass', says: 'Opens the lock’s feed.', leads: [{ id: 'in', name: 'feed in', colour: 'red', kind: 'break1' }, { id: 'out', name: 'feed out', colour: 'orange', kind: 'break2' }] },
-  { ...base, id: 'supply-5', name: 'Supply, 13.6 V, 5 A', kind: 'supply', says: 'With charger for a 12 V battery.', leads: [], supply: { volts: 13.6, amps: 5, internalOhm: 0.05 } },
+  { ...base, id: 'supply-5', name: 'Supply, 13.6 V, 5 A', kind: 'supply', says: 'With charger for a 12 V battery.', leads: [], supply: { volts: 13.6, amps: 5, internalOhm: 0.05, floatV: 13.8, endV: 10.5, chargerA: 0.7, battery: { volts: 12, peukert: 1.15 }, outputs: [{ id: 'board', fuseA: 2 }, { id: 'locks', fuseA: 4 }] } },
 ]
 
 /** The device sheets that ship with Rauta; all types are invented. */
-export const shippedSheets: Sheets = Object.fromEntries(list.map((sheet) => [sheet.id, sheet]))
+export const shippedSheets: Sheets = Object.fromEntries([...list, ...moreSheets].map((sheet) => [sheet.id, sheet]))

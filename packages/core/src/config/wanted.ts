@@ -1,6 +1,7 @@
 import { card26Hex } from '../cards/wiegand'
 import type { Controller } from '../devices/records'
-import { sheetOf, type Sheets } from '../devices/sheet'
+import { boardOf } from '../devices/board'
+import type { Sheets } from '../devices/sheet'
 import { readersOf, type Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { controllerFacts, portsOf } from '../wiring/placement'
@@ -22,7 +23,7 @@ export const testPrefix = 'test/'
 
 /** What a controller shall hold, worked out from the job and brought to the form that its sheet can keep. */
 export function wantedConfig(facts: Facts, controller: Controller, sheets: Sheets): Wanted {
-  const sheet = controllerFacts(sheetOf(sheets, controller.sheet))
+  const sheet = controllerFacts(boardOf(sheets, controller))
   const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id).sort((a, b) => a.ref.localeCompare(b.ref))
   const roundings: Rounding[] = []
   const config: Record<string, Json> = {}
@@ -55,7 +56,7 @@ function doorPart(door: Door, step: number, longest: number, roundings: Rounding
 }
 
 function terminalPart(door: Door, facts: Facts, controller: Controller, sheets: Sheets): Json {
-  const ports = portsOf(door, sheetOf(sheets, controller.sheet))
+  const ports = portsOf(door, boardOf(sheets, controller))
   const lock = door.parts.find((p) => p.role === 'lock')
   return {
     readers: ports.readers,

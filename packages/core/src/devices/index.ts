@@ -1,2 +1,5 @@
 export * from './sheet'
+export * from './coding'
+export * from './board'
 export * from './records'
+export * from './faults'

@@ -11,7 +11,12 @@ export interface Controller {
   /** From the label, where known; matching a found device fills both. */
   serial: string
   mac: string
+  /** Expanders behind it, in order: `E1`, `E2`. */
+  expanders?: { id: string; sheet: string }[]
 }
+
+/** Where a cabinet hangs: its name is its id. Metres on the site's grid. */
+export interface CabinetPlace { id: string; x: number; y: number }
 
 /** Check-off of the cabinet a controller sits in: item id to who and when. Its id is the controller's. */
 export interface Cabinet {

@@ -1,38 +1,66 @@
-/** What a terminal or a lead is for; a lead may only go to a terminal of the same kind. */
-export type TerminalKind =
-  | 'reader+' | 'reader-' | 'd0' | 'd1' | 'led'
-  | 'input' | 'inputCommon'
-  | 'relayC' | 'relayNO' | 'relayNC'
-  | 'feed+' | 'feed-'
+import type { SwitchCoding } from './coding'
+import type { PowerClass } from '../power/ethernet'
+import type { Thresholds } from '../power/supervised'
 
-/** One screw of a controller. */
+/** What a terminal is for; a lead may only go to a terminal of the kind that it wants. */
+export const terminalKinds = [
+  'reader+', 'reader-', 'd0', 'd1', 'led', 'busA', 'busB', 'bus0', 'input', 'inputCommon', 'relayC', 'relayNO', 'relayNC', 'auxC', 'auxNO', 'feed+', 'feed-',
+] as const
+export type TerminalKind = (typeof terminalKinds)[number]
+
+export const leadKinds = [
+  'supply+', 'supply-', 'd0', 'd1', 'led', 'busA', 'busB', 'bus0', 'contactA', 'contactB', 'lock+', 'lock-', 'break1', 'break2', 'drive1', 'drive2',
+] as const
+export type LeadKind = (typeof leadKinds)[number]
+
+export const deviceKinds = [
+  'controller', 'reader', 'lock', 'contact', 'exit', 'breakGlass', 'supply', 'expander', 'hub', 'wirelessLock', 'station', 'module', 'converter', 'switch', 'midspan', 'opener',
+] as const
+export type DeviceKind = (typeof deviceKinds)[number]
+
+/** One screw of a controller or an expander. */
 export interface Terminal {
   id: string
   label: string
   kind: TerminalKind
-  /** Port group it belongs to; a door's parts must share one. */
+  /** Port group it belongs to; a door's parts must share one. `*`: any port group of the controller. */
   group: string
   /** Reader port, input or relay it is part of, unique in the controller: `reader 1`, `input 7`. */
   port: string
   maxConductors: number
+  /** Thickest core that it takes, mm². */
+  mostMm2?: number
 }
 
 /** One conductor that comes out of a part. */
 export interface Lead {
   id: string
   name: string
+  /** Empty: the lead has no colour; plus and minus are found with a meter first. */
   colour: string
-  kind: 'supply+' | 'supply-' | 'd0' | 'd1' | 'led' | 'contactA' | 'contactB' | 'lock+' | 'lock-' | 'break1' | 'break2'
+  kind: LeadKind
 }
 
 export interface LockFacts {
-  principle: 'magnetic' | 'strike'
+  principle: 'magnetic' | 'strike' | 'motor'
   fail: 'safe' | 'secure'
   nominalV: number
   /** Least volts at the lock at which it pulls in (strike) or holds its rating (magnetic). */
   leastV: number
   /** Amps while pulling in (strike) or held (magnetic). */
   pullA: number
+  /** How long pulling in takes. */
+  pullMs?: number
+  /** Amps once it has pulled in; as much as pulling in where it is not said. */
+  holdA?: number
+  /** Volts under which it lets go. */
+  dropOutV?: number
+  /** Share of the time that it may be driven, 0 to 1. */
+  duty?: number
+  /** Direct where it is not said. */
+  current?: 'direct' | 'alternating'
+  /** Milliseconds that suppression across its coil adds before it lets go. */
+  suppressionMs?: number
   /** Whether it tells by itself that it is locked. */
   sensing: boolean
 }
@@ -54,13 +82,34 @@ export interface ControllerFacts {
   reset: { says: string; seconds: number }[]
   lamps: { lamp: string; means: string }[]
   cabinet: { id: string; says: string }[]
+  /** Ohms at which its supervised inputs tell the states apart, where it has such inputs. */
+  supervised?: Thresholds
+}
+
+/** What it draws from a network port. Watts at the device. */
+export interface NetworkDraw { class: PowerClass['class']; restW: number; peakW: number }
+export interface SupplyFacts {
+  volts: number
+  amps: number
+  internalOhm: number
+  /** With the mains there and the battery full. */
+  floatV?: number
+  /** At the end of the battery, where the supply cuts it off. */
+  endV?: number
+  /** Amps that its charger takes from the rating. */
+  chargerA?: number
+  /** Batteries it takes. */
+  battery?: { volts: number; peukert: number | null }
+  outputs?: { id: string; fuseA: number }[]
 }
 
 /** A device type as data. Nothing in the code knows a type by its name. */
 export interface DeviceSheet {
   id: string
   name: string
-  kind: 'controller' | 'reader' | 'lock' | 'contact' | 'exit' | 'breakGlass' | 'supply'
+  kind: DeviceKind
+  /** What else it is at once: a door station is a reader and a lock output too. */
+  also?: DeviceKind[]
   says: string
   /** Amps at rest from the reader or device supply. */
   restA: number
@@ -68,7 +117,28 @@ export interface DeviceSheet {
   leads: Lead[]
   lock?: LockFacts
   controller?: ControllerFacts
-  supply?: { volts: number; amps: number; internalOhm: number }
+  supply?: SupplyFacts
+  /** Least and most volts it works at. */
+  operatingV?: { least: number; most: number }
+  /** Amps in the first moment of power, and for how long. */
+  inrush?: { amps: number; ms: number }
+  place?: 'indoor' | 'outdoor'
+  /** How it hands on what it reads. `osdp` sits on a bus under an address. */
+  reading?: { by: 'wiegand' | 'osdp' | 'network' | 'radio'; technologies: string[]; keypad: boolean; reachM: number; unitLoad?: number }
+  coding?: SwitchCoding
+  jumpers?: { id: string; says: string; positions: string[]; factory: string }[]
+  network?: NetworkDraw
+  /** A converter's other side: what it makes of what it gets. */
+  feeds?: { volts: number; watts: number; efficiency: number; cutOffV: number }
+  networkSource?: { volts: number; budgetW: number; ports: { id: string; highestClass: number }[] }
+  /** A battery of its own: passages a day that it suits. */
+  ownBattery?: { passagesPerDay: number; cells: string }
+  /** How many of what may hang on it. */
+  carries?: { kind: DeviceKind; most: number }[]
+  lamps?: { lamp: string; means: string }[]
+  sounds?: { sound: string; means: string }[]
+  box?: string[]
+  mounting?: string[]
   /** What must be at hand to bring it into service. */
   atHand: string[]
 }
@@ -81,3 +151,6 @@ export function sheetOf(sheets: Sheets, id: string): DeviceSheet {
   if (!sheet) throw new Error(`No device sheet is called ${id}.`)
   return sheet
 }
+
+/** Whether a device is of a kind, first or among other things. */
+export const isKind = (sheet: DeviceSheet, kind: DeviceKind): boolean => sheet.kind === kind || (sheet.also?.includes(kind) ?? false)

@@ -1,7 +1,25 @@
+import type { DeviceKind } from '../devices/sheet'
 import type { CableType } from '../power/conductor'
 
 /** What a part does at its door. */
-export type PartRole = 'entryReader' | 'exitReader' | 'lock' | 'contact' | 'exit' | 'breakGlass'
+export const partRoles = ['entryReader', 'exitReader', 'lock', 'lock2', 'contact', 'contact2', 'boltContact', 'exit', 'exitSensor', 'deskButton', 'breakGlass', 'opener'] as const
+export type PartRole = (typeof partRoles)[number]
+
+/** What kind of device does what at a door, the trade's letter and number for it, and how it is called. */
+export const roleFacts: Readonly<Record<PartRole, { id: string; kind: DeviceKind; says: string }>> = {
+  entryReader: { id: 'R1', kind: 'reader', says: 'Reader, unsecured side' }, exitReader: { id: 'R2', kind: 'reader', says: 'Reader, secured side' },
+  lock: { id: 'K1', kind: 'lock', says: 'Lock' }, lock2: { id: 'K2', kind: 'lock', says: 'Lock of the second leaf' },
+  contact: { id: 'C1', kind: 'contact', says: 'Door contact' }, contact2: { id: 'C2', kind: 'contact', says: 'Contact of the second leaf' }, boltContact: { id: 'L1', kind: 'contact', says: 'Bolt contact' },
+  exit: { id: 'X1', kind: 'exit', says: 'Exit button' }, exitSensor: { id: 'X2', kind: 'exit', says: 'Exit sensor' }, deskButton: { id: 'D1', kind: 'exit', says: 'Desk button' },
+  breakGlass: { id: 'B1', kind: 'breakGlass', says: 'Break glass' }, opener: { id: 'O1', kind: 'opener', says: 'Opener' },
+}
+
+/** What an opening is. */
+export const openingKinds = ['door', 'doubleDoor', 'gate', 'shutter', 'turnstile', 'cabinet', 'locker', 'padlock', 'liftCall'] as const
+export type OpeningKind = (typeof openingKinds)[number]
+
+/** Who decides whether somebody passes, and what happens when that is out of reach for longer than `afterS`. */
+export interface Decides { by: 'reader' | 'lock' | 'controller' | 'server'; afterS: number; then: 'staysShut' | 'opens' | 'knownCards' }
 
 /** One piece of hardware at a door. Its id is the trade's letter and a number: R1, K1, C1, X1, B1. */
 export interface Part {
@@ -9,6 +27,8 @@ export interface Part {
   role: PartRole
   /** Id of its device sheet. */
   sheet: string
+  /** On a bus. */
+  address?: number
 }
 
 /** A planned cable from one part to the controller. */
@@ -57,6 +77,17 @@ export interface Door {
   cables: Cable[]
   placement: Placement | null
   behaviour: Behaviour
+  /** A door where it is not said. */
+  opening?: OpeningKind
+  decides?: Decides
+  /** Whether its unsecured side is out of doors. */
+  outdoor?: boolean
+  /** Metres to cabinets, by their names, as given. */
+  distances?: Record<string, number>
+  /** Place on the site's grid, metres. */
+  at?: { x: number; y: number }
+  /** Where it must be placed: nothing moves it. */
+  pinned?: boolean
   /** True once the test cards have been taken off this door (before it is signed). */
   testCardsOff: boolean
 }

@@ -1,5 +1,7 @@
 import type { Door } from '../doors/door'
-import type { Cabinet, Controller, Claim, Found, Reach } from '../devices/records'
+import type { Cabinet, CabinetPlace, Controller, Claim, Found, Reach } from '../devices/records'
+import type { DeviceSheet } from '../devices/sheet'
+import type { PowerPlan, Unit, UnitFeed } from '../power/records'
 import type { Reading, Tick } from '../wiring/records'
 import type { Group, Person, Rule, TestCards } from '../access/records'
 import type { Schedule, SpecialDay } from '../time/schedule'
@@ -50,6 +52,8 @@ export interface Area {
   /** Short code that begins the references of its doors, for example `Q`. */
   code: string
   name: string
+  /** The area it is part of. */
+  parent?: string
 }
 
 /** Two edits of one field met: `kept` came first and is in force, `offered` waits until somebody chooses. */
@@ -63,6 +67,11 @@ export interface Question {
   by: string
   at: number
 }
+
+/** A change that was taken back: `r` and its revision; `by` is the revision that did. */
+export interface Undone { id: string; by: number }
+/** What the columns of door schedules were said to mean, by their titles in small letters. Its id is `doors`. */
+export interface ColumnMemory { id: string; meanings: Record<string, string> }
 
 /** One table per kind of record; all a job is. Each record is plain data with an `id`. */
 export interface RecordTypes {
@@ -91,12 +100,20 @@ export interface RecordTypes {
   signature: Signature
   chain: ChainRecord
   question: Question
+  sheet: DeviceSheet
+  cabinetPlace: CabinetPlace
+  powerPlan: PowerPlan
+  unit: Unit
+  unitFeed: UnitFeed
+  undone: Undone
+  columns: ColumnMemory
 }
 export type RecordKind = keyof RecordTypes
 
 export const recordKinds: readonly RecordKind[] = [
   'job', 'area', 'door', 'controller', 'cabinet', 'tick', 'reading', 'found', 'claim', 'reach', 'person', 'group', 'rule',
   'schedule', 'specialDay', 'testCards', 'held', 'load', 'event', 'trial', 'proof', 'snag', 'signature', 'chain', 'question',
+  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns',
 ]
 
 export type Facts = { readonly [K in RecordKind]: Readonly<Record<string, RecordTypes[K]>> } & { readonly rev: number }

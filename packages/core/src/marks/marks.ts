@@ -4,7 +4,8 @@ import { twoSided } from '../config/words'
 import type { Config } from '../config/records'
 import { wantedConfig } from '../config/wanted'
 import { claimSteps } from '../devices/records'
-import { sheetOf, type Sheets } from '../devices/sheet'
+import { boardOf } from '../devices/board'
+import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, jobOf, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding, type Mark } from '../job/finding'
@@ -87,7 +88,7 @@ export function endingDigest(door: Door, cable: string): string {
 
 function wireMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
-  const sheet = controller ? sheetOf(sheets, controller.sheet) : null
+  const sheet = controller ? boardOf(sheets, controller) : null
   const findings: Finding[] = []
   let done = 0
   let total = 0

@@ -23,11 +23,12 @@ export interface Net {
   lockPath: string[]
 }
 
-export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets): Net {
+/** @param opened conductors that are cut, by id: they are in no drawing, no table and no circuit */
+export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets, opened: ReadonlySet<string> = new Set()): Net {
   const placement = door.placement
   if (!placement) return { conductors: [], links: [], lockPath: [] }
   const byId = new Map(controller.terminals.map((t) => [t.id, t]))
-  const conductors = door.parts.flatMap((part) => conductorsOf(door, part, sheetOf(sheets, part.sheet), byId))
+  const conductors = door.parts.flatMap((part) => conductorsOf(door, part, sheetOf(sheets, part.sheet), byId)).filter((c) => !opened.has(c.id))
   const lock = partOf(door, 'lock')
   const breakGlass = partOf(door, 'breakGlass')
   const links: Net['links'] = []
@@ -37,7 +38,7 @@ export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets): Net 
     const to = inGroup('relayC')
     if (from && to) links.push({ from, to, says: `Link ${from.id} (${from.label}) to ${to.id} (${to.label})` })
   }
-  const lockPath = [breakGlass, lock].flatMap((part) => (part ? door.cables.filter((c) => c.part === part.id).map((c) => c.id) : []))
+  const lockPath = [breakGlass, lock, partOf(door, 'lock2')].flatMap((part) => (part ? door.cables.filter((c) => c.part === part.id).map((c) => c.id) : []))
   return { conductors, links, lockPath }
 }
 

@@ -1,5 +1,6 @@
 import { blindSpots, partOf, type Door } from '../doors/door'
 import type { Controller } from '../devices/records'
+import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { note, stop, warn, type Finding } from '../job/finding'
 import { load, wantsOf } from './placement'
@@ -31,7 +32,7 @@ function placementFindings(door: Door, controllers: Readonly<Record<string, Cont
   const controller = placement && controllers[placement.controller]
   if (!placement || !controller) return [stop('plan', 'not-placed', 'The door is on no controller yet. Place it.')]
   const found: Finding[] = []
-  const sheet = sheetOf(sheets, controller.sheet)
+  const sheet = boardOf(sheets, controller)
   const byId = new Map(sheet.terminals.map((t) => [t.id, t]))
   for (const want of wantsOf(door, sheets)) {
     const terminal = byId.get(placement.terminals[`${want.part}.${want.lead}`] ?? '')
@@ -67,7 +68,7 @@ function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string,
 function voltFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets): Finding[] {
   const controller = door.placement && controllers[door.placement.controller]
   if (!controller || !partOf(door, 'lock')) return []
-  const volts = lockVolts(door, sheetOf(sheets, controller.sheet), sheets)
+  const volts = lockVolts(door, boardOf(sheets, controller), sheets)
   if (!volts) return [warn('plan', 'no-length', 'The lock’s volts cannot be worked out: a cable of its circuit has no length yet.')]
   if (volts.enough) return [note('plan', 'volts', `The lock sees ${volts.volts.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`)]
   const lock = partOf(door, 'lock')

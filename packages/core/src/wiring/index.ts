@@ -1,6 +1,7 @@
 export * from './records'
 export * from './placement'
 export * from './conductors'
+export * from './circuit'
 export * from './volts'
 export * from './verdict'
 export * from './findings'

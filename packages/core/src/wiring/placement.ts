@@ -1,6 +1,7 @@
 import { partOf, readersOf, type Door, type Part, type Placement } from '../doors/door'
-import { sheetOf, type ControllerFacts, type DeviceSheet, type Lead, type Sheets, type Terminal, type TerminalKind } from '../devices/sheet'
+import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
+import { isKind, sheetOf, type ControllerFacts, type DeviceSheet, type LeadKind, type Sheets, type Terminal, type TerminalKind } from '../devices/sheet'
 
 /** One lead of a part and the terminal kind it wants. Links that the panel closes by itself are not leads. */
 export interface Want {
@@ -12,23 +13,17 @@ export interface Want {
 /** The conductor that goes from a lock circuit's feed to the relay when no break glass stands between. */
 export const feedLink = 'link.feed'
 
-/** Which terminal kind each lead of a part needs, in this door. */
-export function wantsOf(door: Door, sheets: Sheets): Want[] {
-  return door.parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.map((lead) => ({ part: part.id, lead: lead.id, kind: terminalKindFor(part, lead, door, sheets) })))
+const kindFor: Readonly<Record<LeadKind, TerminalKind | 'restingSide'>> = {
+  'supply+': 'reader+', 'supply-': 'reader-', d0: 'd0', d1: 'd1', led: 'led', busA: 'busA', busB: 'busB', bus0: 'bus0', contactA: 'input', contactB: 'inputCommon',
+  break1: 'feed+', break2: 'relayC', 'lock+': 'restingSide', 'lock-': 'feed-', drive1: 'auxC', drive2: 'auxNO',
 }
 
-function terminalKindFor(part: Part, lead: Lead, door: Door, sheets: Sheets): TerminalKind {
-  switch (lead.kind) {
-    case 'supply+': return 'reader+'
-    case 'supply-': return 'reader-'
-    case 'd0': case 'd1': case 'led': return lead.kind
-    case 'contactA': return 'input'
-    case 'contactB': return 'inputCommon'
-    case 'break1': return 'feed+'
-    case 'break2': return 'relayC'
-    case 'lock-': return 'feed-'
-    case 'lock+': return restingSide(door, sheets)
-  }
+/** Which terminal kind each lead of a part needs, in this door. */
+export function wantsOf(door: Door, sheets: Sheets, parts: readonly Part[] = door.parts): Want[] {
+  return parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.map((lead) => {
+    const kind = kindFor[lead.kind]
+    return { part: part.id, lead: lead.id, kind: kind === 'restingSide' ? restingSide(door, sheets) : kind }
+  }))
 }
 
 /** A fail-safe lock is powered while locked, so it hangs on the contact that is closed at rest. */
@@ -49,72 +44,125 @@ export function load(controller: string, doors: readonly Door[], except = ''): M
 
 export type Proposal = { ok: true; placement: Placement } | { ok: false; says: string }
 
+/** Port group of a door that needs no terminal: it stands behind the controller by radio or by network. */
+export const noGroup = '*'
+
 /**
  * Proposes terminals for a door on one controller: all parts on one port group, each part on one free port of the right
- * kind, pins already chosen kept where they still fit.
+ * kind (on an expander behind the controller where the group has none left).
  */
 export function proposePlacement(door: Door, controller: Controller, sheets: Sheets, doors: readonly Door[], portGroup?: string): Proposal {
-  const sheet = sheetOf(sheets, controller.sheet)
-  if (!sheet.controller) return { ok: false, says: `${controller.ref} is not a controller.` }
-  const used = load(controller.id, doors, door.id)
-  const groups = sheet.controller.portGroups.filter((group) => !portGroup || group.id === portGroup)
+  const board = boardOf(sheets, controller)
+  if (!board.controller) return { ok: false, says: `${controller.ref} is not a controller.` }
+  const others = doors.filter((other) => other.id !== door.id && other.placement?.controller === controller.id)
+  if (wantsOf(door, sheets).length === 0) return withoutTerminals(door, controller, board, sheets, others)
+  const used = load(controller.id, others)
+  const groups = board.controller.portGroups.filter((group) => !portGroup || group.id === portGroup)
   let firstReason = ''
   for (const group of groups) {
-    const taken = doors.some((other) => other.id !== door.id && other.placement?.controller === controller.id && other.placement.portGroup === group.id)
-    if (taken) {
+    if (others.some((other) => other.placement?.portGroup === group.id)) {
       firstReason ||= `${group.name} of ${controller.ref} already serves another door.`
       continue
     }
-    const result = fillGroup(door, sheet, group.id, used, sheets)
+    const result = fillGroup(door, board, group.id, used, sheets)
     if (result.ok) return { ok: true, placement: { controller: controller.id, portGroup: group.id, terminals: result.terminals } }
     firstReason = result.says.replace('$', `${group.name} of ${controller.ref}`)
   }
-  return { ok: false, says: firstReason || `${controller.ref} has no port group called ${portGroup ?? ''}.` }
+  return { ok: false, says: firstReason || (portGroup ? `${controller.ref} has no port group called ${portGroup}.` : `${controller.ref} has no port groups: it serves doors by radio only.`) }
 }
 
-function fillGroup(door: Door, sheet: DeviceSheet, group: string, used: ReadonlyMap<string, number>, sheets: Sheets):
-  | { ok: true; terminals: Record<string, string> } | { ok: false; says: string } {
+function withoutTerminals(door: Door, controller: Controller, board: DeviceSheet, sheets: Sheets, others: readonly Door[]): Proposal {
+  if (door.parts.length === 0) return { ok: false, says: `${door.ref} has no hardware yet.` }
+  const byRadio = (d: Door) => d.parts.some((p) => isKind(sheetOf(sheets, p.sheet), 'wirelessLock'))
+  const placement = { controller: controller.id, portGroup: noGroup, terminals: {} }
+  if (!byRadio(door)) return { ok: true, placement }
+  const most = board.carries?.find((c) => c.kind === 'wirelessLock')?.most ?? 0
+  if (most === 0) return { ok: false, says: `${controller.ref} carries no wireless locks. Take a controller for radio.` }
+  const there = others.filter(byRadio).length
+  return there < most ? { ok: true, placement } : { ok: false, says: `${controller.ref} carries ${most} wireless locks and has ${there}.` }
+}
+
+type Filled = { ok: true; terminals: Record<string, string> } | { ok: false; says: string }
+
+function fillGroup(door: Door, board: DeviceSheet, group: string, used: ReadonlyMap<string, number>, sheets: Sheets): Filled {
+  const filling = new Filling(board.terminals.filter((t) => t.group === group || t.group === '*'), used)
   const terminals: Record<string, string> = {}
-  const count = new Map(used)
-  const takenPorts = new Set<string>()
-  const lockPort = (sheet.terminals.find((t) => t.group === group && t.kind === 'relayC') ?? { port: '' }).port
   for (const part of door.parts) {
-    const wants = wantsOf({ ...door, parts: [part] }, sheets)
-    const choice = choosePort(wants, sheet.terminals.filter((t) => t.group === group), count, takenPorts, part.role === 'lock' || part.role === 'breakGlass' ? lockPort : null)
-    if (!choice) return { ok: false, says: `$ has no free ${portWord(part)} left for ${part.id}.` }
-    for (const [key, terminal] of choice) {
-      terminals[key] = terminal.id
-      count.set(terminal.id, (count.get(terminal.id) ?? 0) + 1)
-      if (terminal.kind === 'd0' || terminal.kind === 'input') takenPorts.add(terminal.port)
+    for (const [portClass, wants] of byPort(wantsOf(door, sheets, [part]))) {
+      const chosen = filling.take(portClass, wants)
+      if (!chosen) return { ok: false, says: `$ has no free ${portWords[portClass]} left for ${part.id}.` }
+      for (const [key, terminal] of chosen) terminals[key] = terminal.id
     }
   }
   return { ok: true, terminals }
 }
 
-function portWord(part: Part): string {
-  if (part.role === 'entryReader' || part.role === 'exitReader') return 'reader port'
-  return part.role === 'lock' || part.role === 'breakGlass' ? 'lock relay' : 'input'
+/** What one port of a controller does; the leads of a part go to one port of each class. */
+type PortClass = 'reader' | 'bus' | 'lock' | 'input' | 'aux'
+const portWords: Readonly<Record<PortClass, string>> = { reader: 'reader port', bus: 'bus', lock: 'lock relay', input: 'input', aux: 'second relay' }
+const classOf: Readonly<Record<TerminalKind, PortClass>> = {
+  'reader+': 'reader', 'reader-': 'reader', d0: 'reader', d1: 'reader', led: 'reader', busA: 'bus', busB: 'bus', bus0: 'bus', input: 'input', inputCommon: 'input',
+  'feed+': 'lock', 'feed-': 'lock', relayC: 'lock', relayNC: 'lock', relayNO: 'lock', auxC: 'aux', auxNO: 'aux',
+}
+/** The screw that makes a port what it is: where it is taken, the port is. A lock relay is shared by the lock, its second leaf and the break glass; a bus by all that hang on it. */
+const keyScrew: Partial<Record<PortClass, TerminalKind>> = { reader: 'd0', input: 'input', aux: 'auxC' }
+
+function byPort(wants: readonly Want[]): Map<PortClass, Want[]> {
+  const found = new Map<PortClass, Want[]>()
+  // A reader on a bus takes its supply beside the bus.
+  const onBus = wants.some((w) => w.kind === 'busA')
+  for (const want of wants) {
+    const own = classOf[want.kind]
+    const at = own === 'reader' && onBus ? 'bus' : own
+    found.set(at, [...(found.get(at) ?? []), want])
+  }
+  return found
 }
 
-function choosePort(wants: readonly Want[], terminals: readonly Terminal[], count: ReadonlyMap<string, number>, taken: ReadonlySet<string>, lockPort: string | null): [string, Terminal][] | null {
-  const ports = lockPort !== null ? [lockPort] : [...new Set(terminals.filter((t) => t.kind === 'd0' || t.kind === 'input').map((t) => t.port))].filter((p) => !taken.has(p))
-  for (const port of ports) {
+/** Terminals of a port group while a door's parts are put on them. */
+class Filling {
+  private readonly count: Map<string, number>
+  private readonly takenPorts = new Set<string>()
+  constructor(private readonly terminals: readonly Terminal[], used: ReadonlyMap<string, number>) {
+    this.count = new Map(used)
+    for (const t of terminals) if ((used.get(t.id) ?? 0) > 0 && Object.values(keyScrew).includes(t.kind)) this.takenPorts.add(t.port)
+  }
+
+  take(portClass: PortClass, wants: readonly Want[]): [string, Terminal][] | null {
+    for (const port of this.portsOf(portClass)) {
+      const chosen = this.fit(port, wants)
+      if (!chosen) continue
+      for (const [, terminal] of chosen) this.count.set(terminal.id, (this.count.get(terminal.id) ?? 0) + 1)
+      if (keyScrew[portClass]) this.takenPorts.add(port)
+      return chosen
+    }
+    return null
+  }
+
+  private portsOf(portClass: PortClass): string[] {
+    const marker = keyScrew[portClass] ?? (portClass === 'bus' ? 'busA' : 'relayC')
+    return [...new Set(this.terminals.filter((t) => t.kind === marker).map((t) => t.port))].filter((p) => !this.takenPorts.has(p))
+  }
+
+  private fit(port: string, wants: readonly Want[]): [string, Terminal][] | null {
+    const now = new Map(this.count)
     const chosen: [string, Terminal][] = []
-    const now = new Map(count)
     for (const want of wants) {
       const fits = (t: Terminal) => t.kind === want.kind && (now.get(t.id) ?? 0) < t.maxConductors
-      const terminal = terminals.find((t) => t.port === port && fits(t)) ?? (sharedKinds.has(want.kind) ? terminals.find(fits) : undefined)
-      if (!terminal) break
+      const terminal = this.terminals.find((t) => t.port === port && fits(t)) ?? (sharedKinds.has(want.kind) ? this.terminals.find((t) => fits(t) && besides(t, port)) : undefined)
+      if (!terminal) return null
       now.set(terminal.id, (now.get(terminal.id) ?? 0) + 1)
       chosen.push([`${want.part}.${want.lead}`, terminal])
     }
-    if (chosen.length === wants.length) return chosen
+    return chosen
   }
-  return null
 }
 
-/** Kinds of which a port group may have one screw for several ports. */
+/** Kinds of which a board may have one screw for several ports. */
 const sharedKinds: ReadonlySet<TerminalKind> = new Set(['inputCommon', 'feed+', 'feed-', 'reader+', 'reader-'])
+/** A shared screw serves ports of its own board only: `E1 …` belongs to expander E1. */
+const boardOfPort = (port: string) => /^(E\d+) /.exec(port)?.[1] ?? ''
+const besides = (t: Terminal, port: string) => boardOfPort(t.port) === boardOfPort(port)
 
 /** Terminal numbers as the controller's board counts them, for the configuration that is loaded. */
 export interface PortUse {

@@ -1,5 +1,6 @@
 import { partOf, type Door } from '../doors/door'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import { lockCircuit } from './circuit'
 import { loopOhm, longestRunM, voltsAtLock, type SingleRun } from '../power/run'
 
 export interface LockVolts {
@@ -16,21 +17,21 @@ export interface LockVolts {
 }
 
 /**
- * Volts at the door's lock from the plan: the controller's feed, break glass and lock cable in series.
- * Null while there is no lock, no placement, or a cable of the path has no length.
+ * Volts at the door's lock from the plan: the controller's feed, break glass and lock cable in series, as the net has them.
+ * Null while there is no lock, or a cable of the path has no length. A circuit that is open gives 0 V.
+ * @param opened conductors that are cut, by id
  */
-export function lockVolts(door: Door, controller: DeviceSheet, sheets: Sheets, celsius = 20): LockVolts | null {
+export function lockVolts(door: Door, controller: DeviceSheet, sheets: Sheets, celsius = 20, opened: ReadonlySet<string> = new Set()): LockVolts | null {
   const lock = partOf(door, 'lock')
   const facts = lock && sheetOf(sheets, lock.sheet).lock
   if (!lock || !facts || !controller.controller) return null
-  const breakGlass = partOf(door, 'breakGlass')
-  const cables = door.cables.filter((c) => c.part === lock.id || c.part === breakGlass?.id)
-  const own = cables.find((c) => c.part === lock.id)
-  if (!own || cables.some((c) => c.lengthM <= 0)) return null
-  const ohm = (list: typeof cables) => list.reduce((sum, c) => sum + loopOhm(c.type, c.lengthM, celsius), 0)
-  const run: SingleRun = { sourceV: controller.controller.feedVolts, sourceOhm: 0, copperOhm: ohm(cables), lockA: facts.pullA, lockNominalV: facts.nominalV }
-  const { volts, amps } = voltsAtLock(run)
-  const others = ohm(cables.filter((c) => c !== own))
+  const circuit = lockCircuit(door, controller, sheets, lock.id, celsius, opened)
+  const own = circuit.cables.find((c) => c.part === lock.id)
+  if (!own || circuit.ohm === null) return null
+  const run: SingleRun = { sourceV: controller.controller.feedVolts, sourceOhm: 0, copperOhm: circuit.ohm, lockA: facts.pullA, lockNominalV: facts.nominalV }
+  const whole = circuit.missing.length === 0
+  const { volts, amps } = whole ? voltsAtLock(run) : { volts: 0, amps: 0 }
+  const others = circuit.ohm - loopOhm(own.type, own.lengthM, celsius)
   return {
     run, volts, amps, leastV: facts.leastV,
     longestM: longestRunM({ ...run, sourceOhm: others }, own.type, facts.leastV, celsius),

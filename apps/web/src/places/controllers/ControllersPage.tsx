@@ -1,5 +1,5 @@
-import { ipv4, ipv4Text, jobOf, sheetOf, type Facts } from '@rauta/core'
-import { shippedSheets, takenAddresses } from '@rauta/contracts'
+import { boardOf, ipv4, ipv4Text, jobOf, sheetOf, type Facts } from '@rauta/core'
+import { sheetsFor, takenAddresses } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -22,8 +22,8 @@ export function ControllersPage() {
     <Screen title="Controllers" bar={<Action label="Plan a controller" onPress={() => router.push('/controllers/new')} />}>
       {controllersInOrder(facts).length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet. Doors are placed on controllers.</T> : null}
       {controllersInOrder(facts).map((c) => (
-        <Line key={c.id} label={`${c.ref} ${sheetOf(shippedSheets, c.sheet).name}`} onPress={() => router.push(`/controllers/${c.id}`)}>
-          <View style={{ flexDirection: 'row', gap: 12 }}><T face="mono">{c.ref}</T><View style={{ flex: 1 }}><T face="strong">{sheetOf(shippedSheets, c.sheet).name}</T><T tone="quiet">{`${c.cabinet} · ${c.serial || 'no serial yet'}`}</T></View><T face="mono" size={13}>{c.address}</T></View>
+        <Line key={c.id} label={`${c.ref} ${sheetOf(sheetsFor(facts), c.sheet).name}`} onPress={() => router.push(`/controllers/${c.id}`)}>
+          <View style={{ flexDirection: 'row', gap: 12 }}><T face="mono">{c.ref}</T><View style={{ flex: 1 }}><T face="strong">{sheetOf(sheetsFor(facts), c.sheet).name}</T><T tone="quiet">{`${c.cabinet} · ${c.serial || 'no serial yet'}`}</T></View><T face="mono" size={13}>{c.address}</T></View>
         </Line>
       ))}
     </Screen>
@@ -63,7 +63,7 @@ export function ControllerForm({ id }: { id?: string }) {
       {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
         <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
-        <Pick label="Device sheet" value={form.sheet} onChange={set('sheet')} options={Object.values(shippedSheets).filter((s) => s.controller).map((s) => ({ value: s.id, label: s.name }))} />
+        <Pick label="Device sheet" value={form.sheet} onChange={set('sheet')} options={Object.values(sheetsFor(facts)).filter((s) => s.controller).map((s) => ({ value: s.id, label: s.name }))} />
         <Field label="Cabinet" value={form.cabinet} onChange={set('cabinet')} hint="Where it hangs" error={error('cabinet')} />
         <Field label="Address on the site’s network" value={form.address} onChange={set('address')} mono error={error('address')} />
         <Field label="Serial, where known" value={form.serial} onChange={set('serial')} mono />
@@ -79,7 +79,7 @@ export function ControllerPage({ id }: { id: string }) {
   const send = useJob((s) => s.send)
   const controller = facts.controller[id]
   if (!controller) return <Missing what="controller" which={id} />
-  const sheet = sheetOf(shippedSheets, controller.sheet)
+  const sheet = boardOf(sheetsFor(facts), controller)
   const done = facts.cabinet[id]?.done ?? {}
   const items = sheet.controller?.cabinet ?? []
   return (

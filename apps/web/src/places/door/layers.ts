@@ -1,11 +1,11 @@
-import { all, lockVolts, partOf, sheetOf, type Door, type Facts } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { all, boardOf, lockVolts, partOf, type Door, type Facts } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 
 /** Words under parts on the volts layer: what the lock sees. */
 export function doorNotes(facts: Facts, door: Door): Record<string, string> {
   const controller = facts.controller[door.placement?.controller ?? '']
   const lock = partOf(door, 'lock')
-  const volts = controller && lockVolts(door, sheetOf(shippedSheets, controller.sheet), shippedSheets)
+  const volts = controller && lockVolts(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts))
   return lock && volts ? { [lock.id]: `${volts.volts.toFixed(1)} V` } : {}
 }
 

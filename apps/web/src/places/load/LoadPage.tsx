@@ -1,5 +1,5 @@
 import { all, jobOf, sheetOf, twoSided, type Difference, type Load, type TwoSided } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
@@ -39,7 +39,7 @@ export function LoadPage() {
         return (
           <Sheet key={controller.id} flush>
             <View style={{ paddingHorizontal: 16, paddingTop: 6, flexDirection: 'row', alignItems: 'center' }}>
-              <View style={{ flex: 1 }}><Tick label={`${controller.ref} ${sheetOf(shippedSheets, controller.sheet).name}`} on={!left.has(controller.id)} onPress={() => toggle(controller.id)} /></View>
+              <View style={{ flex: 1 }}><Tick label={`${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}`} on={!left.has(controller.id)} onPress={() => toggle(controller.id)} /></View>
               <T size={13} tone={reach?.silentMs ? 'ochre' : 'quiet'}>{reach?.silentMs ? 'offline, waits' : 'answers'}</T>
             </View>
             {roundingsOf(facts, controller).map((r) => <Notice key={r.door + r.says} tone="ochre">{`${r.door}: ${r.says}`}</Notice>)}

@@ -1,5 +1,5 @@
 import { all, type Door, type PartRole } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -65,7 +65,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
         <View>
           {roles.map(({ role, label, kind, none }) => (
             <Pick key={role} label={label} value={form.hardware[role] ?? ''} error={error(`hardware.${role}`)} onChange={(v) => set('hardware', { ...form.hardware, [role]: v })}
-              options={[{ value: '', label: none }, ...Object.values(shippedSheets).filter((s) => s.kind === kind).map((s) => ({ value: s.id, label: s.name }))]} />
+              options={[{ value: '', label: none }, ...Object.values(sheetsFor(facts)).filter((s) => s.kind === kind).map((s) => ({ value: s.id, label: s.name }))]} />
           ))}
         </View>
       </Sheet>

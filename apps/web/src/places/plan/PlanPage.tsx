@@ -1,5 +1,5 @@
 import { all, proposePlacement, sheetOf, wantsOf, cableName, type Door, type Terminal } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -42,10 +42,10 @@ function Place({ door }: { door: Door }) {
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {controllersInOrder(facts).length === 0 ? <View style={{ padding: 16, gap: 8 }}><T>No controller is planned yet.</T><Action kind="plain" label="Plan a controller" onPress={() => router.push('/controllers')} /></View> : null}
       {controllersInOrder(facts).map((c) => {
-        const proposal = proposePlacement(door, c, shippedSheets, doors)
+        const proposal = proposePlacement(door, c, sheetsFor(facts), doors)
         return (
           <View key={c.id} style={{ padding: 16, paddingTop: 8, gap: 6 }}>
-            <T face="strong">{`${c.ref}, ${sheetOf(shippedSheets, c.sheet).name}, ${c.cabinet}`}</T>
+            <T face="strong">{`${c.ref}, ${sheetOf(sheetsFor(facts), c.sheet).name}, ${c.cabinet}`}</T>
             {proposal.ok
               ? <><T tone="quiet">{`Proposed: port group ${proposal.placement.portGroup}, terminals ${[...new Set(Object.values(proposal.placement.terminals))].sort((a, b) => Number(a) - Number(b)).join(' ')}`}</T><Action label={`Place on ${c.ref}`} onPress={() => place(c.id)} /></>
               : <T tone="ochre">{proposal.says}</T>}
@@ -65,7 +65,7 @@ function Placed({ door }: { door: Door }) {
   const placement = door.placement
   const controller = facts.controller[placement?.controller ?? '']
   if (!placement || !controller) return null
-  const wants = wantsOf(door, shippedSheets)
+  const wants = wantsOf(door, sheetsFor(facts))
   const want = wants.find((w) => `${w.part}.${w.lead}` === lead)
   const move = async (terminal: Terminal) => {
     if (!lead) { setWrong('Tap a lead below first, then the terminal it shall go to.'); return }
@@ -85,7 +85,7 @@ function Placed({ door }: { door: Door }) {
       <Sheet flush title="Leads">
         {wants.map((w) => {
           const key = `${w.part}.${w.lead}`
-          const sheet = sheetOf(shippedSheets, door.parts.find((p) => p.id === w.part)?.sheet ?? '')
+          const sheet = sheetOf(sheetsFor(facts), door.parts.find((p) => p.id === w.part)?.sheet ?? '')
           const about = sheet.leads.find((l) => l.id === w.lead)
           return <Line key={key} label={`Move ${w.part} ${about?.name ?? w.lead}`} onPress={() => setLead(lead === key ? null : key)}><View style={{ flexDirection: 'row' }}><T face="mono" style={{ width: 44 }}>{w.part}</T><T face={lead === key ? 'strong' : 'text'} style={{ flex: 1 }}>{`${about?.name ?? ''}, ${about?.colour ?? ''}`}</T><T face="mono">{placement.terminals[key] ?? 'none'}</T></View></Line>
         })}

@@ -1,5 +1,5 @@
 import { all, jobOf, judge, standings, type Door, type Judgement, type Standing, type Test } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
@@ -26,7 +26,7 @@ export function ProvePage({ id }: { id: string }) {
   const door = facts.door[id]
   if (!door) return <Missing what="door" which={id} />
   const { wanted, held } = configsOf(facts)(door.placement?.controller ?? '')
-  const list = standings(facts, door, shippedSheets, wanted, held)
+  const list = standings(facts, door, sheetsFor(facts), wanted, held)
   const trial = facts.trial[id]
   const open = list.find((s) => s.state !== 'passed' && s.state !== 'not applicable')
   const now = list.find((s) => s.test.id === (trial?.test ?? picked)) ?? open ?? list[0]

@@ -1,5 +1,5 @@
 import { all, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -73,7 +73,7 @@ function Pair({ controller }: { controller: Controller }) {
           <View style={{ flex: 1 }}>
             <T size={13} tone="quiet">planned</T>
             <T face="strong">{controller.ref}</T>
-            <T size={13}>{sheetOf(shippedSheets, controller.sheet).name}</T>
+            <T size={13}>{sheetOf(sheetsFor(facts), controller.sheet).name}</T>
             <T face="mono" size={13}>{controller.address}</T>
           </View>
           <View style={{ width: 48, paddingTop: 26 }}><LinkSign link={standing.link} /></View>
@@ -108,14 +108,14 @@ function Loose({ found }: { found: Found }) {
   return (
     <View style={{ padding: 16, gap: 6 }}>
       <T face="mono">{`${found.serial || 'no serial'} · ${found.mac}`}</T>
-      <T tone="quiet">{`${sheetName(found.model)} at ${found.address}${found.routable ? '' : ', a subnet this computer has no address in'}`}</T>
+      <T tone="quiet">{`${sheetName(facts, found.model)} at ${found.address}${found.routable ? '' : ', a subnet this computer has no address in'}`}</T>
       {fitting.map((c) => <MatchAction key={c.id} found={found} controller={c} />)}
       {fitting.length === 0 ? <Action kind="plain" label="Plan a controller for it" onPress={() => router.push('/controllers/new')} /> : null}
     </View>
   )
 }
 
-const sheetName = (id: string) => shippedSheets[id]?.name ?? (id || 'Unknown type')
+const sheetName = (facts: Facts, id: string) => sheetsFor(facts)[id]?.name ?? (id || 'Unknown type')
 
 function MatchAction({ found, controller }: { found: Found; controller: Controller }) {
   const send = useJob((s) => s.send)

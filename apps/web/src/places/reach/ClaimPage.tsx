@@ -1,5 +1,5 @@
 import { all, jobOf, sheetOf, type Claim, type ClaimStepName } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
@@ -29,7 +29,7 @@ export function ClaimPage({ id }: { id: string }) {
   const standing = standingOf(facts, controller)
   const tone = { todo: 'quiet', running: 'slate', done: 'verdigris', waits: 'ochre', failed: 'madder' } as const
   return (
-    <Screen mono={controller.ref} title={sheetOf(shippedSheets, controller.sheet).name} under={`${controller.cabinet} · ${controller.serial || 'no serial yet'}`} bar={<ClaimBar id={id} claim={claim} found={!!found} />}>
+    <Screen mono={controller.ref} title={sheetOf(sheetsFor(facts), controller.sheet).name} under={`${controller.cabinet} · ${controller.serial || 'no serial yet'}`} bar={<ClaimBar id={id} claim={claim} found={!!found} />}>
       <Notice tone={standing.tone === 'verdigris' ? 'verdigris' : standing.tone === 'madder' ? 'madder' : standing.tone === 'ochre' ? 'ochre' : 'slate'}>{standing.says}</Notice>
       {claim && claim.resetStep >= 0 ? <ResetByHand id={id} step={claim.resetStep} /> : null}
       {claim ? (
@@ -53,7 +53,7 @@ export function ClaimPage({ id }: { id: string }) {
           <T>{`Clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off, zone ${reach.zoneHeld}`}</T>
         </Sheet>
       ) : null}
-      <Sheet title="Signs of life">{sheetOf(shippedSheets, controller.sheet).controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
+      <Sheet title="Signs of life">{sheetOf(sheetsFor(facts), controller.sheet).controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
     </Screen>
   )
 }
@@ -81,7 +81,7 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
 function ResetByHand({ id, step }: { id: string; step: number }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
-  const steps = sheetOf(shippedSheets, facts.controller[id]?.sheet ?? '').controller?.reset ?? []
+  const steps = sheetOf(sheetsFor(facts), facts.controller[id]?.sheet ?? '').controller?.reset ?? []
   const now = steps[step]
   const [left, setLeft] = useState<number | null>(null)
   useEffect(() => {

@@ -1,5 +1,5 @@
-import { cableName, expectedReading, inCurrentOrder, judgeReading, netOf, newestReading, readingName, readingsFor, sheetOf, type Cable, type Door, type ReadingKind } from '@rauta/core'
-import { shippedSheets } from '@rauta/contracts'
+import { boardOf, cableName, expectedReading, inCurrentOrder, judgeReading, netOf, newestReading, readingName, readingsFor, sheetOf, type Cable, type Door, type ReadingKind } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -52,7 +52,7 @@ function CableCard({ door, cable }: { door: Door; cable: Cable }) {
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
   const tick = facts.tick[`${door.id}/${cable.id}`]
-  const name = sheetOf(shippedSheets, door.parts.find((p) => p.id === cable.part)?.sheet ?? '').name
+  const name = sheetOf(sheetsFor(facts), door.parts.find((p) => p.id === cable.part)?.sheet ?? '').name
   return (
     <Sheet>
       <View style={{ flexDirection: 'row', gap: 12 }}>
@@ -76,7 +76,7 @@ function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; kind: Re
   const [text, setText] = useState('')
   const [wrong, setWrong] = useState('')
   const controller = facts.controller[door.placement?.controller ?? '']
-  const expected = expectedReading(door, cable.id, kind, controller ? sheetOf(shippedSheets, controller.sheet) : null, shippedSheets)
+  const expected = expectedReading(door, cable.id, kind, controller ? boardOf(sheetsFor(facts), controller) : null, sheetsFor(facts))
   const reading = newestReading(facts, door.id, cable.id, kind)
   const verdict = reading && expected ? judgeReading(reading.value, expected) : null
   const unit = kind === 'loop' ? 'Ω' : 'V'
@@ -110,7 +110,7 @@ function Conductors({ door, chosen }: { door: Door; chosen: string }) {
   const ground = useGround()
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!controller) return null
-  const net = netOf(door, sheetOf(shippedSheets, controller.sheet), shippedSheets)
+  const net = netOf(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts))
   return (
     <Sheet flush title="Conductors, as the current runs">
       <View role="table" aria-label="Conductors">

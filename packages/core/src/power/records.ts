@@ -1,0 +1,22 @@
+/** How one controller's cabinet is fed in the plan; its id is the controller's. */
+export interface PowerPlan {
+  id: string
+  /** Batteries that are planned, ampere-hours each; 0 for none. */
+  batteryAh: number
+  batteryCount: number
+  wiring: 'series' | 'parallel'
+  /** Hours without mains that the client asks for. */
+  hours: number
+  celsius: number
+  /** Movements of each door in those hours. */
+  movements: number
+  /** Whether the fire signal's relay cuts this supply's fail-safe locks. */
+  fireRelay: boolean
+}
+export const defaultPowerPlan = (id: string): PowerPlan => ({ id, batteryAh: 7, batteryCount: 1, wiring: 'parallel', hours: 4, celsius: 20, movements: 20, fireRelay: false })
+
+/** A planned device that is neither a door's part nor a controller: a network switch, midspan, hub, expander's supply. */
+export interface Unit { id: string; ref: string; sheet: string; cabinet: string; /** Empty for one without an address. */ address: string }
+
+/** Which network port feeds a device; its id is the device's (`controller/a1`, `part/D-01/R1`). */
+export interface UnitFeed { id: string; unit: string; port: string; lengthM: number }

@@ -1,0 +1,4 @@
+export * from './length'
+export * from './transport'
+export * from './spread'
+export * from './site'

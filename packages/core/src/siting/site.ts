@@ -1,0 +1,194 @@
+import type { CabinetPlace, Controller } from '../devices/records'
+import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import type { Door, Placement } from '../doors/door'
+import { noGroup, proposePlacement, wantsOf } from '../wiring/placement'
+import { longestReaderRunM, runLengthM } from './length'
+import { leastCableM, leastControllers, spread, type Watch } from './spread'
+
+export interface SitingInput {
+  doors: readonly Door[]
+  controllers: readonly Controller[]
+  /** Cabinets by name, with their places where known. */
+  cabinets: readonly string[]
+  places: Readonly<Record<string, CabinetPlace>>
+  sheets: Sheets
+  /** Doors that stay where they are whatever comes: pinned, or a cable of theirs is ended. */
+  fixed: ReadonlySet<string>
+  /** True: every door that is not fixed may move. False: doors that have a place keep it. */
+  anew: boolean
+  /** Port groups to leave free on each controller. */
+  spare: number
+  /** New controllers at most. */
+  most?: number
+  /** Sheet ids of controllers that may be planned. */
+  allowed: readonly string[]
+  makeId: (n: number) => string
+}
+
+export interface SitedDoor { door: string; placement: Placement; lengthM: number | null; why: string }
+export interface Siting {
+  /** Planned anew, and those that get an expander. */
+  controllers: Controller[]
+  doors: SitedDoor[]
+  left: { door: string; says: string }[]
+  newControllers: number
+  cableM: number
+  /** Nothing can go under these. */
+  bound: { controllers: number; cableM: number }
+  /** Doors without a length to any cabinet: there is no shortest cable for them. */
+  unknownLength: string[]
+}
+
+/** Proposes controllers and terminals for all doors at once: fewest controllers, then shortest cable. */
+export function siteDoors(input: SitingInput, watch: Watch = () => true): Siting {
+  const stays = (d: Door) => !!d.placement && (!input.anew || input.fixed.has(d.id) || !!d.pinned)
+  const kept = input.doors.filter(stays)
+  const open = input.doors.filter((d) => !stays(d)).map((d) => ({ ...d, placement: null }))
+  const siting: Siting = { controllers: [], doors: [], left: [], newControllers: 0, cableM: 0, bound: { controllers: 0, cableM: 0 }, unknownLength: [] }
+  if (input.cabinets.length === 0) return { ...siting, left: open.map((d) => ({ door: d.id, says: 'There is no cabinet yet. Say where cabinets hang.' })) }
+  // One order whatever the order of the rows: the same doors give the same plan.
+  const inOrder = [...open].sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  const byRadio = (d: Door) => wantsOf(d, input.sheets).length === 0
+  for (const radio of [false, true]) siteClass({ ...input, controllers: [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers] }, kept, inOrder.filter((d) => byRadio(d) === radio), radio, siting, watch)
+  return siting
+}
+
+interface Choice { sheet: DeviceSheet; capacity: number }
+
+function siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting, watch: Watch): void {
+  if (doors.length === 0) return
+  const { sheets, cabinets } = input
+  const choices = input.allowed.map((id) => sheetOf(sheets, id)).map((sheet) => ({ sheet, capacity: capacityOf(sheet, radio) - (radio ? 0 : input.spare) })).filter((c) => c.capacity > 0).sort((a, b) => a.capacity - b.capacity)
+  const fits = new Map<string, string | null>()
+  const fitting = doors.filter((d) => {
+    const key = signature(d)
+    if (!fits.has(key)) fits.set(key, whyNowhere(d, choices, input))
+    const says = fits.get(key) ?? null
+    if (says !== null) siting.left.push({ door: d.id, says })
+    return says === null
+  })
+  const hosts = choices.filter(({ sheet }) => fitting.every((d) => hostable(d, sheet, input)))
+  const largest = (hosts.length ? hosts : choices).at(-1)
+  if (!largest || fitting.length === 0) return
+  const known = fitting.map((d) => cabinets.map((c) => runLengthM(d, c, input.places)))
+  const cost = known.map((row, i) => {
+    const limit = radio ? Infinity : longestReaderRunM(fitting[i] as Door, sheets)
+    // Without any length every cabinet is as good as another; with some, an unknown one is out of the question.
+    return row.every((l) => l === null) ? row.map(() => 0) : row.map((l) => (l === null || l > limit ? Infinity : l))
+  })
+  siting.unknownLength.push(...fitting.filter((_, i) => known[i]?.every((l) => l === null)).map((d) => d.id))
+  const existing = input.controllers.filter((c) => cabinets.includes(c.cabinet) && capacityOf(sheetOf(sheets, c.sheet), radio) > 0)
+  const free = cabinets.map((name) => existing.filter((c) => c.cabinet === name).reduce((sum, c) => sum + freeOn(c, kept, sheets, radio, input.spare), 0))
+  const question = { cost, capacity: largest.capacity, free, ...(input.most === undefined ? {} : { most: Math.max(0, input.most - siting.newControllers) }) }
+  const found = spread(question, watch)
+  siting.bound.controllers += leastControllers(question)
+  siting.bound.cableM += leastCableM(cost)
+  for (const i of found.left) siting.left.push({ door: fitting[i]?.id ?? '', says: whyLeft(cost[i] ?? [], known[i] ?? [], fitting[i] as Door, input) })
+  cabinets.forEach((cabinet, c) => {
+    const mine = fitting.filter((_, i) => found.assigned.at[i] === c)
+    fillCabinet(input, kept, existing.filter((x) => x.cabinet === cabinet), hosts.length ? hosts : choices, cabinet, found.counts[c] ?? 0, mine, radio, siting)
+  })
+}
+
+const capacityOf = (sheet: DeviceSheet, radio: boolean): number => (radio ? (sheet.carries?.find((x) => x.kind === 'wirelessLock')?.most ?? 0) : (sheet.controller?.portGroups.length ?? 0))
+const signature = (d: Door) => d.parts.map((p) => `${p.role}:${p.sheet}`).join(' ')
+
+function freeOn(controller: Controller, kept: readonly Door[], sheets: Sheets, radio: boolean, spare: number): number {
+  const used = kept.filter((d) => d.placement?.controller === controller.id && (d.placement.portGroup === noGroup) === radio).length
+  return Math.max(0, capacityOf(sheetOf(sheets, controller.sheet), radio) - used - (radio ? 0 : spare))
+}
+
+const trialController = (sheet: string, expanders: number, input: SitingInput): Controller => ({
+  id: 'trial', ref: 'a new controller', sheet, cabinet: '', supply: '', address: '', serial: '', mac: '', expanders: Array.from({ length: expanders }, (_, i) => ({ id: `E${i + 1}`, sheet: expanderSheet(input.sheets) ?? '' })),
+})
+/** Any expander that there is a sheet for. */
+const expanderSheet = (sheets: Sheets): string | undefined => Object.values(sheets).find((s) => isKind(s, 'expander'))?.id
+const mostExpanders = (sheet: DeviceSheet, sheets: Sheets): number => (expanderSheet(sheets) ? (sheet.carries?.find((c) => c.kind === 'expander')?.most ?? 0) : 0)
+
+function hostable(door: Door, sheet: DeviceSheet, input: SitingInput): boolean {
+  for (let n = 0; n <= mostExpanders(sheet, input.sheets); n++) if (proposePlacement(door, trialController(sheet.id, n, input), input.sheets, []).ok) return true
+  return false
+}
+
+function whyNowhere(door: Door, choices: readonly Choice[], input: SitingInput): string | null {
+  if (door.parts.length === 0) return 'It has no hardware yet: choose its parts first.'
+  let says = 'No controller that may be planned serves such a door.'
+  for (const { sheet } of [...choices].reverse()) {
+    if (hostable(door, sheet, input)) return null
+    const tried = proposePlacement(door, trialController(sheet.id, mostExpanders(sheet, input.sheets), input), input.sheets, [])
+    if (!tried.ok) says = `${tried.says} Take a controller type with more of them, or fewer parts.`
+  }
+  return says
+}
+
+function whyLeft(cost: readonly number[], known: readonly (number | null)[], door: Door, input: SitingInput): string {
+  if (cost.every((c) => c === Infinity)) {
+    const nearest = Math.min(...known.map((l) => l ?? Infinity))
+    return `Its nearest cabinet is ${nearest.toFixed(0)} m away; its readers bear ${longestReaderRunM(door, input.sheets)} m. Plan a cabinet nearer to it, or readers on a bus.`
+  }
+  return `Every cabinet in its reach is full${input.most === undefined ? '' : ` with the ${input.most} new controllers allowed`}. One more controller would take it.`
+}
+
+/** Controllers that are there first, then as few and as small new ones as hold the rest; expanders where a door asks for them. */
+function fillCabinet(input: SitingInput, kept: readonly Door[], existing: readonly Controller[], choices: readonly Choice[], cabinet: string, count: number, doors: readonly Door[], radio: boolean, siting: Siting): void {
+  const here: Controller[] = [...existing]
+  const sited: Door[] = [...kept, ...siting.doors.map((s) => ({ ...(input.doors.find((d) => d.id === s.door) as Door), placement: s.placement }))]
+  const waiting = [...doors]
+  let more = count
+  let at = 0
+  while (waiting.length > 0) {
+    if (at >= here.length) {
+      if (more <= 0) break
+      const size = Math.min(waiting.length, choices.at(-1)?.capacity ?? 1)
+      // Spread what is left evenly over the controllers that are still to come.
+      const share = Math.ceil(waiting.length / more)
+      const choice = choices.find((c) => c.capacity >= Math.min(size, share)) ?? choices.at(-1)
+      if (!choice) break
+      here.push(newController(input, choice.sheet.id, cabinet, siting))
+      more--
+    }
+    const controller = here[at] as Controller
+    if (!putNext(input, controller, here, at, waiting, sited, radio, siting)) at++
+  }
+  for (const door of waiting) siting.left.push({ door: door.id, says: `${cabinet} has no port group left that takes it.` })
+}
+
+function newController(input: SitingInput, sheet: string, cabinet: string, siting: Siting): Controller {
+  const refs = new Set([...input.controllers, ...siting.controllers].map((c) => c.ref))
+  let n = 1
+  while (refs.has(`A${n}`)) n++
+  const made: Controller = { id: input.makeId(siting.newControllers), ref: `A${n}`, sheet, cabinet, supply: input.controllers[0]?.supply ?? 'supply-5', address: '', serial: '', mac: '' }
+  siting.controllers.push(made)
+  siting.newControllers++
+  return made
+}
+
+function putNext(input: SitingInput, controller: Controller, here: Controller[], at: number, waiting: Door[], sited: Door[], radio: boolean, siting: Siting): boolean {
+  if (freeOn(controller, sited, input.sheets, radio, input.spare) <= 0) return false
+  const sheet = sheetOf(input.sheets, controller.sheet)
+  for (const [i, door] of waiting.entries()) {
+    for (let n = controller.expanders?.length ?? 0; n <= mostExpanders(sheet, input.sheets); n++) {
+      const tried: Controller = n === (controller.expanders?.length ?? 0) ? controller : { ...controller, expanders: trialController(sheet.id, n, input).expanders ?? [] }
+      const proposal = proposePlacement(door, tried, input.sheets, sited)
+      if (!proposal.ok) continue
+      if (tried !== controller) {
+        here[at] = tried
+        siting.controllers = [...siting.controllers.filter((c) => c.id !== tried.id), tried]
+      }
+      const lengthM = runLengthM(door, controller.cabinet, input.places)
+      waiting.splice(i, 1)
+      sited.push({ ...door, placement: proposal.placement })
+      siting.cableM += lengthM ?? 0
+      siting.doors.push({ door: door.id, placement: proposal.placement, lengthM, why: whyThere(door, tried, lengthM, input, n > 0) })
+      return true
+    }
+  }
+  return false
+}
+
+function whyThere(door: Door, controller: Controller, lengthM: number | null, input: SitingInput, expander: boolean): string {
+  const tail = expander ? ` An expander gives it the inputs that its port group lacks.` : ''
+  if (lengthM === null) return `${controller.cabinet}: no length is known, so any cabinet with room was as good.${tail}`
+  const nearest = Math.min(...input.cabinets.map((c) => runLengthM(door, c, input.places) ?? Infinity))
+  return lengthM <= nearest ? `${controller.cabinet} is its nearest cabinet, ${lengthM.toFixed(0)} m.${tail}` : `${controller.cabinet} at ${lengthM.toFixed(0)} m: its nearest, at ${nearest.toFixed(0)} m, is full, and to move it here costs least.${tail}`
+}

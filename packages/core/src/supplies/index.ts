@@ -1,0 +1,3 @@
+export * from './net'
+export * from './report'
+export * from './release'

@@ -1,0 +1,141 @@
+import { boardOf } from '../devices/board'
+import type { Controller } from '../devices/records'
+import { sheetOf, type Sheets } from '../devices/sheet'
+import type { Door } from '../doors/door'
+import { bankOf, standbyHours, standbyNeed, type StandbyNeed } from '../power/battery'
+import { cableName, type CableType } from '../power/conductor'
+import { defaultPowerPlan, type PowerPlan } from '../power/records'
+import { loopOhm } from '../power/run'
+import { solveTree, type Solved } from '../power/tree'
+import { momentWords, supplyNet, type LockAt, type Moment, type SourceState } from './net'
+
+export interface MomentAnswer { moment: Moment; says: string; state: SourceState; amps: number | null; solved: Solved; locks: LockAt[] }
+/** The least that a lock sees while it must work, over all moments. `volts` null where the line collapses. */
+export interface LockAnswer { door: string; part: string; leastV: number; volts: number | null; says: string; mend: string | null; enough: boolean; state: SourceState }
+export interface SupplyReport {
+  controller: string
+  moments: MomentAnswer[]
+  locks: LockAnswer[]
+  restA: number | null
+  worstA: number | null
+  ratingA: number
+  chargerA: number
+  battery: { need: StandbyNeed; bankAh: number; hours: number; enough: boolean } | null
+  unknown: string[]
+  faults: string[]
+  notes: string[]
+}
+
+export const sourceStates: readonly SourceState[] = ['nominal', 'floating', 'batteryEnd']
+export const sourceWords: Readonly<Record<SourceState, string>> = { nominal: 'supply as set', floating: 'battery full, on charge', batteryEnd: 'end of the battery' }
+
+/** Every moment at every state of the source, and what follows from it for supply, battery and locks. */
+export function supplyReport(controller: Controller, all: readonly Door[], sheets: Sheets, plan: PowerPlan = defaultPowerPlan(controller.id)): SupplyReport {
+  const doors = all.filter((d) => d.placement?.controller === controller.id)
+  const board = boardOf(sheets, controller)
+  const supply = sheets[controller.supply]?.supply
+  const refOf = (id: string) => doors.find((d) => d.id === id)?.ref ?? id
+  const kinds: Moment[] = [{ kind: 'rest' }, ...doors.flatMap((d): Moment[] => [{ kind: 'pull', door: d.id }, { kind: 'hold', door: d.id }]), { kind: 'allOpen' }, { kind: 'powerReturn' }]
+  const states = board.feeds ? (['nominal'] as const) : sourceStates
+  const moments = states.flatMap((state) => kinds.map((moment): MomentAnswer => {
+    const net = supplyNet(controller, doors, sheets, moment, state, plan.celsius)
+    const solved = solveTree(net.tree)
+    return { moment, says: momentWords(moment, refOf), state, amps: solved.ok ? solved.sourceA : null, solved, locks: net.locks }
+  }))
+  const first = supplyNet(controller, doors, sheets, { kind: 'rest' })
+  const at = (kind: Moment['kind']) => moments.find((m) => m.state === 'nominal' && m.moment.kind === kind)
+  const restA = at('rest')?.amps ?? null
+  const nominal = moments.filter((m) => m.state === 'nominal')
+  const worstA = nominal.some((m) => m.amps === null) ? null : Math.max(...nominal.map((m) => m.amps ?? 0))
+  const report: SupplyReport = {
+    controller: controller.id, moments, locks: lockAnswers(moments, doors, sheets, refOf), restA, worstA, ratingA: supply?.amps ?? 0, chargerA: board.feeds ? 0 : (supply?.chargerA ?? 0),
+    battery: null, unknown: first.unknown, faults: [], notes: [],
+  }
+  for (const o of first.open) report.faults.push(`The lock circuit of ${refOf(o.door)} is open: ${o.conductor} is not there.`)
+  if (board.feeds) { feedFaults(report, board.feeds.watts, board.feeds.volts); return report }
+  report.battery = batteryOf(plan, doors, sheets, restA, supply?.battery ?? null)
+  supplyFaults(report, plan, supply)
+  return report
+}
+
+/** Ampere-hours of one lock movement: a release of some seconds. */
+function movementAh(doors: readonly Door[], sheets: Sheets): number {
+  return doors.reduce((sum, d) => sum + d.parts.reduce((s, p) => { const lock = sheetOf(sheets, p.sheet).lock; return s + (lock?.fail === 'secure' ? (lock.pullA * d.behaviour.releaseS) / 3600 : 0) }, 0), 0)
+}
+
+function batteryOf(plan: PowerPlan, doors: readonly Door[], sheets: Sheets, restA: number | null, kind: { volts: number; peukert: number | null } | null): SupplyReport['battery'] {
+  if (restA === null || !kind) return null
+  const movingAh = movementAh(doors, sheets) * plan.movements
+  const need = standbyNeed({ restA, movingAh, hours: plan.hours, celsius: plan.celsius, peukert: kind.peukert })
+  const bankAh = plan.batteryCount > 0 ? bankOf({ ah: plan.batteryAh, count: plan.batteryCount, wiring: plan.wiring, volts: kind.volts }).ah : 0
+  const meanA = plan.hours > 0 ? restA + movingAh / plan.hours : restA
+  return { need, bankAh, hours: standbyHours(bankAh, meanA, plan.celsius, kind.peukert), enough: bankAh >= need.neededAh }
+}
+
+function feedFaults(report: SupplyReport, watts: number, volts: number): void {
+  const peakW = report.worstA === null ? null : report.worstA * volts
+  if (peakW === null) report.faults.push('The converter’s lines collapse in a moment: shorten them, or take thicker cable.')
+  else if (peakW > watts) report.faults.push(`Its door takes ${peakW.toFixed(1)} W at the worst moment; its converter gives ${watts} W.`)
+  report.notes.push('It is fed from the network: it lives as long as the battery of its network switch.')
+}
+
+function supplyFaults(report: SupplyReport, plan: PowerPlan, supply: { volts: number; amps: number; chargerA?: number; outputs?: { id: string; fuseA: number }[]; battery?: { volts: number } } | undefined): void {
+  const { worstA, chargerA, ratingA, faults } = report
+  if (!supply) { faults.push('No supply is chosen for this cabinet.'); return }
+  if (worstA === null) faults.push('In one of the moments the lines collapse: there is no current to tell. See the locks below.')
+  else if (worstA + chargerA > ratingA) faults.push(`At the worst moment ${worstA.toFixed(2)} A and ${chargerA.toFixed(2)} A for charging; the supply gives ${ratingA} A.`)
+  const fuse = supply.outputs?.find((o) => o.id === 'locks')
+  const locksA = Math.max(0, ...report.moments.filter((m) => m.state === 'nominal').map((m) => (m.solved.ok ? m.locks.reduce((sum, l) => sum + ((m.solved as { amps: Record<string, number> }).amps[l.node] ?? 0), 0) : 0)))
+  if (fuse && locksA > fuse.fuseA) faults.push(`The locks draw ${locksA.toFixed(2)} A together; their output is fused at ${fuse.fuseA} A.`)
+  const battery = report.battery
+  if (battery && !battery.enough) faults.push(battery.bankAh > 0 ? `${battery.bankAh} Ah of battery last ${battery.hours.toFixed(1)} h; ${plan.hours} h are asked for and want ${battery.need.neededAh.toFixed(1)} Ah.` : `No battery is planned; ${plan.hours} h want ${battery.need.neededAh.toFixed(1)} Ah.`)
+  if (supply.battery && plan.batteryCount > 0) {
+    const volts = bankOf({ ah: plan.batteryAh, count: plan.batteryCount, wiring: plan.wiring, volts: supply.battery.volts }).volts
+    const wanted = supply.volts > 20 ? 24 : 12
+    if (volts !== wanted) faults.push(`The batteries as joined give ${volts} V; this supply charges ${wanted} V.`)
+  }
+  if (battery && battery.need.factors.rate === null) report.notes.push('The rate effect of the battery is not counted: its sheet does not tell it.')
+}
+
+function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], sheets: Sheets, refOf: (door: string) => string): LockAnswer[] {
+  const found = new Map<string, LockAnswer>()
+  for (const m of moments) {
+    for (const lock of m.locks) {
+      const volts = m.solved.ok ? (m.solved.volts[lock.node] ?? null) : null
+      const amps = m.solved.ok ? (m.solved.amps[lock.node] ?? 0) : null
+      // Only a lock that is energised needs its volts.
+      if (amps === 0) continue
+      const before = found.get(lock.node)
+      if (before && (before.volts === null || (volts !== null && volts >= before.volts))) continue
+      const enough = volts !== null && volts >= lock.facts.leastV
+      const says = volts === null ? `${refOf(lock.door)} ${lock.part}: the line collapses (${m.says.toLowerCase()}, ${sourceWords[m.state]}).` : `${refOf(lock.door)} ${lock.part}: ${volts.toFixed(2)} V, needs ${lock.facts.leastV} V (${m.says.toLowerCase()}, ${sourceWords[m.state]}).`
+      found.set(lock.node, { door: lock.door, part: lock.part, leastV: lock.facts.leastV, volts, says, mend: null, enough, state: m.state })
+    }
+  }
+  return [...found.values()].map((answer) => (answer.enough ? answer : { ...answer, mend: mendOf(answer, moments, doors) })).sort((a, b) => Number(a.enough) - Number(b.enough) || a.door.localeCompare(b.door))
+}
+
+const thicker = [0.5, 0.75, 1, 1.5, 2.5]
+
+/** The longest length of the lock's own cable, and the thinnest cable at its length, that would do in the moment that fails. */
+function mendOf(answer: LockAnswer, moments: readonly MomentAnswer[], doors: readonly Door[]): string {
+  const door = doors.find((d) => d.id === answer.door)
+  const cable = door?.cables.find((c) => c.part === answer.part)
+  const worst = moments.find((m) => m.state === answer.state && m.locks.some((l) => `${l.door}/${l.part}` === `${answer.door}/${answer.part}`) && (!m.solved.ok || m.solved.volts[`${answer.door}/${answer.part}`] === answer.volts))
+  if (!door || !cable || !worst) return 'Give its cable a length.'
+  const own = loopOhm(cable.type, cable.lengthM)
+  const source = worst.solved.ok ? worst.solved.terminalV : 0
+  const lock = worst.locks.find((l) => l.door === answer.door && l.part === answer.part)?.facts
+  if (!lock || source <= answer.leastV) return `The source itself gives ${source.toFixed(1)} V then: no cable mends that. Take a lock for fewer volts, or more battery.`
+  // At exactly its least volts the coil draws this much, so the whole way may have so many ohms.
+  const coil = lock.nominalV / lock.pullA
+  const mayHave = (coil * (source - answer.leastV)) / answer.leastV
+  const amps = worst.solved.ok ? (worst.solved.amps[`${answer.door}/${answer.part}`] ?? 0) : 0
+  const wholeOhm = amps > 0 && worst.solved.ok ? (worst.solved.terminalV - (answer.volts ?? 0)) / amps : own
+  const others = Math.max(0, wholeOhm - own)
+  const forOwn = mayHave - others
+  if (forOwn <= 0) return 'The rest of the way takes too much already: shorten the break glass run.'
+  const longest = Math.floor((forOwn / own) * cable.lengthM)
+  const enough = thicker.map((mm2): CableType => ({ kind: 'iec', conductorClass: 2, mm2, cores: cable.type.cores })).find((type) => loopOhm(type, cable.lengthM) <= forOwn)
+  return `${cableName(cable.type)} would do up to ${longest} m${enough ? `; at ${cable.lengthM} m take ${cableName(enough)}` : '; no cable up to 2.5 mm² would do at this length'}.`
+}
