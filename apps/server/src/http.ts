@@ -7,6 +7,7 @@ import helmet from 'helmet'
 import { answers } from '@rauta/contracts'
 import { jobRoutes } from './api/job'
 import { openApi } from './api/openapi'
+import { paperRoutes } from './api/papers'
 import { mount, problems, type Route } from './api/route'
 import { sessionRoutes, tokenOf } from './api/sessions'
 import type { Context } from './context'
@@ -24,9 +25,9 @@ export function makeApp(options: AppOptions): Express {
   app.use(helmet({ strictTransportSecurity: false, contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'connect-src': ["'self'"], 'worker-src': ["'self'", 'blob:'], 'img-src': ["'self'", 'data:', 'blob:'] } } }))
   app.use(compression({ filter: (request, response) => !(request as express.Request).originalUrl.startsWith('/api/v1/live') && compression.filter(request, response) }))
   const api = express.Router()
-  api.use(express.json({ limit: '2mb' }))
+  api.use(express.json({ limit: '2mb', type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false }))
   const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }
-  const routes = [health, ...sessionRoutes(accounts, context.log, options.publicKey, options.rigPage), ...jobRoutes(context, options.stream)]
+  const routes = [health, ...sessionRoutes(accounts, context.log, options.publicKey, options.rigPage), ...jobRoutes(context, options.stream), ...paperRoutes(context)]
   const limit = rateLimit({ windowMs: 60_000, limit: 10, skipSuccessfulRequests: true, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => { response.status(429).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Too many tries', status: 429, says: 'Too many wrong tries. Wait a minute, then try again.' })) } })
   mount(api, routes, async (request) => { const token = tokenOf(request); return token ? accounts.bySession(token) : null }, { '/sign-in': [limit], '/first': [limit] })
   app.use('/api/v1', api)

@@ -16,6 +16,7 @@ export function openApi(routes: readonly Route[]): object {
         ...(parameters.length ? { parameters } : {}),
         ...(route.roles === 'anyone' ? { security: [] } : {}),
         ...(route.body ? { requestBody: { required: true, content: { 'application/json': { schema: route.body } } } } : {}),
+        ...(route.raw ? { requestBody: { required: true, content: { 'application/octet-stream': { schema: { type: 'string', format: 'binary', maxLength: route.raw } } } } } : {}),
         responses: {
           '200': { description: 'Done', content: { [media]: { schema: 'media' in route.answer ? { type: 'string' } : route.answer } } },
           '4XX': { description: 'What is wrong and how to mend it', content: { 'application/problem+json': { schema: answers.problem } } },

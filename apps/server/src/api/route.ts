@@ -1,6 +1,6 @@
 import { Ajv } from 'ajv'
 import formats from 'ajv-formats'
-import type { NextFunction, Request, RequestHandler, Response, Router } from 'express'
+import express, { type NextFunction, type Request, type RequestHandler, type Response, type Router } from 'express'
 import { Refusal, type Problem, type Role } from '@rauta/contracts'
 import { MalformedError, SoapFault } from '@rauta/protocols'
 import { UnreachableError } from '@rauta/drivers'
@@ -18,6 +18,8 @@ export interface Route {
   /** Who may; `anyone` needs no sign-in. */
   roles: readonly Role[] | 'anyone'
   body?: object
+  /** The body is taken as bytes, so many at most. */
+  raw?: number
   answer: object | { media: string }
   handle(request: Request, response: Response, account: Account): Promise<unknown>
 }
@@ -33,7 +35,7 @@ export function mount(router: Router, routes: readonly Route[], accountOf: (requ
   for (const route of routes) {
     const body = route.body ? ajv.compile(route.body) : null
     const answer = 'media' in route.answer ? null : ajv.compile(route.answer)
-    router[route.method](route.path, ...(before[route.path] ?? []), (request, response, next) => {
+    router[route.method](route.path, ...(before[route.path] ?? []), ...(route.raw ? [express.raw({ type: '*/*', limit: route.raw })] : []), (request, response, next) => {
       void (async () => {
         const account = await accountOf(request)
         if (route.roles !== 'anyone') {
@@ -71,7 +73,7 @@ function problemOf(error: unknown): Problem {
   if (error instanceof SoapFault) return make(502, 'The device refused', error.reason)
   if (error instanceof MalformedError) return make(502, 'The device answered something else', error.says)
   const http = error as { status?: number; type?: string }
-  if (http.type === 'entity.too.large') return make(413, 'Too large', 'This is too large: a request may have 2 MB at most.')
+  if (http.type === 'entity.too.large') return make(413, 'Too large', 'This is too large: a file may have 30 MB at most, any other request 2 MB.')
   if (http.type === 'entity.parse.failed') return make(400, 'Not JSON', 'The request is not JSON.')
   return make(500, 'Something went wrong here', 'Something went wrong in the server. What you entered is still with you; try again.')
 }

@@ -1,5 +1,6 @@
 import type { Command } from './command'
 import * as devices from './devices'
+import * as doorlist from './doorlist'
 import * as doors from './doors'
 import * as job from './job'
 import * as people from './people'
@@ -13,11 +14,12 @@ const isCommand = (value: unknown): value is Command => typeof value === 'object
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, devices, site, sheets, undo, wire, people, proving].flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand)).map((command) => [command.name, command]),
+  [job, doors, doorlist, devices, site, sheets, undo, wire, people, proving].flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand)).map((command) => [command.name, command]),
 )
 
 export * from './command'
 export { zoneFault } from './job'
+export { type DoorsImport } from './doorlist'
 export { type DoorFields, type Hardware } from './doors'
 export { takenAddresses } from './devices'
 export { cabinetsOf, type SitePlacement } from './site'

@@ -17,6 +17,7 @@ export const bodies = {
   firstUse: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, code: text, job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }) }, ['code']),
   account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: ['lead', 'engineer', 'witness', 'viewer'] } }),
   search: object({ address: text }, ['address']),
+  columns: object({ table: { type: 'integer', minimum: 0, maximum: 1000 }, headerRow: { type: 'integer', minimum: 0, maximum: 10000 }, columns: { type: 'object', maxProperties: 500, additionalProperties: { type: 'string', maxLength: 120 } } }, ['table', 'headerRow', 'columns']),
 } as const
 
 /** Shapes of the answers, as the OpenAPI document shows them. */
@@ -28,6 +29,24 @@ export const answers = {
   me: { type: 'object', required: ['state'], properties: { state: { enum: ['new', 'out', 'in'] }, name: { type: 'string' }, role: { type: 'string' }, rigPage: { type: 'string' } } },
   health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
   planEdits: { type: 'object', required: ['undo', 'redo'], properties: { undo: { type: ['object', 'null'] }, redo: { type: ['object', 'null'] } } },
+  paper: { type: 'object', required: ['id', 'file', 'says', 'tables', 'headerRow', 'columns', 'counts', 'rows', 'areas'], properties: { rows: { type: 'array' } } },
   ok: { type: 'object', required: ['says'], properties: { says: { type: 'string' } } },
   accounts: { type: 'array', items: { type: 'object', required: ['name', 'role'], properties: { name: { type: 'string' }, role: { type: 'string' } } } },
 } as const
+
+/** A door schedule that lies on the server, as it was understood. Rows beyond the first `shownRows` of a state are counted only. */
+export interface PaperView {
+  id: string
+  file: string
+  says: string
+  tables: { name: string; rows: number }[]
+  table: number
+  /** As the spreadsheet counts, from 1; 0 where no titles were found. */
+  headerRow: number
+  columns: { index: number; letters: string; title: string; group: string; meaning: string; sample: string }[]
+  counts: Record<'new' | 'changed' | 'same' | 'bad', number>
+  rows: { row: number; ref: string; name: string; state: 'new' | 'changed' | 'same' | 'bad'; says: string[]; faults: { cell: string; column: string; says: string; mend: string }[]; notes: string[] }[]
+  areas: { path: string; code: string }[]
+  shown: number
+}
+export const shownRows = 400

@@ -1,0 +1,62 @@
+import { all } from '@rauta/core'
+import { answers, bodies, cabinetsOf, sheetsFor } from '@rauta/contracts'
+import { largestPaper, PaperError, scheduleCsv, scheduleXlsx } from '@rauta/papers'
+import { v7 } from 'uuid'
+import type { Context } from '../context'
+import { Papers } from '../files/papers'
+import { everyone, HttpProblem, type Route } from './route'
+
+const fitters = ['lead', 'engineer'] as const
+const xlsx = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
+
+/** The door schedule: files in, looked through, taken over; out again as CSV and as a workbook; an empty one to fill in. */
+export function paperRoutes({ log, clock }: Context): Route[] {
+  const papers = new Papers()
+  const gone = () => new HttpProblem(404, 'Not here any more', 'This file is not here any more. Bring it again; nothing was changed.')
+  const source = () => ({ doors: all(log.facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref)), areas: all(log.facts, 'area'), cabinets: cabinetsOf(log.facts), sheets: sheetsFor(log.facts) })
+  return [
+    {
+      method: 'post', path: '/door-schedule', says: 'A door schedule (XLSX or CSV, the bytes as they are; its name in `?file=`), looked through; nothing is changed yet', roles: fitters, raw: largestPaper, answer: answers.paper,
+      async handle(request, _response, account) {
+        const file = String(request.query['file'] ?? 'the list').slice(0, 200)
+        const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
+        try {
+          return await papers.bring(bytes, file, account.name, log.facts, clock.now())
+        } catch (error) {
+          if (error instanceof PaperError) throw new HttpProblem(422, 'Not as it should be', error.says, 'file')
+          throw error
+        }
+      },
+    },
+    {
+      method: 'post', path: '/door-schedule/:id/columns', says: 'Another sheet, row of titles or meaning of columns; looked through again', roles: fitters, body: bodies.columns, answer: answers.paper,
+      async handle(request, _response, account) {
+        const view = papers.choose(String(request.params['id']), account.name, request.body as never, log.facts)
+        if (!view) throw gone()
+        return view
+      },
+    },
+    {
+      method: 'post', path: '/door-schedule/:id/take', says: 'Takes the good rows over, as one change', roles: fitters, answer: answers.ok,
+      async handle(request, _response, account) {
+        const id = String(request.params['id'])
+        const payload = papers.payload(id, account.name, log.facts)
+        if (!payload) throw gone()
+        papers.drop(id)
+        if (payload.doors.length === 0) return { says: 'Nothing to take over: the job is as the file says.', rev: log.facts.rev }
+        const { rev } = await log.run({ id: v7(), name: 'doors.import', payload, seen: log.facts.rev }, account)
+        return { says: `${payload.doors.length} doors taken over.`, rev }
+      },
+    },
+    { method: 'get', path: '/door-schedule.csv', says: 'The door schedule as CSV', roles: everyone, answer: { media: 'text/csv' }, async handle(_request, response) {
+      response.type('text/csv; charset=utf-8').setHeader('content-disposition', 'attachment; filename="door-schedule.csv"')
+      response.send(scheduleCsv(source()))
+    } },
+    { method: 'get', path: '/door-schedule.xlsx', says: 'The door schedule as a workbook; with `?empty=1` a template to fill in', roles: everyone, answer: { media: xlsx }, async handle(request, response) {
+      const empty = request.query['empty'] === '1'
+      const all_ = source()
+      response.type(xlsx).setHeader('content-disposition', `attachment; filename="${empty ? 'door-schedule-template' : 'door-schedule'}.xlsx"`)
+      response.send(Buffer.from(await scheduleXlsx(empty ? { ...all_, doors: [] } : all_)))
+    } },
+  ]
+}

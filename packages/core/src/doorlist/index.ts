@@ -1,0 +1,6 @@
+export * from './table'
+export * from './meanings'
+export * from './values'
+export * from './header'
+export { readRows, areaFinder, type CellFault, type ListedDoor, type ListedRow } from './read'
+export * from './preview'

@@ -1,0 +1,113 @@
+import { partRoles, roleFacts, type Behaviour, type Door, type PartRole } from '../doors/door'
+import type { Area } from '../job/facts'
+import { areaFinder, type CellFault, type ListedDoor, type ListedRow } from './read'
+import { openingWords } from './values'
+
+export type RowState = 'new' | 'changed' | 'same' | 'bad'
+/** One row against the job: what would happen to it, told in words. */
+export interface RowPreview { row: number; ref: string; name: string; state: RowState; /** Id of the door that it is about, empty for a new one. */ door: string; says: string[]; faults: CellFault[]; notes: string[]; listed: ListedDoor }
+/** An area that the file speaks of and the job lacks. */
+export interface NewArea { path: string; name: string; code: string; parent: string }
+export interface Preview { rows: RowPreview[]; counts: Record<RowState, number>; areas: NewArea[] }
+
+/** Lays rows beside the job's doors. A bad row is told and left out; the others go on. */
+export function previewRows(rows: Iterable<ListedRow>, doors: readonly Door[], areas: readonly Area[]): Preview {
+  const byRef = new Map(doors.map((d) => [d.ref.toUpperCase(), d]))
+  const seen = new Map<string, number>()
+  const fresh = new AreasToCome(areas)
+  const out: Preview = { rows: [], counts: { new: 0, changed: 0, same: 0, bad: 0 }, areas: fresh.list }
+  for (const row of rows) {
+    const made = previewRow(row, byRef, seen, fresh)
+    out.rows.push(made)
+    out.counts[made.state]++
+  }
+  return out
+}
+
+function previewRow({ row, door: listed, faults, notes }: ListedRow, byRef: ReadonlyMap<string, Door>, seen: Map<string, number>, fresh: AreasToCome): RowPreview {
+  const key = listed.ref.toUpperCase()
+  const before = byRef.get(key)
+  const problems = [...faults]
+  const twin = key ? seen.get(key) : undefined
+  const whole = (column: string, says: string, mend: string) => problems.push({ cell: `row ${row}`, column, says, mend })
+  if (twin !== undefined) whole('Reference', `${listed.ref} stands in row ${twin} as well`, 'Each reference once: change or take out one of the two.')
+  else if (key) seen.set(key, row)
+  if (!before && !problems.length) {
+    if (!listed.name) whole('Name', 'a new door needs a name', 'Fill in its name.')
+    if (!listed.from) whole('From area', 'a new door needs the area it leads from', 'Fill in an area, or choose the column that tells it.')
+    if (!listed.to) whole('To area', 'a new door needs the area it leads to', 'Fill in an area, or choose the column that tells it.')
+  }
+  const base = { row, ref: listed.ref, name: listed.name ?? before?.name ?? '', door: before?.id ?? '', faults: problems, notes, listed }
+  if (problems.length) return { ...base, state: 'bad', says: [] }
+  const from = listed.from === undefined ? undefined : fresh.idOf(listed.from)
+  const to = listed.to === undefined ? undefined : fresh.idOf(listed.to)
+  const says = before ? differences(before, listed, from, to) : []
+  return { ...base, state: before ? (says.length ? 'changed' : 'same') : 'new', says }
+}
+
+/** What the row would change at a door, in words; empty for nothing. */
+function differences(door: Door, listed: ListedDoor, from: string | undefined, to: string | undefined): string[] {
+  const says: string[] = []
+  const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : String(v))
+  const compare = (what: string, before: unknown, after: unknown) => { if (after !== undefined && before !== after) says.push(`${what}: ${word(before ?? 'not said')}, will be ${word(after)}`) }
+  compare('Name', door.name, listed.name)
+  if (from !== undefined && from !== door.from) says.push(`Leads from ${listed.from}`)
+  if (to !== undefined && to !== door.to) says.push(`Leads to ${listed.to}`)
+  compare('Opening', openingWords[door.opening ?? 'door'], listed.opening && openingWords[listed.opening])
+  compare('Escape route', door.escapeRoute, listed.escapeRoute)
+  compare('Handle', door.handle, listed.handle)
+  compare('Out of doors', door.outdoor ?? false, listed.outdoor)
+  compare('Passages per day', door.passagesPerDay, listed.passagesPerDay)
+  compare('Walking order', door.walk, listed.walk)
+  for (const key of ['releaseS', 'heldOpenS'] as const satisfies readonly (keyof Behaviour)[]) compare(key === 'releaseS' ? 'Release time, s' : 'Open time, s', door.behaviour[key], listed.behaviour?.[key])
+  for (const role of partRoles) {
+    const wanted = listed.hardware?.[role as PartRole]
+    if (wanted !== undefined) compare(roleFacts[role].says, door.parts.find((p) => p.role === role)?.sheet ?? '', wanted)
+  }
+  compare('East, m', door.at?.x, listed.at?.x)
+  compare('North, m', door.at?.y, listed.at?.y)
+  for (const [cabinet, m] of Object.entries(listed.distances ?? {})) compare(`Metres to ${cabinet}`, door.distances?.[cabinet], m)
+  if (listed.lengthM !== undefined && door.cables.some((c) => c.lengthM !== listed.lengthM)) says.push(`Cables: ${listed.lengthM} m`)
+  return says
+}
+
+/** Areas as the job has them, and those that a file brings along, each with a code of its own. */
+export class AreasToCome {
+  readonly list: NewArea[] = []
+  private readonly find: (text: string) => Area | undefined
+  private readonly codes: Set<string>
+  private readonly made = new Map<string, string>()
+  constructor(areas: readonly Area[]) {
+    this.find = areaFinder(areas)
+    this.codes = new Set(areas.map((a) => a.code))
+  }
+
+  /** Id of an area; one that the job lacks is `new:` and its path. */
+  idOf(text: string): string {
+    const known = this.find(text)
+    if (known) return known.id
+    const parts = text.split(/\s*[/>\\]\s*/).map((p) => p.trim()).filter(Boolean)
+    let parent = ''
+    parts.forEach((name, i) => {
+      const path = parts.slice(0, i + 1).join(' / ')
+      const there = this.find(path)
+      const key = path.toLowerCase()
+      if (there) { parent = there.id; return }
+      if (!this.made.has(key)) {
+        this.made.set(key, `new:${path}`)
+        this.list.push({ path, name, code: this.codeFor(name), parent })
+      }
+      parent = this.made.get(key) ?? ''
+    })
+    return parent
+  }
+
+  private codeFor(name: string): string {
+    const words = name.normalize('NFKD').replace(/\p{M}/gu, '').toUpperCase().replace(/[^A-Z0-9 ]/g, ' ').split(' ').filter(Boolean)
+    const letters = words.length > 1 ? words.map((w) => w[0]).join('').slice(0, 3) : (words[0] ?? 'A').slice(0, 2)
+    let code = letters || 'A'
+    for (let n = 2; this.codes.has(code); n++) code = `${letters.slice(0, 4 - String(n).length)}${n}`
+    this.codes.add(code)
+    return code
+  }
+}

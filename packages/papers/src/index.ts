@@ -1,0 +1,3 @@
+export * from './decode'
+export * from './read'
+export * from './write'
