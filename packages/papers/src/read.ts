@@ -64,7 +64,7 @@ const columnOf = (letters: string): number => [...letters].reduce((n, l) => n * 
 
 function readSeparated(bytes: Uint8Array, fileName: string): Paper {
   const { text, charset } = decodeText(bytes)
-  if (/[\0\u0001-\u0008]/.test(text.slice(0, 2000))) throw new PaperError(`${fileName} is neither a spreadsheet nor text. Save the list as .xlsx or CSV.`)
+  if ([...text.slice(0, 2000)].some((c) => c < '\t')) throw new PaperError(`${fileName} is neither a spreadsheet nor text. Save the list as .xlsx or CSV.`)
   const delimiter = delimiterOf(text)
   try {
     const rows = parse(text, { delimiter, relax_column_count: true, relax_quotes: true, skip_empty_lines: false, trim: true, bom: true }) as string[][]

@@ -1,4 +1,4 @@
-import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type PlacedPart } from '@rauta/core'
+import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type PartRole, type PlacedPart } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -63,7 +63,7 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
   )
 }
 
-const partWord: Record<string, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', contact: 'contact', exit: 'exit', breakGlass: 'glass' }
+const partWord: Record<PartRole, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', lock2: 'lock', contact: 'contact', contact2: 'contact', boltContact: 'bolt', exit: 'exit', exitSensor: 'sensor', deskButton: 'desk', breakGlass: 'glass', opener: 'opener' }
 
 function PartBox({ placed, ground, on, note }: { placed: PlacedPart; ground: Ground; on: boolean; note?: string | undefined }) {
   const { part, x, y, w, h } = placed

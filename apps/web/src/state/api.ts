@@ -13,7 +13,8 @@ async function ask<T>(path: string, init: RequestInit): Promise<T> {
   let response: Response
   try {
     response = await fetch(`/api/v1${path}`, { ...init, credentials: 'same-origin' })
-  } catch {
+  } catch (error) {
+    if (init.signal?.aborted) throw error
     throw new AwayError()
   }
   const answer: unknown = await response.json().catch(() => null)
@@ -26,6 +27,9 @@ async function ask<T>(path: string, init: RequestInit): Promise<T> {
 
 export const get = <T>(path: string): Promise<T> => ask<T>(path, { method: 'GET' })
 export const post = <T>(path: string, body: unknown = {}): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+
+/** A file's bytes as they are. */
+export const postFile = <T>(path: string, file: Blob, signal: AbortSignal): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file, signal })
 
 export const saysOf = (error: unknown): string => (error instanceof ProblemError || error instanceof AwayError ? error.says : error instanceof Error ? error.message : 'Something went wrong.')
 export const fieldOf = (error: unknown): string | undefined => (error instanceof ProblemError ? error.field : undefined)

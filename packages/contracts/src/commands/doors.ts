@@ -7,16 +7,18 @@ const idle = { enum: ['closed', 'open'] } as const
 const behaviour = object({ releaseS: { ...seconds, minimum: 0.5 }, heldOpenS: { ...seconds, minimum: 1 }, relockDelayS: seconds, contactIdle: idle, exitIdle: idle, forcedAlarm: flag })
 const hardware = object(Object.fromEntries(partRoles.map((role) => [role, id])) as Record<PartRole, typeof id>, partRoles)
 type Hardware = Partial<Record<PartRole, string>>
-type DoorFields = Partial<Pick<Door, 'ref' | 'name' | 'from' | 'to' | 'escapeRoute' | 'passagesPerDay' | 'walk' | 'handle' | 'behaviour' | 'opening' | 'decides' | 'outdoor' | 'distances' | 'at' | 'pinned'>> & { hardware?: Hardware }
+type DoorFields = Partial<Pick<Door, 'ref' | 'name' | 'from' | 'to' | 'escapeRoute' | 'passagesPerDay' | 'walk' | 'handle' | 'behaviour' | 'opening' | 'decides' | 'outdoor' | 'distances' | 'at' | 'pinned' | 'drive' | 'ends'>> & { hardware?: Hardware }
 
 export const refSchema = { type: 'string', pattern: '^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$' } as const
 const fields = object({
   ref: refSchema, name, from: id, to: id, escapeRoute: flag, passagesPerDay: { type: 'integer', minimum: 0, maximum: 100000 }, walk: { type: 'integer' }, handle: flag, behaviour, hardware,
   opening: { enum: openingKinds }, outdoor: flag, pinned: flag,
   decides: object({ by: { enum: ['reader', 'lock', 'controller', 'server'] }, afterS: seconds, then: { enum: ['staysShut', 'opens', 'knownCards'] } }),
+  ends: object({ seriesOhm: { type: 'number', minimum: 0, maximum: 100000 }, parallelOhm: { type: 'number', minimum: 0, maximum: 100000 }, at: { enum: ['device', 'controller'] } }),
+  drive: object({ pullMs: { type: 'number', minimum: 20, maximum: 5000 }, holdShare: { type: 'number', minimum: 0.05, maximum: 1 } }),
   distances: { type: 'object', maxProperties: 100, additionalProperties: { type: 'number', minimum: 0, maximum: 2000 } },
   at: object({ x: { type: 'number', minimum: -100000, maximum: 100000 }, y: { type: 'number', minimum: -100000, maximum: 100000 } }),
-}, ['ref', 'name', 'from', 'to', 'escapeRoute', 'passagesPerDay', 'walk', 'handle', 'behaviour', 'hardware', 'opening', 'outdoor', 'pinned', 'decides', 'distances', 'at'])
+}, ['ref', 'name', 'from', 'to', 'escapeRoute', 'passagesPerDay', 'walk', 'handle', 'behaviour', 'hardware', 'opening', 'outdoor', 'pinned', 'decides', 'distances', 'at', 'drive', 'ends'])
 
 export function partsFrom(wanted: Hardware, before: readonly Part[], sheets: Sheets): Part[] {
   return partRoles.flatMap((role) => {
@@ -25,8 +27,8 @@ export function partsFrom(wanted: Hardware, before: readonly Part[], sheets: She
     const found = sheets[sheet]
     const { id: partId, kind } = roleFacts[role]
     if (!found || !isKind(found, kind)) throw new Refusal(`${found?.name ?? sheet} is not a ${kind}. Choose another.`, `hardware.${role}`)
-    const address = before.find((p) => p.id === partId)?.address
-    return [{ id: partId, role, sheet, ...(address === undefined ? {} : { address }) }]
+    const was = before.find((p) => p.id === partId && p.sheet === sheet)
+    return [was ?? { id: partId, role, sheet }]
   })
 }
 

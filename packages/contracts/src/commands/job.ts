@@ -1,7 +1,7 @@
-import { all, drop, ipv4, jobOf, put, type Area, type Job, type SiteNetwork } from '@rauta/core'
+import { all, drop, ipv4, jobOf, put, reservedRanges, type Area, type Job, type SiteNetwork } from '@rauta/core'
 import { defineCommand, existing, flag, id, name, object, Refusal, text } from './command'
 
-const network = object({ address: text, prefix: { type: 'integer', minimum: 8, maximum: 30 }, gateway: text, timeServer: text })
+const network = object({ address: text, prefix: { type: 'integer', minimum: 8, maximum: 30 }, gateway: text, timeServer: text, reserved: text }, ['reserved'])
 
 export function zoneFault(zone: string): string | null {
   try {
@@ -14,6 +14,8 @@ export function zoneFault(zone: string): string | null {
 
 function checkNetwork(n: SiteNetwork): void {
   if (ipv4(n.address) === null) throw new Refusal(`${n.address} is not an IPv4 network address.`, 'network.address')
+  const odd = reservedRanges(n.reserved ?? '').faults[0]
+  if (odd) throw new Refusal(odd, 'network.reserved')
   if (ipv4(n.gateway) === null) throw new Refusal(`${n.gateway} is not an IPv4 address for the gateway.`, 'network.gateway')
 }
 

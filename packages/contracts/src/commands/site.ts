@@ -1,4 +1,4 @@
-import { all, boardOf, drop, put, type CabinetPlace, type Controller, type Facts, type Placement, type PowerPlan, type Unit, type UnitFeed } from '@rauta/core'
+import { addressFault, all, boardOf, drop, jobOf, put, type CabinetPlace, type Controller, type Door, type Facts, type Placement, type PowerPlan, type Unit, type UnitFeed } from '@rauta/core'
 import { controllerSchema, putController } from './devices'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
@@ -26,8 +26,8 @@ export const powerPlanPut = defineCommand<PowerPlan & { supply?: string }>({
   name: 'powerPlan.put', roles: everyFitter,
   schema: object({
     id, batteryAh: { type: 'number', minimum: 0, maximum: 1000 }, batteryCount: { type: 'integer', minimum: 0, maximum: 20 }, wiring: { enum: ['series', 'parallel'] }, hours: { type: 'number', minimum: 0, maximum: 200 },
-    celsius: { type: 'number', minimum: -30, maximum: 60 }, movements: { type: 'integer', minimum: 0, maximum: 100000 }, fireRelay: { type: 'boolean' }, supply: id,
-  }, ['supply']),
+    celsius: { type: 'number', minimum: -30, maximum: 60 }, movements: { type: 'integer', minimum: 0, maximum: 100000 }, fireRelay: { type: 'boolean' }, queue: { type: 'integer', minimum: 0, maximum: 100 }, supply: id,
+  }, ['supply', 'queue']),
   apply(facts, { supply, ...plan }, { sheets }) {
     const controller = existing(facts.controller[plan.id], 'controller', plan.id)
     if (supply !== undefined && !sheets[supply]?.supply) throw new Refusal('Choose a supply from the device sheets.', 'supply')
@@ -74,16 +74,60 @@ export const unitFeedRemove = defineCommand<{ id: string }>({
   words: () => 'Took a device off its network port',
 })
 
-export const partAddress = defineCommand<{ door: string; part: string; address: number | null }>({
-  name: 'part.address', roles: everyFitter, schema: object({ door: id, part: id, address: { anyOf: [{ type: 'integer', minimum: 0, maximum: 126 }, { type: 'null' }] } }),
+export const partAddress = defineCommand<{ door: string; part: string; address?: number | null; ip?: string }>({
+  name: 'part.address', roles: everyFitter, schema: object({ door: id, part: id, address: { anyOf: [{ type: 'integer', minimum: 0, maximum: 126 }, { type: 'null' }] }, ip: text }, ['address', 'ip']),
   apply(facts, p) {
     const door = existing(facts.door[p.door], 'door', p.door)
     const part = existing(door.parts.find((x) => x.id === p.part), 'part', p.part)
-    const { address: _before, ...rest } = part
-    const next = p.address === null ? rest : { ...rest, address: p.address }
+    if (p.ip) checkAddress(facts, p.ip)
+    const { address, ip, ...rest } = { ...part, ...(p.address === undefined ? {} : { address: p.address ?? undefined }), ...(p.ip === undefined ? {} : { ip: p.ip || undefined }) }
+    const next = { ...rest, ...(address === undefined ? {} : { address }), ...(ip === undefined ? {} : { ip }) }
     return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)) })]
   },
-  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.part} gets bus address ${p.address ?? 'none'}`,
+  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.part} gets address ${p.ip ?? p.address ?? 'none'}`,
+})
+
+function checkAddress(facts: Facts, address: string): void {
+  const job = existing(jobOf(facts), 'job', '')
+  const fault = addressFault(address, job.network, new Map())
+  if (fault) throw new Refusal(fault, 'address')
+}
+
+export const partFeed = defineCommand<{ door: string; part: string; own: boolean }>({
+  name: 'part.feed', roles: everyFitter, schema: object({ door: id, part: id, own: { type: 'boolean' } }),
+  apply(facts, p) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    const part = existing(door.parts.find((x) => x.id === p.part), 'part', p.part)
+    const { fed: _before, ...rest } = part
+    const next = p.own ? { ...rest, fed: 'own' as const } : rest
+    const terminals = { ...door.placement?.terminals }
+    // What has a supply of its own leaves the controller's.
+    if (p.own) for (const key of Object.keys(terminals)) if (key === `${p.part}.plus`) delete terminals[key]
+    return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)), placement: door.placement && { ...door.placement, terminals } })]
+  },
+  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.own ? 'gets a supply of its own' : 'is fed by its controller'}`,
+})
+
+/** Addresses for many devices at once, as one change. */
+export const addressesPut = defineCommand<{ controllers: { id: string; address: string }[]; units: { id: string; address: string }[]; parts: { door: string; part: string; address?: number; ip?: string }[] }>({
+  name: 'addresses.put', roles: everyFitter,
+  schema: object({ controllers: { type: 'array', maxItems: 2000, items: object({ id, address: text }) }, units: { type: 'array', maxItems: 2000, items: object({ id, address: text }) }, parts: { type: 'array', maxItems: 5000, items: object({ door: id, part: id, address: { type: 'integer', minimum: 0, maximum: 126 }, ip: text }, ['address', 'ip']) } }),
+  apply(facts, p) {
+    const wanted = [...p.controllers, ...p.units].map((x) => x.address).concat(p.parts.flatMap((x) => (x.ip ? [x.ip] : [])))
+    for (const address of wanted) checkAddress(facts, address)
+    const twice = wanted.find((a, i) => wanted.indexOf(a) !== i)
+    if (twice) throw new Refusal(`${twice} would be given twice.`)
+    const doors = new Map<string, Door>()
+    for (const { door: doorId, part, ...given } of p.parts) {
+      const door = doors.get(doorId) ?? existing(facts.door[doorId], 'door', doorId)
+      doors.set(doorId, { ...door, parts: door.parts.map((x) => (x.id === part ? { ...x, ...given } : x)) })
+    }
+    return [
+      ...p.controllers.map((c) => put(facts, 'controller', { ...existing(facts.controller[c.id], 'controller', c.id), address: c.address })), ...p.units.map((u) => put(facts, 'unit', { ...existing(facts.unit[u.id], 'device', u.id), address: u.address })),
+      ...[...doors.values()].map((d) => put(facts, 'door', d)),
+    ]
+  },
+  words: (_f, p) => `Gave ${p.controllers.length + p.units.length + p.parts.length} addresses`,
 })
 
 export interface SitePlacement { controllers: Controller[]; doors: { door: string; placement: Placement; lengthM: number | null }[]; addresses?: { door: string; part: string; address: number }[] }

@@ -101,6 +101,8 @@ export interface SupplyFacts {
   /** Batteries it takes. */
   battery?: { volts: number; peukert: number | null }
   outputs?: { id: string; fuseA: number }[]
+  /** Amps at which it trips in the first moment. */
+  tripA?: number
 }
 
 /** A device type as data. Nothing in the code knows a type by its name. */

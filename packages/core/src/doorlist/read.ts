@@ -1,8 +1,8 @@
 import { isKind, type DeviceSheet, type Sheets } from '../devices/sheet'
-import { openingKinds, partRoles, roleFacts, type Behaviour, type Door, type OpeningKind, type PartRole } from '../doors/door'
+import { roleFacts, type Behaviour, type OpeningKind, type PartRole } from '../doors/door'
 import type { Area } from '../job/facts'
 import { repeatsHeader, type Column } from './header'
-import { meaningWords, type Meaning } from './meanings'
+import { meaningWords } from './meanings'
 import { cellName, plain, textOf, type Cell, type Table } from './table'
 import { coordinate, count, metres, opening, reference, seconds, yesNo, type Taken } from './values'
 

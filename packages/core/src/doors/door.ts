@@ -29,6 +29,10 @@ export interface Part {
   sheet: string
   /** On a bus. */
   address?: number
+  /** On the site's network. */
+  ip?: string
+  /** From a supply of its own; then only its 0 V is joined with the controller's. */
+  fed?: 'own'
 }
 
 /** A planned cable from one part to the controller. */
@@ -86,6 +90,10 @@ export interface Door {
   distances?: Record<string, number>
   /** Place on the site's grid, metres. */
   at?: { x: number; y: number }
+  /** How its lock is driven: full, then held. */
+  drive?: { pullMs: number; holdShare: number }
+  /** Resistors of its supervised pairs, and where they sit. */
+  ends?: { seriesOhm: number; parallelOhm: number; at: 'device' | 'controller' }
   /** Where it must be placed: nothing moves it. */
   pinned?: boolean
   /** True once the test cards have been taken off this door (before it is signed). */

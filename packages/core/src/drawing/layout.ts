@@ -47,7 +47,8 @@ function usedTerminals(net: Net): { id: string; label: string }[] {
   return [...found].map(([id, label]) => ({ id, label })).sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
 }
 
-const sideOf = (part: Part): PlacedPart['side'] => (part.role === 'entryReader' ? 'unsecured' : part.role === 'lock' || part.role === 'contact' ? 'leaf' : 'secured')
+const onLeaf: ReadonlySet<Part['role']> = new Set(['lock', 'lock2', 'contact', 'contact2', 'boltContact', 'opener'])
+const sideOf = (part: Part): PlacedPart['side'] => (part.role === 'entryReader' ? 'unsecured' : onLeaf.has(part.role) ? 'leaf' : 'secured')
 
 function placeBoxes(door: Door, byPart: ReadonlyMap<string, Conductor[]>, centre: (id: string) => number, width: number): PlacedPart[] {
   const wanted = door.parts.map((part) => {

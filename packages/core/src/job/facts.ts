@@ -33,6 +33,8 @@ export interface SiteNetwork {
   prefix: number
   gateway: string
   timeServer: string
+  /** Addresses that are not ours: `10.61.8.1-20, 10.61.8.200`. */
+  reserved?: string
 }
 
 /** Limits that a lead may change per job; all in seconds. */

@@ -5,7 +5,7 @@ import type { Config } from '../config/records'
 import { wantedConfig } from '../config/wanted'
 import { claimSteps } from '../devices/records'
 import { boardOf } from '../devices/board'
-import type { Sheets } from '../devices/sheet'
+import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, jobOf, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding, type Mark } from '../job/finding'
@@ -46,9 +46,9 @@ export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
   }
 }
 
-/** All six marks of a door, worked out from facts. */
-export function marksOf(facts: Facts, door: Door, sheets: Sheets, configs: WorkedConfigs = workedConfigs(facts, sheets)): DoorMarks {
-  const plan = planMark(facts, door, sheets)
+/** All six marks of a door, worked out from facts. @param neighbours doors on the same controller, where they are known already */
+export function marksOf(facts: Facts, door: Door, sheets: Sheets, configs: WorkedConfigs = workedConfigs(facts, sheets), neighbours: readonly Door[] = all(facts, 'door')): DoorMarks {
+  const plan = planMark(facts, door, sheets, neighbours)
   const wire = wireMark(facts, door, sheets)
   const reach = reachMark(facts, door)
   const load = loadMark(facts, door, configs)
@@ -65,8 +65,8 @@ export function nextMark(state: DoorMarks): MarkState | null {
 
 const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose'])
 
-function planMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
-  const findings = planFindings(door, facts.controller, sheets, all(facts, 'door'))
+function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
+  const findings = planFindings(door, facts.controller, sheets, neighbours)
   const stops = findings.filter((f) => f.grade === 'stop')
   const faults = stops.filter((f) => !incomplete.has(f.rule))
   if (faults[0]) return { mark: 'plan', sign: 'stopped', share: 0.5, says: faults[0].says, findings }
@@ -120,6 +120,7 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
   }
   const share = total ? done / total : 0
   const bad = findings.find((f) => f.grade === 'stop')
+  if (door.parts.length > 0 && door.parts.every((p) => sheetOf(sheets, p.sheet).leads.length === 0)) return { mark: 'wire', sign: 'notNeeded', share: 1, says: 'No cable at this door: its battery and its mounting are looked at instead.', findings }
   if (door.cables.length === 0) return { mark: 'wire', sign: 'todo', share: 0, says: 'No cable is planned yet.', findings }
   if (bad) return { mark: 'wire', sign: 'stopped', share, says: bad.says, findings }
   if (stale) return { mark: 'wire', sign: 'stale', share, says: stale, findings }

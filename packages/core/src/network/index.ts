@@ -1,1 +1,2 @@
 export * from './address'
+export * from './plan'

@@ -12,6 +12,8 @@ export interface PowerPlan {
   movements: number
   /** Whether the fire signal's relay cuts this supply's fail-safe locks. */
   fireRelay: boolean
+  /** Locks that may pull in at once; the others wait their turn. All at once where it is not said. */
+  queue?: number
 }
 export const defaultPowerPlan = (id: string): PowerPlan => ({ id, batteryAh: 7, batteryCount: 1, wiring: 'parallel', hours: 4, celsius: 20, movements: 20, fireRelay: false })
 

@@ -3,7 +3,7 @@ import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet
 import type { Door, Placement } from '../doors/door'
 import { noGroup, proposePlacement, wantsOf } from '../wiring/placement'
 import { longestReaderRunM, runLengthM } from './length'
-import { leastCableM, leastControllers, spread, type Watch } from './spread'
+import { finish, leastCableM, leastControllers, spread, type Search, type Watch } from './spread'
 
 export interface SitingInput {
   doors: readonly Door[]
@@ -40,7 +40,10 @@ export interface Siting {
 }
 
 /** Proposes controllers and terminals for all doors at once: fewest controllers, then shortest cable. */
-export function siteDoors(input: SitingInput, watch: Watch = () => true): Siting {
+export const siteDoors = (input: SitingInput, watch?: Watch): Siting => finish(siteSteps(input), watch)
+
+/** The same as a search that can be left between two steps. */
+export function* siteSteps(input: SitingInput): Search<Siting> {
   const stays = (d: Door) => !!d.placement && (!input.anew || input.fixed.has(d.id) || !!d.pinned)
   const kept = input.doors.filter(stays)
   const open = input.doors.filter((d) => !stays(d)).map((d) => ({ ...d, placement: null }))
@@ -49,13 +52,13 @@ export function siteDoors(input: SitingInput, watch: Watch = () => true): Siting
   // One order whatever the order of the rows: the same doors give the same plan.
   const inOrder = [...open].sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
   const byRadio = (d: Door) => wantsOf(d, input.sheets).length === 0
-  for (const radio of [false, true]) siteClass({ ...input, controllers: [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers] }, kept, inOrder.filter((d) => byRadio(d) === radio), radio, siting, watch)
+  for (const radio of [false, true]) yield* siteClass({ ...input, controllers: [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers] }, kept, inOrder.filter((d) => byRadio(d) === radio), radio, siting)
   return siting
 }
 
 interface Choice { sheet: DeviceSheet; capacity: number }
 
-function siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting, watch: Watch): void {
+function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting): Search<void> {
   if (doors.length === 0) return
   const { sheets, cabinets } = input
   const choices = input.allowed.map((id) => sheetOf(sheets, id)).map((sheet) => ({ sheet, capacity: capacityOf(sheet, radio) - (radio ? 0 : input.spare) })).filter((c) => c.capacity > 0).sort((a, b) => a.capacity - b.capacity)
@@ -80,7 +83,7 @@ function siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Do
   const existing = input.controllers.filter((c) => cabinets.includes(c.cabinet) && capacityOf(sheetOf(sheets, c.sheet), radio) > 0)
   const free = cabinets.map((name) => existing.filter((c) => c.cabinet === name).reduce((sum, c) => sum + freeOn(c, kept, sheets, radio, input.spare), 0))
   const question = { cost, capacity: largest.capacity, free, ...(input.most === undefined ? {} : { most: Math.max(0, input.most - siting.newControllers) }) }
-  const found = spread(question, watch)
+  const found = yield* spread(question)
   siting.bound.controllers += leastControllers(question)
   siting.bound.cableM += leastCableM(cost)
   for (const i of found.left) siting.left.push({ door: fitting[i]?.id ?? '', says: whyLeft(cost[i] ?? [], known[i] ?? [], fitting[i] as Door, input) })

@@ -11,8 +11,19 @@ export interface SpreadInput {
   /** New controllers at most; as many as are needed where it is not said. */
   most?: number
 }
+/** How far a search has come. */
+export interface SoFar { controllers: number; cableM: number; done: boolean }
 /** Told now and then; `false` ends the search with the best so far. */
-export type Watch = (best: { controllers: number; cableM: number; done: boolean }) => boolean
+export type Watch = (best: SoFar) => boolean
+/** A search that can be left between two steps: `next(true)` ends it with the best so far. */
+export type Search<T> = Generator<SoFar, T, boolean | undefined>
+
+/** Runs a search to its end, or until `watch` says no. */
+export function finish<T>(search: Search<T>, watch: Watch = () => true): T {
+  let step = search.next()
+  while (!step.done) step = search.next(!watch(step.value))
+  return step.value
+}
 
 /** A number of new controllers that nothing can go under: doors that share no cabinet in reach are counted apart. */
 export function leastControllers({ cost, capacity, free }: SpreadInput): number {
@@ -35,7 +46,7 @@ export function leastControllers({ cost, capacity, free }: SpreadInput): number 
 export const leastCableM = (cost: readonly (readonly number[])[]): number => cost.reduce((sum, row) => { const near = Math.min(...row); return sum + (near < Infinity ? near : 0) }, 0)
 
 /** Fewest controllers, then least cable. Exact for each spread over the cabinets that it tries; moves one controller at a time while that shortens the cable. */
-export function spread(input: SpreadInput, watch: Watch = () => true): Spread {
+export function* spread(input: SpreadInput): Search<Spread> {
   const { cost, capacity, free } = input
   const least = leastControllers(input)
   const allowed = Math.min(input.most ?? Infinity, cost.length)
@@ -49,7 +60,8 @@ export function spread(input: SpreadInput, watch: Watch = () => true): Spread {
   }
   let cableM = best.result.total
   const total = counts.reduce((a, b) => a + b, 0)
-  for (let going = watch({ controllers: total, cableM, done: false }), improved = true; going && improved;) {
+  let going = !(yield { controllers: total, cableM, done: false })
+  for (let improved = true; going && improved;) {
     improved = false
     for (let from = 0; from < counts.length && going; from++) {
       for (let to = 0; to < counts.length && going; to++) {
@@ -62,11 +74,11 @@ export function spread(input: SpreadInput, watch: Watch = () => true): Spread {
         tried.putAll()
         const triedM = tried.result.total
         if (tried.placed > best.placed || (tried.placed === best.placed && triedM < cableM - 1e-6)) { counts = next; best = tried; cableM = triedM; improved = true }
-        going = watch({ controllers: total, cableM, done: false })
+        going = !(yield { controllers: total, cableM, done: false })
       }
     }
   }
-  watch({ controllers: total, cableM, done: true })
+  yield { controllers: total, cableM, done: true }
   return { counts, assigned: best.result, left: best.at.flatMap((c, d) => (c < 0 ? [d] : [])) }
 }
 

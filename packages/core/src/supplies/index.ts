@@ -1,3 +1,5 @@
 export * from './net'
 export * from './report'
 export * from './release'
+export * from './drive'
+export * from './explain'

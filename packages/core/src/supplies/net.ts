@@ -4,8 +4,8 @@ import { sheetOf, type DeviceSheet, type LockFacts, type Sheets } from '../devic
 import type { Door, Part } from '../doors/door'
 import { loopOhm } from '../power/run'
 import type { Consumer, Tree, TreeNode } from '../power/tree'
-import { lockCircuit } from '../wiring/circuit'
-import { netOf } from '../wiring/conductors'
+import { circuitIn } from '../wiring/circuit'
+import { netOf, type Net } from '../wiring/conductors'
 
 /** What the doors of a supply are doing. */
 export type Moment =
@@ -17,6 +17,8 @@ export type Moment =
   | { kind: 'allOpen' }
   /** Power comes back, or the fire signal is reset: every fail-safe lock pulls in at once. */
   | { kind: 'powerReturn' }
+  /** Everything as at `of`, but only so many locks pull in at once: the rest have done so and are held, or wait. */
+  | { kind: 'queue'; of: 'allOpen' | 'powerReturn'; most: number }
 /** What stands behind the supply: its set volts, a full battery on charge, a battery at its end. */
 export type SourceState = 'nominal' | 'floating' | 'batteryEnd'
 
@@ -27,12 +29,15 @@ export const momentWords = (moment: Moment, refOf: (door: string) => string): st
     case 'hold': return `${refOf(moment.door)} stays released`
     case 'allOpen': return 'Every door is released'
     case 'powerReturn': return 'Power comes back'
+    case 'queue': return `${moment.of === 'allOpen' ? 'Every door is released' : 'Power comes back'}, ${moment.most} at a time`
   }
 }
 
 /** Amps of a lock in a moment: 0 for one that is not energised. */
 export function lockAmps(lock: LockFacts, door: string, moment: Moment): number {
   const hold = lock.holdA ?? lock.pullA
+  // The worst of a queue: all but the last few are held already.
+  if (moment.kind === 'queue') return lock.fail === (moment.of === 'allOpen' ? 'secure' : 'safe') ? hold : 0
   const mine = (moment.kind === 'pull' || moment.kind === 'hold') && moment.door === door
   if (lock.fail === 'safe') return moment.kind === 'powerReturn' ? lock.pullA : mine || moment.kind === 'allOpen' ? 0 : hold
   if (moment.kind === 'allOpen') return lock.pullA
@@ -40,7 +45,7 @@ export function lockAmps(lock: LockFacts, door: string, moment: Moment): number 
 }
 
 export interface LockAt { node: string; door: string; part: string; facts: LockFacts }
-export interface SupplyNet { tree: Tree; locks: LockAt[]; /** Cables without a length: what hangs on them is not in the tree. */ unknown: string[]; /** Doors whose lock circuit is open, with the conductor that is missing. */ open: { door: string; conductor: string }[] }
+export interface SupplyNet { tree: Tree; locks: readonly LockAt[]; /** Cables without a length: what hangs on them is not in the tree. */ unknown: readonly string[]; /** Doors whose lock circuit is open, with the conductor that is missing. */ open: readonly { door: string; conductor: string }[] }
 
 /** Volts behind a controller's locks and readers; the tree of a network-fed controller begins at its own converter. */
 export function sourceOf(board: DeviceSheet, supply: DeviceSheet | undefined, state: SourceState): { volts: number; ohm: number } {
@@ -50,43 +55,74 @@ export function sourceOf(board: DeviceSheet, supply: DeviceSheet | undefined, st
   return { volts: state === 'floating' ? (s?.floatV ?? nominal) : state === 'batteryEnd' ? (s?.endV ?? nominal) : nominal, ohm: s?.internalOhm ?? 0 }
 }
 
-/** The real tree behind a controller's supply in one moment: board, readers and locks on their cables, from the same nets as the drawings. */
-export function supplyNet(controller: Controller, doors: readonly Door[], sheets: Sheets, moment: Moment, state: SourceState = 'nominal', celsius = 20, opened: ReadonlySet<string> = new Set()): SupplyNet {
-  const board = boardOf(sheets, controller)
-  const source = sourceOf(board, sheets[controller.supply], state)
-  const boardA = (board.feeds ? 0 : board.restA) + (controller.expanders ?? []).reduce((sum, e) => sum + sheetOf(sheets, e.sheet).restA, 0)
-  const nodes: TreeNode[] = [{ id: 'board', parent: null, ohm: 0, consumers: boardA > 0 ? [{ kind: 'current', amps: boardA }] : [] }]
-  const net: SupplyNet = { tree: { sourceV: source.volts, sourceOhm: source.ohm, nodes }, locks: [], unknown: [], open: [] }
-  for (const door of doors) {
-    if (door.placement?.controller !== controller.id) continue
-    for (const part of door.parts) {
-      const sheet = sheetOf(sheets, part.sheet)
-      if (sheet.lock && sheet.leads.length > 0) addLock(net, door, part, sheet.lock, board, sheets, moment, celsius, opened)
-      else if (sheet.restA > 0 && sheet.leads.some((l) => l.kind === 'supply+')) addFed(net, door, part, sheet, board, sheets, celsius, opened)
-    }
-  }
-  return net
+/** What hangs on a controller's supply and over how many ohms, whatever the moment: read once from the same nets as the drawings. */
+export interface SupplyWays {
+  controller: Controller
+  board: DeviceSheet
+  boardA: number
+  supply: DeviceSheet | undefined
+  locks: (LockAt & { ohm: number; whole: boolean })[]
+  readers: { node: string; ohm: number; amps: number }[]
+  unknown: string[]
+  open: { door: string; conductor: string }[]
 }
 
-function addLock(net: SupplyNet, door: Door, part: Part, lock: LockFacts, board: DeviceSheet, sheets: Sheets, moment: Moment, celsius: number, opened: ReadonlySet<string>): void {
-  const circuit = lockCircuit(door, board, sheets, part.id, celsius, scoped(opened, door))
+export function supplyWays(controller: Controller, doors: readonly Door[], sheets: Sheets, celsius = 20, opened: ReadonlySet<string> = new Set()): SupplyWays {
+  const board = boardOf(sheets, controller)
+  const boardA = (board.feeds ? 0 : board.restA) + (controller.expanders ?? []).reduce((sum, e) => sum + sheetOf(sheets, e.sheet).restA, 0)
+  const ways: SupplyWays = { controller, board, boardA, supply: sheets[controller.supply], locks: [], readers: [], unknown: [], open: [] }
+  for (const door of doors) {
+    if (door.placement?.controller !== controller.id) continue
+    const cut = scoped(opened, door)
+    const net = netOf(door, board, sheets, cut)
+    for (const part of door.parts) {
+      const sheet = sheetOf(sheets, part.sheet)
+      if (sheet.lock && sheet.leads.length > 0) addLock(ways, door, part, sheet.lock, net, sheets, celsius)
+      else if (sheet.restA > 0 && part.fed !== 'own' && sheet.leads.some((l) => l.kind === 'supply+')) addFed(ways, door, part, sheet, net, celsius)
+    }
+  }
+  return ways
+}
+
+function addLock(ways: SupplyWays, door: Door, part: Part, facts: LockFacts, net: Net, sheets: Sheets, celsius: number): void {
+  const circuit = circuitIn(net, door, sheets, part.id, celsius)
   const node = `${door.id}/${part.id}`
-  if (circuit.missing[0]) net.open.push({ door: door.id, conductor: circuit.missing[0] })
-  if (circuit.ohm === null) { net.unknown.push(node); return }
-  const amps = circuit.missing.length ? 0 : lockAmps(lock, door.id, moment)
-  const consumers: Consumer[] = amps > 0 ? [{ kind: 'resistance', ohm: lock.nominalV / amps }] : []
-  net.tree.nodes.push({ id: node, parent: 'board', ohm: circuit.ohm, consumers })
-  net.locks.push({ node, door: door.id, part: part.id, facts: lock })
+  if (circuit.missing[0]) ways.open.push({ door: door.id, conductor: circuit.missing[0] })
+  if (circuit.ohm === null) ways.unknown.push(node)
+  else ways.locks.push({ node, door: door.id, part: part.id, facts, ohm: circuit.ohm, whole: circuit.missing.length === 0 })
 }
 
 /** A reader: constant current, since it is a small converter's load that hardly changes with volts. */
-function addFed(net: SupplyNet, door: Door, part: Part, sheet: DeviceSheet, board: DeviceSheet, sheets: Sheets, celsius: number, opened: ReadonlySet<string>): void {
+function addFed(ways: SupplyWays, door: Door, part: Part, sheet: DeviceSheet, net: Net, celsius: number): void {
   const cable = door.cables.find((c) => c.part === part.id)
   const node = `${door.id}/${part.id}`
-  if (!cable || cable.lengthM <= 0) { net.unknown.push(node); return }
-  const present = new Set(netOf(door, board, sheets, scoped(opened, door)).conductors.map((c) => c.id))
-  const whole = sheet.leads.filter((l) => l.kind === 'supply+' || l.kind === 'supply-').every((l) => present.has(`${part.id}.${l.id}`))
-  net.tree.nodes.push({ id: node, parent: 'board', ohm: loopOhm(cable.type, cable.lengthM, celsius), consumers: whole ? [{ kind: 'current', amps: sheet.restA }] : [] })
+  if (!cable || cable.lengthM <= 0) { ways.unknown.push(node); return }
+  const whole = sheet.leads.filter((l) => l.kind === 'supply+' || l.kind === 'supply-').every((l) => net.conductors.some((c) => c.id === `${part.id}.${l.id}`))
+  ways.readers.push({ node, ohm: loopOhm(cable.type, cable.lengthM, celsius), amps: whole ? sheet.restA : 0 })
+}
+
+/** The tree in one moment. */
+export function netAt(ways: SupplyWays, moment: Moment, state: SourceState = 'nominal'): SupplyNet {
+  const source = sourceOf(ways.board, ways.supply, state)
+  const order = moment.kind === 'queue' ? queued(ways.locks, moment) : null
+  const nodes: TreeNode[] = [{ id: 'board', parent: null, ohm: 0, consumers: ways.boardA > 0 ? [{ kind: 'current', amps: ways.boardA }] : [] }]
+  for (const r of ways.readers) nodes.push({ id: r.node, parent: 'board', ohm: r.ohm, consumers: r.amps > 0 ? [{ kind: 'current', amps: r.amps }] : [] })
+  for (const lock of ways.locks) {
+    const own: Moment = moment.kind === 'queue' && order?.has(lock.node) ? { kind: moment.of } : moment
+    const amps = lock.whole ? lockAmps(lock.facts, lock.door, own) : 0
+    const consumers: Consumer[] = amps > 0 ? [{ kind: 'resistance', ohm: lock.facts.nominalV / amps }] : []
+    nodes.push({ id: lock.node, parent: 'board', ohm: lock.ohm, consumers })
+  }
+  return { tree: { sourceV: source.volts, sourceOhm: source.ohm, nodes }, locks: ways.locks, unknown: ways.unknown, open: ways.open }
+}
+
+/** The real tree behind a controller's supply in one moment: board, readers and locks on their cables, from the same nets as the drawings. */
+export const supplyNet = (controller: Controller, doors: readonly Door[], sheets: Sheets, moment: Moment, state: SourceState = 'nominal', celsius = 20, opened: ReadonlySet<string> = new Set()): SupplyNet => netAt(supplyWays(controller, doors, sheets, celsius, opened), moment, state)
+
+/** The hungriest locks: those that pull in last, while all others are held. */
+function queued(locks: readonly LockAt[], moment: { of: 'allOpen' | 'powerReturn'; most: number }): ReadonlySet<string> {
+  const moving = locks.filter((l) => l.facts.fail === (moment.of === 'allOpen' ? 'secure' : 'safe')).map(({ node, facts }) => ({ node, more: facts.pullA - (facts.holdA ?? facts.pullA) }))
+  return new Set(moving.sort((a, b) => b.more - a.more).slice(0, moment.most).map((l) => l.node))
 }
 
 /** Conductors are named within a door; over a whole supply `door/conductor`. */

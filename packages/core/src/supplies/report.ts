@@ -7,9 +7,9 @@ import { cableName, type CableType } from '../power/conductor'
 import { defaultPowerPlan, type PowerPlan } from '../power/records'
 import { loopOhm } from '../power/run'
 import { solveTree, type Solved } from '../power/tree'
-import { momentWords, supplyNet, type LockAt, type Moment, type SourceState } from './net'
+import { momentWords, netAt, supplyWays, type LockAt, type Moment, type SourceState } from './net'
 
-export interface MomentAnswer { moment: Moment; says: string; state: SourceState; amps: number | null; solved: Solved; locks: LockAt[] }
+export interface MomentAnswer { moment: Moment; says: string; state: SourceState; amps: number | null; solved: Solved; locks: readonly LockAt[] }
 /** The least that a lock sees while it must work, over all moments. `volts` null where the line collapses. */
 export interface LockAnswer { door: string; part: string; leastV: number; volts: number | null; says: string; mend: string | null; enough: boolean; state: SourceState }
 export interface SupplyReport {
@@ -21,6 +21,8 @@ export interface SupplyReport {
   ratingA: number
   chargerA: number
   battery: { need: StandbyNeed; bankAh: number; hours: number; enough: boolean } | null
+  /** Amps of everything that fills its capacitors when power comes. */
+  inrushA: number
   unknown: string[]
   faults: string[]
   notes: string[]
@@ -29,32 +31,36 @@ export interface SupplyReport {
 export const sourceStates: readonly SourceState[] = ['nominal', 'floating', 'batteryEnd']
 export const sourceWords: Readonly<Record<SourceState, string>> = { nominal: 'supply as set', floating: 'battery full, on charge', batteryEnd: 'end of the battery' }
 
+/** Everybody at once, or as many as the queue lets. */
+const rushes = (plan: PowerPlan): Moment[] => (['allOpen', 'powerReturn'] as const).map((of): Moment => (plan.queue ? { kind: 'queue', of, most: plan.queue } : { kind: of }))
+
 /** Every moment at every state of the source, and what follows from it for supply, battery and locks. */
 export function supplyReport(controller: Controller, all: readonly Door[], sheets: Sheets, plan: PowerPlan = defaultPowerPlan(controller.id)): SupplyReport {
   const doors = all.filter((d) => d.placement?.controller === controller.id)
   const board = boardOf(sheets, controller)
   const supply = sheets[controller.supply]?.supply
   const refOf = (id: string) => doors.find((d) => d.id === id)?.ref ?? id
-  const kinds: Moment[] = [{ kind: 'rest' }, ...doors.flatMap((d): Moment[] => [{ kind: 'pull', door: d.id }, { kind: 'hold', door: d.id }]), { kind: 'allOpen' }, { kind: 'powerReturn' }]
+  const kinds: Moment[] = [{ kind: 'rest' }, ...doors.flatMap((d): Moment[] => [{ kind: 'pull', door: d.id }, { kind: 'hold', door: d.id }]), ...rushes(plan)]
   const states = board.feeds ? (['nominal'] as const) : sourceStates
+  const ways = supplyWays(controller, doors, sheets, plan.celsius)
   const moments = states.flatMap((state) => kinds.map((moment): MomentAnswer => {
-    const net = supplyNet(controller, doors, sheets, moment, state, plan.celsius)
+    const net = netAt(ways, moment, state)
     const solved = solveTree(net.tree)
     return { moment, says: momentWords(moment, refOf), state, amps: solved.ok ? solved.sourceA : null, solved, locks: net.locks }
   }))
-  const first = supplyNet(controller, doors, sheets, { kind: 'rest' })
   const at = (kind: Moment['kind']) => moments.find((m) => m.state === 'nominal' && m.moment.kind === kind)
   const restA = at('rest')?.amps ?? null
   const nominal = moments.filter((m) => m.state === 'nominal')
   const worstA = nominal.some((m) => m.amps === null) ? null : Math.max(...nominal.map((m) => m.amps ?? 0))
   const report: SupplyReport = {
     controller: controller.id, moments, locks: lockAnswers(moments, doors, sheets, refOf), restA, worstA, ratingA: supply?.amps ?? 0, chargerA: board.feeds ? 0 : (supply?.chargerA ?? 0),
-    battery: null, unknown: first.unknown, faults: [], notes: [],
+    battery: null, inrushA: 0, unknown: ways.unknown, faults: [], notes: [],
   }
-  for (const o of first.open) report.faults.push(`The lock circuit of ${refOf(o.door)} is open: ${o.conductor} is not there.`)
+  for (const o of ways.open) report.faults.push(`The lock circuit of ${refOf(o.door)} is open: ${o.conductor} is not there.`)
   if (board.feeds) { feedFaults(report, board.feeds.watts, board.feeds.volts); return report }
   report.battery = batteryOf(plan, doors, sheets, restA, supply?.battery ?? null)
   supplyFaults(report, plan, supply)
+  inrushFaults(report, controller, doors, sheets, supply?.tripA)
   return report
 }
 
@@ -113,6 +119,14 @@ function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], s
     }
   }
   return [...found.values()].map((answer) => (answer.enough ? answer : { ...answer, mend: mendOf(answer, moments, doors) })).sort((a, b) => Number(a.enough) - Number(b.enough) || a.door.localeCompare(b.door))
+}
+
+/** Capacitors that fill when power comes: all together, against what trips the supply. */
+function inrushFaults(report: SupplyReport, controller: Controller, doors: readonly Door[], sheets: Sheets, tripA: number | undefined): void {
+  const all = [controller.sheet, ...(controller.expanders ?? []).map((e) => e.sheet), ...doors.flatMap((d) => d.parts.filter((p) => p.fed !== 'own' && sheetOf(sheets, p.sheet).leads.length > 0).map((p) => p.sheet))]
+  report.inrushA = all.reduce((sum, id) => sum + (sheetOf(sheets, id).inrush?.amps ?? 0), 0)
+  if (tripA !== undefined && report.inrushA > tripA) report.faults.push(`In the first moment of power its consumers take ${report.inrushA.toFixed(1)} A together; the supply trips at ${tripA} A. Switch them on one after the other.`)
+  else if (tripA === undefined && report.inrushA > 0) report.notes.push(`In the first moment of power its consumers take ${report.inrushA.toFixed(1)} A together; the sheet of the supply does not tell where it trips.`)
 }
 
 const thicker = [0.5, 0.75, 1, 1.5, 2.5]

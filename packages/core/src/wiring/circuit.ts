@@ -1,7 +1,7 @@
 import { partOf, type Cable, type Door } from '../doors/door'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import { loopOhm } from '../power/run'
-import { netOf } from './conductors'
+import { netOf, type Net } from './conductors'
 
 /** The lock's circuit as the net has it: whole or open, and the copper on the way. */
 export interface LockCircuit {
@@ -17,7 +17,11 @@ export interface LockCircuit {
  * relay, lock. @param opened conductors that are cut, by id
  */
 export function lockCircuit(door: Door, board: DeviceSheet, sheets: Sheets, lockId: string, celsius = 20, opened: ReadonlySet<string> = new Set()): LockCircuit {
-  const net = netOf(door, board, sheets, opened)
+  return circuitIn(netOf(door, board, sheets, opened), door, sheets, lockId, celsius)
+}
+
+/** The same from a net that is known already. */
+export function circuitIn(net: Net, door: Door, sheets: Sheets, lockId: string, celsius = 20): LockCircuit {
   const present = new Set(net.conductors.map((c) => c.id))
   const parts = [partOf(door, 'breakGlass'), door.parts.find((p) => p.id === lockId)].filter((p) => p !== undefined)
   const needed = parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.filter((l) => ['break1', 'break2', 'lock+', 'lock-'].includes(l.kind)).map((l) => `${part.id}.${l.id}`))

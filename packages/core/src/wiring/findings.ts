@@ -3,12 +3,13 @@ import type { Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { note, stop, warn, type Finding } from '../job/finding'
-import { load, wantsOf } from './placement'
+import { fitFindings, readsCards, secondPoleFinding } from './fit'
+import { load, noGroup, wantsOf } from './placement'
 import { lockVolts } from './volts'
 
 /** Everything the plan of a door has to say, each finding owned by the mark Plan. */
 export function planFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets, doors: readonly Door[]): Finding[] {
-  return [...hardwareFindings(door, sheets), ...placementFindings(door, controllers, sheets, doors), ...voltFindings(door, controllers, sheets), ...blindSpots(door).map((says) => warn('plan', 'blind', says))]
+  return [...hardwareFindings(door, sheets), ...fitFindings(door, controllers, sheets), ...secondPoleFinding(door, sheets), ...placementFindings(door, controllers, sheets, doors), ...voltFindings(door, controllers, sheets), ...blindSpots(door).map((says) => warn('plan', 'blind', says))]
 }
 
 function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
@@ -16,13 +17,13 @@ function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
   const lockPart = partOf(door, 'lock')
   const lock = lockPart && sheetOf(sheets, lockPart.sheet).lock
   if (!lockPart || !lock) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door.'))
-  if (!partOf(door, 'entryReader')) found.push(stop('plan', 'no-reader', 'No reader is chosen for the unsecured side.'))
+  if (!readsCards(door, sheets)) found.push(stop('plan', 'no-reader', 'Nothing reads a card at this door. Choose a reader, or a lock or door station that is one.'))
   if (lock?.fail === 'secure' && door.escapeRoute && !door.handle) {
     found.push(stop('plan', 'escape-secure', 'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.', lockPart?.id))
   }
   if (lock?.principle === 'magnetic') {
     if (!partOf(door, 'breakGlass')) found.push(stop('plan', 'magnet-break-glass', 'A magnetic lock needs a break glass in its feed, so that people get out when everything else fails.', lockPart?.id))
-    if (!partOf(door, 'exit')) found.push(stop('plan', 'magnet-exit', 'A magnetic lock needs an exit button: a handle does not free it.', lockPart?.id))
+    if (!partOf(door, 'exit') && !partOf(door, 'exitSensor')) found.push(stop('plan', 'magnet-exit', 'A magnetic lock needs an exit button: a handle does not free it.', lockPart?.id))
   }
   return found
 }
@@ -38,7 +39,7 @@ function placementFindings(door: Door, controllers: Readonly<Record<string, Cont
     const terminal = byId.get(placement.terminals[`${want.part}.${want.lead}`] ?? '')
     if (!terminal) found.push(stop('plan', 'lead-loose', `${want.part} ${want.lead} is on no terminal. Place the door again.`, want.part))
     else if (terminal.kind !== want.kind) found.push(stop('plan', 'wrong-kind', `${want.part} ${want.lead} wants a terminal of kind ${want.kind}; ${terminal.id} is ${terminal.label}.`, want.part))
-    else if (terminal.group !== placement.portGroup) found.push(stop('plan', 'other-group', `${want.part} ${want.lead} sits on another port group than the rest of the door.`, want.part))
+    else if (terminal.group !== placement.portGroup && terminal.group !== '*') found.push(stop('plan', 'other-group', `${want.part} ${want.lead} sits on another port group than the rest of the door.`, want.part))
   }
   const count = load(controller.id, doors.map((d) => (d.id === door.id ? door : d)))
   for (const id of new Set(Object.values(placement.terminals))) {
@@ -67,11 +68,11 @@ function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string,
 
 function voltFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets): Finding[] {
   const controller = door.placement && controllers[door.placement.controller]
-  if (!controller || !partOf(door, 'lock')) return []
+  const part = partOf(door, 'lock')
+  if (!controller || !part || sheetOf(sheets, part.sheet).ownBattery || door.placement?.portGroup === noGroup) return []
   const volts = lockVolts(door, boardOf(sheets, controller), sheets)
   if (!volts) return [warn('plan', 'no-length', 'The lock’s volts cannot be worked out: a cable of its circuit has no length yet.')]
   if (volts.enough) return [note('plan', 'volts', `The lock sees ${volts.volts.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`)]
-  const lock = partOf(door, 'lock')
   const mend = volts.longestM >= 1 ? `This cable would do up to ${Math.floor(volts.longestM)} m; take a thicker one, or double the cores.` : 'No length of this cable would do; take a thicker one.'
-  return [stop('plan', 'volts', `The lock would see ${volts.volts.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V. ${mend}`, lock?.id)]
+  return [stop('plan', 'volts', `The lock would see ${volts.volts.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V. ${mend}`, part.id)]
 }

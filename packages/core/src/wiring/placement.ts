@@ -20,7 +20,7 @@ const kindFor: Readonly<Record<LeadKind, TerminalKind | 'restingSide'>> = {
 
 /** Which terminal kind each lead of a part needs, in this door. */
 export function wantsOf(door: Door, sheets: Sheets, parts: readonly Part[] = door.parts): Want[] {
-  return parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.map((lead) => {
+  return parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.filter((lead) => !(part.fed === 'own' && lead.kind === 'supply+')).map((lead) => {
     const kind = kindFor[lead.kind]
     return { part: part.id, lead: lead.id, kind: kind === 'restingSide' ? restingSide(door, sheets) : kind }
   }))

@@ -1,0 +1,5 @@
+import { AddressesPage } from '../../places/addresses/AddressesPage'
+
+export default function Route() {
+  return <AddressesPage />
+}

@@ -1,0 +1,5 @@
+import { SwitchesPage } from '../../places/addresses/AddressesPage'
+
+export default function Route() {
+  return <SwitchesPage />
+}

@@ -1,0 +1,5 @@
+import { SchedulePage } from '../places/papers/SchedulePage'
+
+export default function Route() {
+  return <SchedulePage />
+}

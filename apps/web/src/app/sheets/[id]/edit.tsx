@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { SheetForm } from '../../../places/sheets/SheetForm'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <SheetForm key={id} id={id} />
+}

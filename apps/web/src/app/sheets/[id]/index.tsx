@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { SheetPage } from '../../../places/sheets/SheetsPage'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <SheetPage key={id} id={id} />
+}

@@ -1,0 +1,5 @@
+import { SheetsPage } from '../../places/sheets/SheetsPage'
+
+export default function Route() {
+  return <SheetsPage />
+}

@@ -1,0 +1,5 @@
+import { SitingPage } from '../places/siting/SitingPage'
+
+export default function Route() {
+  return <SitingPage />
+}

@@ -1,0 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
+import { SupplyPage } from '../../places/supplies/SupplyPage'
+
+export default function Route() {
+  const { id } = useLocalSearchParams<{ id: string }>()
+  return <SupplyPage key={id} id={id} />
+}

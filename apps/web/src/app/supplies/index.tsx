@@ -1,0 +1,5 @@
+import { SuppliesPage } from '../../places/supplies/SuppliesPage'
+
+export default function Route() {
+  return <SuppliesPage />
+}

@@ -1,0 +1,5 @@
+import { ReleasePage } from '../../places/supplies/ReleasePage'
+
+export default function Route() {
+  return <ReleasePage />
+}

@@ -1,0 +1,5 @@
+import { UnitForm } from '../../../places/supplies/UnitPage'
+
+export default function Route() {
+  return <UnitForm />
+}

@@ -1,0 +1,65 @@
+import { all, networkPower, sheetOf, type Facts, type Unit } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
+import { router } from 'expo-router'
+import { View } from 'react-native'
+import { Action } from '../../parts/Action'
+import { Line, Screen, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { useFacts } from '../../state/job'
+import { canFit, useSession } from '../../state/session'
+import { controllersInOrder, reportFor } from '../../state/worked'
+import { demandsOf } from './demands'
+import { Meter } from './Meter'
+
+/** Every supply and every source of network power, with what is wrong first. */
+export function SuppliesPage() {
+  const facts = useFacts()
+  const me = useSession((s) => s.me)
+  const controllers = controllersInOrder(facts).map((controller) => ({ controller, report: reportFor(facts, controller) }))
+    .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
+  const bad = controllers.filter((c) => faultsOf(c.report) > 0).length
+  const units = all(facts, 'unit').sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  return (
+    <Screen title="Supplies & cables" under={bad ? `${bad} of ${controllers.length} supplies have something to mend` : `${controllers.length} supplies carry what hangs on them`} bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}>
+      {controllers.length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet, so nothing draws any current.</T> : null}
+      <Sheet flush title="Supplies">
+        {controllers.map(({ controller: c, report: r }) => {
+          const faults = faultsOf(r)
+          const says = r.faults[0] ?? r.locks.find((l) => !l.enough)?.says ?? r.notes[0] ?? 'Every lock sees its volts in every moment.'
+          return (
+            <Line key={c.id} label={`Supply of ${c.ref}. ${says}`} onPress={() => router.push(`/supplies/${c.id}` as never)}>
+              <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+                <T face="mono" style={{ width: 40 }}>{c.ref}</T>
+                <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${c.cabinet}: ${sheetsFor(facts)[c.supply]?.name ?? 'no supply'}`}</T><T size={13} tone={faults ? 'madder' : 'quiet'} numberOfLines={2}>{says}</T></View>
+                <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />
+              </View>
+            </Line>
+          )
+        })}
+      </Sheet>
+      <Sheet flush title="Network power">
+        {units.filter((u) => sheetOf(sheetsFor(facts), u.sheet).networkSource).map((u) => <NetworkLine key={u.id} facts={facts} unit={u} />)}
+        {canFit(me) ? <View style={{ padding: 16 }}><Action kind="plain" label="Plan a network switch or midspan" onPress={() => router.push('/supplies/units/new' as never)} /></View> : null}
+      </Sheet>
+    </Screen>
+  )
+}
+
+const faultsOf = (r: { faults: string[]; locks: { enough: boolean }[] }): number => r.faults.length + r.locks.filter((l) => !l.enough).length
+
+function NetworkLine({ facts, unit }: { facts: Facts; unit: Unit }) {
+  const source = sheetOf(sheetsFor(facts), unit.sheet).networkSource
+  if (!source) return null
+  const answer = networkPower(source, demandsOf(facts, unit))
+  const fault = answer.faults[0] ?? answer.ports.flatMap((p) => p.faults)[0]
+  const says = fault ?? `${answer.ports.length} of ${source.ports.length} ports used, ${answer.freePorts.length} free.`
+  return (
+    <Line label={`Network power of ${unit.ref}. ${says}`} onPress={() => router.push(`/supplies/units/${unit.id}` as never)}>
+      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+        <T face="mono" style={{ width: 40 }}>{unit.ref}</T>
+        <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${unit.cabinet}: ${sheetOf(sheetsFor(facts), unit.sheet).name}`}</T><T size={13} tone={fault ? 'madder' : 'quiet'} numberOfLines={2}>{says}</T></View>
+        <Meter used={answer.reservedW} most={answer.budgetW} unit="W" />
+      </View>
+    </Line>
+  )
+}

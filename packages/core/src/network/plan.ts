@@ -1,0 +1,131 @@
+import { boardOf } from '../devices/board'
+import { addressRange, switchesFor } from '../devices/coding'
+import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import type { Door, Part } from '../doors/door'
+import { all, jobOf, type Facts, type SiteNetwork } from '../job/facts'
+import { segmentLimits } from '../power/segment'
+import { addressFault, ipv4, ipv4Text } from './address'
+
+/** A planned device with an address on the site's network. `key` says where the address is kept. */
+export interface AddressLine { key: { kind: 'controller' | 'unit'; id: string } | { kind: 'part'; door: string; part: string }; ref: string; what: string; address: string; /** As it comes from the factory; empty for one that asks a server. */ factory: string; fault: string | null; proposed: string }
+export interface AddressPlan { lines: AddressLine[]; /** Devices that leave the factory on one address: only one of them may be on the network at a time. */ collisions: { address: string; refs: string[] }[]; free: number; faults: string[] }
+
+/** Addresses that nobody may be given, from words like `10.61.8.1-20, 10.61.8.200`. Faults name the part that is not understood. */
+export function reservedRanges(text: string): { ranges: { from: number; to: number }[]; faults: string[] } {
+  const ranges: { from: number; to: number }[] = []
+  const faults: string[] = []
+  for (const piece of text.split(',').map((p) => p.trim()).filter(Boolean)) {
+    const [first = '', last] = piece.split(/\s*[-–]\s*/)
+    const from = ipv4(first)
+    const to = last === undefined ? from : last.includes('.') ? ipv4(last) : from === null || !/^\d{1,3}$/.test(last) ? null : from - (from % 256) + Number(last)
+    if (from === null || to === null || to < from) faults.push(`“${piece}” is no range. Write 10.1.1.1-20 or one address.`)
+    else ranges.push({ from, to })
+  }
+  return { ranges, faults }
+}
+
+const hasAddress = (sheet: DeviceSheet): boolean => !!sheet.network || sheet.reading?.by === 'network' || !!sheet.controller || !!sheet.networkSource
+
+/** Every device with an address, in order of controllers, units, doors; what is wrong with each, and what it would be given. */
+export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
+  const network = jobOf(facts)?.network
+  const lines: Omit<AddressLine, 'fault' | 'proposed'>[] = []
+  for (const c of all(facts, 'controller').sort(byRef)) lines.push({ key: { kind: 'controller', id: c.id }, ref: c.ref, what: sheetOf(sheets, c.sheet).name, address: c.address, factory: sheetOf(sheets, c.sheet).controller?.factory.address ?? '' })
+  for (const u of all(facts, 'unit').sort(byRef)) if (hasAddress(sheetOf(sheets, u.sheet))) lines.push({ key: { kind: 'unit', id: u.id }, ref: u.ref, what: sheetOf(sheets, u.sheet).name, address: u.address, factory: '' })
+  for (const d of all(facts, 'door').sort(byRef)) for (const p of d.parts) { const s = sheetOf(sheets, p.sheet); if (s.kind !== 'module' && (s.network || s.reading?.by === 'network')) lines.push({ key: { kind: 'part', door: d.id, part: p.id }, ref: `${d.ref} ${p.id}`, what: s.name, address: p.ip ?? '', factory: '' }) }
+  if (!network) return { lines: lines.map((l) => ({ ...l, fault: null, proposed: '' })), collisions: [], free: 0, faults: ['The job has no network yet. Enter its subnet under Job.'] }
+  const { ranges, faults } = reservedRanges(network.reserved ?? '')
+  const base = ipv4(network.address) ?? 0
+  const size = 2 ** (32 - network.prefix)
+  const owners = new Map<string, string[]>()
+  for (const l of lines) if (l.address) owners.set(l.address, [...(owners.get(l.address) ?? []), l.ref])
+  const closed = new Set([network.gateway, network.timeServer, ...owners.keys()].map((a) => ipv4(a)))
+  const isFree = (n: number) => !closed.has(n) && !ranges.some((r) => n >= r.from && n <= r.to)
+  let next = base + 21 < base + size - 1 ? base + 21 : base + 1
+  const take = (): string => {
+    for (let tried = 0; tried < size; tried++, next = next + 1 < base + size - 1 ? next + 1 : base + 1) if (isFree(next)) { closed.add(next); return ipv4Text(next) }
+    return ''
+  }
+  const out = lines.map((l): AddressLine => {
+    const fault = l.address ? faultOf(l, network, owners, ranges) : 'It has no address yet.'
+    return { ...l, fault, proposed: fault === null ? l.address : take() }
+  })
+  let free = 0
+  for (let n = base + 1; n < base + size - 1; n++) if (isFree(n)) free++
+  if (out.some((l) => l.fault && !l.proposed)) faults.push(`The subnet ${network.address}/${network.prefix} is full. Ask for a larger one, or take reserved addresses back.`)
+  return { lines: out, collisions: collisionsOf(lines), free, faults }
+}
+
+const byRef = (a: { ref: string }, b: { ref: string }) => a.ref.localeCompare(b.ref, 'en', { numeric: true })
+
+function faultOf(line: Omit<AddressLine, 'fault' | 'proposed'>, network: SiteNetwork, owners: ReadonlyMap<string, string[]>, ranges: readonly { from: number; to: number }[]): string | null {
+  const other = owners.get(line.address)?.find((ref) => ref !== line.ref) ?? ((owners.get(line.address)?.length ?? 0) > 1 ? line.ref : undefined)
+  if (other) return `${line.address} is planned for ${other} as well.`
+  const n = ipv4(line.address)
+  if (n !== null && ranges.some((r) => n >= r.from && n <= r.to)) return `${line.address} is reserved by the client.`
+  return addressFault(line.address, network, new Map())
+}
+
+function collisionsOf(lines: readonly { ref: string; factory: string }[]): { address: string; refs: string[] }[] {
+  const by = new Map<string, string[]>()
+  for (const l of lines) if (l.factory) by.set(l.factory, [...(by.get(l.factory) ?? []), l.ref])
+  return [...by].filter(([, refs]) => refs.length > 1).map(([address, refs]) => ({ address, refs }))
+}
+
+/** A device whose address is set on it: on a bus, or by switches alone. */
+export interface BusLine { door: string; part: string; ref: string; what: string; sheet: string; address: number | null; fault: string | null; proposed: number | null; words: string; /** Where it ends the chain, its terminator is on. */ terminator: { jumper: string; position: string; factory: string } | null; unitLoad: number }
+export interface BusPlan { controller: string; ref: string; bus: string; lines: BusLine[]; unitLoads: number; faults: string[] }
+
+/** Addresses of the devices on each bus, one after the other from nought, kept where they are right; within what each one's switches can show. */
+export function busPlans(facts: Facts, sheets: Sheets): BusPlan[] {
+  const plans: BusPlan[] = []
+  for (const controller of all(facts, 'controller').sort(byRef)) {
+    const board = boardOf(sheets, controller)
+    const buses = new Map<string, { door: Door; part: Part; sheet: DeviceSheet }[]>()
+    for (const door of all(facts, 'door').filter((d) => d.placement?.controller === controller.id).sort(byRef)) {
+      for (const part of door.parts) {
+        const sheet = sheetOf(sheets, part.sheet)
+        if (sheet.reading?.by !== 'osdp') continue
+        const screw = Object.entries(door.placement?.terminals ?? {}).find(([key, id]) => key.startsWith(`${part.id}.`) && board.terminals.find((t) => t.id === id)?.kind === 'busA')?.[1]
+        const bus = board.terminals.find((t) => t.id === screw)?.port ?? 'no bus'
+        buses.set(bus, [...(buses.get(bus) ?? []), { door, part, sheet }])
+      }
+    }
+    for (const [bus, stations] of buses) plans.push(busPlan(controller, bus, stations))
+  }
+  return plans
+}
+
+function busPlan(controller: { id: string; ref: string }, bus: string, stations: readonly { door: Door; part: Part; sheet: DeviceSheet }[]): BusPlan {
+  const used = new Map<number, string>()
+  const faults: string[] = []
+  const unitLoads = stations.reduce((sum, s) => sum + (s.sheet.reading?.unitLoad ?? 1), 0)
+  if (unitLoads > segmentLimits.unitLoads) faults.push(`${unitLoads} unit loads on ${bus} of ${controller.ref}; a segment carries ${segmentLimits.unitLoads}.`)
+  const lines = stations.map(({ door, part, sheet }, i): BusLine => {
+    const ref = `${door.ref} ${part.id}`
+    const range = sheet.coding ? addressRange(sheet.coding) : { from: 0, to: segmentLimits.highestOsdpAddress }
+    const address = part.address ?? null
+    const twin = address === null ? undefined : used.get(address)
+    const fault = address === null ? 'It has no bus address yet.' : twin ? `${twin} has address ${address} as well.` : address < range.from || address > range.to ? `Its switches stand for ${range.from} to ${range.to}; ${address} is not among them.` : null
+    if (fault === null && address !== null) used.set(address, ref)
+    return { unitLoad: sheet.reading?.unitLoad ?? 1, terminator: terminatorOf(sheet, i === stations.length - 1), door: door.id, part: part.id, ref, what: sheet.name, sheet: sheet.id, address, fault, proposed: address, words: '' }
+  })
+  for (const line of lines) {
+    const sheet = stations.find((s) => s.door.id === line.door && s.part.id === line.part)?.sheet
+    const range = sheet?.coding ? addressRange(sheet.coding) : { from: 0, to: segmentLimits.highestOsdpAddress }
+    if (line.fault !== null) {
+      line.proposed = null
+      for (let n = range.from; n <= Math.min(range.to, segmentLimits.highestOsdpAddress); n++) if (!used.has(n)) { line.proposed = n; used.set(n, line.ref); break }
+      if (line.proposed === null) faults.push(`No address is left for ${line.ref}: its switches stand for ${range.from} to ${range.to} only.`)
+    }
+    const set = sheet?.coding && line.proposed !== null ? switchesFor(sheet.coding, line.proposed) : null
+    line.words = set?.ok ? set.words : ''
+  }
+  return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults }
+}
+
+/** A jumper that speaks of the terminator, and where it must stand: on at the end of the chain and nowhere else. */
+function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] {
+  const jumper = sheet.jumpers?.find((j) => /terminat/i.test(j.says))
+  return jumper ? { jumper: jumper.id, position: last ? 'on' : 'off', factory: jumper.factory } : null
+}
