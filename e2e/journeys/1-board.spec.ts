@@ -9,7 +9,7 @@ test('signing in, with a wrong password first', async ({ page }) => {
   await expect(page.getByRole('alert')).toContainText('Name or password is wrong.')
   await page.getByLabel('Password').fill('alder-quay-demo')
   await page.getByRole('button', { name: 'Sign in' }).click()
-  await expect(page.getByRole('heading', { level: 1, name: '12 doors' })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1, name: '48 doors' })).toBeVisible()
 })
 
 test.describe('the board', () => {
@@ -71,6 +71,6 @@ test.describe('the board', () => {
     await page.goto('/doors/X-99')
     await expect(page.getByText('There is no door X-99 in this job.')).toBeVisible()
     await page.getByRole('button', { name: 'To the doors' }).click()
-    await expect(page.getByRole('heading', { name: '12 doors' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: '48 doors' })).toBeVisible()
   })
 })

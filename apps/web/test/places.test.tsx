@@ -1,6 +1,5 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react'
-import { applyChanges, emptyFacts, type Facts } from '@rauta/core'
-import { commands, shippedSheets } from '@rauta/contracts'
+import { emptyFacts } from '@rauta/core'
 
 const pushed: string[] = []
 jest.mock('expo-router', () => ({
@@ -22,21 +21,7 @@ import { TopLine } from '../src/places/shell/TopLine'
 import { WirePage } from '../src/places/wire/WirePage'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
-
-/** A small job, changed by the real commands; what screens send is kept. */
-function smallJob(): Facts {
-  const steps: [string, unknown][] = [
-    ['job.create', { name: 'North pier', client: 'C', site: 'S', zone: 'UTC', network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' }, publicKey: '' }],
-    ['area.put', { id: 'out', code: 'O', name: 'Outside' }],
-    ['area.put', { id: 'in', code: 'I', name: 'Inside' }],
-    ['controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-2', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.21', serial: '', mac: '' }],
-    ['door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Front', from: 'out', to: 'in', handle: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' } } }],
-    ['door.add', { id: 'D-02', fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', handle: true, escapeRoute: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure' } } }],
-    ['door.placeProposed', { id: 'D-01', controller: 'a1' }],
-    ...['W1', 'W2', 'W3'].map((cable): [string, unknown] => ['cable.set', { door: 'D-01', cable, lengthM: 20 }]),
-  ]
-  return steps.reduce((facts, [name, payload], i) => applyChanges(facts, commands[name]?.apply(facts, payload as never, { id: `c${i}`, by: 'v', role: 'lead', at: i, sheets: shippedSheets }) ?? [], i + 1), emptyFacts())
-}
+import { smallJob } from './small'
 
 const sent: [string, unknown][] = []
 let refusal: Error | null = null
@@ -120,10 +105,21 @@ describe('planning', () => {
     render(<PlanPage id="D-01" />)
     await press(/^Move C1 contact/)
     await press(/^Terminal 1 /)
-    expect(screen.getByText(/C1 a does not go on 12V/)).toBeTruthy()
-    expect(sent).toEqual([])
+    expect(screen.getByText('C1 a does not go on 1 12V: it wants an input.')).toBeTruthy()
     await press(/^Terminal 18 /)
+    expect(screen.getByText('Nothing else changes.')).toBeTruthy()
+    expect(sent).toEqual([])
+    await press('Put it on 18')
     expect(sent[0]).toMatchObject(['door.place', { id: 'D-01', placement: { terminals: { 'C1.a': '18' } } }])
+  })
+  it('tells what a move would do to the findings before it is made', async () => {
+    const facts = smallJob([['door.place', { id: 'D-02', placement: { controller: 'a1', portGroup: 'B', terminals: { 'R1.d0': '18' } } }]])
+    useJob.setState({ facts })
+    render(<PlanPage id="D-01" />)
+    await press(/^Move C1 contact/)
+    await press(/^Terminal 18 /)
+    expect(screen.getByText('Would come: 2 conductors on terminal 18; it takes 1.')).toBeTruthy()
+    expect(sent).toEqual([])
   })
   it('takes metres with a comma and refuses feet', async () => {
     render(<PlanPage id="D-01" />)

@@ -1,6 +1,7 @@
 import { Client } from './client'
 import { Hands, handsFor } from './hands'
 import * as demo from './job'
+import * as planned from './planned'
 import { v7 } from './uuid'
 
 interface Claim { steps: { name: string; state: string; says: string }[] }
@@ -14,8 +15,9 @@ export async function makeDemo(base: string, rig: string | null, factor: number,
   await client.post('/first', { name: demo.people.lead.name, password: demo.people.lead.password, job: demo.job })
   await client.post('/accounts', { ...demo.people.engineer, role: 'engineer' })
   await client.post('/accounts', { ...demo.people.witness, role: 'witness' })
-  say('plans 12 doors')
+  say(`plans ${demo.doors.length} doors, and ${planned.doors.length} more that stay a plan`)
   await plan(client)
+  await planMore(client)
   say('wires')
   await wire(client)
   if (!rig) return ['No rig: no device could be reached, so no door has Reach, Load or Prove.']
@@ -40,6 +42,24 @@ async function plan(client: Client): Promise<void> {
   for (const rule of demo.rules) await client.command('rule.put', rule)
   for (const holder of demo.holders) await client.command('person.put', holder)
   await client.command('testCards.put', demo.testCards)
+}
+
+/** Openings and devices of every kind that are planned only; some of them are left for Siting to place. */
+async function planMore(client: Client): Promise<void> {
+  for (const area of planned.areas) await client.command('area.put', area)
+  for (const cabinet of planned.cabinets) await client.command('cabinetPlace.put', cabinet)
+  for (const controller of planned.controllers) await client.command('controller.put', controller)
+  for (const unit of planned.units) await client.command('unit.put', unit)
+  for (const [i, { id, name, from, to, x, y, controller, length, hardware, passagesPerDay, ...rest }] of planned.doors.entries()) {
+    await client.command('door.add', { id, fields: { ref: id, name, from, to, hardware, passagesPerDay, walk: demo.doors.length + i + 1, at: { x, y }, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true }, ...rest } })
+    if (id === 'V-01' || id === 'V-02') await client.command('part.feed', { door: id, part: 'R1', own: true })
+    if (controller) await client.command('door.placeProposed', { id, controller })
+    if (length === undefined) continue
+    const cables = (await client.records<{ cables: { id: string }[] }>('door'))[id]?.cables ?? []
+    for (const cable of cables) await client.command('cable.set', { door: id, cable: cable.id, lengthM: length })
+  }
+  for (const feed of planned.feeds) await client.command('unitFeed.put', feed)
+  for (const plan of planned.powerPlans) await client.command('powerPlan.put', plan)
 }
 
 /** Loops and volts as a meter would show them: a little under what is worked out, since the tables give maxima. */

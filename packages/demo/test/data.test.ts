@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
+import { deviceKinds, openingKinds } from '@rauta/core'
 import { commands, shippedSheets } from '@rauta/contracts'
 import * as demo from '../src/job'
+import * as planned from '../src/planned'
 import { handsFor } from '../src/hands'
 
 interface SiteFile { devices: { serial: string; model: string; mac: string; address?: string; secret?: string; powered: boolean; holds?: object }[]; doors: { id: string; readers: { serial: string }[]; lock: { serial: string } }[]; cards: Record<string, string> }
@@ -23,6 +25,15 @@ describe('the demo job', () => {
       expect(demo.groups.some((g) => g.id === rule.group) && demo.schedules.some((s) => s.id === rule.schedule)).toBe(true)
       for (const door of rule.doors) expect(demo.doors.some((d) => d.id === door)).toBe(true)
     }
+  })
+  it('plans 36 more, of every kind of opening and with every kind of device', () => {
+    expect(demo.doors.length + planned.doors.length).toBe(48)
+    expect(new Set(planned.doors.map((d) => d.opening ?? 'door'))).toEqual(new Set(openingKinds))
+    const used = [...planned.doors.flatMap((d) => Object.values(d.hardware)), ...planned.controllers.flatMap((c) => [c.sheet, c.supply, ...('expanders' in c ? c.expanders.map((e) => e.sheet) : [])]), ...planned.units.map((u) => u.sheet), ...demo.controllers.map((c) => c.sheet)]
+    const kinds = new Set(used.flatMap((id) => { const sheet = shippedSheets[id]; return sheet ? [sheet.kind, ...(sheet.also ?? [])] : [] }))
+    expect(deviceKinds.filter((kind) => !kinds.has(kind))).toEqual([])
+    const areas = new Set([...demo.areas, ...planned.areas].map((a) => a.id))
+    for (const door of planned.doors) expect([areas.has(door.from), areas.has(door.to)]).toEqual([true, true])
   })
   it('is wired by a file of its own whose devices match the plan by serial', () => {
     for (const controller of demo.controllers) {

@@ -68,3 +68,12 @@ export function doorController(id: string, name: string, doors: number, factoryA
     atHand: ['Flat screwdriver 2.5 mm', 'Network lead', 'Label with serial'],
   }
 }
+
+/** Screws of an expander that adds reader ports to its controller. */
+export function readerScrews(readers: number): Terminal[] {
+  let n = 1
+  const screw = (label: string, kind: TerminalKind, port: string, maxConductors = 1): Terminal => ({ id: String(n++), label, kind, group: '*', port, maxConductors, mostMm2: 1.5 })
+  return Array.from({ length: readers }, (_, i) => i + 1).flatMap((i) => [
+    screw('12V', 'reader+', `reader ${i}`, 2), screw('0V', 'reader-', `reader ${i}`, 2), screw('D0', 'd0', `reader ${i}`), screw('D1', 'd1', `reader ${i}`), screw('LED', 'led', `reader ${i}`, 2),
+  ]).concat([screw('A', 'busA', 'bus', 8), screw('B', 'busB', 'bus', 8), screw('0', 'bus0', 'bus', 8)])
+}

@@ -1,5 +1,5 @@
 import type { DeviceSheet, Lead, Terminal } from '@rauta/core'
-import { doorController, expanderScrews, largePortGroup } from './build'
+import { doorController, expanderScrews, largePortGroup, readerScrews } from './build'
 
 const base = { restA: 0, terminals: [] as Terminal[], leads: [] as Lead[], atHand: [] as string[] }
 const lead = (id: string, name: string, colour: string, kind: Lead['kind']): Lead => ({ id, name, colour, kind })
@@ -42,6 +42,7 @@ export const moreSheets: readonly DeviceSheet[] = [
   controllerOf('controller-8', 'Door controller, 8 doors', 8, 4),
   radioController(),
   { ...base, id: 'expander-io', name: 'Expander, 8 inputs and 4 relays', kind: 'expander', says: 'Sits behind a controller and serves any of its port groups.', restA: 0.06, terminals: expanderScrews(8, 4), coding: { ...bank(4, 'leastFirst', false, 1), says: 'Address 1 with all switches off' }, place: 'indoor', box: ['Board', 'Link to the controller, 0.3 m'], atHand: screws },
+  { ...base, id: 'expander-reader', name: 'Expander, 2 readers', kind: 'expander', says: 'Adds reader ports and a bus to its controller, for any of its port groups.', restA: 0.05, terminals: readerScrews(2), coding: { ...bank(4, 'leastFirst', false, 1), says: 'Address 1 with all switches off' }, place: 'indoor', box: ['Board', 'Link to the controller, 0.3 m'], atHand: screws },
   { ...base, id: 'hub-radio', name: 'Hub for wireless locks', kind: 'hub', says: 'Joins up to eight wireless locks by 2.4 GHz radio, and the controller over a bus.', restA: 0.09, network: { class: 1, restW: 2.2, peakW: 3.2 }, coding: { ...bank(6, 'mostFirst', false, 0), says: 'Switch 1 counts most' }, carries: [{ kind: 'wirelessLock', most: 8 }], place: 'indoor', atHand: ['Site radio key', 'Network lead'] },
   radioLock('wireless-handle', 'Wireless lock, handle', 'A handle with its own reader; for doors of modest use.', 75),
   radioLock('wireless-cylinder', 'Wireless lock, cylinder', 'A turning knob with its own reader.', 60),

@@ -11,7 +11,7 @@ import { momentWords, netAt, supplyWays, type LockAt, type Moment, type SourceSt
 
 export interface MomentAnswer { moment: Moment; says: string; state: SourceState; amps: number | null; solved: Solved; locks: readonly LockAt[] }
 /** The least that a lock sees while it must work, over all moments. `volts` null where the line collapses. */
-export interface LockAnswer { door: string; part: string; leastV: number; volts: number | null; says: string; mend: string | null; enough: boolean; state: SourceState }
+export interface LockAnswer { door: string; part: string; leastV: number; volts: number | null; says: string; mend: string | null; enough: boolean; /** It falls short only when the battery comes to its end. */ onlyAtEnd: boolean; state: SourceState }
 export interface SupplyReport {
   controller: string
   moments: MomentAnswer[]
@@ -103,22 +103,29 @@ function supplyFaults(report: SupplyReport, plan: PowerPlan, supply: { volts: nu
   if (battery && battery.need.factors.rate === null) report.notes.push('The rate effect of the battery is not counted: its sheet does not tell it.')
 }
 
+const rank = (a: LockAnswer): number => (a.enough ? 2 : a.onlyAtEnd ? 1 : 0)
+
+/** A moment inside a sentence: a reference keeps its capitals. */
+const inSentence = (m: MomentAnswer): string => ('door' in m.moment ? m.says : m.says.charAt(0).toLowerCase() + m.says.slice(1))
+
 function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], sheets: Sheets, refOf: (door: string) => string): LockAnswer[] {
   const found = new Map<string, LockAnswer>()
+  const earlier = new Set<string>()
   for (const m of moments) {
     for (const lock of m.locks) {
       const volts = m.solved.ok ? (m.solved.volts[lock.node] ?? null) : null
       const amps = m.solved.ok ? (m.solved.amps[lock.node] ?? 0) : null
       // Only a lock that is energised needs its volts.
       if (amps === 0) continue
+      if (m.state !== 'batteryEnd' && (volts === null || volts < lock.facts.leastV)) earlier.add(lock.node)
       const before = found.get(lock.node)
       if (before && (before.volts === null || (volts !== null && volts >= before.volts))) continue
       const enough = volts !== null && volts >= lock.facts.leastV
-      const says = volts === null ? `${refOf(lock.door)} ${lock.part}: the line collapses (${m.says.toLowerCase()}, ${sourceWords[m.state]}).` : `${refOf(lock.door)} ${lock.part}: ${volts.toFixed(2)} V, needs ${lock.facts.leastV} V (${m.says.toLowerCase()}, ${sourceWords[m.state]}).`
-      found.set(lock.node, { door: lock.door, part: lock.part, leastV: lock.facts.leastV, volts, says, mend: null, enough, state: m.state })
+      const says = volts === null ? `${refOf(lock.door)} ${lock.part}: the line collapses (${inSentence(m)}, ${sourceWords[m.state]}).` : `${refOf(lock.door)} ${lock.part}: ${volts.toFixed(2)} V, needs ${lock.facts.leastV} V (${inSentence(m)}, ${sourceWords[m.state]}).`
+      found.set(lock.node, { door: lock.door, part: lock.part, leastV: lock.facts.leastV, volts, says, mend: null, enough, onlyAtEnd: false, state: m.state })
     }
   }
-  return [...found.values()].map((answer) => (answer.enough ? answer : { ...answer, mend: mendOf(answer, moments, doors) })).sort((a, b) => Number(a.enough) - Number(b.enough) || a.door.localeCompare(b.door))
+  return [...found.values()].map((answer) => (answer.enough ? answer : { ...answer, onlyAtEnd: !earlier.has(`${answer.door}/${answer.part}`), mend: mendOf(answer, moments, doors) })).sort((a, b) => rank(a) - rank(b) || a.door.localeCompare(b.door))
 }
 
 /** Capacitors that fill when power comes: all together, against what trips the supply. */
@@ -140,7 +147,7 @@ function mendOf(answer: LockAnswer, moments: readonly MomentAnswer[], doors: rea
   const own = loopOhm(cable.type, cable.lengthM)
   const source = worst.solved.ok ? worst.solved.terminalV : 0
   const lock = worst.locks.find((l) => l.door === answer.door && l.part === answer.part)?.facts
-  if (!lock || source <= answer.leastV) return `The source itself gives ${source.toFixed(1)} V then: no cable mends that. Take a lock for fewer volts, or more battery.`
+  if (!lock || source <= answer.leastV) return `The source itself gives ${source.toFixed(1)} V then: no cable mends that. Take a lock that works at fewer volts, or a supply that cuts off earlier.`
   // At exactly its least volts the coil draws this much, so the whole way may have so many ohms.
   const coil = lock.nominalV / lock.pullA
   const mayHave = (coil * (source - answer.leastV)) / answer.leastV

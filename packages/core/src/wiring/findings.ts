@@ -16,7 +16,7 @@ function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
   const found: Finding[] = []
   const lockPart = partOf(door, 'lock')
   const lock = lockPart && sheetOf(sheets, lockPart.sheet).lock
-  if (!lockPart || !lock) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door.'))
+  if (!lock && !partOf(door, 'opener')) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door, and no opener.'))
   if (!readsCards(door, sheets)) found.push(stop('plan', 'no-reader', 'Nothing reads a card at this door. Choose a reader, or a lock or door station that is one.'))
   if (lock?.fail === 'secure' && door.escapeRoute && !door.handle) {
     found.push(stop('plan', 'escape-secure', 'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.', lockPart?.id))
@@ -53,17 +53,19 @@ function placementFindings(door: Door, controllers: Readonly<Record<string, Cont
 
 function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string, doors: readonly Door[]): Finding[] {
   const singleUse = new Set(['d0', 'd1', 'input', 'relayNC', 'relayNO'])
-  const users = new Map<string, string[]>()
+  const users = new Map<string, { door: string; says: string; relay: boolean }[]>()
   for (const other of doors) {
     const mine = other.id === door.id ? door : other
     if (mine.placement?.controller !== door.placement?.controller) continue
     for (const [key, id] of Object.entries(mine.placement?.terminals ?? {})) {
       const terminal = sheet.terminals.find((t) => t.id === id)
-      if (terminal && singleUse.has(terminal.kind)) users.set(id, [...(users.get(id) ?? []), `${mine.ref} ${key.split('.')[0]}`])
+      if (terminal && singleUse.has(terminal.kind)) users.set(id, [...(users.get(id) ?? []), { door: mine.id, says: `${mine.ref} ${key.split('.')[0]}`, relay: terminal.kind.startsWith('relay') }])
     }
   }
-  return [...users].filter(([id, by]) => by.length > 1 && Object.values(door.placement?.terminals ?? {}).includes(id))
-    .map(([id, by]) => stop('plan', 'double-use', `Terminal ${id} of ${ref} is used twice: ${by.join(' and ')}.`, id))
+  // Both locks of two leaves hang on one relay.
+  const clash = (by: readonly { door: string; relay: boolean }[]) => by.length > 1 && !(by.every((u) => u.relay && u.door === by[0]?.door))
+  return [...users].filter(([id, by]) => clash(by) && Object.values(door.placement?.terminals ?? {}).includes(id))
+    .map(([id, by]) => stop('plan', 'double-use', `Terminal ${id} of ${ref} is used twice: ${by.map((u) => u.says).join(' and ')}.`, id))
 }
 
 function voltFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets): Finding[] {

@@ -183,8 +183,8 @@ export function portsOf(door: Door, controller: DeviceSheet): PortUse {
     return ''
   }
   return {
-    readers: Object.fromEntries(readersOf(door).map((reader) => [reader.id, port(reader, ['d0'])])),
-    lockRelay: port(partOf(door, 'lock'), ['relayNC', 'relayNO']),
+    readers: Object.fromEntries(readersOf(door).map((reader) => [reader.id, port(reader, ['d0', 'busA'])])),
+    lockRelay: port(partOf(door, 'lock'), ['relayNC', 'relayNO']) || port(partOf(door, 'opener'), ['auxC']),
     contactInput: port(partOf(door, 'contact'), ['input']),
     exitInput: port(partOf(door, 'exit'), ['input']),
   }

@@ -67,8 +67,8 @@ function NetworkLine({ line: l, open, onOpen }: { line: AddressLine; open: boole
       <Line label={`${l.ref} ${l.address || 'no address'}${l.fault ? `. ${l.fault}` : ''}`} onPress={onOpen}>
         <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
           <T face="mono" style={{ width: 76 }}>{l.ref}</T>
-          <View style={{ flex: 1, minWidth: 0 }}><T numberOfLines={1}>{l.what}</T>{l.fault ? <T size={13} tone={l.address ? 'madder' : 'ochre'}>{l.fault}</T> : null}</View>
-          <View style={{ alignItems: 'flex-end' }}><T face="mono">{l.address || 'none'}</T>{l.fault && l.proposed ? <T face="mono" size={13} tone="slate">{`proposed ${l.proposed}`}</T> : null}</View>
+          <View style={{ flex: 1, minWidth: 0 }}><T numberOfLines={1}>{l.what}</T>{l.fault && l.address ? <T size={13} tone="madder">{l.fault}</T> : null}</View>
+          <View style={{ alignItems: 'flex-end' }}>{l.address ? <T face="mono">{l.address}</T> : <T tone="ochre" size={13}>none yet, proposed</T>}{l.fault && l.proposed ? <T face="mono" tone="slate">{l.proposed}</T> : null}</View>
         </View>
       </Line>
       {open && canFit(me) ? <View style={{ padding: 16, gap: 8 }}>{l.factory ? <T tone="quiet">{`From the factory: ${l.factory}`}</T> : <T tone="quiet">From the factory it asks the network for an address.</T>}<Field label={`Address of ${l.ref}`} value={text} onChange={setText} mono error={wrong || undefined} onSubmit={() => { void keep() }} /><Action kind="plain" label="Keep this address" onPress={keep} /></View> : null}

@@ -28,7 +28,7 @@ export function DoorPage({ id }: { id: string }) {
   const from = facts.area[door.from]?.name ?? ''
   const to = facts.area[door.to]?.name ?? ''
   return (
-    <Screen mono={door.ref} title={door.name} under={`${from} to ${to}${controller ? ` · controller ${controller.ref}, port group ${door.placement?.portGroup}` : ''}`} head={<View style={{ marginTop: 10 }}><BigRungs state={state} /></View>}
+    <Screen mono={door.ref} title={door.name} under={`${from} to ${to}${controller ? ` · controller ${controller.ref}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}` : ''}`} head={<View style={{ marginTop: 10 }}><BigRungs state={state} /></View>}
       bar={next && canFit(me) ? <Action label={next.label} {...(controller && (next.mark === 'reach' || next.mark === 'load') ? { aside: controller.ref } : {})} onPress={() => router.push(next.href as never)} /> : null}>
       {next ? <Notice tone={state[next.mark].sign === 'stopped' ? 'madder' : state[next.mark].sign === 'stale' ? 'ochre' : 'slate'}>{next.says}</Notice> : <Notice tone="verdigris">{state.sign.says}</Notice>}
       <Questions door={door} />

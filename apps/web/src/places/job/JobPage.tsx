@@ -1,11 +1,13 @@
-import { all, jobOf, type Card26, type TestCards } from '@rauta/core'
+import { all, areaTree, jobOf, type Card26, type TestCards } from '@rauta/core'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Chips } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
+import { AreaMap } from '../../signs/AreaMap'
 import { saysOf } from '../../state/api'
 import { useDraft } from '../../state/draft'
 import { useFacts, useJob } from '../../state/job'
@@ -31,14 +33,16 @@ export function JobPage() {
 function Areas() {
   const facts = useFacts()
   const send = useJob((s) => s.send)
-  const [form, setForm] = useState({ code: '', name: '' })
+  const [form, setForm] = useState({ code: '', name: '', parent: '' })
   const [wrong, setWrong] = useState('')
-  const add = () => send('area.put', { id: v7(), code: form.code.trim().toUpperCase(), name: form.name.trim() }).then(() => { setForm({ code: '', name: '' }); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
+  const areas = all(facts, 'area')
+  const add = () => send('area.put', { id: v7(), code: form.code.trim().toUpperCase(), name: form.name.trim(), ...(form.parent ? { parent: form.parent } : {}) }).then(() => { setForm({ code: '', name: '', parent: form.parent }); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
   return (
-    <Sheet title="Areas">
-      {all(facts, 'area').map((a) => <T key={a.id}><T face="mono">{a.code}</T>{`  ${a.name}`}</T>)}
+    <Sheet title="Areas, and what leads where">
+      <AreaMap areas={areas} doors={all(facts, 'door')} />
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="Code" value={form.code} onChange={(code) => setForm({ ...form, code })} mono /></View><View style={{ flex: 2 }}><Field label="Name of the area" value={form.name} onChange={(name) => setForm({ ...form, name })} /></View></View>
+      <Pick label="It is part of" value={form.parent} options={[{ value: '', label: 'nothing larger' }, ...areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` }))]} onChange={(parent) => setForm({ ...form, parent })} />
       <Action kind="plain" label="Add the area" onPress={add} />
     </Sheet>
   )
@@ -49,7 +53,7 @@ function JobForm() {
   const send = useJob((s) => s.send)
   const me = useSession((s) => s.me)
   const job = jobOf(facts)
-  const [form, setForm, forget] = useDraft('job', { client: job?.client ?? '', site: job?.site ?? '', zone: job?.zone ?? '', address: job?.network.address ?? '', prefix: String(job?.network.prefix ?? 24), gateway: job?.network.gateway ?? '', timeServer: job?.network.timeServer ?? '', watch: String(job?.limits.watchS ?? 20), clock: String(job?.limits.clockS ?? 2), reach: String(job?.limits.reachS ?? 120), receipt: String(job?.limits.receiptS ?? 60) })
+  const [form, setForm, forget] = useDraft('job', { client: job?.client ?? '', site: job?.site ?? '', zone: job?.zone ?? '', address: job?.network.address ?? '', prefix: String(job?.network.prefix ?? 24), gateway: job?.network.gateway ?? '', timeServer: job?.network.timeServer ?? '', reserved: job?.network.reserved ?? '', watch: String(job?.limits.watchS ?? 20), clock: String(job?.limits.clockS ?? 2), reach: String(job?.limits.reachS ?? 120), receipt: String(job?.limits.receiptS ?? 60) })
   const [wrong, setWrong] = useState('')
   if (me?.role !== 'lead') return null
   const set = (key: keyof typeof form) => (value: string) => setForm({ ...form, [key]: value })
@@ -57,7 +61,7 @@ function JobForm() {
     const [prefix, watchS, clockS, reachS, receiptS] = [form.prefix, form.watch, form.clock, form.reach, form.receipt].map(numberIn)
     if (prefix == null || watchS == null || clockS == null || reachS == null || receiptS == null) { setWrong('Prefix and limits are numbers.'); return }
     try {
-      await send('job.edit', { fields: { client: form.client, site: form.site, zone: form.zone, network: { address: form.address, prefix, gateway: form.gateway, timeServer: form.timeServer }, limits: { watchS, clockS, reachS, receiptS } } })
+      await send('job.edit', { fields: { client: form.client, site: form.site, zone: form.zone, network: { address: form.address, prefix, gateway: form.gateway, timeServer: form.timeServer, ...(form.reserved.trim() ? { reserved: form.reserved.trim() } : {}) }, limits: { watchS, clockS, reachS, receiptS } } })
       forget()
       setWrong('')
     } catch (e) {
@@ -73,6 +77,7 @@ function JobForm() {
       <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 2 }}><Field label="Subnet" value={form.address} onChange={set('address')} mono /></View><View style={{ flex: 1 }}><Field label="Prefix" value={form.prefix} onChange={set('prefix')} mono /></View></View>
       <Field label="Gateway" value={form.gateway} onChange={set('gateway')} mono />
       <Field label="Time server" value={form.timeServer} onChange={set('timeServer')} mono />
+      <Field label="Addresses that are not ours" value={form.reserved} onChange={set('reserved')} hint="10.61.8.1-20, 10.61.8.200" mono />
       <Field label="Read devices again every, s" value={form.watch} onChange={set('watch')} mono keyboard="numeric" />
       <Field label="A clock may be off by, s" value={form.clock} onChange={set('clock')} mono keyboard="numeric" />
       <Field label="Silence before Reach is stale, s" value={form.reach} onChange={set('reach')} mono keyboard="numeric" />

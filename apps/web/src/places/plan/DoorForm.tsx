@@ -1,4 +1,4 @@
-import { all, isKind, openingKinds, openingWords, partRoles, roleFacts, type Decides, type Door, type OpeningKind, type PartRole } from '@rauta/core'
+import { all, areaTree, isKind, openingKinds, openingWords, partRoles, roleFacts, type Decides, type Door, type OpeningKind, type PartRole } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -56,8 +56,8 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
       <Sheet>
         <Field label="Reference" value={form.ref} onChange={(v) => set('ref', v)} hint={`${areas[0]?.code ?? 'Q'}-04`} mono error={error('ref')} />
         <Field label="Name" value={form.name} onChange={(v) => set('name', v)} hint="What people call it" error={error('name')} />
-        <Pick label="Leads from" value={form.from} options={areas.map((a) => ({ value: a.id, label: a.name }))} onChange={(v) => set('from', v)} error={error('from')} />
-        <Pick label="Leads to" value={form.to} options={areas.map((a) => ({ value: a.id, label: a.name }))} onChange={(v) => set('to', v)} error={error('to')} />
+        <Pick label="Leads from" value={form.from} options={areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` }))} onChange={(v) => set('from', v)} error={error('from')} />
+        <Pick label="Leads to" value={form.to} options={areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` }))} onChange={(v) => set('to', v)} error={error('to')} />
         <Field label="Passages per day" value={form.passages} onChange={(v) => set('passages', v)} keyboard="numeric" mono error={error('passages')} />
         <Pick label="Opening" value={form.opening} options={openingKinds.map((k) => ({ value: k, label: openingWords[k] }))} onChange={(v) => set('opening', v as OpeningKind)} />
         <Tick label="On an escape route" on={form.escapeRoute} onPress={() => set('escapeRoute', !form.escapeRoute)} />

@@ -1,4 +1,4 @@
-import { all, proposePlacement, sheetOf, wantsOf, cableName, type Door, type Terminal } from '@rauta/core'
+import { all, cableName, proposePlacement, runLengthM, sheetOf, type Door, type Proposal } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -6,13 +6,15 @@ import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
-import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { Strip } from '../../signs/Strip'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { controllersInOrder, marksFor } from '../../state/worked'
+import { UndoBar } from '../../parts/UndoBar'
 import { Missing } from '../shell/Missing'
+import { Particulars } from './Particulars'
+import { Placed } from './Placed'
 
 /** Placing a door: Rauta proposes the terminals, the strip shows them, any of them can be moved. */
 export function PlanPage({ id }: { id: string }) {
@@ -26,7 +28,8 @@ export function PlanPage({ id }: { id: string }) {
       {findings.map((f) => <Notice key={f.says} tone={tone[f.grade]}>{f.says}</Notice>)}
       {door.placement ? <Placed door={door} /> : <Place door={door} />}
       <Lengths door={door} />
-      <Sheet><Action kind="plain" label="Edit the door and its hardware" onPress={() => router.push(`/doors/${door.id}/edit`)} /></Sheet>
+      <Particulars door={door} />
+      <Sheet><Action kind="plain" label="Edit the door and its hardware" onPress={() => router.push(`/doors/${door.id}/edit`)} /><UndoBar /></Sheet>
     </Screen>
   )
 }
@@ -36,62 +39,32 @@ function Place({ door }: { door: Door }) {
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
   const doors = all(facts, 'door')
+  const tried = controllersInOrder(facts).map((controller) => ({ controller, proposal: proposePlacement(door, controller, sheetsFor(facts), doors) }))
+  const metres = (cabinet: string) => runLengthM(door, cabinet, facts.cabinetPlace)
+  const fitting = tried.filter((t) => t.proposal.ok).sort((a, b) => (metres(a.controller.cabinet) ?? Infinity) - (metres(b.controller.cabinet) ?? Infinity))
+  const others = tried.filter((t) => !t.proposal.ok)
   const place = (controller: string) => send('door.placeProposed', { id: door.id, controller }).catch((error: unknown) => setWrong(saysOf(error)))
   return (
     <Sheet flush title="Place it on a controller">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {controllersInOrder(facts).length === 0 ? <View style={{ padding: 16, gap: 8 }}><T>No controller is planned yet.</T><Action kind="plain" label="Plan a controller" onPress={() => router.push('/controllers')} /></View> : null}
-      {controllersInOrder(facts).map((c) => {
-        const proposal = proposePlacement(door, c, sheetsFor(facts), doors)
-        return (
-          <View key={c.id} style={{ padding: 16, paddingTop: 8, gap: 6 }}>
-            <T face="strong">{`${c.ref}, ${sheetOf(sheetsFor(facts), c.sheet).name}, ${c.cabinet}`}</T>
-            {proposal.ok
-              ? <><T tone="quiet">{`Proposed: port group ${proposal.placement.portGroup}, terminals ${[...new Set(Object.values(proposal.placement.terminals))].sort((a, b) => Number(a) - Number(b)).join(' ')}`}</T><Action label={`Place on ${c.ref}`} onPress={() => place(c.id)} /></>
-              : <T tone="ochre">{proposal.says}</T>}
-          </View>
-        )
-      })}
+      {fitting.map(({ controller: c, proposal }, i) => (
+        <View key={c.id} style={{ padding: 16, paddingTop: 8, gap: 6 }}>
+          <T face="strong">{`${c.ref}, ${sheetOf(sheetsFor(facts), c.sheet).name}, ${c.cabinet}`}</T>
+          <T tone="quiet">{proposedWords(proposal)}</T>
+          <Action kind={i === 0 ? 'main' : 'plain'} label={`Place on ${c.ref}`} {...(metres(c.cabinet) === null ? {} : { aside: `${Math.round(metres(c.cabinet) ?? 0)} m` })} onPress={() => place(c.id)} />
+        </View>
+      ))}
+      {others.map(({ controller: c, proposal }) => <View key={c.id} style={{ paddingHorizontal: 16, paddingBottom: 8 }}><T><T face="strong">{`${c.ref} `}</T><T tone="ochre">{proposal.ok ? '' : proposal.says}</T></T></View>)}
+      <View style={{ padding: 16 }}><Action kind="plain" label="Place all open doors at once" onPress={() => router.push('/siting' as never)} /></View>
     </Sheet>
   )
 }
 
-/** The strip with what is on it; tap a lead, then the terminal it shall go to. */
-function Placed({ door }: { door: Door }) {
-  const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const [lead, setLead] = useState<string | null>(null)
-  const [wrong, setWrong] = useState('')
-  const placement = door.placement
-  const controller = facts.controller[placement?.controller ?? '']
-  if (!placement || !controller) return null
-  const wants = wantsOf(door, sheetsFor(facts))
-  const want = wants.find((w) => `${w.part}.${w.lead}` === lead)
-  const move = async (terminal: Terminal) => {
-    if (!lead) { setWrong('Tap a lead below first, then the terminal it shall go to.'); return }
-    if (want && terminal.kind !== want.kind) { setWrong(`${lead.replace('.', ' ')} does not go on ${terminal.label}: it wants ${want.kind}.`); return }
-    setWrong('')
-    await send('door.place', { id: door.id, placement: { ...placement, terminals: { ...placement.terminals, [lead]: terminal.id } } }).catch((error: unknown) => setWrong(saysOf(error)))
-    setLead(null)
-  }
-  return (
-    <>
-      <Sheet flush title={`On ${controller.ref}`}>
-        {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-        {lead ? <Notice tone="slate">{`Tap the terminal for ${lead.replace('.', ' ')}. Those it fits are underlined.`}</Notice> : null}
-        <Strip controller={controller} group={placement.portGroup} chosen={lead ? (placement.terminals[lead] ?? null) : null} onTerminal={(t) => { void move(t) }} fits={(t) => !!want && t.kind === want.kind} />
-        <View style={{ padding: 16 }}><Action kind="plain" label={`Take off ${controller.ref}`} onPress={() => send('door.place', { id: door.id, placement: null })} /></View>
-      </Sheet>
-      <Sheet flush title="Leads">
-        {wants.map((w) => {
-          const key = `${w.part}.${w.lead}`
-          const sheet = sheetOf(sheetsFor(facts), door.parts.find((p) => p.id === w.part)?.sheet ?? '')
-          const about = sheet.leads.find((l) => l.id === w.lead)
-          return <Line key={key} label={`Move ${w.part} ${about?.name ?? w.lead}`} onPress={() => setLead(lead === key ? null : key)}><View style={{ flexDirection: 'row' }}><T face="mono" style={{ width: 44 }}>{w.part}</T><T face={lead === key ? 'strong' : 'text'} style={{ flex: 1 }}>{`${about?.name ?? ''}, ${about?.colour ?? ''}`}</T><T face="mono">{placement.terminals[key] ?? 'none'}</T></View></Line>
-        })}
-      </Sheet>
-    </>
-  )
+function proposedWords(proposal: Proposal): string {
+  if (!proposal.ok) return proposal.says
+  const terminals = [...new Set(Object.values(proposal.placement.terminals))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+  return terminals.length ? `Proposed: port group ${proposal.placement.portGroup}, terminals ${terminals.join(' ')}` : 'Proposed: behind it, by radio or network; no terminal is needed.'
 }
 
 const cables = [
@@ -100,9 +73,10 @@ const cables = [
 ]
 type CableType = Door['cables'][number]['type']
 const codeOf = (type: CableType) => (type.kind === 'awg' ? `awg-${type.gauge}` : `iec-${type.conductorClass}-${type.mm2}`)
-function typeOf(code: string, cores: number): CableType {
+const makeOf = ({ cores, perConductor, clad }: CableType) => ({ cores, ...(perConductor ? { perConductor } : {}), ...(clad ? { clad } : {}) })
+function typeOf(code: string, was: CableType): CableType {
   const [kind, a, b] = code.split('-')
-  return kind === 'awg' ? { kind: 'awg', gauge: Number(a), cores } : { kind: 'iec', conductorClass: a === '5' ? 5 : 2, mm2: Number(b), cores }
+  return kind === 'awg' ? { kind: 'awg', gauge: Number(a), ...makeOf(was) } : { kind: 'iec', conductorClass: a === '5' ? 5 : 2, mm2: Number(b), ...makeOf(was) }
 }
 
 function Lengths({ door }: { door: Door }) {
@@ -129,7 +103,11 @@ function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] 
       <T face="mid">{`${cable.id} to ${cable.part}: ${cableName(cable.type)}`}</T>
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'flex-start' }}>
         <View style={{ flex: 1 }}><Field label={`Length of ${cable.id}, m`} value={length} onChange={setLength} keyboard="decimal" mono error={wrong || undefined} onSubmit={() => { void keep() }} /></View>
-        <View style={{ flex: 1 }}><Pick label={`Kind of ${cable.id}`} value={codeOf(cable.type)} options={cables} onChange={(code) => { void keep(typeOf(code, cable.type.cores)) }} /></View>
+        <View style={{ flex: 1 }}><Pick label={`Kind of ${cable.id}`} value={codeOf(cable.type)} options={cables} onChange={(code) => { void keep(typeOf(code, cable.type)) }} /></View>
+      </View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}><Pick label={`Cores of ${cable.id}`} value={String(cable.type.cores)} options={[1, 2, 4, 6, 8, 10, 12, 16].map((n) => ({ value: String(n), label: `${n} cores` }))} onChange={(n) => { void keep({ ...cable.type, cores: Number(n) }) }} /></View>
+        <View style={{ flex: 1 }}><Pick label={`Each conductor of ${cable.id}`} value={`${cable.type.perConductor ?? 1}${cable.type.clad ? 'a' : ''}`} options={[{ value: '1', label: 'one core, copper' }, { value: '2', label: 'two cores, copper' }, { value: '3', label: 'three cores, copper' }, { value: '1a', label: 'one core, clad aluminium' }, { value: '2a', label: 'two cores, clad aluminium' }]} onChange={(v) => { const { perConductor: _p, clad: _c, ...bare } = cable.type; void keep({ ...bare, ...(v[0] === '1' ? {} : { perConductor: Number(v[0]) }), ...(v.endsWith('a') ? { clad: true } : {}) } as CableType) }} /></View>
       </View>
       {length !== String(cable.lengthM || '') ? <Action kind="plain" label={`Keep ${cable.id}`} onPress={() => keep()} /> : null}
     </View>

@@ -86,7 +86,7 @@ function Lengths({ facts }: { facts: Facts }) {
   const doors = all(facts, 'door').filter((d) => !d.placement)
   const without = doors.filter((d) => cabinets.every((c) => runLengthM(d, c, facts.cabinetPlace) === null))
   if (doors.length === 0 || without.length === 0) return null
-  return <Notice tone="ochre">{`${without.length === doors.length ? 'No open door has' : `${without.length} doors have no`} ${without.length === doors.length ? 'a ' : ''}length to any cabinet. Their place is chosen by room alone: no shortest cable is worked out for them. Give lengths in the door schedule, or places on a grid.`}</Notice>
+  return <Notice tone="ochre">{`No length to any cabinet is known for ${without.length === doors.length ? 'any open door' : without.slice(0, 6).map((d) => d.ref).join(', ') + (without.length > 6 ? ` and ${without.length - 6} more` : '')}. Such doors are placed by room alone: no shortest cable is worked out for them. Give lengths in the door schedule, or a place on the grid.`}</Notice>
 }
 
 function Found({ facts, siting, stopped, ms, onBack }: { facts: Facts; siting: Siting; stopped: boolean; ms: number; onBack: () => void }) {

@@ -1,4 +1,4 @@
-import { all, networkPower, sheetOf, type Facts, type Unit } from '@rauta/core'
+import { all, boardOf, networkPower, sheetOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -30,8 +30,8 @@ export function SuppliesPage() {
             <Line key={c.id} label={`Supply of ${c.ref}. ${says}`} onPress={() => router.push(`/supplies/${c.id}` as never)}>
               <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
                 <T face="mono" style={{ width: 40 }}>{c.ref}</T>
-                <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${c.cabinet}: ${sheetsFor(facts)[c.supply]?.name ?? 'no supply'}`}</T><T size={13} tone={faults ? 'madder' : 'quiet'} numberOfLines={2}>{says}</T></View>
-                <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />
+                <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${c.cabinet}: ${boardOf(sheetsFor(facts), c).feeds ? 'fed from the network' : (sheetsFor(facts)[c.supply]?.name ?? 'no supply')}`}</T><T size={13} tone={faults ? 'madder' : r.locks.some((l) => !l.enough) ? 'ochre' : 'quiet'} numberOfLines={2}>{says}</T></View>
+                {feedOf(facts, c) ? <Meter used={r.worstA === null ? null : r.worstA * (feedOf(facts, c)?.volts ?? 0)} most={feedOf(facts, c)?.watts ?? 0} unit="W" /> : <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />}
               </View>
             </Line>
           )
@@ -45,7 +45,8 @@ export function SuppliesPage() {
   )
 }
 
-const faultsOf = (r: { faults: string[]; locks: { enough: boolean }[] }): number => r.faults.length + r.locks.filter((l) => !l.enough).length
+const feedOf = (facts: Facts, c: Controller) => boardOf(sheetsFor(facts), c).feeds
+const faultsOf = (r: SupplyReport): number => r.faults.length + r.locks.filter((l) => !l.enough && !l.onlyAtEnd).length
 
 function NetworkLine({ facts, unit }: { facts: Facts; unit: Unit }) {
   const source = sheetOf(sheetsFor(facts), unit.sheet).networkSource

@@ -1,7 +1,7 @@
 import { ampsOrigin, batteryOrigin, boardOf, defaultPowerPlan, lockOrigin, sourceStates, sourceWords, type Controller, type LockAnswer, type PowerPlan, type SourceState, type SupplyReport } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { Suspense, lazy, useState } from 'react'
+import { Suspense, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
@@ -15,8 +15,7 @@ import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { reportFor } from '../../state/worked'
 import { Missing } from '../shell/Missing'
-
-const DriveLevel = lazy(() => import('./DriveLevel'))
+import { DriveLevel } from './lazyDriveLevel'
 
 /** One supply: volts at every lock in every moment, amps, battery, and what to do where it falls short. */
 export function SupplyPage({ id }: { id: string }) {
@@ -29,13 +28,14 @@ export function SupplyPage({ id }: { id: string }) {
   const plan = facts.powerPlan[id] ?? defaultPowerPlan(id)
   const sheet = sheetsFor(facts)[controller.supply]
   const poor = report.locks.filter((l) => !l.enough)
+  const short = poor.filter((l) => !l.onlyAtEnd)
   const worst = lock === null ? (poor[0] ?? report.locks[0]) : report.locks.find((l) => `${l.door}/${l.part}` === lock)
   return (
     <Screen mono={controller.ref} title="Supply" under={`${controller.cabinet} · ${sheet?.name ?? 'no supply chosen'}`} bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}>
       {report.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
       {report.unknown.length ? <Notice tone="ochre">{`${report.unknown.length} cables have no length yet: what hangs on them is not counted. ${report.unknown.slice(0, 4).map((u) => name(facts.door[u.split('/')[0] ?? '']?.ref, u)).join(', ')}${report.unknown.length > 4 ? ' …' : ''}`}</Notice> : null}
       {report.notes.map((f) => <Notice key={f} tone="slate">{f}</Notice>)}
-      <Sheet title={poor.length ? `${poor.length} of ${report.locks.length} locks see too few volts` : `Volts at the locks, at their worst`}>
+      <Sheet title={short.length ? `${short.length} of ${report.locks.length} locks see too few volts` : poor.length ? `${poor.length} of ${report.locks.length} locks fall short at the end of the battery` : 'Volts at the locks, at their worst'}>
         {report.locks.length === 0 ? <T tone="quiet">No lock with a cable hangs on this supply.</T> : null}
         {report.locks.map((l) => <LockLine key={`${l.door}/${l.part}`} answer={l} controller={controller} celsius={plan.celsius} />)}
       </Sheet>
@@ -57,12 +57,13 @@ const name = (ref: string | undefined, node: string): string => `${ref ?? ''} ${
 function LockLine({ answer, controller, celsius }: { answer: LockAnswer; controller: Controller; celsius: number }) {
   const facts = useFacts()
   const door = facts.door[answer.door]
+  const tone = answer.enough ? 'ink' : answer.onlyAtEnd ? 'ochre' : 'madder'
   return (
     <View>
-      <Figure label={`${door?.ref ?? ''} ${answer.part}, needs ${answer.leastV} V`} value={answer.volts === null ? 'collapses' : `${answer.volts.toFixed(2)} V`} tone={answer.enough ? 'ink' : 'madder'} origin={lockOrigin(answer, door, celsius)} />
-      {answer.enough ? null : <T size={13} tone="madder">{answer.says}</T>}
+      <Figure label={`${door?.ref ?? ''} ${answer.part}, needs ${answer.leastV} V`} value={answer.volts === null ? 'collapses' : `${answer.volts.toFixed(2)} V`} tone={tone} origin={lockOrigin(answer, door, celsius)} />
+      {answer.enough ? null : <T size={13} tone={tone}>{answer.says}</T>}
       {answer.mend ? <T size={13}>{answer.mend}</T> : null}
-      {answer.enough ? null : <View style={{ marginVertical: 4 }}><Action kind="plain" label={`Cables of ${door?.ref ?? ''}`} aside={controller.ref} onPress={() => router.push(`/doors/${answer.door}/plan`)} /></View>}
+      {answer.enough || !answer.mend?.includes('would do') ? null : <View style={{ marginVertical: 4 }}><Action kind="plain" label={`Cables of ${door?.ref ?? ''}`} aside={controller.ref} onPress={() => router.push(`/doors/${answer.door}/plan`)} /></View>}
     </View>
   )
 }

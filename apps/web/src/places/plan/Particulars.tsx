@@ -1,0 +1,49 @@
+import { sheetOf, type Door } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Action, Chips, Tick } from '../../parts/Action'
+import { Field, numberIn } from '../../parts/Field'
+import { Notice, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { saysOf } from '../../state/api'
+import { useFacts, useJob } from '../../state/job'
+
+/** What few doors need: parts with a supply of their own, and resistors of supervised pairs. */
+export function Particulars({ door }: { door: Door }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const [wrong, setWrong] = useState('')
+  const fed = door.parts.filter((p) => sheetOf(sheetsFor(facts), p.sheet).leads.some((l) => l.kind === 'supply+'))
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const supervised = controller && sheetsFor(facts)[controller.sheet]?.controller?.supervised
+  if (fed.length === 0 && !supervised) return null
+  return (
+    <Sheet title="Particulars">
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {fed.map((p) => <Tick key={p.id} label={`${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name} has a supply of its own`} on={p.fed === 'own'} onPress={() => send('part.feed', { door: door.id, part: p.id, own: p.fed !== 'own' }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))} />)}
+      {supervised ? <Ends key={JSON.stringify(door.ends ?? null)} door={door} onWrong={setWrong} says={`${controller.ref} takes under ${supervised.shortBelow} Ω for a short, under ${supervised.closedBelow} Ω for closed, up to ${supervised.cutAbove} Ω for open, more for cut.`} /> : null}
+    </Sheet>
+  )
+}
+
+function Ends({ door, onWrong, says }: { door: Door; onWrong: (says: string) => void; says: string }) {
+  const send = useJob((s) => s.send)
+  const [series, setSeries] = useState(String(door.ends?.seriesOhm ?? ''))
+  const [parallel, setParallel] = useState(String(door.ends?.parallelOhm ?? ''))
+  const [at, setAt] = useState<'device' | 'controller'>(door.ends?.at ?? 'device')
+  const keep = () => {
+    const [seriesOhm, parallelOhm] = [series, parallel].map(numberIn)
+    if (seriesOhm == null || parallelOhm == null) { onWrong('Write both resistors in ohms, for example 1000 and 2200.'); return undefined }
+    return send('door.edit', { id: door.id, fields: { ends: { seriesOhm, parallelOhm, at } } }).then(() => onWrong('')).catch((e: unknown) => onWrong(saysOf(e)))
+  }
+  return (
+    <View style={{ gap: 8 }}>
+      <T face="mid">End resistors of its contacts</T>
+      <T size={13} tone="quiet">{says}</T>
+      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="In series, Ω" value={series} onChange={setSeries} keyboard="numeric" mono /></View><View style={{ flex: 1 }}><Field label="Across the contact, Ω" value={parallel} onChange={setParallel} keyboard="numeric" mono /></View></View>
+      <Chips label="They sit" value={at} onChange={setAt} options={[{ value: 'device', label: 'At the contact' }, { value: 'controller', label: 'At the controller' }]} />
+      <Action kind="plain" label="Keep the resistors" onPress={keep} />
+    </View>
+  )
+}
