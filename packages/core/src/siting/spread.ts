@@ -1,4 +1,4 @@
-import { Transport, type Assigned } from './transport'
+import { far, Transport, type Assigned } from './transport'
 
 /** So many controllers over the cabinets, and which door goes to which cabinet. */
 export interface Spread { /** Controllers in each cabinet. */ counts: number[]; assigned: Assigned; left: number[] }
@@ -31,29 +31,29 @@ export function leastControllers({ cost, capacity, free }: SpreadInput): number 
   const root = Array.from({ length: m }, (_, i) => i)
   const find = (i: number): number => (root[i] === i ? i : (root[i] = find(root[i] ?? i)))
   for (const row of cost) {
-    const reach = row.flatMap((c, i) => (c < Infinity ? [i] : []))
+    const reach = row.flatMap((c, i) => (c < far ? [i] : []))
     for (const c of reach) root[find(c)] = find(reach[0] ?? c)
   }
   const doors = new Map<number, number>()
   for (const row of cost) {
-    const first = row.findIndex((c) => c < Infinity)
+    const first = row.findIndex((c) => c < far)
     if (first >= 0) doors.set(find(first), (doors.get(find(first)) ?? 0) + 1)
   }
   return [...doors].reduce((sum, [group, n]) => sum + Math.max(0, Math.ceil((n - free.reduce((s, f, i) => s + (find(i) === group ? f : 0), 0)) / capacity)), 0)
 }
 
 /** Metres that no placing can go under: each door at the cabinet nearest to it. */
-export const leastCableM = (cost: readonly (readonly number[])[]): number => cost.reduce((sum, row) => { const near = Math.min(...row); return sum + (near < Infinity ? near : 0) }, 0)
+export const leastCableM = (cost: readonly (readonly number[])[]): number => cost.reduce((sum, row) => { const near = Math.min(...row); return sum + (near < far ? near : 0) }, 0)
 
 /** Fewest controllers, then least cable. Exact for each spread over the cabinets that it tries; moves one controller at a time while that shortens the cable. */
 export function* spread(input: SpreadInput): Search<Spread> {
   const { cost, capacity, free } = input
   const least = leastControllers(input)
-  const allowed = Math.min(input.most ?? Infinity, cost.length)
+  const allowed = Math.min(input.most ?? far, cost.length)
   let counts = firstCounts(input, Math.min(least, allowed))
   let best = new Transport(cost, counts.map((n, c) => n * capacity + (free[c] ?? 0)))
   // A door that reaches only full cabinets asks for one more controller where most such doors can go.
-  while (best.at.some((c, d) => c < 0 && Math.min(...(cost[d] ?? [])) < Infinity) && counts.reduce((a, b) => a + b, 0) < allowed) {
+  while (best.at.some((c, d) => c < 0 && Math.min(...(cost[d] ?? [])) < far) && counts.reduce((a, b) => a + b, 0) < allowed) {
     const to = neediest(counts, cost, best.at)
     counts = counts.map((n, c) => n + (c === to ? 1 : 0))
     best.grow(to, capacity)
@@ -84,7 +84,7 @@ export function* spread(input: SpreadInput): Search<Spread> {
 
 /** Cable if every cabinet that is open had room for all: a spread whose figure is no better need not be worked out. */
 function nearestOpen(cost: readonly (readonly number[])[], counts: readonly number[], free: readonly number[]): number {
-  return cost.reduce((sum, row) => sum + row.reduce((near, c, i) => ((counts[i] ?? 0) + (free[i] ?? 0) > 0 && c < near ? c : near), Infinity), 0)
+  return cost.reduce((sum, row) => sum + row.reduce((near, c, i) => ((counts[i] ?? 0) + (free[i] ?? 0) > 0 && c < near ? c : near), far), 0)
 }
 
 /** Controllers where most doors are nearest; what is over goes to the largest remainders. */
@@ -92,7 +92,7 @@ function firstCounts({ cost, capacity, free }: SpreadInput, k: number): number[]
   const near = free.map(() => 0)
   for (const row of cost) {
     const c = row.indexOf(Math.min(...row))
-    if (c >= 0 && row[c] !== Infinity) near[c] = (near[c] ?? 0) + 1
+    if (c >= 0 && row[c] !== far) near[c] = (near[c] ?? 0) + 1
   }
   const need = near.map((n, c) => Math.max(0, n - (free[c] ?? 0)))
   const counts = need.map((n) => Math.floor(n / capacity))
@@ -104,6 +104,6 @@ function firstCounts({ cost, capacity, free }: SpreadInput, k: number): number[]
 }
 
 function neediest(counts: readonly number[], cost: readonly (readonly number[])[], at: readonly number[]): number {
-  const wanted = counts.map((_, c) => at.reduce((n, where, d) => n + (where < 0 && (cost[d]?.[c] ?? Infinity) < Infinity ? 1 : 0), 0))
+  const wanted = counts.map((_, c) => at.reduce((n, where, d) => n + (where < 0 && (cost[d]?.[c] ?? far) < far ? 1 : 0), 0))
   return wanted.indexOf(Math.max(...wanted))
 }

@@ -1,6 +1,9 @@
 /** Doors to cabinets at least total length, each cabinet with so many places. `cost[d][c]` is Infinity where a door cannot reach a cabinet. */
 export interface Assigned { /** Cabinet of each door, -1 where none had room in reach. */ at: number[]; total: number }
 
+/** No way there. */
+export const far = Infinity
+
 interface Hop { door: number; more: number }
 
 /**
@@ -42,7 +45,7 @@ export class Transport {
   shrink(cabinet: number, by: number): void {
     this.places[cabinet] = (this.places[cabinet] ?? 0) - by
     while ((this.inside[cabinet]?.length ?? 0) > (this.places[cabinet] ?? 0)) {
-      const prices = this.places.map((_, c) => (c === cabinet ? 0 : Infinity))
+      const prices = this.places.map((_, c) => (c === cabinet ? 0 : far))
       if (this.follow(prices, null)) continue
       const worst = this.inside[cabinet]?.reduce((a, b) => (this.price(b, cabinet) > this.price(a, cabinet) ? b : a))
       if (worst === undefined) return
@@ -51,7 +54,7 @@ export class Transport {
     }
   }
 
-  private price(door: number, cabinet: number): number { return this.cost[door]?.[cabinet] ?? Infinity }
+  private price(door: number, cabinet: number): number { return this.cost[door]?.[cabinet] ?? far }
 
   private leave(door: number, cabinet: number): void { this.inside[cabinet] = (this.inside[cabinet] ?? []).filter((d) => d !== door) }
 
@@ -61,7 +64,7 @@ export class Transport {
   private improve(): boolean { return this.follow(this.places.map(() => 0), null, -1e-6) }
 
   /** Finds and makes the cheapest chain that starts at one of `starts` (its price) and ends at a free place, if it costs less than `under`. */
-  private follow(starts: readonly number[], door: number | null, under = Infinity): boolean {
+  private follow(starts: readonly number[], door: number | null, under = far): boolean {
     const m = this.places.length
     const price = [...starts]
     const came: ({ from: number; door: number } | null)[] = price.map(() => null)
@@ -70,11 +73,11 @@ export class Transport {
     for (let round = 0, moved = true; moved && round < m; round++) {
       moved = false
       for (let a = 0; a < m; a++) {
-        const here = price[a] ?? Infinity
-        if (here === Infinity) continue
+        const here = price[a] ?? far
+        if (here === far) continue
         for (let b = 0; b < m; b++) {
           const hop = hops[a]?.[b]
-          if (!hop || here + hop.more >= (price[b] ?? Infinity) - 1e-9 || passes(came, a, b)) continue
+          if (!hop || here + hop.more >= (price[b] ?? far) - 1e-9 || passes(came, a, b)) continue
           price[b] = here + hop.more
           came[b] = { from: a, door: hop.door }
           moved = true
@@ -82,7 +85,7 @@ export class Transport {
       }
     }
     let end = -1
-    for (let c = 0; c < m; c++) if (this.hasRoom(c) && (price[c] ?? Infinity) < (end < 0 ? under : (price[end] ?? Infinity))) end = c
+    for (let c = 0; c < m; c++) if (this.hasRoom(c) && (price[c] ?? far) < (end < 0 ? under : (price[end] ?? far))) end = c
     if (end < 0 || (door === null && !came[end])) return false
     for (let hop = came[end]; hop; hop = came[end]) {
       this.leave(hop.door, hop.from)
@@ -106,8 +109,8 @@ export class Transport {
         const row = this.cost[door] ?? []
         const own = row[a] ?? 0
         for (let b = 0; b < m; b++) {
-          const more = (row[b] ?? Infinity) - own
-          if (b !== a && more < (best[b]?.more ?? Infinity)) best[b] = { door, more }
+          const more = (row[b] ?? far) - own
+          if (b !== a && more < (best[b]?.more ?? far)) best[b] = { door, more }
         }
       }
       return best

@@ -7,7 +7,7 @@ import { cableName, type CableType } from '../power/conductor'
 import { defaultPowerPlan, type PowerPlan } from '../power/records'
 import { loopOhm } from '../power/run'
 import { solveTree, type Solved } from '../power/tree'
-import { momentWords, netAt, supplyWays, type LockAt, type Moment, type SourceState } from './net'
+import { momentWords, netAt, supplyWays, type LockAt, type Moment, type SourceState, type SupplyWays } from './net'
 
 export interface MomentAnswer { moment: Moment; says: string; state: SourceState; amps: number | null; solved: Solved; locks: readonly LockAt[] }
 /** The least that a lock sees while it must work, over all moments. `volts` null where the line collapses. */
@@ -53,7 +53,7 @@ export function supplyReport(controller: Controller, all: readonly Door[], sheet
   const nominal = moments.filter((m) => m.state === 'nominal')
   const worstA = nominal.some((m) => m.amps === null) ? null : Math.max(...nominal.map((m) => m.amps ?? 0))
   const report: SupplyReport = {
-    controller: controller.id, moments, locks: lockAnswers(moments, doors, sheets, refOf), restA, worstA, ratingA: supply?.amps ?? 0, chargerA: board.feeds ? 0 : (supply?.chargerA ?? 0),
+    controller: controller.id, moments, locks: lockAnswers(moments, doors, refOf, ways, plan.celsius), restA, worstA, ratingA: supply?.amps ?? 0, chargerA: board.feeds ? 0 : (supply?.chargerA ?? 0),
     battery: null, inrushA: 0, unknown: ways.unknown, faults: [], notes: [],
   }
   for (const o of ways.open) report.faults.push(`The lock circuit of ${refOf(o.door)} is open: ${o.conductor} is not there.`)
@@ -108,7 +108,7 @@ const rank = (a: LockAnswer): number => (a.enough ? 2 : a.onlyAtEnd ? 1 : 0)
 /** A moment inside a sentence: a reference keeps its capitals. */
 const inSentence = (m: MomentAnswer): string => ('door' in m.moment ? m.says : m.says.charAt(0).toLowerCase() + m.says.slice(1))
 
-function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], sheets: Sheets, refOf: (door: string) => string): LockAnswer[] {
+function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], refOf: (door: string) => string, ways: SupplyWays, celsius: number): LockAnswer[] {
   const found = new Map<string, LockAnswer>()
   const earlier = new Set<string>()
   for (const m of moments) {
@@ -125,7 +125,7 @@ function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], s
       found.set(lock.node, { door: lock.door, part: lock.part, leastV: lock.facts.leastV, volts, says, mend: null, enough, onlyAtEnd: false, state: m.state })
     }
   }
-  return [...found.values()].map((answer) => (answer.enough ? answer : { ...answer, onlyAtEnd: !earlier.has(`${answer.door}/${answer.part}`), mend: mendOf(answer, moments, doors) })).sort((a, b) => rank(a) - rank(b) || a.door.localeCompare(b.door))
+  return [...found.values()].map((answer) => (answer.enough ? answer : { ...answer, onlyAtEnd: !earlier.has(`${answer.door}/${answer.part}`), mend: mendOf(answer, moments, doors, ways, celsius) })).sort((a, b) => rank(a) - rank(b) || a.door.localeCompare(b.door))
 }
 
 /** Capacitors that fill when power comes: all together, against what trips the supply. */
@@ -138,25 +138,31 @@ function inrushFaults(report: SupplyReport, controller: Controller, doors: reado
 
 const thicker = [0.5, 0.75, 1, 1.5, 2.5]
 
-/** The longest length of the lock's own cable, and the thinnest cable at its length, that would do in the moment that fails. */
-function mendOf(answer: LockAnswer, moments: readonly MomentAnswer[], doors: readonly Door[]): string {
-  const door = doors.find((d) => d.id === answer.door)
-  const cable = door?.cables.find((c) => c.part === answer.part)
-  const worst = moments.find((m) => m.state === answer.state && m.locks.some((l) => `${l.door}/${l.part}` === `${answer.door}/${answer.part}`) && (!m.solved.ok || m.solved.volts[`${answer.door}/${answer.part}`] === answer.volts))
-  if (!door || !cable || !worst) return 'Give its cable a length.'
-  const own = loopOhm(cable.type, cable.lengthM)
-  const source = worst.solved.ok ? worst.solved.terminalV : 0
-  const lock = worst.locks.find((l) => l.door === answer.door && l.part === answer.part)?.facts
-  if (!lock || source <= answer.leastV) return `The source itself gives ${source.toFixed(1)} V then: no cable mends that. Take a lock that works at fewer volts, or a supply that cuts off earlier.`
-  // At exactly its least volts the coil draws this much, so the whole way may have so many ohms.
-  const coil = lock.nominalV / lock.pullA
-  const mayHave = (coil * (source - answer.leastV)) / answer.leastV
-  const amps = worst.solved.ok ? (worst.solved.amps[`${answer.door}/${answer.part}`] ?? 0) : 0
-  const wholeOhm = amps > 0 && worst.solved.ok ? (worst.solved.terminalV - (answer.volts ?? 0)) / amps : own
-  const others = Math.max(0, wholeOhm - own)
-  const forOwn = mayHave - others
-  if (forOwn <= 0) return 'The rest of the way takes too much already: shorten the break glass run.'
-  const longest = Math.floor((forOwn / own) * cable.lengthM)
-  const enough = thicker.map((mm2): CableType => ({ kind: 'iec', conductorClass: 2, mm2, cores: cable.type.cores })).find((type) => loopOhm(type, cable.lengthM) <= forOwn)
-  return `${cableName(cable.type)} would do up to ${longest} m${enough ? `; at ${cable.lengthM} m take ${cableName(enough)}` : '; no cable up to 2.5 mm² would do at this length'}.`
+/** The longest length of the lock's own cable, and the thinnest cable at its length, that would do in the moment that fails: tried in the whole tree. */
+function mendOf(answer: LockAnswer, moments: readonly MomentAnswer[], doors: readonly Door[], ways: SupplyWays, celsius: number): string {
+  const node = `${answer.door}/${answer.part}`
+  const cable = doors.find((d) => d.id === answer.door)?.cables.find((c) => c.part === answer.part)
+  const lock = ways.locks.find((l) => l.node === node)
+  const worst = moments.find((m) => m.state === answer.state && (m.solved.ok ? m.solved.volts[node] === answer.volts && (m.solved.amps[node] ?? 0) > 0 : answer.volts === null))
+  if (!cable || !lock || !worst) return 'Give its cable a length.'
+  const { tree } = netAt(ways, worst.moment, worst.state)
+  const own = loopOhm(cable.type, cable.lengthM, celsius)
+  const wouldDo = (ohm: number): boolean => {
+    const solved = solveTree({ ...tree, nodes: tree.nodes.map((n) => (n.id === node ? { ...n, ohm: n.ohm - own + ohm } : n)) })
+    return solved.ok && (solved.volts[node] ?? 0) >= answer.leastV
+  }
+  if (!wouldDo(0)) {
+    const bare = solveTree({ ...tree, nodes: tree.nodes.map((n) => (n.id === node ? { ...n, ohm: 0 } : n)) })
+    if (bare.ok && (bare.volts[node] ?? 0) >= answer.leastV) return 'The rest of the way takes too much already: shorten the break glass run.'
+    return bare.ok ? `The source itself gives ${bare.terminalV.toFixed(1)} V then: no cable mends that. Take a lock that works at fewer volts, or a supply that cuts off earlier.` : 'Something else on this supply pulls the line down: mend that first.'
+  }
+  let low = 0
+  let high = Math.ceil(cable.lengthM)
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2)
+    if (wouldDo(loopOhm(cable.type, middle, celsius))) low = middle
+    else high = middle
+  }
+  const enough = thicker.map((mm2): CableType => ({ kind: 'iec', conductorClass: 2, mm2, cores: cable.type.cores })).find((type) => wouldDo(loopOhm(type, cable.lengthM, celsius)))
+  return `${cableName(cable.type)} would do up to ${low} m${enough ? `; at ${cable.lengthM} m take ${cableName(enough)}` : '; no cable up to 2.5 mm² would do at this length'}.`
 }
