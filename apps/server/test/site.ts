@@ -73,6 +73,19 @@ export class Site {
     try { json = JSON.parse(text) as Record<string, unknown> } catch { /* not JSON */ }
     return { status: response.status, body: json, text, headers: response.headers }
   }
+  /** Bytes as they are, as a browser hands a file over. */
+  async raw(path: string, bytes: Uint8Array): Promise<{ status: number; body: Record<string, unknown> }> {
+    const response = await fetch(this.base + path, { method: 'POST', headers: { cookie: this.cookie, 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) })
+    return { status: response.status, body: (await response.json()) as Record<string, unknown> }
+  }
+  async bytes(path: string): Promise<Uint8Array> {
+    return new Uint8Array(await (await fetch(this.base + path, { headers: { cookie: this.cookie } })).arrayBuffer())
+  }
+  /** The server ends and starts again over the same data. */
+  async restart(): Promise<void> {
+    await this.server.close()
+    await this.startServer()
+  }
   async command(name: string, payload: unknown, seen = this.facts.rev): Promise<CommandAnswer> {
     const answer = await this.ask('POST', '/commands', { id: v7(), name, payload, seen })
     if (answer.status !== 200) throw new Error(`${name}: ${String(answer.body['says'])}`)

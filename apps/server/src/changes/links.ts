@@ -1,5 +1,17 @@
+import { createPrivateKey, sign, type KeyObject } from 'node:crypto'
 import { all, type Change, type ChainRecord, type Door, type Facts } from '@rauta/core'
-import { firstPrevious, sealRecord } from '@rauta/core/chain'
+import { firstPrevious, sealRecord, type Signer } from '@rauta/core/chain'
+
+/** PKCS #8 frame of an Ed25519 secret key, RFC 8410. */
+const pkcs8 = Buffer.from('302e020100300506032b657004220420', 'hex')
+const keys = new Map<string, KeyObject>()
+
+/** Node's own Ed25519: some thirty times as quick as the one in JavaScript, which a whole door schedule would wait for. */
+const signNatively: Signer = (hash, secret) => {
+  let key = keys.get(secret)
+  if (!key) keys.set(secret, (key = createPrivateKey({ key: Buffer.concat([pkcs8, Buffer.from(secret, 'hex')]), format: 'der', type: 'pkcs8' })))
+  return sign(null, Buffer.from(hash, 'hex'), key).toString('hex')
+}
 
 interface Link { door: string; kind: ChainRecord['kind']; body: unknown }
 
@@ -53,7 +65,7 @@ export function chainChanges(facts: Facts, list: readonly Change[], heads: Heads
   return list.flatMap((change) => linksOf(facts, change)).map(({ door, kind, body }) => {
     const end = ends.get(door) ?? heads.of(door)
     const n = end.n + 1
-    const record = sealRecord({ id: `${door}#${n}`, door, n, previous: end.hash, kind, at, by, body }, secret)
+    const record = sealRecord({ id: `${door}#${n}`, door, n, previous: end.hash, kind, at, by, body }, secret, signNatively)
     ends.set(door, { n, hash: record.hash })
     return { kind: 'chain', id: record.id, before: null, after: record }
   })
