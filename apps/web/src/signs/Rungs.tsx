@@ -71,19 +71,20 @@ export function BigRungs({ state }: { state: DoorMarks }) {
 }
 
 /** How many doors have each mark, as vessels filled so far. */
-export function MarkCounts({ counts, total, pitch }: { counts: Record<Mark, number>; total: number; pitch?: number }) {
+export function MarkCounts({ counts, total, pitch }: { counts: Record<Mark, number> | null; total: number; pitch?: number }) {
   const ground = useGround()
+  const share = (m: Mark) => (counts && total ? counts[m] / total : 0)
   return (
     <View role="list" aria-label="Doors by marks" style={{ flexDirection: 'row', ...(pitch ? { width: pitch * 6 } : {}) }}>
       {marks.map((m) => (
-        <View key={m} role="listitem" aria-label={`${markWord[m]}: ${counts[m]} of ${total}`} style={{ flex: 1, alignItems: 'center' }}>
+        <View key={m} role="listitem" aria-label={counts ? `${markWord[m]}: ${counts[m]} of ${total}` : `${markWord[m]}: worked out …`} style={{ flex: 1, alignItems: 'center' }}>
           <Svg width={26} height={38}>
             <Rect x={1} y={1} width={24} height={37} fill="none" stroke={ground.quiet} strokeWidth={1.5} />
-            <Rect x={1} y={1 + 37 * (1 - (total ? counts[m] / total : 0))} width={24} height={37 * (total ? counts[m] / total : 0)} fill={ground.verdigris} />
+            <Rect x={1} y={1 + 37 * (1 - share(m))} width={24} height={37 * share(m)} fill={ground.verdigris} />
           </Svg>
           <View style={{ height: 2, alignSelf: 'stretch', backgroundColor: ground.ink }} />
           <T face="strong" size={13} style={{ marginTop: 2 }}>{markWord[m]}</T>
-          <T face="mono" size={13} tone="quiet">{counts[m]}</T>
+          <T face="mono" size={13} tone="quiet">{counts ? counts[m] : '…'}</T>
         </View>
       ))}
     </View>

@@ -1,6 +1,6 @@
-import { all, marks, type Door, type Facts, type Mark } from '@rauta/core'
+import { all, marks, type Door, type DoorMarks, type Facts, type Mark } from '@rauta/core'
 import { router } from 'expo-router'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { memo, useEffect, useMemo, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
 import { Field } from '../../parts/Field'
@@ -9,6 +9,7 @@ import { T } from '../../parts/Text'
 import { MarkCounts, markWord, Rungs, signTone } from '../../signs/Rungs'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
+import { marksToShow, useMarksKnown, useRowsSoFar } from '../../state/slowly'
 import { doorsInOrder, marksFor } from '../../state/worked'
 import { useGround, useWide } from '../../theme'
 import { nextAction } from './next'
@@ -18,12 +19,14 @@ const widePitch = 38
 
 type Filter = { area: string; missing: 'any' | Mark; find: string }
 
-function shown(facts: Facts, filter: Filter): Door[] {
+const given = (facts: Facts, door: Door, mark: Mark): boolean => { const { sign } = marksFor(facts, door)[mark]; return sign === 'given' || sign === 'notNeeded' }
+const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> => Object.fromEntries(marks.map((m) => [m, doors.filter((d) => given(facts, d, m)).length])) as Record<Mark, number>
+
+function shown(facts: Facts, doors: readonly Door[], filter: Filter): Door[] {
   const text = filter.find.trim().toLowerCase()
-  return doorsInOrder(facts).filter((door) => {
+  return doors.filter((door) => {
     if (filter.area !== 'all' && door.to !== filter.area && door.from !== filter.area) return false
-    const sign = filter.missing === 'any' ? null : marksFor(facts, door)[filter.missing].sign
-    if (sign === 'given' || sign === 'notNeeded') return false
+    if (filter.missing !== 'any' && given(facts, door, filter.missing)) return false
     return !text || `${door.ref} ${door.name}`.toLowerCase().includes(text)
   })
 }
@@ -35,9 +38,14 @@ export function Board({ chosen }: { chosen?: string }) {
   const me = useSession((s) => s.me)
   const [filter, setFilter] = useState<Filter>({ area: 'all', missing: 'any', find: '' })
   const [finding, setFinding] = useState(false)
-  const doors = shown(facts, filter)
-  const everything = doorsInOrder(facts)
-  const counts = useMemo(() => Object.fromEntries(marks.map((m) => [m, everything.filter((d) => { const s = marksFor(facts, d)[m].sign; return s === 'given' || s === 'notNeeded' }).length])) as Record<Mark, number>, [facts, everything])
+  const everything = useMemo(() => doorsInOrder(facts), [facts])
+  const doors = useMemo(() => shown(facts, everything, filter), [facts, everything, filter])
+  const [drawn, setDrawn] = useState(false)
+  const known = useMarksKnown(facts, everything, drawn)
+  const now = useMemo(() => (known ? countsOf(facts, everything) : null), [facts, everything, known])
+  const [before, setBefore] = useState<Record<Mark, number> | null>(null)
+  useEffect(() => { if (now) setBefore(now) }, [now])
+  const counts = now ?? before
   const areas = all(facts, 'area')
   useKeys(doors, chosen, () => setFinding(true))
   return (
@@ -53,22 +61,47 @@ export function Board({ chosen }: { chosen?: string }) {
       {everything.length === 0 ? <T style={{ padding: 16 }}>No door yet. A door is any opening: door, gate, shutter, cabinet. Add the first one, with what hangs on it.</T> : null}
       {everything.length > 0 && doors.length === 0 ? <T style={{ padding: 16 }}>No door matches. Take a filter away.</T> : null}
       <View role="list" aria-label="Doors">
-        {doors.map((door) => <DoorRow key={door.id} door={door} on={door.id === chosen} />)}
+        <AllRows facts={facts} doors={doors} chosen={chosen} wide={wide} known={known} onDrawn={setDrawn} />
       </View>
     </Screen>
   )
 }
 
-function DoorRow({ door, on }: { door: Door; on: boolean }) {
-  const facts = useFacts()
+const open = (id: string) => router.push(`/doors/${id}`)
+
+/** Rows in groups, so that a long list is compared group by group. */
+const groupOf = 12
+const inGroups = (doors: readonly Door[]): Door[][] => Array.from({ length: Math.ceil(doors.length / groupOf) }, (_, i) => doors.slice(i * groupOf, (i + 1) * groupOf))
+
+/** Draws the rows turn by turn; nothing but the last group is touched by a turn. What is off the screen is neither laid out nor painted. */
+const AllRows = memo(function AllRows({ facts, doors, chosen, wide, known, onDrawn }: { facts: Facts; doors: readonly Door[]; chosen: string | undefined; wide: boolean; known: boolean; onDrawn: (drawn: boolean) => void }) {
+  const rows = useRowsSoFar(doors.length)
+  const all = rows >= doors.length
+  useEffect(() => { onDrawn(all) }, [all, onDrawn])
+  return (
+    <>
+      {inGroups(doors.slice(0, rows)).map((group) => (
+        <div key={group[0]?.id} style={{ contentVisibility: 'auto', containIntrinsicSize: `auto ${group.length * 64}px` }}>
+          <Rows doors={group} states={group.map((door) => marksToShow(facts, door, known))} chosen={group.some((d) => d.id === chosen) ? chosen : undefined} wide={wide} />
+        </div>
+      ))}
+    </>
+  )
+})
+
+interface RowsProps { doors: readonly Door[]; states: readonly DoorMarks[]; chosen: string | undefined; wide: boolean }
+const Rows = memo(function Rows({ doors, states, chosen, wide }: RowsProps) {
+  return <>{doors.map((door, i) => { const state = states[i]; return state ? <DoorRow key={door.id} door={door} state={state} on={door.id === chosen} wide={wide} /> : null })}</>
+}, (a: RowsProps, b: RowsProps) => a.chosen === b.chosen && a.wide === b.wide && a.doors.length === b.doors.length && a.doors.every((d, i) => d === b.doors[i]) && a.states.every((s, i) => s === b.states[i]))
+
+/** A door's line; drawn again only when the door, its marks or its place in hand change. */
+const DoorRow = memo(function DoorRow({ door, state, on, wide }: { door: Door; state: DoorMarks; on: boolean; wide: boolean }) {
   const ground = useGround()
-  const wide = useWide()
-  const state = marksFor(facts, door)
   const next = nextAction(door.id, state)
   const says = next ? `${markWord[next.mark]}: ${next.says}` : state.sign.says
   return (
     <View role="listitem" style={wide ? { borderLeftWidth: 4, borderColor: on ? ground.oxide : 'transparent' } : undefined}>
-      <Line label={`${door.ref} ${door.name}. ${says}`} onPress={() => router.push(`/doors/${door.id}`)}>
+      <Line label={`${door.ref} ${door.name}. ${says}`} onPress={() => open(door.id)}>
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
           <View style={{ flex: 1, minWidth: 0 }}>
             <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
@@ -82,7 +115,7 @@ function DoorRow({ door, on }: { door: Door; on: boolean }) {
       </Line>
     </View>
   )
-}
+})
 
 /** On a keyboard: arrows move, Enter opens, / finds. */
 function useKeys(doors: readonly Door[], chosen: string | undefined, find: () => void): void {

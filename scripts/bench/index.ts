@@ -7,15 +7,13 @@ import { PGlite } from '@electric-sql/pglite'
 import { chromium } from '@playwright/test'
 import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
-import { startServer } from '../apps/server/src'
-import { Site, siteFile } from '../apps/server/test/site'
+import { startServer } from '../../apps/server/src'
+import { Site, siteFile } from '../../apps/server/test/site'
+import { boardBench } from './board'
+import { median, row, rows, time } from './measure'
+import { planBench } from './plan'
 
 /** Measures what we claim, each beside its baseline in the same run. Machines are noisy: the ratios count. */
-const rows: string[] = []
-const row = (what: string, value: string, baseline: string, ratio: string, goal: string) => { const line = `| ${what} | ${value} | ${baseline} | ${ratio} | ${goal} |`; rows.push(line); console.log(line) }
-const median = (list: number[]) => [...list].sort((a, b) => a - b)[Math.floor(list.length / 2)] ?? 0
-const time = async (work: () => Promise<unknown>) => { const from = performance.now(); await work(); return performance.now() - from }
-
 /** People on the controller that is loaded: what a terminal of some size has. */
 const people = 200
 
@@ -135,7 +133,12 @@ async function starts(): Promise<void> {
   rmSync(folder, { recursive: true, force: true })
 }
 
+const only = process.argv[2]
+if (only === 'plan') { await planBench(); process.exit(0) }
+if (only === 'board') { await boardBench(); process.exit(0) }
 size()
+await planBench()
+await boardBench()
 await writes()
 await loads()
 await usable()

@@ -1,0 +1,56 @@
+import type { Door, DoorMarks, Facts } from '@rauta/core'
+import { useEffect, useState } from 'react'
+import { marksFor, marksKnown } from './worked'
+
+/** How long work may go on before the screen gets its turn, ms. */
+const slice = 6
+/** Rows that are drawn at once, and then with each turn: as many as a slow phone draws in less than 50 ms. */
+const firstRows = 6
+const moreRows = 2
+/** Doors whose marks are worked out on the spot. */
+const few = 6
+
+/** Works out what is not known yet in short turns, once `begin` is true; true when everything is. The screen stays quick however many doors there are. */
+export function useMarksKnown(facts: Facts, doors: readonly Door[], begin: boolean): boolean {
+  const [done, setDone] = useState<Facts | null>(null)
+  const ready = done === facts || doors.filter((d) => !marksKnown(facts, d)).length <= few
+  useEffect(() => {
+    if (ready || !begin) return undefined
+    let timer: ReturnType<typeof setTimeout>
+    let from = 0
+    const turn = () => {
+      const end = performance.now() + slice
+      while (from < doors.length) {
+        const door = doors[from++]
+        if (door) marksFor(facts, door)
+        if (performance.now() > end) { timer = setTimeout(turn, 0); return }
+      }
+      setDone(facts)
+    }
+    timer = setTimeout(turn, 0)
+    return () => clearTimeout(timer)
+  }, [facts, doors, ready, begin])
+  return ready
+}
+
+/** How many rows of a long list are drawn by now: the first of them at once, the rest turn by turn. */
+export function useRowsSoFar(total: number): number {
+  const [rows, setRows] = useState(firstRows)
+  useEffect(() => {
+    if (rows >= total) return undefined
+    const timer = setTimeout(() => setRows((n) => n + moreRows), 0)
+    return () => clearTimeout(timer)
+  }, [rows, total])
+  return Math.min(rows, total)
+}
+
+const shown = new Map<string, DoorMarks>()
+
+/** Marks to show for a door: as they are, or as they were while many are worked out anew. */
+export function marksToShow(facts: Facts, door: Door, allKnown: boolean): DoorMarks {
+  const last = shown.get(door.id)
+  if (last && !allKnown && !marksKnown(facts, door)) return last
+  const now = marksFor(facts, door)
+  shown.set(door.id, now)
+  return now
+}
