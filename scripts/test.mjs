@@ -6,7 +6,8 @@ import { buildWeb, install, needNode, root } from './ready.mjs'
 needNode()
 install()
 buildWeb()
-browser()
+debian('chromium', '/usr/bin/chromium', 'The journeys need Chromium')
+debian('ngspice', '/usr/bin/ngspice', 'The supply trees are checked against ngspice')
 
 let passed = 0
 let failed = 0
@@ -48,12 +49,12 @@ console.log(`\n${Math.round((Date.now() - began) / 1000)} s after install and ex
 console.log(`${passed} passed, ${failed} failed`)
 process.exit(failed ? 1 : 0)
 
-/** Debian's Chromium, installed where it is missing and we may. */
-function browser() {
-  if (existsSync('/usr/bin/chromium')) return
-  if (process.getuid?.() !== 0) { console.error('The journeys need Chromium: install Debian’s package chromium, then run again.'); process.exit(1) }
-  console.log('Installing Chromium ...')
+/** A package of Debian's, installed where it is missing and we may. */
+function debian(name, file, why) {
+  if (existsSync(file)) return
+  if (process.getuid?.() !== 0) { console.error(`${why}: install Debian’s package ${name}, then run again.`); process.exit(1) }
+  console.log(`Installing ${name} ...`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   execFileSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env })
-  execFileSync('apt-get', ['install', '-y', '-qq', 'chromium'], { stdio: 'ignore', env })
+  execFileSync('apt-get', ['install', '-y', '-qq', name], { stdio: 'ignore', env })
 }

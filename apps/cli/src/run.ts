@@ -1,19 +1,26 @@
 import { Ajv, type ValidateFunction } from 'ajv'
-import { applyChanges, cableName, conductorOhmPerKm, decide, emptyFacts, longestRunM, loopOhm, voltsAtLock, type CableType, type Change, type Facts, type Person, type Rule, type Schedule, type SpecialDay } from '@rauta/core'
+import { applyChanges, decide, emptyFacts, type Change, type Facts, type Person, type Rule, type Schedule, type SpecialDay } from '@rauta/core'
 import { verifyChain } from '@rauta/core/chain'
 import { recordFileSchema, type RecordFile } from '@rauta/contracts'
-import { voltsSchema, whySchema } from './schemas'
+import { addresses, battery, place, poe, switches, volts } from './plan'
+import type { Outcome } from './outcome'
+import { addressesSchema, batterySchema, placeSchema, poeSchema, switchesSchema, voltsSchema, whySchema } from './schemas'
 
-export interface Outcome { code: number; out: string }
 type Read = (file: string) => string
 
 const usage = `rauta verify RECORD.json [--key FILE] [--head HASH]   checks a door's record
-rauta volts INPUT.json                                volts at a lock at the end of its run
+rauta volts INPUT.json                                volts at a lock at the end of its run, or all over a supply tree
+rauta battery INPUT.json                              ampere-hours for the hours asked for, and how long a battery lasts
+rauta poe INPUT.json                                  network power: classes, losses, budget
+rauta switches INPUT.json                             how switches stand for an address, or which address they show
+rauta addresses INPUT.json                            addresses for devices, in order
+rauta place INPUT.json                                controllers and terminals for all doors at once
+rauta doors LIST.xlsx|LIST.csv                        reads a door schedule and tells of every row
 rauta why INPUT.json                                  who passes where, when, and which rule decides
 A file called - is standard input. Schemas: docs/cli.md`
 
-const ajv = new Ajv({ strict: false })
-const checks = { record: ajv.compile(recordFileSchema), volts: ajv.compile(voltsSchema), why: ajv.compile(whySchema) }
+const ajv = new Ajv({ strict: false, allowUnionTypes: true })
+const checks = { record: ajv.compile(recordFileSchema), volts: ajv.compile(voltsSchema), battery: ajv.compile(batterySchema), poe: ajv.compile(poeSchema), switches: ajv.compile(switchesSchema), addresses: ajv.compile(addressesSchema), place: ajv.compile(placeSchema), why: ajv.compile(whySchema) }
 
 /** Runs one command line; never throws for bad input, but says what and where. Exit code 0 good, 1 the answer is no, 2 bad input. */
 export function run(argv: readonly string[], read: Read): Outcome {
@@ -23,6 +30,11 @@ export function run(argv: readonly string[], read: Read): Outcome {
     switch (command) {
       case 'verify': return verify(parse(file, read, checks.record), rest, read)
       case 'volts': return volts(parse(file, read, checks.volts))
+      case 'battery': return battery(parse(file, read, checks.battery))
+      case 'poe': return poe(parse(file, read, checks.poe))
+      case 'switches': return switches(parse(file, read, checks.switches))
+      case 'addresses': return addresses(parse(file, read, checks.addresses))
+      case 'place': return place(parse(file, read, checks.place))
       case 'why': return why(parse(file, read, checks.why))
       default: return { code: 2, out: usage }
     }
@@ -60,17 +72,6 @@ function verify(record: RecordFile, rest: readonly string[], read: Read): Outcom
   if (keyFile && !publicKey) return { code: 2, out: `${keyFile} holds no key: 64 hexadecimal digits, as printed on the record.` }
   const verdict = verifyChain(record.chain, { ...(publicKey ? { publicKey: publicKey.toLowerCase() } : {}), ...(head ? { head } : {}) })
   return { code: verdict.ok ? 0 : 1, out: `${record.door.ref} ${record.door.name}: ${verdict.says}` }
-}
-
-interface VoltsInput { sourceV: number; sourceOhm?: number; cable: CableType; lengthM: number; celsius?: number; lock: { nominalV: number; amps: number; leastV: number } }
-
-function volts(input: VoltsInput): Outcome {
-  const celsius = input.celsius ?? 20
-  const run_ = { sourceV: input.sourceV, sourceOhm: input.sourceOhm ?? 0, copperOhm: loopOhm(input.cable, input.lengthM, celsius), lockA: input.lock.amps, lockNominalV: input.lock.nominalV }
-  const at = voltsAtLock(run_)
-  const round = (n: number) => Number(n.toFixed(3))
-  const enough = at.volts >= input.lock.leastV
-  return { code: enough ? 0 : 1, out: JSON.stringify({ cable: cableName(input.cable), ohmPerKm: round(conductorOhmPerKm(input.cable, celsius)), loopOhm: round(run_.copperOhm), volts: round(at.volts), amps: round(at.amps), enough, longestM: Math.floor(longestRunM(run_, input.cable, input.lock.leastV, celsius)) }) }
 }
 
 interface WhyInput { zone: string; at: string; door: string; person: Person; rules: Rule[]; schedules: Schedule[]; specialDays?: SpecialDay[]; groups?: { id: string; name: string }[] }

@@ -1,13 +1,76 @@
 const number = { type: 'number' } as const
 const string = { type: 'string' } as const
 
-/** What `rauta volts` takes. Volts, ohms, amps, metres, degrees C. */
+const positive = { ...number, exclusiveMinimum: 0 } as const
+const amount = { ...number, minimum: 0 } as const
+const flag = { type: 'boolean' } as const
+const make = { cores: { type: 'integer', minimum: 1 }, perConductor: { type: 'integer', minimum: 1, maximum: 4 }, clad: flag } as const
+const cable = {
+  type: 'object', required: ['kind', 'cores'], additionalProperties: false, properties: { kind: { enum: ['iec', 'awg'] }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, gauge: { type: 'integer', minimum: 0, maximum: 40 }, ...make },
+} as const
+const consumer = {
+  type: 'object', required: ['kind'], additionalProperties: false,
+  properties: { kind: { enum: ['current', 'resistance', 'power'] }, amps: amount, ohm: positive, watts: amount, efficiency: { ...positive, maximum: 1 }, cutOffV: positive },
+  allOf: [['current', ['amps']], ['resistance', ['ohm']], ['power', ['watts', 'cutOffV']]].map(([kind, required]) => ({ if: { properties: { kind: { const: kind } } }, then: { required } })),
+} as const
+
+/** What `rauta volts` takes: one run with a lock at its end, or a whole tree. Volts, ohms, amps, watts, metres, degrees C. */
 export const voltsSchema = {
-  type: 'object', required: ['sourceV', 'cable', 'lengthM', 'lock'], additionalProperties: false,
+  type: 'object', required: ['sourceV'], additionalProperties: false,
   properties: {
-    sourceV: { ...number, exclusiveMinimum: 0 }, sourceOhm: { ...number, minimum: 0 }, lengthM: { ...number, minimum: 0 }, celsius: { ...number, minimum: -40, maximum: 90 },
-    cable: { type: 'object', required: ['kind', 'cores'], properties: { kind: { enum: ['iec', 'awg'] }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, gauge: { type: 'integer', minimum: 0, maximum: 40 }, cores: { type: 'integer', minimum: 1 } } },
-    lock: { type: 'object', required: ['nominalV', 'amps', 'leastV'], properties: { nominalV: { ...number, exclusiveMinimum: 0 }, amps: { ...number, exclusiveMinimum: 0 }, leastV: { ...number, exclusiveMinimum: 0 } } },
+    sourceV: positive, sourceOhm: amount, celsius: { ...number, minimum: -40, maximum: 90 }, cable, lengthM: amount,
+    lock: { type: 'object', required: ['nominalV', 'amps', 'leastV'], additionalProperties: false, properties: { nominalV: positive, amps: positive, leastV: positive, current: { enum: ['direct', 'alternating'] } } },
+    nodes: { type: 'array', minItems: 1, maxItems: 20_000, items: { type: 'object', required: ['id', 'from'], additionalProperties: false, properties: { id: string, from: { type: ['string', 'null'] }, cable, lengthM: amount, ohm: amount, diodeV: amount, leastV: positive, consumers: { type: 'array', items: consumer } } } },
+  },
+  oneOf: [{ required: ['cable', 'lengthM', 'lock'] }, { required: ['nodes'] }],
+} as const
+
+/** What `rauta battery` takes. Amps, hours, ampere-hours, degrees C. */
+export const batterySchema = {
+  type: 'object', required: ['restA', 'hours'], additionalProperties: false,
+  properties: {
+    restA: amount, hours: positive, movingAh: amount, celsius: { ...number, minimum: -30, maximum: 60 }, peukert: { anyOf: [{ ...number, minimum: 1, maximum: 2 }, { type: 'null' }] },
+    bank: { type: 'object', required: ['ah', 'count', 'wiring', 'volts'], additionalProperties: false, properties: { ah: positive, count: { type: 'integer', minimum: 1 }, wiring: { enum: ['series', 'parallel'] }, volts: positive } },
+  },
+} as const
+
+/** What `rauta poe` takes: a source with its ports, and what asks for power at them. Volts, watts, metres. */
+export const poeSchema = {
+  type: 'object', required: ['volts', 'budgetW', 'ports', 'devices'], additionalProperties: false,
+  properties: {
+    volts: positive, budgetW: amount, ports: { type: 'array', items: { type: 'object', required: ['id', 'highestClass'], additionalProperties: false, properties: { id: string, highestClass: { type: 'integer', minimum: 0, maximum: 8 } } } },
+    devices: { type: 'array', items: { type: 'object', required: ['name', 'port', 'lengthM', 'class', 'restW', 'peakW'], additionalProperties: false, properties: { name: string, port: string, lengthM: amount, class: { type: 'integer', minimum: 0, maximum: 8 }, restW: amount, peakW: amount } } },
+  },
+} as const
+
+/** What `rauta switches` takes: a coding, and an address to set or switches to read. */
+export const switchesSchema = {
+  type: 'object', required: ['coding'], additionalProperties: false,
+  properties: {
+    coding: { type: 'object', required: ['kind', 'positions'], additionalProperties: false, properties: { kind: { enum: ['binary', 'decade'] }, positions: { type: 'integer', minimum: 1, maximum: 12 }, order: { enum: ['leastFirst', 'mostFirst'] }, inverted: flag, offset: { type: 'integer', minimum: 0 } } },
+    address: { type: 'integer' }, switches: { type: 'array', items: { type: 'integer', minimum: 0, maximum: 9 } },
+  },
+  oneOf: [{ required: ['address'] }, { required: ['switches'] }],
+} as const
+
+/** What `rauta addresses` takes: a subnet, what is not ours, and devices with or without an address. */
+export const addressesSchema = {
+  type: 'object', required: ['network', 'prefix', 'gateway', 'devices'], additionalProperties: false,
+  properties: {
+    network: string, prefix: { type: 'integer', minimum: 8, maximum: 30 }, gateway: string, timeServer: string, reserved: string,
+    devices: { type: 'array', items: { type: 'object', required: ['ref'], additionalProperties: false, properties: { ref: string, address: string, factory: string } } },
+  },
+} as const
+
+const place = { type: 'object', required: ['x', 'y'], additionalProperties: false, properties: { x: number, y: number } } as const
+
+/** What `rauta place` takes: doors with their hardware by sheet id, cabinets, and what is wished. Metres. */
+export const placeSchema = {
+  type: 'object', required: ['doors', 'cabinets'], additionalProperties: false,
+  properties: {
+    doors: { type: 'array', minItems: 1, maxItems: 5000, items: { type: 'object', required: ['ref', 'hardware'], additionalProperties: false, properties: { ref: string, hardware: { type: 'object', additionalProperties: string }, at: place, distances: { type: 'object', additionalProperties: amount } } } },
+    cabinets: { type: 'array', minItems: 1, items: { type: 'object', required: ['name'], additionalProperties: false, properties: { name: string, at: place } } },
+    spare: { type: 'integer', minimum: 0, maximum: 4 }, most: { type: 'integer', minimum: 0 }, allowed: { type: 'array', items: string }, sheets: { type: 'array', items: { type: 'object' } },
   },
 } as const
 
