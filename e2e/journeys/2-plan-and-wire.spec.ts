@@ -29,6 +29,8 @@ test('a door is planned by form, placed, and its findings mended', async ({ page
 
   await page.getByRole('button', { name: /^Move C1 contact/ }).click()
   await page.getByRole('button', { name: /^Terminal 36 / }).click()
+  await expect(page.getByText('Nothing else changes.')).toBeVisible() // the effect is seen before it is let go
+  await page.getByRole('button', { name: 'Put it on 36' }).click()
   await expect(page.getByRole('button', { name: 'Terminal 36 I4: P-09 C1' })).toBeVisible()
 
   await page.getByRole('button', { name: 'Edit the door and its hardware' }).click()

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { all, digestOf, Keeper, marksOf, sheetFaults, type Change, type DeviceSheet, type ListedDoor } from '@rauta/core'
 import { commands, planEdits, sheetsFor, undoAndRedo, type PlanEdit } from '../src'
-import { sheets, smallJob, strikeHardware, World } from './world'
+import type { World } from './world';
+import { sheets, smallJob, strikeHardware } from './world'
 
 /** A world that keeps its history, as the server does. */
 class Logged {

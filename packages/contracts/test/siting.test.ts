@@ -113,6 +113,16 @@ describe('placing a whole job', () => {
     const s = siteDoors(input(w))
     expect([s.newControllers, new Set(s.doors.map((d) => d.placement.controller))]).toEqual([0, new Set(['a1'])])
   })
+  it('gives a door that no controller there serves a new one, and does not leave it out', () => {
+    // controller-4 has port groups free, but no bus.
+    const w = site(3, 1, (n) => ({ at: { x: n, y: 10 }, hardware: { ...hardware, entryReader: n === 2 ? 'reader-bus' : 'reader-slim' } }))
+    w.do('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-4', cabinet: 'Riser 1', supply: 'supply-5', address: '', serial: '', mac: '' })
+    const s = siteDoors(input(w))
+    expect(s.left).toEqual([])
+    expect([s.newControllers, s.doors.filter((d) => d.placement.controller === 'a1').map((d) => d.door).sort()]).toEqual([1, ['D-0', 'D-1']])
+    take(w, s)
+    sound(w)
+  })
   it('stopped, hands over the best so far', () => {
     const w = site(100, 8)
     let told = 0

@@ -1,5 +1,6 @@
 import { all, defaultPowerPlan, driveAnswer, lockAmps, netAt, releaseOf, sheetOf, solveTree, supplyReport, supplyWays, type Controller, type Door, type LockFacts, type PowerPlan } from '@rauta/core'
-import { magnetHardware, sheets, smallJob, strikeHardware, World } from './world'
+import type { World } from './world';
+import { magnetHardware, sheets, smallJob, strikeHardware } from './world'
 
 const a1 = (w: World): Controller => w.facts.controller['a1'] as Controller
 const report = (w: World, plan?: Partial<PowerPlan>) => supplyReport(a1(w), all(w.facts, 'door'), sheets, { ...defaultPowerPlan('a1'), ...plan })

@@ -58,7 +58,7 @@ export function* siteSteps(input: SitingInput): Search<Siting> {
 
 interface Choice { sheet: DeviceSheet; capacity: number }
 
-function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting): Search<void> {
+function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting, again: { bound: number; original: ReadonlySet<string> } | null = null): Search<void> {
   if (doors.length === 0) return
   const { sheets, cabinets } = input
   const choices = input.allowed.map((id) => sheetOf(sheets, id)).map((sheet) => ({ sheet, capacity: capacityOf(sheet, radio) - (radio ? 0 : input.spare) })).filter((c) => c.capacity > 0).sort((a, b) => a.capacity - b.capacity)
@@ -79,19 +79,33 @@ function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly D
     // Without any length every cabinet is as good as another; with some, an unknown one is out of the question.
     return row.every((l) => l === null) ? row.map(() => 0) : row.map((l) => (l === null || l > limit ? Infinity : l))
   })
-  siting.unknownLength.push(...fitting.filter((_, i) => known[i]?.every((l) => l === null)).map((d) => d.id))
-  const existing = input.controllers.filter((c) => cabinets.includes(c.cabinet) && capacityOf(sheetOf(sheets, c.sheet), radio) > 0)
-  const free = cabinets.map((name) => existing.filter((c) => c.cabinet === name).reduce((sum, c) => sum + freeOn(c, kept, sheets, radio, input.spare), 0))
+  if (!again) siting.unknownLength.push(...fitting.filter((_, i) => known[i]?.every((l) => l === null)).map((d) => d.id))
+  const taken = [...kept, ...sitedSoFar(input, siting)]
+  // The second time only what takes every one of the doors that found no port group of their kind.
+  const takesAll = (c: Controller) => !again || fitting.every((d) => proposePlacement(d, c, sheets, taken).ok)
+  const existing = input.controllers.filter((c) => cabinets.includes(c.cabinet) && capacityOf(sheetOf(sheets, c.sheet), radio) > 0 && takesAll(c))
+  const free = cabinets.map((name) => existing.filter((c) => c.cabinet === name).reduce((sum, c) => sum + freeOn(c, taken, sheets, radio, input.spare), 0))
   const question = { cost, capacity: largest.capacity, free, ...(input.most === undefined ? {} : { most: Math.max(0, input.most - siting.newControllers) }) }
   const found = yield* spread(question)
-  siting.bound.controllers += leastControllers(question)
-  siting.bound.cableM += leastCableM(cost)
+  // What was planned a moment ago may be planned otherwise, so it counts for nothing in what no plan can go under.
+  const ownFree = again ? cabinets.map((name) => existing.filter((c) => c.cabinet === name && again.original.has(c.id)).reduce((sum, c) => sum + freeOn(c, kept, sheets, radio, input.spare), 0)) : free
+  const bound = leastControllers({ ...question, free: ownFree })
+  siting.bound.controllers += again ? Math.max(0, bound - again.bound) : bound
+  if (!again) siting.bound.cableM += leastCableM(cost)
   for (const i of found.left) siting.left.push({ door: fitting[i]?.id ?? '', says: whyLeft(cost[i] ?? [], known[i] ?? [], fitting[i] as Door, input) })
-  cabinets.forEach((cabinet, c) => {
+  const outside = cabinets.flatMap((cabinet, c) => {
     const mine = fitting.filter((_, i) => found.assigned.at[i] === c)
-    fillCabinet(input, kept, existing.filter((x) => x.cabinet === cabinet), hosts.length ? hosts : choices, cabinet, found.counts[c] ?? 0, mine, radio, siting)
+    return fillCabinet(input, kept, existing.filter((x) => x.cabinet === cabinet), hosts.length ? hosts : choices, cabinet, found.counts[c] ?? 0, mine, radio, siting).map((door) => ({ door, cabinet }))
   })
+  if (outside.length === 0) return
+  if (!again) {
+    const now = [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers]
+    yield* siteClass({ ...input, controllers: now }, kept, outside.map((o) => o.door), radio, siting, { bound, original: new Set(input.controllers.map((c) => c.id)) })
+  } else for (const { door, cabinet } of outside) siting.left.push({ door: door.id, says: `${cabinet} has no port group left that takes it.` })
 }
+
+/** Doors that this search has given a place. */
+const sitedSoFar = (input: SitingInput, siting: Siting): Door[] => siting.doors.map((s) => ({ ...(input.doors.find((d) => d.id === s.door) as Door), placement: s.placement }))
 
 const capacityOf = (sheet: DeviceSheet, radio: boolean): number => (radio ? (sheet.carries?.find((x) => x.kind === 'wirelessLock')?.most ?? 0) : (sheet.controller?.portGroups.length ?? 0))
 const signature = (d: Door) => d.parts.map((p) => `${p.role}:${p.sheet}`).join(' ')
@@ -132,10 +146,10 @@ function whyLeft(cost: readonly number[], known: readonly (number | null)[], doo
   return `Every cabinet in its reach is full${input.most === undefined ? '' : ` with the ${input.most} new controllers allowed`}. One more controller would take it.`
 }
 
-/** Controllers that are there first, then as few and as small new ones as hold the rest; expanders where a door asks for them. */
-function fillCabinet(input: SitingInput, kept: readonly Door[], existing: readonly Controller[], choices: readonly Choice[], cabinet: string, count: number, doors: readonly Door[], radio: boolean, siting: Siting): void {
+/** Controllers that are there first, then as few and as small new ones as hold the rest; expanders where a door asks for them. Gives back the doors that found no port group of their kind. */
+function fillCabinet(input: SitingInput, kept: readonly Door[], existing: readonly Controller[], choices: readonly Choice[], cabinet: string, count: number, doors: readonly Door[], radio: boolean, siting: Siting): Door[] {
   const here: Controller[] = [...existing]
-  const sited: Door[] = [...kept, ...siting.doors.map((s) => ({ ...(input.doors.find((d) => d.id === s.door) as Door), placement: s.placement }))]
+  const sited: Door[] = [...kept, ...sitedSoFar(input, siting)]
   const waiting = [...doors]
   let more = count
   let at = 0
@@ -153,7 +167,7 @@ function fillCabinet(input: SitingInput, kept: readonly Door[], existing: readon
     const controller = here[at] as Controller
     if (!putNext(input, controller, here, at, waiting, sited, radio, siting)) at++
   }
-  for (const door of waiting) siting.left.push({ door: door.id, says: `${cabinet} has no port group left that takes it.` })
+  return waiting
 }
 
 function newController(input: SitingInput, sheet: string, cabinet: string, siting: Siting): Controller {

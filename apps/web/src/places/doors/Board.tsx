@@ -22,10 +22,16 @@ type Filter = { area: string; missing: 'any' | Mark; find: string }
 const given = (facts: Facts, door: Door, mark: Mark): boolean => { const { sign } = marksFor(facts, door)[mark]; return sign === 'given' || sign === 'notNeeded' }
 const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> => Object.fromEntries(marks.map((m) => [m, doors.filter((d) => given(facts, d, m)).length])) as Record<Mark, number>
 
+/** Whether an area is another one, or lies in it. */
+function isInside(facts: Facts, area: string, whole: string): boolean {
+  for (let at: string | undefined = area; at; at = facts.area[at]?.parent) if (at === whole) return true
+  return false
+}
+
 function shown(facts: Facts, doors: readonly Door[], filter: Filter): Door[] {
   const text = filter.find.trim().toLowerCase()
   return doors.filter((door) => {
-    if (filter.area !== 'all' && door.to !== filter.area && door.from !== filter.area) return false
+    if (filter.area !== 'all' && !isInside(facts, door.to, filter.area) && !isInside(facts, door.from, filter.area)) return false
     if (filter.missing !== 'any' && given(facts, door, filter.missing)) return false
     return !text || `${door.ref} ${door.name}`.toLowerCase().includes(text)
   })
@@ -46,7 +52,8 @@ export function Board({ chosen }: { chosen?: string }) {
   const [before, setBefore] = useState<Record<Mark, number> | null>(null)
   useEffect(() => { if (now) setBefore(now) }, [now])
   const counts = now ?? before
-  const areas = all(facts, 'area')
+  // The largest areas; those inside them are found with them.
+  const areas = all(facts, 'area').filter((a) => !a.parent)
   useKeys(doors, chosen, () => setFinding(true))
   return (
     <Screen title={`${everything.length} doors`} {...(wide ? { under: "in the order you walk · / finds, arrows move, Enter opens" } : {})}

@@ -44,8 +44,7 @@ export function Placed({ door }: { door: Door }) {
   const onOver = (event: DragOverEvent) => look(terminals.find((t) => t.id === event.over?.id) ?? null, String(event.active.id))
   const onEnd = (event: DragEndEvent) => { const t = terminals.find((x) => x.id === event.over?.id); const moving = wants.find((w) => `${w.part}.${w.lead}` === event.active.id); if (t && moving && t.kind === moving.kind) void put(t, String(event.active.id)); else { setLead(null); setOver(null) } }
   const effect = over && lead ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door')) : null
-  const inside = (
-    <>
+  const strip = (
       <Sheet flush title={`On ${controller.ref} in ${controller.cabinet}`}>
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
         {lead && !over ? <Notice tone="slate">{`${wide ? 'Drag it to' : 'Tap'} the terminal for ${lead.replace('.', ' ')}. Those it fits are underlined.`}</Notice> : null}
@@ -54,9 +53,10 @@ export function Placed({ door }: { door: Door }) {
         {wants.length ? <Strip controller={controller} group={placement.portGroup} chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)} onTerminal={tap} fits={(t) => !!want && t.kind === want.kind} drops={wide} /> : <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>}
         <View style={{ padding: 16 }}><Action kind="plain" label={`Take off ${controller.ref}`} onPress={() => send('door.place', { id: door.id, placement: null })} /></View>
       </Sheet>
-      {wants.length ? <Sheet flush title="Leads">{wants.map((w) => { const key = `${w.part}.${w.lead}`; return <LeadLine key={key} door={door} want={w} on={lead === key} drags={wide} onPress={() => { setLead(lead === key ? null : key); setOver(null); setWrong('') }} /> })}</Sheet> : null}
-    </>
   )
+  const leads = wants.length ? <Sheet flush title="Leads">{wants.map((w) => { const key = `${w.part}.${w.lead}`; return <LeadLine key={key} door={door} want={w} on={lead === key} drags={wide} onPress={() => { setLead(lead === key ? null : key); setOver(null); setWrong('') }} /> })}</Sheet> : null
+  // On a wide screen the leads stand beside the strip that they are dragged to.
+  const inside = wide ? <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 12 }}><View style={{ flex: 1 }}>{strip}</View><View style={{ width: 300 }}>{leads}</View></View> : <>{strip}{leads}</>
   return wide ? <DndContext sensors={sensors} onDragStart={(e) => { setLead(String(e.active.id)); setOver(null) }} onDragOver={onOver} onDragEnd={onEnd} onDragCancel={() => { setLead(null); setOver(null) }}>{inside}</DndContext> : inside
 }
 

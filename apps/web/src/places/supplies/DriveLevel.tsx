@@ -35,20 +35,21 @@ export default function DriveLevel({ controller, answer }: { controller: Control
   const pullMs = numberIn(pull) ?? drive.pullMs
   const holdShare = Math.min(1, Math.max(0.05, (numberIn(hold) ?? 100) / 100))
   const d = driveAnswer(lock, source.volts, circuit.ohm + source.ohm, { pullMs, holdShare }, door.behaviour.releaseS)
-  const most = Math.ceil(Math.max(d.pullV, d.leastV, lock.nominalV) + 1)
+  const most = Math.ceil((Math.max(d.pullV, d.leastV, lock.nominalV) + 0.5) / 4) * 4
   const keep = () => send('door.edit', { id: door.id, fields: { drive: { pullMs, holdShare } } }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
   const shown = Math.max(0, width - 44)
   return (
     <View onLayout={(e) => setWidth(e.nativeEvent.layout.width)} style={{ gap: 8 }}>
-      <View role="img" aria-label={`Volts at ${door.ref} ${answer.part} over the first second: ${d.pullV.toFixed(1)} V for ${pullMs} ms, then ${d.holdV.toFixed(1)} V`} style={{ height: 176 }}>
+      <View role="img" aria-label={`Volts at ${door.ref} ${answer.part} over the first second: ${d.pullV.toFixed(1)} V for ${pullMs} ms, then ${d.holdV.toFixed(1)} V`} style={{ height: 150 }}>
         {shown > 100 ? (
-          <LineChart data={d.points.map((p) => ({ value: p.volts, ...(p.ms % 200 === 0 ? { label: String(p.ms) } : {}) }))} width={shown} height={130} adjustToWidth stepChart hideDataPoints disableScroll maxValue={most} noOfSections={4} color={ground.oxide} thickness={2.5} initialSpacing={0} endSpacing={0}
-            yAxisLabelWidth={36} yAxisLabelSuffix=" V" rulesColor={ground.line} xAxisColor={ground.ink} yAxisColor={ground.ink} yAxisTextStyle={{ fontFamily: faces.mono, fontSize: 11, color: ground.ink }} xAxisLabelTextStyle={{ fontFamily: faces.mono, fontSize: 11, color: ground.ink, width: 44 }}
+          <LineChart data={d.points.map((p) => ({ value: p.volts }))} width={shown} height={130} adjustToWidth stepChart hideDataPoints disableScroll maxValue={most} noOfSections={4} color={ground.oxide} thickness={2.5} initialSpacing={0} endSpacing={0}
+            yAxisLabelWidth={36} yAxisLabelSuffix=" V" rulesColor={ground.line} xAxisColor={ground.ink} yAxisColor={ground.ink} yAxisTextStyle={{ fontFamily: faces.mono, fontSize: 11, color: ground.ink }} xAxisLabelsHeight={0}
             showReferenceLine1 referenceLine1Position={d.leastV} referenceLine1Config={{ color: ground.madder, dashWidth: 6, dashGap: 4, thickness: 1.5 }}
             {...(d.dropOutV === null ? {} : { showReferenceLine2: true, referenceLine2Position: d.dropOutV, referenceLine2Config: { color: ground.slate, dashWidth: 2, dashGap: 4, thickness: 1.5 } })} />
         ) : null}
       </View>
-      <T size={13} tone="quiet">{`ms after it is switched on. Long dashes: ${d.leastV} V to pull in.${d.dropOutV === null ? '' : ` Dots: it lets go under ${d.dropOutV} V.`}${d.heatsAboveV === null ? '' : ` It bears ${d.heatsAboveV.toFixed(1)} V for ever.`}`}</T>
+      <View style={{ flexDirection: 'row', justifyContent: 'space-between', paddingLeft: 36 }}>{['0', '250', '500', '750', '1000 ms'].map((l) => <T key={l} face="mono" size={11}>{l}</T>)}</View>
+      <T size={13} tone="quiet">{`Time after it is switched on. Long dashes: ${d.leastV} V to pull in.${d.dropOutV === null ? '' : ` Dots: it lets go under ${d.dropOutV} V.`}${d.heatsAboveV === null ? '' : ` It bears ${d.heatsAboveV.toFixed(1)} V for ever.`}`}</T>
       {d.letGoMs === null ? <T size={13} tone="quiet">How much suppression slows its letting go, its device sheet does not tell.</T> : <T size={13}>{`Suppression at the lock: it lets go ${d.letGoMs} ms later.`}</T>}
       {d.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
