@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { all, digestOf, Keeper, marksOf, sheetFaults, type Change, type DeviceSheet, type ListedDoor } from '@rauta/core'
+import { all, carriesFaults, chainOf, digestOf, Keeper, marksOf, planFindings, sheetFaults, type Change, type Controller, type DeviceSheet, type ListedDoor, type Part } from '@rauta/core'
 import { commands, planEdits, sheetsFor, undoAndRedo, type PlanEdit } from '../src'
 import type { World } from './world';
 import { sheets, smallJob, strikeHardware } from './world'
@@ -113,6 +113,30 @@ describe('areas, cabinets, controllers and units', () => {
     expect(() => w.do('controller.put', { ...c, expanders: e(3) })).toThrow('carries 2 expanders; 3 are planned')
     expect(() => w.do('controller.put', { ...c, expanders: [{ id: 'E1', sheet: 'reader-slim' }] })).toThrow('E1 is not an expander')
     w.do('controller.put', { ...c, expanders: e(2) })
+  })
+  it('a controller for radio asks for hubs enough in its cabinet, as its sheets count', () => {
+    const w = smallJob()
+    w.do('controller.put', { id: 'a7', ref: 'A7', sheet: 'controller-radio', cabinet: 'Flats', supply: 'supply-5', address: '', serial: '', mac: '' })
+    for (let n = 0; n < 9; n++) { w.do('door.add', { id: `F-${n}`, fields: { ref: `F-${n}`, name: 'Flat', from: 'in', to: 'in', handle: true, hardware: { lock: 'wireless-handle' } } }); w.do('door.placeProposed', { id: `F-${n}`, controller: 'a7' }) }
+    const faults = () => carriesFaults(w.facts.controller['a7'] as Controller, all(w.facts, 'door'), all(w.facts, 'unit'), sheets)
+    expect(faults()).toEqual(['9 wireless locks hang on A7; the hubs in Flats join 0. Plan a hub there.'])
+    for (const n of [1, 2]) w.do('unit.put', { id: `w${n}`, ref: `W${n}`, sheet: 'hub-radio', cabinet: 'Flats', address: '' })
+    expect(faults()).toEqual([])
+  })
+  it('a reader through a converter is checked along the whole chain', () => {
+    const w = smallJob(strikeHardware)
+    w.do('controller.put', { id: 'a8', ref: 'A8', sheet: 'controller-8', cabinet: 'Riser', supply: 'supply-5', address: '', serial: '', mac: '' })
+    w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
+    w.do('part.via', { door: 'D-01', part: 'R1', via: 'converter-serial' })
+    const findings = () => planFindings(w.door(), w.facts.controller, sheets, all(w.facts, 'door')).filter((f) => f.grade === 'stop').map((f) => f.rule)
+    expect(findings()).toEqual([])
+    expect(Object.keys(w.door().placement?.terminals ?? {}).filter((k) => k.startsWith('R1')).sort()).toEqual(['R1.a', 'R1.b', 'R1.plus', 'R1.zero'])
+    expect(chainOf(w.door().parts[0] as Part, sheets).map((c) => [c.lead.kind, c.terminal])).toEqual([['supply+', '1'], ['supply-', '2'], ['d0', '3'], ['d1', '4'], ['led', '5']])
+    // A reader that speaks on a bus finds no screw on a converter for Wiegand.
+    w.do('door.edit', { id: 'D-01', fields: { hardware: { ...strikeHardware, entryReader: 'reader-bus' } } })
+    w.do('part.via', { door: 'D-01', part: 'R1', via: 'converter-serial' })
+    expect(findings()).toContain('chain')
+    expect(() => w.do('part.via', { door: 'D-01', part: 'R1', via: 'hub-radio' })).toThrow('Choose a converter')
   })
   it('a network port feeds one device', () => {
     const w = smallJob()

@@ -1,4 +1,4 @@
-import { addressFault, all, boardOf, drop, jobOf, put, type CabinetPlace, type Controller, type Door, type Facts, type Placement, type PowerPlan, type Unit, type UnitFeed } from '@rauta/core'
+import { addressFault, all, boardOf, drop, isKind, jobOf, proposePlacement, put, sheetOf, type CabinetPlace, type Controller, type Door, type Facts, type Placement, type PowerPlan, type Unit, type UnitFeed } from '@rauta/core'
 import { controllerSchema, putController } from './devices'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
@@ -106,6 +106,21 @@ export const partFeed = defineCommand<{ door: string; part: string; own: boolean
     return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)), placement: door.placement && { ...door.placement, terminals } })]
   },
   words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.own ? 'gets a supply of its own' : 'is fed by its controller'}`,
+})
+
+export const partVia = defineCommand<{ door: string; part: string; via: string | null }>({
+  name: 'part.via', roles: everyFitter, schema: object({ door: id, part: id, via: { anyOf: [id, { type: 'null' }] } }),
+  apply(facts, p, { sheets }) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    const part = existing(door.parts.find((x) => x.id === p.part), 'part', p.part)
+    if (p.via !== null && (!sheets[p.via] || !isKind(sheetOf(sheets, p.via), 'converter'))) throw new Refusal('Choose a converter from the device sheets.', 'via')
+    const { via: _before, ...rest } = part
+    const next: Door = { ...door, parts: door.parts.map((x) => (x.id === p.part ? (p.via === null ? rest : { ...rest, via: p.via }) : x)) }
+    const controller = door.placement && facts.controller[door.placement.controller]
+    const proposal = door.placement && controller ? proposePlacement(next, controller, sheets, all(facts, 'door'), door.placement.portGroup) : null
+    return [put(facts, 'door', { ...next, placement: proposal?.ok ? proposal.placement : null })]
+  },
+  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.via === null ? 'goes straight to its controller' : 'goes through a converter'}`,
 })
 
 /** Addresses for many devices at once, as one change. */

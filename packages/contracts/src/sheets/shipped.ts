@@ -15,8 +15,8 @@ const lock = (id: string, name: string, says: string, facts: NonNullable<DeviceS
 const list: DeviceSheet[] = [
   doorController('controller-2', 'Door controller, 2 doors', 2, '192.168.90.20', 8),
   doorController('controller-4', 'Door controller, 4 doors', 4, '192.168.90.40', 12),
-  { ...base, id: 'reader-slim', name: 'Card reader, slim', kind: 'reader', restA: 0.08, says: 'For a frame; Wiegand, 26 bits.', leads: readerLeads(['red', 'black', 'green', 'white', 'grey']) },
-  { ...base, id: 'reader-wall', name: 'Card reader, wall box', kind: 'reader', restA: 0.12, says: 'For a wall box; Wiegand, 26 bits. Its data leads are not in the usual colours.', leads: readerLeads(['brown', 'blue', 'yellow', 'violet', 'orange']) },
+  { ...base, id: 'reader-slim', name: 'Card reader, slim', kind: 'reader', restA: 0.08, says: 'For a frame; Wiegand, 26 bits.', reading: { by: 'wiegand', technologies: ['card 13.56 MHz'], keypad: false, reachM: 0.05 }, leads: readerLeads(['red', 'black', 'green', 'white', 'grey']) },
+  { ...base, id: 'reader-wall', name: 'Card reader, wall box', kind: 'reader', restA: 0.12, says: 'For a wall box; Wiegand, 26 bits. Its data leads are not in the usual colours.', reading: { by: 'wiegand', technologies: ['card 13.56 MHz'], keypad: false, reachM: 0.06 }, place: 'outdoor', leads: readerLeads(['brown', 'blue', 'yellow', 'violet', 'orange']) },
   lock('magnet-300', 'Magnetic lock, 300 kg', 'Holds while it is fed.', { principle: 'magnetic', fail: 'safe', nominalV: 12, leastV: 10.8, pullA: 0.5, sensing: false }, coil('violet', 'black')),
   lock('magnet-600', 'Magnetic lock, 600 kg', 'Holds while it is fed; wants a thick cable.', { principle: 'magnetic', fail: 'safe', nominalV: 12, leastV: 11.2, pullA: 0.75, sensing: true }, coil('red', 'black')),
   lock('strike-secure', 'Strike, fail-secure', 'Frees the leaf while it is driven.', { principle: 'strike', fail: 'secure', nominalV: 12, leastV: 10.2, pullA: 0.4, sensing: false }, coil('orange', 'brown')),

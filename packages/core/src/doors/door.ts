@@ -31,6 +31,8 @@ export interface Part {
   address?: number
   /** On the site's network. */
   ip?: string
+  /** Sheet of a converter that stands between it and the controller, near the part. */
+  via?: string
   /** From a supply of its own; then only its 0 V is joined with the controller's. */
   fed?: 'own'
 }

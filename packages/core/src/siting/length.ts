@@ -15,7 +15,7 @@ export function runLengthM(door: Pick<Door, 'distances' | 'at'>, cabinet: string
 
 /** Longest run in metres that what the door's readers speak can bear: Wiegand 150 m (common practice, no source), a bus 1200 m (EIA-485). */
 export function longestReaderRunM(door: Door, sheets: Sheets): number {
-  const wired = door.parts.map((p) => sheetOf(sheets, p.sheet)).filter((s) => s.leads.length > 0)
+  const wired = door.parts.map((p) => sheetOf(sheets, p.via ?? p.sheet)).filter((s) => s.leads.length > 0)
   if (wired.some((s) => s.leads.some((l) => l.kind === 'd0'))) return 150
   return wired.some((s) => s.leads.some((l) => l.kind === 'busA')) ? 1200 : 500
 }

@@ -78,7 +78,7 @@ export function supplyWays(controller: Controller, doors: readonly Door[], sheet
     for (const part of door.parts) {
       const sheet = sheetOf(sheets, part.sheet)
       if (sheet.lock && sheet.leads.length > 0) addLock(ways, door, part, sheet.lock, net, sheets, celsius)
-      else if (sheet.restA > 0 && part.fed !== 'own' && sheet.leads.some((l) => l.kind === 'supply+')) addFed(ways, door, part, sheet, net, celsius)
+      else if (sheet.restA > 0 && part.fed !== 'own' && sheet.leads.some((l) => l.kind === 'supply+')) addFed(ways, door, part, sheet, net, sheets, celsius)
     }
   }
   return ways
@@ -93,12 +93,13 @@ function addLock(ways: SupplyWays, door: Door, part: Part, facts: LockFacts, net
 }
 
 /** A reader: constant current, since it is a small converter's load that hardly changes with volts. */
-function addFed(ways: SupplyWays, door: Door, part: Part, sheet: DeviceSheet, net: Net, celsius: number): void {
+function addFed(ways: SupplyWays, door: Door, part: Part, sheet: DeviceSheet, net: Net, sheets: Sheets, celsius: number): void {
   const cable = door.cables.find((c) => c.part === part.id)
   const node = `${door.id}/${part.id}`
   if (!cable || cable.lengthM <= 0) { ways.unknown.push(node); return }
-  const whole = sheet.leads.filter((l) => l.kind === 'supply+' || l.kind === 'supply-').every((l) => net.conductors.some((c) => c.id === `${part.id}.${l.id}`))
-  ways.readers.push({ node, ohm: loopOhm(cable.type, cable.lengthM, celsius), amps: whole ? sheet.restA : 0 })
+  const via = part.via ? sheetOf(sheets, part.via) : null
+  const whole = (via ?? sheet).leads.filter((l) => l.kind === 'supply+' || l.kind === 'supply-').every((l) => net.conductors.some((c) => c.id === `${part.id}.${l.id}`))
+  ways.readers.push({ node, ohm: loopOhm(cable.type, cable.lengthM, celsius), amps: whole ? sheet.restA + (via?.restA ?? 0) : 0 })
 }
 
 /** The tree in one moment. */

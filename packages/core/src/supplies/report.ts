@@ -93,6 +93,9 @@ function supplyFaults(report: SupplyReport, plan: PowerPlan, supply: { volts: nu
   const fuse = supply.outputs?.find((o) => o.id === 'locks')
   const locksA = Math.max(0, ...report.moments.filter((m) => m.state === 'nominal').map((m) => (m.solved.ok ? m.locks.reduce((sum, l) => sum + ((m.solved as { amps: Record<string, number> }).amps[l.node] ?? 0), 0) : 0)))
   if (fuse && locksA > fuse.fuseA) faults.push(`The locks draw ${locksA.toFixed(2)} A together; their output is fused at ${fuse.fuseA} A.`)
+  const boardFuse = supply.outputs?.find((o) => o.id === 'board')
+  const boardA = Math.max(0, ...report.moments.filter((m) => m.state === 'nominal' && m.solved.ok).map((m) => (m.amps ?? 0) - m.locks.reduce((sum, l) => sum + ((m.solved as { amps: Record<string, number> }).amps[l.node] ?? 0), 0)))
+  if (boardFuse && boardA > boardFuse.fuseA) faults.push(`Board and readers draw ${boardA.toFixed(2)} A; their output is fused at ${boardFuse.fuseA} A.`)
   const battery = report.battery
   if (battery && !battery.enough) faults.push(battery.bankAh > 0 ? `${battery.bankAh} Ah of battery last ${battery.hours.toFixed(1)} h; ${plan.hours} h are asked for and want ${battery.need.neededAh.toFixed(1)} Ah.` : `No battery is planned; ${plan.hours} h want ${battery.need.neededAh.toFixed(1)} Ah.`)
   if (supply.battery && plan.batteryCount > 0) {

@@ -1,5 +1,6 @@
 import { partOf, type Door, type Part } from '../doors/door'
-import { sheetOf, type DeviceSheet, type Sheets, type Terminal } from '../devices/sheet'
+import type { DeviceSheet, Lead, Sheets, Terminal } from '../devices/sheet'
+import { leadsToController } from './chain'
 
 /** One conductor of the door's net, from a lead of a part to a numbered terminal. */
 export interface Conductor {
@@ -28,7 +29,7 @@ export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets, opene
   const placement = door.placement
   if (!placement) return { conductors: [], links: [], lockPath: [] }
   const byId = new Map(controller.terminals.map((t) => [t.id, t]))
-  const conductors = door.parts.flatMap((part) => conductorsOf(door, part, sheetOf(sheets, part.sheet), byId)).filter((c) => !opened.has(c.id))
+  const conductors = door.parts.flatMap((part) => conductorsOf(door, part, leadsToController(part, sheets), byId)).filter((c) => !opened.has(c.id))
   const lock = partOf(door, 'lock')
   const breakGlass = partOf(door, 'breakGlass')
   const links: Net['links'] = []
@@ -42,9 +43,9 @@ export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets, opene
   return { conductors, links, lockPath }
 }
 
-function conductorsOf(door: Door, part: Part, sheet: DeviceSheet, terminals: ReadonlyMap<string, Terminal>): Conductor[] {
+function conductorsOf(door: Door, part: Part, leads: readonly Lead[], terminals: ReadonlyMap<string, Terminal>): Conductor[] {
   const cable = door.cables.find((c) => c.part === part.id)?.id ?? ''
-  return sheet.leads.flatMap((lead) => {
+  return leads.flatMap((lead) => {
     const terminal = terminals.get(door.placement?.terminals[`${part.id}.${lead.id}`] ?? '')
     if (!terminal) return []
     const step = { break1: 1, break2: 2, 'lock+': 3, 'lock-': 4 }[lead.kind as string] ?? 0

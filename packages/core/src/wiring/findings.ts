@@ -16,7 +16,7 @@ function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
   const found: Finding[] = []
   const lockPart = partOf(door, 'lock')
   const lock = lockPart && sheetOf(sheets, lockPart.sheet).lock
-  if (!lock && !partOf(door, 'opener')) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door, and no opener.'))
+  if (!lock && !partOf(door, 'opener')) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door.'))
   if (!readsCards(door, sheets)) found.push(stop('plan', 'no-reader', 'Nothing reads a card at this door. Choose a reader, or a lock or door station that is one.'))
   if (lock?.fail === 'secure' && door.escapeRoute && !door.handle) {
     found.push(stop('plan', 'escape-secure', 'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.', lockPart?.id))

@@ -7,6 +7,7 @@ import { loopOhm } from '../power/run'
 import { supervisionFaults } from '../power/supervised'
 import { note, stop, warn, type Finding } from '../job/finding'
 import { longestReaderRunM } from '../siting/length'
+import { chainFaults, leadsToController } from './chain'
 
 /** Whether what was chosen is made for this door, this supply, these screws and this distance. */
 export function fitFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets): Finding[] {
@@ -14,7 +15,7 @@ export function fitFindings(door: Door, controllers: Readonly<Record<string, Con
   const board = controller ? boardOf(sheets, controller) : null
   return door.parts.flatMap((part) => {
     const sheet = sheetOf(sheets, part.sheet)
-    return [...placeFit(door, part, sheet), ...batteryFit(door, part, sheet), ...cableFit(door, part, sheet, board, sheets), ...supplyFit(part, sheet, board), ...supervisedFit(door, part, sheet, board)]
+    return [...placeFit(door, part, sheet), ...batteryFit(door, part, sheet), ...cableFit(door, part, sheet, board, sheets), ...supplyFit(part, sheet, board), ...chainFit(part, sheets, board), ...supervisedFit(door, part, sheet, board)]
   }).concat(outdoorNotes(door))
 }
 
@@ -35,9 +36,10 @@ function batteryFit(door: Door, part: Part, sheet: DeviceSheet): Finding[] {
 
 function cableFit(door: Door, part: Part, sheet: DeviceSheet, board: DeviceSheet | null, sheets: Sheets): Finding[] {
   const cable = door.cables.find((c) => c.part === part.id)
-  if (!cable || sheet.leads.length === 0) return []
+  const leads = leadsToController(part, sheets)
+  if (!cable || leads.length === 0) return []
   const found: Finding[] = []
-  const needed = sheet.leads.length * (cable.type.perConductor ?? 1)
+  const needed = leads.length * (cable.type.perConductor ?? 1)
   if (cable.type.cores < needed) found.push(stop('plan', 'cores', `${cable.id} has ${cable.type.cores} cores; ${part.id} needs ${needed}. Take a cable with more${(cable.type.perConductor ?? 1) > 1 ? ', or fewer cores a conductor' : ''}.`, cable.id))
   const mm2 = coreMm2(cable.type)
   for (const [key, id] of Object.entries(door.placement?.terminals ?? {})) {
@@ -46,7 +48,7 @@ function cableFit(door: Door, part: Part, sheet: DeviceSheet, board: DeviceSheet
     if (most !== undefined && mm2 > most) { found.push(stop('plan', 'thick', `${cable.id} has cores of ${Number(mm2.toFixed(2))} mm²; terminal ${id} takes ${most} mm². End it on a thinner tail, or take a thinner cable.`, cable.id)); break }
   }
   const longest = longestReaderRunM({ ...door, parts: [part] }, sheets)
-  if (sheet.reading && cable.lengthM > longest) found.push(stop('plan', 'distance', `${cable.id} is ${cable.lengthM} m; what ${part.id} speaks reaches ${longest} m. ${sheet.reading.by === 'wiegand' ? 'Take a reader on a bus, or a cabinet nearer to the door.' : 'Plan a cabinet nearer to the door.'}`, cable.id))
+  if (isKind(sheet, 'reader') && cable.lengthM > longest) found.push(stop('plan', 'distance', `${cable.id} is ${cable.lengthM} m; what ${part.id} speaks reaches ${longest} m. ${sheet.reading?.by === 'wiegand' ? 'Take a reader on a bus, or a cabinet nearer to the door.' : 'Plan a cabinet nearer to the door.'}`, cable.id))
   return found
 }
 
@@ -56,6 +58,11 @@ function supplyFit(part: Part, sheet: DeviceSheet, board: DeviceSheet | null): F
   const range = sheet.operatingV
   if (range && (feed < range.least || feed > range.most)) return [stop('plan', 'volts-range', `${part.id} works from ${range.least} V to ${range.most} V; this controller feeds ${feed} V.`, part.id)]
   return []
+}
+
+/** The chain from the reader to the controller, through what stands between. */
+function chainFit(part: Part, sheets: Sheets, board: DeviceSheet | null): Finding[] {
+  return chainFaults(part, sheets, board?.feeds?.volts ?? board?.controller?.feedVolts).map((says) => stop('plan', 'chain', says, part.id))
 }
 
 /** Whether a supervised pair tells its four states apart at the end of its cable. */

@@ -1,4 +1,5 @@
 export * from './records'
+export * from './chain'
 export * from './placement'
 export * from './conductors'
 export * from './circuit'

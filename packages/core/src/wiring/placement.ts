@@ -1,6 +1,7 @@
 import { partOf, readersOf, type Door, type Part, type Placement } from '../doors/door'
 import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
+import { leadsToController } from './chain'
 import { isKind, sheetOf, type ControllerFacts, type DeviceSheet, type LeadKind, type Sheets, type Terminal, type TerminalKind } from '../devices/sheet'
 
 /** One lead of a part and the terminal kind it wants. Links that the panel closes by itself are not leads. */
@@ -20,7 +21,7 @@ const kindFor: Readonly<Record<LeadKind, TerminalKind | 'restingSide'>> = {
 
 /** Which terminal kind each lead of a part needs, in this door. */
 export function wantsOf(door: Door, sheets: Sheets, parts: readonly Part[] = door.parts): Want[] {
-  return parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.filter((lead) => !(part.fed === 'own' && lead.kind === 'supply+')).map((lead) => {
+  return parts.flatMap((part) => leadsToController(part, sheets).filter((lead) => !(part.fed === 'own' && lead.kind === 'supply+')).map((lead) => {
     const kind = kindFor[lead.kind]
     return { part: part.id, lead: lead.id, kind: kind === 'restingSide' ? restingSide(door, sheets) : kind }
   }))

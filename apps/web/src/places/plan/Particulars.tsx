@@ -1,9 +1,10 @@
-import { sheetOf, type Door } from '@rauta/core'
+import { chainOf, isKind, sheetOf, type Door, type Part } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
@@ -22,8 +23,24 @@ export function Particulars({ door }: { door: Door }) {
     <Sheet title="Particulars">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {fed.map((p) => <Tick key={p.id} label={`${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name} has a supply of its own`} on={p.fed === 'own'} onPress={() => send('part.feed', { door: door.id, part: p.id, own: p.fed !== 'own' }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))} />)}
+      {fed.map((p) => <Through key={p.id} door={door} part={p} onWrong={setWrong} />)}
       {supervised ? <Ends key={JSON.stringify(door.ends ?? null)} door={door} onWrong={setWrong} says={`${controller.ref} takes under ${supervised.shortBelow} Ω for a short, under ${supervised.closedBelow} Ω for closed, up to ${supervised.cutAbove} Ω for open, more for cut.`} /> : null}
     </Sheet>
+  )
+}
+
+/** A converter between a reader and the controller, and how the two are joined. */
+function Through({ door, part, onWrong }: { door: Door; part: Part; onWrong: (says: string) => void }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const sheets = sheetsFor(facts)
+  const converters = Object.values(sheets).filter((s) => isKind(s, 'converter'))
+  if (converters.length === 0 || !isKind(sheetOf(sheets, part.sheet), 'reader')) return null
+  return (
+    <View style={{ gap: 4 }}>
+      <Pick label={`${part.id} goes to the controller`} value={part.via ?? ''} options={[{ value: '', label: 'straight' }, ...converters.map((c) => ({ value: c.id, label: `through: ${c.name}` }))]} onChange={(v) => { send('part.via', { door: door.id, part: part.id, via: v || null }).then(() => onWrong('')).catch((e: unknown) => onWrong(saysOf(e))) }} />
+      {chainOf(part, sheets).map((c) => <T key={c.lead.id} size={13} tone={c.terminal || c.lead.kind === 'led' ? 'quiet' : 'madder'}>{`${c.lead.name}, ${c.lead.colour || 'no colour'}: ${c.terminal ? `screw ${c.terminal} of the converter` : c.lead.kind === 'led' ? 'insulate it' : 'no screw'}`}</T>)}
+    </View>
   )
 }
 

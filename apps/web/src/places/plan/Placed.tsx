@@ -1,5 +1,5 @@
 import { DndContext, KeyboardSensor, PointerSensor, useDraggable, useSensor, useSensors, type DragEndEvent, type DragOverEvent } from '@dnd-kit/core'
-import { all, boardOf, effectOf, sheetOf, terminalWords, wantsOf, withLeadAt, type Door, type Effect, type Terminal, type Want } from '@rauta/core'
+import { all, boardOf, effectOf, leadsToController, terminalWords, wantsOf, withLeadAt, type Door, type Effect, type Terminal, type Want } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState, type ReactNode } from 'react'
 import { View } from 'react-native'
@@ -76,8 +76,8 @@ export function Consequence({ effect, title }: { effect: Effect; title: string }
 function LeadLine({ door, want, on, drags, onPress }: { door: Door; want: Want; on: boolean; drags: boolean; onPress: () => void }) {
   const facts = useFacts()
   const key = `${want.part}.${want.lead}`
-  const sheet = sheetOf(sheetsFor(facts), door.parts.find((p) => p.id === want.part)?.sheet ?? '')
-  const about = sheet.leads.find((l) => l.id === want.lead)
+  const part = door.parts.find((p) => p.id === want.part)
+  const about = part && leadsToController(part, sheetsFor(facts)).find((l) => l.id === want.lead)
   const inside = <View style={{ flexDirection: 'row' }}><T face="mono" style={{ width: 44 }}>{want.part}</T><T face={on ? 'strong' : 'text'} style={{ flex: 1 }}>{`${about?.name ?? ''}, ${about?.colour || 'no colour'}`}</T><T face="mono">{door.placement?.terminals[key] ?? 'none'}</T></View>
   const label = `Move ${want.part} ${about?.name ?? want.lead}`
   return drags ? <Dragged id={key} label={label} onPress={onPress}>{inside}</Dragged> : <Tapped label={label} onPress={onPress}>{inside}</Tapped>
