@@ -8,11 +8,27 @@ const out = process.env['SHOTS_OUT'] ?? 'docs/screenshots'
 const phone = { width: 390, height: 844 }
 const wide = { width: 1280, height: 800 }
 
-const views: { name: string; path: string; size: typeof phone; dark?: boolean }[] = [
+interface View { name: string; path: string; size: typeof phone; dark?: boolean; /** What is done before the picture is taken; nothing that changes the job. */ before?: (page: Page) => Promise<void> }
+
+/** A list as an office might send it, with two rows to mend. */
+const list = ['Tower block, issue B', '', 'Door no;Name;From;To;Escape route;Length to Riser 1;Reader', 'X-01;Stair, first floor;Crew side;Crew side / Tower;yes;24 m;Card reader, slim', 'X-02;Store;Crew side / Tower;Crew side / Tower;no;far;Card reader, slim', 'X-03;Roof;Crew side / Tower;Crew side / Tower;perhaps;31,5;none', 'C-07;Mess store, renamed;;;;;', 'C-06;Crew stair, first floor;;;;;'].join('\n')
+
+const bringList = async (page: Page) => {
+  await page.getByLabel('File with the door schedule').setInputFiles({ name: 'tower.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  await page.getByRole('list', { name: 'Rows' }).waitFor()
+}
+const search = async (page: Page) => {
+  await page.getByRole('button', { name: /^Work out where every door goes/ }).click()
+  await page.getByRole('heading', { name: 'Worked out' }).waitFor()
+}
+
+const views: View[] = [
   { name: 'doors', path: '/doors', size: phone }, { name: 'doors-plant-room', path: '/doors', size: phone, dark: true }, { name: 'door', path: '/doors/C-02', size: phone }, { name: 'plan', path: '/doors/Q-01/plan', size: phone },
-  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone }, { name: 'cabinet', path: '/controllers/a1', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'claim', path: '/reach/a3', size: phone }, { name: 'load', path: '/load', size: phone },
-  { name: 'prove', path: '/doors/T-01/prove', size: phone }, { name: 'sign', path: '/doors/Q-01/sign', size: phone }, { name: 'access', path: '/access', size: phone }, { name: 'time', path: '/time', size: phone }, { name: 'live', path: '/live', size: phone },
-  { name: 'doors-wide', path: '/doors/C-02', size: wide }, { name: 'reach-wide', path: '/reach', size: wide }, { name: 'load-wide', path: '/load', size: wide },
+  { name: 'job', path: '/job', size: phone }, { name: 'schedule', path: '/schedule', size: phone, before: bringList }, { name: 'sheet', path: '/sheets/reader-bus', size: phone }, { name: 'siting', path: '/siting', size: phone, before: search },
+  { name: 'supply', path: '/supplies/a6', size: phone, dark: true }, { name: 'addresses', path: '/addresses', size: phone },
+  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone }, { name: 'cabinet', path: '/controllers/a1', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'load', path: '/load', size: phone },
+  { name: 'prove', path: '/doors/T-01/prove', size: phone }, { name: 'sign', path: '/doors/Q-01/sign', size: phone }, { name: 'access', path: '/access', size: phone },
+  { name: 'doors-wide', path: '/doors/C-02', size: wide }, { name: 'plan-wide', path: '/doors/V-07/plan', size: wide },
 ]
 
 async function signIn(page: Page): Promise<void> {
@@ -30,6 +46,7 @@ for (const view of views.filter((v) => only.length === 0 || only.includes(v.name
   await page.emulateMedia({ colorScheme: view.dark ? 'dark' : 'light' })
   await page.goto(base + view.path)
   await page.getByRole('main').getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first().waitFor()
+  await view.before?.(page)
   await page.waitForTimeout(600)
   await page.screenshot({ path: join(out, `${view.name}.png`) })
 }

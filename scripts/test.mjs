@@ -1,4 +1,4 @@
-import { execFileSync, spawnSync } from 'node:child_process'
+import { execFileSync, spawn, spawnSync } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { buildWeb, install, needNode, root } from './ready.mjs'
@@ -13,12 +13,19 @@ let passed = 0
 let failed = 0
 const began = Date.now()
 
-/** One check that passes or fails as a whole. */
-function check(name, command, args) {
-  console.log(`\n== ${name}`)
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit' })
-  if (status === 0) passed += 1
-  else { failed += 1; console.log(`${name} failed`) }
+/** Checks that pass or fail as a whole, side by side; each says what it has to say when it ends. */
+async function checks(list) {
+  await Promise.all(list.map(([name, command, args]) => new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+    let out = ''
+    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => { out += part })
+    child.on('close', (status) => {
+      console.log(`\n== ${name}\n${out.trim()}`)
+      if (status === 0) passed += 1
+      else { failed += 1; console.log(`${name} failed`) }
+      done()
+    })
+  })))
 }
 
 /** A runner that counts its own tests and writes them as JSON. */
@@ -34,10 +41,10 @@ function counted(name, command, args, env, file, read) {
 }
 
 const bin = (name) => join(root, 'node_modules/.bin', name)
-check('Types', bin('tsc'), ['-p', 'tsconfig.json'])
-check('Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json'])
-check('Lint', bin('eslint'), ['.', '--max-warnings', '0'])
-check('Borders of the packages', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src'])
+await checks([
+  ['Lint', bin('eslint'), ['.', '--max-warnings', '0']], ['Types', bin('tsc'), ['-p', 'tsconfig.json']], ['Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json']],
+  ['Borders of the packages', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src']],
+])
 counted('Unit tests of the web application', bin('jest'), ['-c', 'apps/web/jest.config.cjs', '--json', `--outputFile=${join(root, 'test-results-web.json')}`, '--silent'], {}, join(root, 'test-results-web.json'), (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])
 const unit = join(root, 'test-results-unit.json')
 counted('Unit tests', bin('jest'), ['--maxWorkers=1', '--json', `--outputFile=${unit}`, '--silent'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, unit, (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])

@@ -45,7 +45,7 @@ test.describe('an empty store', () => {
       await page.getByRole('textbox', { name: 'Code' }).fill(code)
       await page.getByRole('textbox', { name: 'Name of the area' }).fill(name)
       await page.getByRole('button', { name: 'Add the area' }).click()
-      await expect(page.getByText(`${code}  ${name}`)).toBeVisible()
+      await expect(page.getByRole('button', { name: `${code} ${name}`, exact: true })).toBeVisible()
     }
     for (const [label, value] of [['Good card', '88 1'], ['Lost card', '88 2'], ['Card out of hours', '88 3'], ['Card nobody is told of', '88 4']] as const) await page.getByRole('textbox', { name: label }).fill(value)
     await page.getByRole('button', { name: 'Keep the test cards' }).click()

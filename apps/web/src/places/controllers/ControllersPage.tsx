@@ -9,6 +9,7 @@ import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
+import { UndoBar } from '../../parts/UndoBar'
 import { Strip } from '../../signs/Strip'
 import { fieldOf, saysOf } from '../../state/api'
 import { useDraft } from '../../state/draft'
@@ -110,7 +111,7 @@ export function ControllerPage({ id }: { id: string }) {
       </Sheet>
       <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
       <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
-      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /></Sheet>
+      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><UndoBar /></Sheet>
     </Screen>
   )
 }

@@ -1,4 +1,4 @@
-import { DndContext, KeyboardSensor, PointerSensor, useDraggable, useSensor, useSensors, type DragEndEvent, type DragOverEvent } from '@dnd-kit/core'
+import { closestCenter, DndContext, KeyboardSensor, MeasuringStrategy, PointerSensor, pointerWithin, type CollisionDetection, useDraggable, useSensor, useSensors, type DragEndEvent, type DragOverEvent } from '@dnd-kit/core'
 import { all, boardOf, effectOf, leadsToController, terminalWords, wantsOf, withLeadAt, type Door, type Effect, type Terminal, type Want } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState, type ReactNode } from 'react'
@@ -10,6 +10,9 @@ import { Strip } from '../../signs/Strip'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useGround, useWide } from '../../theme'
+
+/** The screw under the pointer; with the keyboard, the one that is nearest. */
+const underPointer: CollisionDetection = (args) => { const hit = pointerWithin(args); return hit.length || args.pointerCoordinates ? hit : closestCenter(args) }
 
 /**
  * The strip with what is on it. A lead is moved by tapping it and then its new terminal, or by dragging it there on a wide
@@ -46,18 +49,19 @@ export function Placed({ door }: { door: Door }) {
   const effect = over && lead ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door')) : null
   const strip = (
       <Sheet flush title={`On ${controller.ref} in ${controller.cabinet}`}>
+        {wants.length ? <Strip controller={controller} group={placement.portGroup} chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)} onTerminal={tap} fits={(t) => !!want && t.kind === want.kind} drops={wide} /> : <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>}
+        {/* Under the strip: nothing that a lead is carried to may move away. */}
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
         {lead && !over ? <Notice tone="slate">{`${wide ? 'Drag it to' : 'Tap'} the terminal for ${lead.replace('.', ' ')}. Those it fits are underlined.`}</Notice> : null}
         {over && lead && effect ? <Consequence effect={effect} title={`${lead.replace('.', ' ')} on ${over.id} ${over.label}`} /> : null}
         {over && lead ? <View style={{ padding: 16, paddingTop: 0 }}><Action label={`Put it on ${over.id}`} onPress={() => put(over, lead)} /></View> : null}
-        {wants.length ? <Strip controller={controller} group={placement.portGroup} chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)} onTerminal={tap} fits={(t) => !!want && t.kind === want.kind} drops={wide} /> : <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>}
         <View style={{ padding: 16 }}><Action kind="plain" label={`Take off ${controller.ref}`} onPress={() => send('door.place', { id: door.id, placement: null })} /></View>
       </Sheet>
   )
   const leads = wants.length ? <Sheet flush title="Leads">{wants.map((w) => { const key = `${w.part}.${w.lead}`; return <LeadLine key={key} door={door} want={w} on={lead === key} drags={wide} onPress={() => { setLead(lead === key ? null : key); setOver(null); setWrong('') }} /> })}</Sheet> : null
   // On a wide screen the leads stand beside the strip that they are dragged to.
   const inside = wide ? <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 12 }}><View style={{ flex: 1 }}>{strip}</View><View style={{ width: 300 }}>{leads}</View></View> : <>{strip}{leads}</>
-  return wide ? <DndContext sensors={sensors} onDragStart={(e) => { setLead(String(e.active.id)); setOver(null) }} onDragOver={onOver} onDragEnd={onEnd} onDragCancel={() => { setLead(null); setOver(null) }}>{inside}</DndContext> : inside
+  return wide ? <DndContext sensors={sensors} collisionDetection={underPointer} measuring={{ droppable: { strategy: MeasuringStrategy.Always } }} onDragStart={(e) => { setLead(String(e.active.id)); setOver(null) }} onDragOver={onOver} onDragEnd={onEnd} onDragCancel={() => { setLead(null); setOver(null) }}>{inside}</DndContext> : inside
 }
 
 /** What would come and what would go. */
@@ -93,7 +97,7 @@ function Tapped({ label, onPress, children }: { label: string; onPress: () => vo
 function Dragged({ id, label, onPress, children }: { id: string; label: string; onPress: () => void; children: ReactNode }) {
   const ground = useGround()
   const { setNodeRef, listeners, attributes, transform, isDragging } = useDraggable({ id })
-  const moved = transform ? { transform: [{ translateX: transform.x }, { translateY: transform.y }], zIndex: 10, opacity: 0.9 } : {}
+  const moved = transform ? { transform: [{ translateX: transform.x }, { translateY: transform.y }], zIndex: 10, opacity: 0.6 } : {}
   return (
     <View ref={setNodeRef as never} {...({ ...attributes, ...listeners, 'aria-label': label, onClick: () => { if (!isDragging) onPress() } } as object)} style={[lineStyle(ground.line, ground.sheet), { touchAction: 'none', cursor: 'grab' } as object, moved]}>{children}</View>
   )
