@@ -21,7 +21,8 @@ async function serverWith(doors: number) {
   const site = bigSite(Math.max(doors, 1))
   if (doors) {
     await run('doors.import', { file: 'bench', meanings: {}, doors: site.doors.map((d) => ({ ref: d.ref, name: d.name, from: 'All', to: 'All', handle: true, lengthM: 30, hardware: Object.fromEntries(d.parts.map((p) => [p.role, p.sheet])) })) })
-    const { siteDoors, all } = await import('@rauta/core')
+    const { all } = await import('@rauta/core')
+    const { siteDoors } = await import('@rauta/core/siting')
     const siting = siteDoors({ ...site, doors: all(log.facts, 'door').map((d, i) => ({ ...d, at: site.doors[i]?.at ?? { x: 0, y: 0 } })) })
     await run('site.place', { controllers: siting.controllers, doors: siting.doors.map(({ door, placement, lengthM }) => ({ door, placement, lengthM })) })
   }

@@ -1,4 +1,5 @@
-import { siteDoors, type Controller, type Door, type Facts, type SitingInput } from '@rauta/core'
+import type { Controller, Door, Facts, SitingInput } from '@rauta/core'
+import { siteDoors } from '@rauta/core/siting'
 import { applyChanges, emptyFacts, put, type Change } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 

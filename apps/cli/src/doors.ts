@@ -1,4 +1,4 @@
-import { columnLetters, findHeader, previewRows, readRows } from '@rauta/core'
+import { columnLetters, findHeader, previewRows, readRows } from '@rauta/core/doorlist'
 import { shippedSheets } from '@rauta/contracts'
 import { PaperError, readPaper } from '@rauta/papers'
 import { told, type Outcome } from './outcome'

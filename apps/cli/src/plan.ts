@@ -1,7 +1,5 @@
-import {
-  addressFault, addressOf, bankOf, cableName, conductorOhmPerKm, defaultBehaviour, ipv4, ipv4Text, isKind, longestRunM, loopOhm, networkPower, partRoles, reservedRanges, roleFacts, sheetFaults, siteDoors, solveTree, standbyHours, standbyNeed, switchesFor, TreeFault, voltsAtLock,
-  type BatteryBank, type CableType, type Consumer, type DeviceSheet, type Door, type Part, type SwitchCoding, type TreeNode,
-} from '@rauta/core'
+import { addressFault, addressOf, bankOf, cableName, conductorOhmPerKm, defaultBehaviour, ipv4, ipv4Text, isKind, longestRunM, loopOhm, networkPower, partRoles, reservedRanges, roleFacts, sheetFaults, solveTree, standbyHours, standbyNeed, switchesFor, TreeFault, voltsAtLock, type BatteryBank, type CableType, type Consumer, type DeviceSheet, type Door, type Part, type SwitchCoding, type TreeNode } from '@rauta/core'
+import { siteDoors } from '@rauta/core/siting'
 import { shippedSheets } from '@rauta/contracts'
 import { round, told, type Outcome } from './outcome'
 

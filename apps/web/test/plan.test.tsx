@@ -11,11 +11,13 @@ jest.mock('../src/places/siting/run', () => ({ wiredDoors: () => [], startSiting
 jest.mock('../src/places/supplies/lazyDriveLevel', () => ({ DriveLevel: jest.requireActual<{ default: unknown }>('../src/places/supplies/DriveLevel').default }))
 jest.mock('react-native-gifted-charts', () => ({ LineChart: () => null }))
 
-import { AddressesPage, SwitchesPage } from '../src/places/addresses/AddressesPage'
+import { AddressesPage } from '../src/places/addresses/AddressesPage'
+import { SwitchesPage } from '../src/places/addresses/SwitchesPage'
 import { JobPage } from '../src/places/job/JobPage'
 import { SchedulePage } from '../src/places/papers/SchedulePage'
 import { SheetForm } from '../src/places/sheets/SheetForm'
-import { SheetPage, SheetsPage } from '../src/places/sheets/SheetsPage'
+import { SheetPage } from '../src/places/sheets/SheetPage'
+import { SheetsPage } from '../src/places/sheets/SheetsPage'
 import { SitingPage } from '../src/places/siting/SitingPage'
 import { ReleasePage } from '../src/places/supplies/ReleasePage'
 import { SuppliesPage } from '../src/places/supplies/SuppliesPage'

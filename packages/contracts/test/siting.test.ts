@@ -1,4 +1,5 @@
-import { siteDoors, all, netOf, boardOf, type Door, type Siting, type SitingInput } from '@rauta/core'
+import { all, netOf, boardOf, type Door, type Siting, type SitingInput } from '@rauta/core'
+import { siteDoors } from '@rauta/core/siting'
 import { cabinetsOf } from '../src'
 import { sheets, smallJob, World } from './world'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import highsLoader from 'highs'
-import { assign, finish, leastCableM, leastControllers, spread, Transport } from '../src'
+import { assign, finish, leastCableM, leastControllers, spread, Transport } from '../src/siting'
 
 const costs = (doors: number, cabinets: number) => fc.array(fc.array(fc.oneof({ weight: 5, arbitrary: fc.integer({ min: 1, max: 100 }) }, { weight: 1, arbitrary: fc.constant(Infinity) }), { minLength: cabinets, maxLength: cabinets }), { minLength: doors, maxLength: doors })
 

@@ -1,7 +1,8 @@
 import { stringify } from 'csv-stringify/sync'
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import writeWorkbook from 'write-excel-file/node'
-import { columnLetters, isKind, meaningWords, openingKinds, openingWords, partRoles, roleFacts, sheetOf, type Area, type Door, type Meaning, type PartRole, type Sheets } from '@rauta/core'
+import { isKind, openingKinds, openingWords, partRoles, roleFacts, sheetOf, type Area, type Door, type Meaning, type PartRole, type Sheets } from '@rauta/core'
+import { columnLetters, meaningWords } from '@rauta/core/doorlist'
 
 /** What a door schedule is written from. */
 export interface ScheduleSource { doors: readonly Door[]; areas: readonly Area[]; cabinets: readonly string[]; sheets: Sheets }

@@ -1,7 +1,8 @@
 import iconv from 'iconv-lite'
 import fc from 'fast-check'
 import { strToU8, zipSync } from 'fflate'
-import { columnsAt, defaultBehaviour, findHeader, previewRows, readRows, type Area, type Cell, type DeviceSheet, type Door, type Preview, type Table } from '@rauta/core'
+import { defaultBehaviour, type Area, type Cell, type DeviceSheet, type Door, type Preview, type Table } from '@rauta/core'
+import { columnsAt, findHeader, previewRows, readRows } from '@rauta/core/doorlist'
 import { decodeText, PaperError, readPaper, scheduleCsv, scheduleXlsx } from '../src'
 
 const sheet = (id: string, name: string, kind: DeviceSheet['kind']): DeviceSheet => ({ id, name, kind, says: '', restA: 0, terminals: [], leads: [], atHand: [], ...(kind === 'lock' ? { lock: { principle: 'strike', fail: 'secure', nominalV: 12, leastV: 10, pullA: 0.4, sensing: false } } : {}) })

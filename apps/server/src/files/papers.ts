@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { all, columnLetters, columnsAt, findHeader, previewRows, readRows, type Column, type Facts, type Preview, type Table } from '@rauta/core'
+import { all, type Column, type Facts, type Preview, type Table } from '@rauta/core'
+import { columnLetters, columnsAt, findHeader, previewRows, readRows } from '@rauta/core/doorlist'
 import { sheetsFor, shownRows, type DoorsImport, type PaperView } from '@rauta/contracts'
 import { readPaper } from '@rauta/papers'
 

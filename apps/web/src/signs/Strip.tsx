@@ -1,15 +1,15 @@
-import { useDroppable } from '@dnd-kit/core'
 import { all, boardOf, load, sheetOf, type Controller, type Terminal } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
+import type { ComponentType } from 'react'
 import { Pressable, View } from 'react-native'
 import { T } from '../parts/Text'
 import { useFacts } from '../state/job'
 import { useGround } from '../theme'
 
-interface StripProps { controller: Controller; group?: string; chosen?: string | null; onTerminal?: (terminal: Terminal) => void; fits?: (terminal: Terminal) => boolean; /** Leads may be dropped on its cells. */ drops?: boolean }
+interface StripProps { controller: Controller; group?: string; chosen?: string | null; onTerminal?: (terminal: Terminal) => void; fits?: (terminal: Terminal) => boolean; /** Another way to draw a cell: one that leads may be dropped on. */ CellAs?: ComponentType<CellProps> }
 
 /** A controller as its terminal strip: each screw a numbered cell with what is on it; free ones are open. */
-export function Strip({ controller, group, chosen, onTerminal, fits, drops }: StripProps) {
+export function Strip({ controller, group, chosen, onTerminal, fits, CellAs = Cell }: StripProps) {
   const facts = useFacts()
   const sheet = boardOf(sheetsFor(facts), controller)
   const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id)
@@ -28,7 +28,7 @@ export function Strip({ controller, group, chosen, onTerminal, fits, drops }: St
           <View style={{ flexDirection: sheet.controller?.terminalOneAt === 'right' ? 'row-reverse' : 'row', flexWrap: 'wrap', paddingHorizontal: 16 }}>
             {board.terminals.map((t) => {
               const cell = { terminal: t, on: users(t.id), over: (count.get(t.id) ?? 0) > t.maxConductors, open: fits?.(t) ?? false, chosen: chosen === t.id, onTerminal }
-              return drops ? <DropCell key={t.id} {...cell} /> : <Cell key={t.id} {...cell} />
+              return <CellAs key={t.id} {...cell} />
             })}
           </View>
         </View>
@@ -37,10 +37,10 @@ export function Strip({ controller, group, chosen, onTerminal, fits, drops }: St
   )
 }
 
-interface CellProps { terminal: Terminal; on: string[]; over: boolean; open: boolean; chosen: boolean; onTerminal: ((terminal: Terminal) => void) | undefined; drop?: unknown }
+export interface CellProps { terminal: Terminal; on: string[]; over: boolean; open: boolean; chosen: boolean; onTerminal: ((terminal: Terminal) => void) | undefined; drop?: unknown }
 
 /** One screw: its number, what is printed beside it, and what is on it. */
-function Cell({ terminal: t, on, over, open, chosen, onTerminal, drop }: CellProps) {
+export function Cell({ terminal: t, on, over, open, chosen, onTerminal, drop }: CellProps) {
   const ground = useGround()
   const words = `Terminal ${t.id} ${t.label}: ${on.length ? on.join(', ') : 'free'}${over ? ', too many conductors' : ''}`
   return (
@@ -52,9 +52,4 @@ function Cell({ terminal: t, on, over, open, chosen, onTerminal, drop }: CellPro
       <T face="mono" size={11} tone={chosen ? 'onOxide' : over ? 'madder' : 'ink'} numberOfLines={1}>{on.map((u) => u.split(' ')[1]).join(' ')}</T>
     </Pressable>
   )
-}
-
-function DropCell(props: CellProps) {
-  const { setNodeRef, isOver } = useDroppable({ id: props.terminal.id })
-  return <Cell {...props} chosen={props.chosen || isOver} drop={setNodeRef} />
 }

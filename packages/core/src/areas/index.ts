@@ -1,1 +1,2 @@
 export * from './map'
+export * from './coming'

@@ -1,13 +1,12 @@
 import { partRoles, roleFacts, type Behaviour, type Door, type PartRole } from '../doors/door'
 import type { Area } from '../job/facts'
-import { areaFinder, type CellFault, type ListedDoor, type ListedRow } from './read'
-import { openingWords } from './values'
+import { AreasToCome, type NewArea } from '../areas/coming'
+import { openingWords } from '../doors/openings'
+import type { CellFault, ListedDoor, ListedRow } from './read'
 
 export type RowState = 'new' | 'changed' | 'same' | 'bad'
 /** One row against the job: what would happen to it, told in words. */
 export interface RowPreview { row: number; ref: string; name: string; state: RowState; /** Id of the door that it is about, empty for a new one. */ door: string; says: string[]; faults: CellFault[]; notes: string[]; listed: ListedDoor }
-/** An area that the file speaks of and the job lacks. */
-export interface NewArea { path: string; name: string; code: string; parent: string }
 export interface Preview { rows: RowPreview[]; counts: Record<RowState, number>; areas: NewArea[] }
 
 /** Lays rows beside the job's doors. A bad row is told and left out; the others go on. */
@@ -69,45 +68,4 @@ function differences(door: Door, listed: ListedDoor, from: string | undefined, t
   for (const [cabinet, m] of Object.entries(listed.distances ?? {})) compare(`Metres to ${cabinet}`, door.distances?.[cabinet], m)
   if (listed.lengthM !== undefined && door.cables.some((c) => c.lengthM !== listed.lengthM)) says.push(`Cables: ${listed.lengthM} m`)
   return says
-}
-
-/** Areas as the job has them, and those that a file brings along, each with a code of its own. */
-export class AreasToCome {
-  readonly list: NewArea[] = []
-  private readonly find: (text: string) => Area | undefined
-  private readonly codes: Set<string>
-  private readonly made = new Map<string, string>()
-  constructor(areas: readonly Area[]) {
-    this.find = areaFinder(areas)
-    this.codes = new Set(areas.map((a) => a.code))
-  }
-
-  /** Id of an area; one that the job lacks is `new:` and its path. */
-  idOf(text: string): string {
-    const known = this.find(text)
-    if (known) return known.id
-    const parts = text.split(/\s*[/>\\]\s*/).map((p) => p.trim()).filter(Boolean)
-    let parent = ''
-    parts.forEach((name, i) => {
-      const path = parts.slice(0, i + 1).join(' / ')
-      const there = this.find(path)
-      const key = path.toLowerCase()
-      if (there) { parent = there.id; return }
-      if (!this.made.has(key)) {
-        this.made.set(key, `new:${path}`)
-        this.list.push({ path, name, code: this.codeFor(name), parent })
-      }
-      parent = this.made.get(key) ?? ''
-    })
-    return parent
-  }
-
-  private codeFor(name: string): string {
-    const words = name.normalize('NFKD').replace(/\p{M}/gu, '').toUpperCase().replace(/[^A-Z0-9 ]/g, ' ').split(' ').filter(Boolean)
-    const letters = words.length > 1 ? words.map((w) => w[0]).join('').slice(0, 3) : (words[0] ?? 'A').slice(0, 2)
-    let code = letters || 'A'
-    for (let n = 2; this.codes.has(code); n++) code = `${letters.slice(0, 4 - String(n).length)}${n}`
-    this.codes.add(code)
-    return code
-  }
 }

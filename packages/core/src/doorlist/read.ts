@@ -1,6 +1,5 @@
 import { isKind, type DeviceSheet, type Sheets } from '../devices/sheet'
 import { roleFacts, type Behaviour, type OpeningKind, type PartRole } from '../doors/door'
-import type { Area } from '../job/facts'
 import { repeatsHeader, type Column } from './header'
 import { meaningWords } from './meanings'
 import { cellName, plain, textOf, type Cell, type Table } from './table'
@@ -120,13 +119,3 @@ function hardware(text: string, role: PartRole, names: SheetNames): Taken<string
   if (word.ok) return { ok: false, says: `it says yes, but not which ${says.toLowerCase()}`, mend: `Name one, for example: ${some}.` }
   return { ok: false, says: found ? `${found.name} is not fit as ${says.toLowerCase()}` : `no device sheet is called “${text}”`, mend: `Name one that there is, for example: ${some}. Or add a device sheet.` }
 }
-
-/** Areas by what a schedule may call them: code, name, or the path of names. */
-export function areaFinder(areas: readonly Area[]): (text: string) => Area | undefined {
-  const byId = new Map(areas.map((a) => [a.id, a]))
-  const path = (a: Area): string => (a.parent && byId.has(a.parent) ? `${path(byId.get(a.parent) as Area)} ${plain(a.name)}` : plain(a.name))
-  const found = new Map<string, Area>()
-  for (const a of areas) for (const key of [path(a), plain(a.name), plain(a.code)]) if (!found.has(key)) found.set(key, a)
-  return (text) => found.get(plain(text))
-}
-

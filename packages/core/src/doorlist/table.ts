@@ -20,7 +20,4 @@ export function textOf(cell: Cell | undefined): string {
   return String(cell).replace(/\s+/g, ' ').trim()
 }
 
-/** Small letters, no accents, no punctuation: how titles and words are compared. */
-export function plain(text: string): string {
-  return text.normalize('NFKD').replace(/\p{M}/gu, '').toLowerCase().replace(/ß/g, 'ss').replace(/[^\p{L}\p{N}]+/gu, ' ').trim()
-}
+export { plain } from '../areas/plain'

@@ -1,4 +1,5 @@
 import { openingKinds, type OpeningKind } from '../doors/door'
+import { openingWords } from '../doors/openings'
 import { plain } from './table'
 
 /** A value taken from a cell, or what is wrong with it and how to mend it. */
@@ -53,9 +54,6 @@ const openings: Readonly<Record<OpeningKind, string>> = {
   padlock: 'padlock|riippulukko|vorhangeschloss|hanglas|cadenas|candado', liftCall: 'lift call|lift|elevator|hissi|aufzug|hiss|ascenseur|ascensor',
 }
 const openingByWord = new Map<string, OpeningKind>(openingKinds.flatMap((kind) => [[plain(kind), kind] as const, ...openings[kind].split('|').map((w) => [w, kind] as const)]))
-
-/** How an opening is called on screen and in files. */
-export const openingWords: Readonly<Record<OpeningKind, string>> = { door: 'Door', doubleDoor: 'Double door', gate: 'Gate', shutter: 'Shutter', turnstile: 'Turnstile', cabinet: 'Cabinet', locker: 'Locker', padlock: 'Padlock', liftCall: 'Lift call' }
 
 export function opening(text: string): Taken<OpeningKind> {
   const found = openingByWord.get(plain(text))

@@ -1,1 +1,2 @@
 export * from './door'
+export * from './openings'

@@ -1,4 +1,4 @@
-import { SwitchesPage } from '../../places/addresses/AddressesPage'
+import { SwitchesPage } from '../../places/addresses/SwitchesPage'
 
 export default function Route() {
   return <SwitchesPage />

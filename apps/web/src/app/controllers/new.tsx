@@ -1,4 +1,4 @@
-import { ControllerForm } from '../../places/controllers/ControllersPage'
+import { ControllerForm } from '../../places/controllers/ControllerForm'
 
 export default function Route() {
   return <ControllerForm />

@@ -1,21 +1,12 @@
-import { all, boardOf, carriesFaults, ipv4, ipv4Text, jobOf, kindWords, sheetOf, type Controller, type Facts } from '@rauta/core'
-import { sheetsFor, takenAddresses } from '@rauta/contracts'
+import { sheetOf } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { View } from 'react-native'
-import { v7 } from 'uuid'
-import { Action, Tick } from '../../parts/Action'
-import { Field } from '../../parts/Field'
-import { Pick } from '../../parts/Pick'
-import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { Action } from '../../parts/Action'
+import { Line, Screen } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { UndoBar } from '../../parts/UndoBar'
-import { Strip } from '../../signs/Strip'
-import { fieldOf, saysOf } from '../../state/api'
-import { useDraft } from '../../state/draft'
-import { useFacts, useJob } from '../../state/job'
+import { useFacts } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
-import { Missing } from '../shell/Missing'
 
 export function ControllersPage() {
   const facts = useFacts()
@@ -27,91 +18,6 @@ export function ControllersPage() {
           <View style={{ flexDirection: 'row', gap: 12 }}><T face="mono">{c.ref}</T><View style={{ flex: 1 }}><T face="strong">{sheetOf(sheetsFor(facts), c.sheet).name}</T><T tone="quiet">{`${c.cabinet} · ${c.serial || 'no serial yet'}`}</T></View><T face="mono" size={13}>{c.address}</T></View>
         </Line>
       ))}
-    </Screen>
-  )
-}
-
-/** The next address of the site's subnet that nobody has, from .21 on. */
-function freeAddress(facts: Facts): string {
-  const network = jobOf(facts)?.network
-  const base = network ? ipv4(network.address) : null
-  if (!network || base === null) return ''
-  const taken = takenAddresses(facts, '')
-  for (let n = 21; n < 2 ** (32 - network.prefix) - 1; n++) if (!taken.has(ipv4Text(base + n))) return ipv4Text(base + n)
-  return ''
-}
-
-export function ControllerForm({ id }: { id?: string }) {
-  const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const before = id ? facts.controller[id] : undefined
-  const [form, setForm, forget] = useDraft<Controller>(`controller-${id ?? 'new'}`, before ?? { id: '', ref: `A${controllersInOrder(facts).length + 1}`, sheet: 'controller-2', cabinet: '', supply: 'supply-5', address: freeAddress(facts), serial: '', mac: '' })
-  const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
-  const keep = async () => {
-    const key = form.id || v7()
-    try {
-      await send('controller.put', { ...form, id: key, ref: form.ref.trim(), address: form.address.trim(), serial: form.serial.trim(), mac: form.mac.trim() })
-      forget()
-      router.replace(`/controllers/${key}`)
-    } catch (error) {
-      setWrong({ says: saysOf(error), field: fieldOf(error) })
-    }
-  }
-  const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
-  const set = (key: 'ref' | 'sheet' | 'cabinet' | 'supply' | 'address' | 'serial' | 'mac') => (value: string) => setForm({ ...form, [key]: value })
-  return (
-    <Screen title={before ? `Edit ${before.ref}` : 'Plan a controller'} bar={<Action label="Keep the controller" onPress={keep} />}>
-      {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
-      <Sheet>
-        <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
-        <Pick label="Device sheet" value={form.sheet} onChange={set('sheet')} options={Object.values(sheetsFor(facts)).filter((s) => s.controller).map((s) => ({ value: s.id, label: s.name }))} />
-        <Pick label="Supply" value={form.supply} onChange={set('supply')} options={Object.values(sheetsFor(facts)).filter((s) => s.supply).map((s) => ({ value: s.id, label: s.name }))} error={error('supply')} />
-        <Expanders form={form} onChange={(expanders) => setForm({ ...form, expanders })} error={error('expanders')} />
-        <Field label="Cabinet" value={form.cabinet} onChange={set('cabinet')} hint="Where it hangs" error={error('cabinet')} />
-        <Field label="Address on the site’s network" value={form.address} onChange={set('address')} mono error={error('address')} />
-        <Field label="Serial, where known" value={form.serial} onChange={set('serial')} mono />
-        <Field label="MAC, where known" value={form.mac} onChange={set('mac')} mono />
-      </Sheet>
-    </Screen>
-  )
-}
-
-/** Expanders behind a controller, as many as its sheet carries. */
-function Expanders({ form, onChange, error }: { form: Controller; onChange: (expanders: NonNullable<Controller['expanders']>) => void; error: string | undefined }) {
-  const facts = useFacts()
-  const sheets = sheetsFor(facts)
-  const most = sheets[form.sheet]?.carries?.find((c) => c.kind === 'expander')?.most ?? 0
-  const kinds = Object.values(sheets).filter((s) => s.kind === 'expander')
-  const list = form.expanders ?? []
-  if (most === 0 && list.length === 0) return null
-  return (
-    <View style={{ gap: 8, marginBottom: 12 }}>
-      <T face="mid">{`${kindWords.expander[1]}, at most ${most}`}</T>
-      {error ? <T tone="madder">{error}</T> : null}
-      {list.map((e, i) => <Pick key={e.id} label={`Expander ${e.id}`} value={e.sheet} options={[{ value: '', label: 'Take it away' }, ...kinds.map((k) => ({ value: k.id, label: k.name }))]} onChange={(v) => onChange(v ? list.map((x, n) => (n === i ? { ...x, sheet: v } : x)) : list.filter((_, n) => n !== i).map((x, n) => ({ ...x, id: `E${n + 1}` })))} />)}
-      {list.length < most ? <Action kind="plain" label="Add an expander" onPress={() => onChange([...list, { id: `E${list.length + 1}`, sheet: kinds[0]?.id ?? '' }])} /> : null}
-    </View>
-  )
-}
-
-/** A controller: its strip with everything on it, and the check-off of its cabinet. */
-export function ControllerPage({ id }: { id: string }) {
-  const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const controller = facts.controller[id]
-  if (!controller) return <Missing what="controller" which={id} />
-  const sheet = boardOf(sheetsFor(facts), controller)
-  const done = facts.cabinet[id]?.done ?? {}
-  const items = sheet.controller?.cabinet ?? []
-  return (
-    <Screen mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
-      {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => <Notice key={f} tone="ochre">{f}</Notice>)}
-      <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
-        {items.map((item) => <Tick key={item.id} label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />)}
-      </Sheet>
-      <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
-      <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
-      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><UndoBar /></Sheet>
     </Screen>
   )
 }

@@ -1,4 +1,5 @@
-import { meaningWords, plainMeanings, type Meaning } from '@rauta/core'
+import type { Meaning } from '@rauta/core'
+import { meaningWords, plainMeanings } from '@rauta/core/doorlist'
 import { cabinetsOf, type PaperView } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useRef, useState } from 'react'

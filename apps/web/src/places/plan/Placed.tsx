@@ -10,6 +10,7 @@ import { Strip } from '../../signs/Strip'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useGround, useWide } from '../../theme'
+import { DropCell } from './DropCell'
 
 /** The screw under the pointer; with the keyboard, the one that is nearest. */
 const underPointer: CollisionDetection = (args) => { const hit = pointerWithin(args); return hit.length || args.pointerCoordinates ? hit : closestCenter(args) }
@@ -49,7 +50,7 @@ export function Placed({ door }: { door: Door }) {
   const effect = over && lead ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door')) : null
   const strip = (
       <Sheet flush title={`On ${controller.ref} in ${controller.cabinet}`}>
-        {wants.length ? <Strip controller={controller} group={placement.portGroup} chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)} onTerminal={tap} fits={(t) => !!want && t.kind === want.kind} drops={wide} /> : <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>}
+        {wants.length ? <Strip controller={controller} group={placement.portGroup} chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)} onTerminal={tap} fits={(t) => !!want && t.kind === want.kind} {...(wide ? { CellAs: DropCell } : {})} /> : <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>}
         {/* Under the strip: nothing that a lead is carried to may move away. */}
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
         {lead && !over ? <Notice tone="slate">{`${wide ? 'Drag it to' : 'Tap'} the terminal for ${lead.replace('.', ' ')}. Those it fits are underlined.`}</Notice> : null}

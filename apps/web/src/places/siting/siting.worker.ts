@@ -1,4 +1,5 @@
-import { siteSteps, type Siting, type SitingInput, type SoFar } from '@rauta/core'
+import type { Siting, SitingInput, SoFar } from '@rauta/core'
+import { siteSteps } from '@rauta/core/siting'
 
 /** What the page asks, and what it is told. Functions cannot be sent, so ids of new controllers come as a list. */
 export type Ask = { go: Omit<SitingInput, 'makeId' | 'fixed'> & { fixed: string[]; ids: string[] } } | { stop: true }

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ControllerForm } from '../../../places/controllers/ControllersPage'
+import { ControllerForm } from '../../../places/controllers/ControllerForm'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

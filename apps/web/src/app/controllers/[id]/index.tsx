@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ControllerPage } from '../../../places/controllers/ControllersPage'
+import { ControllerPage } from '../../../places/controllers/ControllerPage'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { SheetPage } from '../../../places/sheets/SheetsPage'
+import { SheetPage } from '../../../places/sheets/SheetPage'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

@@ -1,4 +1,4 @@
-import { UnitForm } from '../../../places/supplies/UnitPage'
+import { UnitForm } from '../../../places/supplies/UnitForm'
 
 export default function Route() {
   return <UnitForm />

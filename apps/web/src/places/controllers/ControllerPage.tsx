@@ -1,0 +1,32 @@
+import { all, boardOf, carriesFaults } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
+import { router } from 'expo-router'
+import { Action, Tick } from '../../parts/Action'
+import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { UndoBar } from '../../parts/UndoBar'
+import { Strip } from '../../signs/Strip'
+import { useFacts, useJob } from '../../state/job'
+import { Missing } from '../shell/Missing'
+
+/** A controller: its strip with everything on it, and the check-off of its cabinet. */
+export function ControllerPage({ id }: { id: string }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const controller = facts.controller[id]
+  if (!controller) return <Missing what="controller" which={id} />
+  const sheet = boardOf(sheetsFor(facts), controller)
+  const done = facts.cabinet[id]?.done ?? {}
+  const items = sheet.controller?.cabinet ?? []
+  return (
+    <Screen mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
+      {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => <Notice key={f} tone="ochre">{f}</Notice>)}
+      <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
+        {items.map((item) => <Tick key={item.id} label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />)}
+      </Sheet>
+      <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
+      <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
+      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><UndoBar /></Sheet>
+    </Screen>
+  )
+}
