@@ -85,6 +85,18 @@ describe('the door schedule', () => {
     expect(asked.at(-1)?.[1]?.body).toBe('{"columns":{"1":"handle"}}')
     expect(screen.getByRole('button', { name: 'Take 2 doors over' })).toBeTruthy()
   })
+  it('where no row looks like titles, takes the row that it is told', async () => {
+    answers['/door-schedule'] = { ...paper, headerRow: 0, columns: [], rows: [], counts: { new: 0, changed: 0, same: 0, bad: 0 } }
+    answers['/door-schedule/p1/columns'] = paper
+    render(<SchedulePage />)
+    await bring([new File(['x'], 'doors.xlsx')])
+    await type('Titles stand in row', 'two')
+    await press('Take that row for the titles')
+    expect(screen.getAllByRole('alert')[0]?.textContent).toContain('a whole number')
+    await type('Titles stand in row', '3')
+    await press('Take that row for the titles')
+    expect(asked.at(-1)?.[1]?.body).toBe('{"headerRow":3}')
+  })
   it('says of two files at once, and of one that is no list, what to do', async () => {
     render(<SchedulePage />)
     await bring([new File(['x'], 'a.csv'), new File(['y'], 'b.csv')])

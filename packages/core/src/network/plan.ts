@@ -35,25 +35,50 @@ export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
   for (const d of all(facts, 'door').sort(byRef)) for (const p of d.parts) { const s = sheetOf(sheets, p.sheet); if (s.kind !== 'module' && (s.network || s.reading?.by === 'network')) lines.push({ key: { kind: 'part', door: d.id, part: p.id }, ref: `${d.ref} ${p.id}`, what: s.name, address: p.ip ?? '', factory: '' }) }
   if (!network) return { lines: lines.map((l) => ({ ...l, fault: null, proposed: '' })), collisions: [], free: 0, faults: ['The job has no network yet. Enter its subnet under Job.'] }
   const { ranges, faults } = reservedRanges(network.reserved ?? '')
-  const base = ipv4(network.address) ?? 0
-  const size = 2 ** (32 - network.prefix)
   const owners = new Map<string, string[]>()
   for (const l of lines) if (l.address) owners.set(l.address, [...(owners.get(l.address) ?? []), l.ref])
-  const closed = new Set([network.gateway, network.timeServer, ...owners.keys()].map((a) => ipv4(a)))
-  const isFree = (n: number) => !closed.has(n) && !ranges.some((r) => n >= r.from && n <= r.to)
-  let next = base + 21 < base + size - 1 ? base + 21 : base + 1
-  const take = (): string => {
-    for (let tried = 0; tried < size; tried++, next = next + 1 < base + size - 1 ? next + 1 : base + 1) if (isFree(next)) { closed.add(next); return ipv4Text(next) }
-    return ''
-  }
+  const open = new FreeAddresses(network, owners.keys())
+  const take = () => open.take()
   const out = lines.map((l): AddressLine => {
     const fault = l.address ? faultOf(l, network, owners, ranges) : 'It has no address yet.'
     return { ...l, fault, proposed: fault === null ? l.address : take() }
   })
-  let free = 0
-  for (let n = base + 1; n < base + size - 1; n++) if (isFree(n)) free++
   if (out.some((l) => l.fault && !l.proposed)) faults.push(`The subnet ${network.address}/${network.prefix} is full. Ask for a larger one, or take reserved addresses back.`)
-  return { lines: out, collisions: collisionsOf(lines), free, faults }
+  return { lines: out, collisions: collisionsOf(lines), free: open.count(), faults }
+}
+
+/** Addresses of a subnet that nobody has and that are ours, from .21 on where the subnet is large enough. */
+export class FreeAddresses {
+  private readonly first: number
+  private readonly end: number
+  private readonly ranges: { from: number; to: number }[]
+  private readonly closed: Set<number | null>
+  private next: number
+
+  constructor(network: SiteNetwork, taken: Iterable<string>) {
+    const base = ipv4(network.address) ?? 0
+    this.first = base + 1
+    this.end = base + 2 ** (32 - network.prefix) - 1
+    this.next = base + 21 < this.end ? base + 21 : this.first
+    this.ranges = reservedRanges(network.reserved ?? '').ranges
+    this.closed = new Set([network.gateway, network.timeServer, ...taken].map((a) => ipv4(a)))
+  }
+
+  private isFree(n: number): boolean { return !this.closed.has(n) && !this.ranges.some((r) => n >= r.from && n <= r.to) }
+
+  /** The next one, which is then taken; empty where none is left. */
+  take(): string {
+    for (let tried = this.first; tried < this.end; tried++, this.next = this.next + 1 < this.end ? this.next + 1 : this.first) {
+      if (this.isFree(this.next)) { this.closed.add(this.next); return ipv4Text(this.next) }
+    }
+    return ''
+  }
+
+  count(): number {
+    let free = 0
+    for (let n = this.first; n < this.end; n++) if (this.isFree(n)) free++
+    return free
+  }
 }
 
 const byRef = (a: { ref: string }, b: { ref: string }) => a.ref.localeCompare(b.ref, 'en', { numeric: true })

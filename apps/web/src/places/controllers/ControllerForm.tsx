@@ -1,4 +1,4 @@
-import { ipv4, ipv4Text, jobOf, kindWords, type Controller, type Facts } from '@rauta/core'
+import { FreeAddresses, jobOf, kindWords, type Controller, type Facts } from '@rauta/core'
 import { sheetsFor, takenAddresses } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -14,14 +14,10 @@ import { useDraft } from '../../state/draft'
 import { useFacts, useJob } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
 
-/** The next address of the site's subnet that nobody has, from .21 on. */
+/** The next address of the site's subnet that nobody has. */
 function freeAddress(facts: Facts): string {
   const network = jobOf(facts)?.network
-  const base = network ? ipv4(network.address) : null
-  if (!network || base === null) return ''
-  const taken = takenAddresses(facts, '')
-  for (let n = 21; n < 2 ** (32 - network.prefix) - 1; n++) if (!taken.has(ipv4Text(base + n))) return ipv4Text(base + n)
-  return ''
+  return network ? new FreeAddresses(network, takenAddresses(facts, '').keys()).take() : ''
 }
 
 export function ControllerForm({ id }: { id?: string }) {

@@ -5,6 +5,7 @@ import { router } from 'expo-router'
 import { useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
+import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T, type Tone } from '../../parts/Text'
@@ -100,6 +101,7 @@ function Paper({ paper, onView, onWrong }: { paper: PaperView; onView: (view: Pa
       <Sheet title={`Columns, ${paper.columns.length - unused} of ${paper.columns.length} used`}>
         <Action kind="plain" label={columns ? 'Hide the columns' : 'Look at the columns'} onPress={() => setColumns(!columns)} />
         {columns ? <Columns paper={paper} onChange={change} /> : null}
+        {columns || paper.headerRow === 0 ? <TitleRow key={paper.headerRow} row={paper.headerRow} onChange={(headerRow) => change({ headerRow })} onWrong={onWrong} /> : null}
       </Sheet>
       <Sheet flush title="Row by row">
         <View role="list" aria-label="Rows">{rows.map((r) => <Row key={r.row} row={r} />)}</View>
@@ -108,6 +110,17 @@ function Paper({ paper, onView, onWrong }: { paper: PaperView; onView: (view: Pa
       </Sheet>
     </>
   )
+}
+
+/** Where the titles stand, for a list in which no row looks like them. */
+function TitleRow({ row, onChange, onWrong }: { row: number; onChange: (row: number) => unknown; onWrong: (says: string) => void }) {
+  const [text, setText] = useState(row ? String(row) : '')
+  const keep = () => {
+    const wanted = numberIn(text)
+    if (wanted === null || !Number.isInteger(wanted) || wanted < 1) { onWrong('The row of the titles is a whole number, as the spreadsheet counts.'); return undefined }
+    return onChange(wanted)
+  }
+  return <View style={{ gap: 8 }}><Field label="Titles stand in row" value={text} onChange={setText} keyboard="numeric" mono /><Action kind="plain" label="Take that row for the titles" onPress={keep} /></View>
 }
 
 function Columns({ paper, onChange }: { paper: PaperView; onChange: (wanted: object) => unknown }) {
