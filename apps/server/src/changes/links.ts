@@ -6,7 +6,7 @@ import { firstPrevious, sealRecord, type Signer } from '@rauta/core/chain'
 const pkcs8 = Buffer.from('302e020100300506032b657004220420', 'hex')
 const keys = new Map<string, KeyObject>()
 
-/** Node's own Ed25519: some thirty times as quick as the one in JavaScript, which a whole door schedule would wait for. */
+/** Node's own Ed25519, compiled: a whole door schedule would wait for the one in JavaScript. */
 const signNatively: Signer = (hash, secret) => {
   let key = keys.get(secret)
   if (!key) keys.set(secret, (key = createPrivateKey({ key: Buffer.concat([pkcs8, Buffer.from(secret, 'hex')]), format: 'der', type: 'pkcs8' })))
