@@ -1,4 +1,4 @@
-import { addressFault, addressOf, bankOf, cableName, conductorOhmPerKm, defaultBehaviour, ipv4, ipv4Text, isKind, longestRunM, loopOhm, networkPower, partRoles, reservedRanges, roleFacts, sheetFaults, solveTree, standbyHours, standbyNeed, switchesFor, TreeFault, voltsAtLock, type BatteryBank, type CableType, type Consumer, type DeviceSheet, type Door, type Part, type SwitchCoding, type TreeNode } from '@rauta/core'
+import { addressFault, addressOf, bankOf, cableName, conductorOhmPerKm, defaultBehaviour, FreeAddresses, ipv4, isKind, longestRunM, loopOhm, networkPower, partRoles, reservedRanges, roleFacts, sheetFaults, solveTree, standbyHours, standbyNeed, switchesFor, TreeFault, voltsAtLock, type BatteryBank, type CableType, type Consumer, type DeviceSheet, type Door, type Part, type SwitchCoding, type TreeNode } from '@rauta/core'
 import { siteDoors } from '@rauta/core/siting'
 import { shippedSheets } from '@rauta/contracts'
 import { round, told, type Outcome } from './outcome'
@@ -61,26 +61,23 @@ export function switches(input: { coding: Partial<SwitchCoding> & Pick<SwitchCod
 }
 
 export function addresses(input: { network: string; prefix: number; gateway: string; timeServer?: string; reserved?: string; devices: { ref: string; address?: string; factory?: string }[] }): Outcome {
-  const base = ipv4(input.network)
-  if (base === null) return { code: 2, out: `network: ${input.network} is not an IPv4 address.` }
+  if (ipv4(input.network) === null) return { code: 2, out: `network: ${input.network} is not an IPv4 address.` }
   const { ranges, faults } = reservedRanges(input.reserved ?? '')
   if (faults[0]) return { code: 2, out: `reserved: ${faults[0]}` }
   const network = { address: input.network, prefix: input.prefix, gateway: input.gateway, timeServer: input.timeServer ?? '' }
   const taken = new Map<string, string>()
-  const last = base + 2 ** (32 - input.prefix) - 1
   const reserved = (n: number) => ranges.some((r) => n >= r.from && n <= r.to)
   const kept = input.devices.map((d) => {
     const fault = d.address ? (reserved(ipv4(d.address) ?? 0) ? `${d.address} is reserved.` : addressFault(d.address, network, taken)) : null
     if (d.address && !fault) taken.set(d.address, d.ref)
     return { ...d, fault }
   })
-  let next = base + 1
+  const free = new FreeAddresses({ ...network, reserved: input.reserved ?? '' }, taken.keys(), 1)
   const devices = kept.map((d) => {
     if (d.address && !d.fault) return { ref: d.ref, address: d.address }
-    while (next < last && (reserved(next) || taken.has(ipv4Text(next)) || [network.gateway, network.timeServer].includes(ipv4Text(next)))) next++
-    if (next >= last) return { ref: d.ref, address: null, fault: 'The subnet is full.' }
-    taken.set(ipv4Text(next), d.ref)
-    return { ref: d.ref, address: ipv4Text(next), ...(d.fault ? { fault: d.fault } : {}) }
+    const address = free.take()
+    if (!address) return { ref: d.ref, address: null, fault: 'The subnet is full.' }
+    return { ref: d.ref, address, ...(d.fault ? { fault: d.fault } : {}) }
   })
   const factories = new Map<string, string[]>()
   for (const d of input.devices) if (d.factory) factories.set(d.factory, [...(factories.get(d.factory) ?? []), d.ref])

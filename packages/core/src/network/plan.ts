@@ -3,7 +3,7 @@ import { addressRange, switchesFor } from '../devices/coding'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
 import { all, jobOf, type Facts, type SiteNetwork } from '../job/facts'
-import { segmentLimits } from '../power/segment'
+import { segmentFaults, segmentLimits } from '../power/segment'
 import { addressFault, ipv4, ipv4Text } from './address'
 
 /** A planned device with an address on the site's network. `key` says where the address is kept. */
@@ -55,11 +55,12 @@ export class FreeAddresses {
   private readonly closed: Set<number | null>
   private next: number
 
-  constructor(network: SiteNetwork, taken: Iterable<string>) {
+  /** @param from place in the subnet at which giving begins */
+  constructor(network: SiteNetwork, taken: Iterable<string>, from = 21) {
     const base = ipv4(network.address) ?? 0
     this.first = base + 1
     this.end = base + 2 ** (32 - network.prefix) - 1
-    this.next = base + 21 < this.end ? base + 21 : this.first
+    this.next = base + from < this.end ? base + from : this.first
     this.ranges = reservedRanges(network.reserved ?? '').ranges
     this.closed = new Set([network.gateway, network.timeServer, ...taken].map((a) => ipv4(a)))
   }
@@ -125,7 +126,6 @@ function busPlan(controller: { id: string; ref: string }, bus: string, stations:
   const used = new Map<number, string>()
   const faults: string[] = []
   const unitLoads = stations.reduce((sum, s) => sum + (s.sheet.reading?.unitLoad ?? 1), 0)
-  if (unitLoads > segmentLimits.unitLoads) faults.push(`${unitLoads} unit loads on ${bus} of ${controller.ref}; a segment carries ${segmentLimits.unitLoads}.`)
   const lines = stations.map(({ door, part, sheet }, i): BusLine => {
     const ref = `${door.ref} ${part.id}`
     const range = sheet.coding ? addressRange(sheet.coding) : { from: 0, to: segmentLimits.highestOsdpAddress }
@@ -146,6 +146,9 @@ function busPlan(controller: { id: string; ref: string }, bus: string, stations:
     const set = sheet?.coding && line.proposed !== null ? switchesFor(sheet.coding, line.proposed) : null
     line.words = set?.ok ? set.words : ''
   }
+  // The chain as it will be when it is set as told here; lengths are of cables to the controller, not from device to device.
+  const chain = [{ id: controller.ref, address: null, unitLoad: 0 }, ...lines.filter((l) => l.proposed !== null).map((l) => ({ id: l.ref, address: l.proposed, unitLoad: l.unitLoad }))]
+  faults.push(...segmentFaults(chain.map((s, i) => ({ ...s, terminator: i === 0 || i === chain.length - 1, fromPreviousM: 0, stubM: 0, reference: true }))))
   return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults }
 }
 

@@ -105,7 +105,10 @@ function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly D
 }
 
 /** Doors that this search has given a place. */
-const sitedSoFar = (input: SitingInput, siting: Siting): Door[] => siting.doors.map((s) => ({ ...(input.doors.find((d) => d.id === s.door) as Door), placement: s.placement }))
+function sitedSoFar(input: SitingInput, siting: Siting): Door[] {
+  const byId = new Map(input.doors.map((d) => [d.id, d]))
+  return siting.doors.flatMap((s) => { const door = byId.get(s.door); return door ? [{ ...door, placement: s.placement }] : [] })
+}
 
 const capacityOf = (sheet: DeviceSheet, radio: boolean): number => (radio ? (sheet.carries?.find((x) => x.kind === 'wirelessLock')?.most ?? 0) : (sheet.controller?.portGroups.length ?? 0))
 const signature = (d: Door) => d.parts.map((p) => `${p.role}:${p.sheet}`).join(' ')
@@ -116,8 +119,12 @@ function freeOn(controller: Controller, kept: readonly Door[], sheets: Sheets, r
 }
 
 const trialController = (sheet: string, expanders: number, input: SitingInput): Controller => ({
-  id: 'trial', ref: 'a new controller', sheet, cabinet: '', supply: '', address: '', serial: '', mac: '', expanders: Array.from({ length: expanders }, (_, i) => ({ id: `E${i + 1}`, sheet: expanderSheet(input.sheets) ?? '' })),
+  id: 'trial', ref: 'a new controller', sheet, cabinet: '', supply: '', address: '', serial: '', mac: '', expanders: expandersTo(expanders, input.sheets),
 })
+const expandersTo = (n: number, sheets: Sheets): { id: string; sheet: string }[] => Array.from({ length: n }, (_, i) => ({ id: `E${i + 1}`, sheet: expanderSheet(sheets) ?? '' }))
+/** The supply of fewest volts, then of fewest amps: no type is known by its name. */
+const smallestSupply = (sheets: Sheets): string => Object.values(sheets).flatMap((s) => (s.supply ? [{ id: s.id, ...s.supply }] : [])).sort((a, b) => a.volts - b.volts || a.amps - b.amps)[0]?.id ?? ''
+
 /** Any expander that there is a sheet for. */
 const expanderSheet = (sheets: Sheets): string | undefined => Object.values(sheets).find((s) => isKind(s, 'expander'))?.id
 const mostExpanders = (sheet: DeviceSheet, sheets: Sheets): number => (expanderSheet(sheets) ? (sheet.carries?.find((c) => c.kind === 'expander')?.most ?? 0) : 0)
@@ -174,7 +181,7 @@ function newController(input: SitingInput, sheet: string, cabinet: string, sitin
   const refs = new Set([...input.controllers, ...siting.controllers].map((c) => c.ref))
   let n = 1
   while (refs.has(`A${n}`)) n++
-  const made: Controller = { id: input.makeId(siting.newControllers), ref: `A${n}`, sheet, cabinet, supply: input.controllers[0]?.supply ?? 'supply-5', address: '', serial: '', mac: '' }
+  const made: Controller = { id: input.makeId(siting.newControllers), ref: `A${n}`, sheet, cabinet, supply: input.controllers[0]?.supply ?? smallestSupply(input.sheets), address: '', serial: '', mac: '' }
   siting.controllers.push(made)
   siting.newControllers++
   return made
@@ -184,8 +191,10 @@ function putNext(input: SitingInput, controller: Controller, here: Controller[],
   if (freeOn(controller, sited, input.sheets, radio, input.spare) <= 0) return false
   const sheet = sheetOf(input.sheets, controller.sheet)
   for (const [i, door] of waiting.entries()) {
-    for (let n = controller.expanders?.length ?? 0; n <= mostExpanders(sheet, input.sheets); n++) {
-      const tried: Controller = n === (controller.expanders?.length ?? 0) ? controller : { ...controller, expanders: trialController(sheet.id, n, input).expanders ?? [] }
+    const there = controller.expanders ?? []
+    for (let n = there.length; n <= Math.max(there.length, mostExpanders(sheet, input.sheets)); n++) {
+      // Those that are there stay what they are: doors hang on their screws.
+      const tried: Controller = n === there.length ? controller : { ...controller, expanders: [...there, ...expandersTo(n, input.sheets).slice(there.length)] }
       const proposal = proposePlacement(door, tried, input.sheets, sited)
       if (!proposal.ok) continue
       if (tried !== controller) {

@@ -11,9 +11,6 @@ export interface Want {
   kind: TerminalKind
 }
 
-/** The conductor that goes from a lock circuit's feed to the relay when no break glass stands between. */
-export const feedLink = 'link.feed'
-
 const kindFor: Readonly<Record<LeadKind, TerminalKind | 'restingSide'>> = {
   'supply+': 'reader+', 'supply-': 'reader-', d0: 'd0', d1: 'd1', led: 'led', busA: 'busA', busB: 'busB', bus0: 'bus0', contactA: 'input', contactB: 'inputCommon',
   break1: 'feed+', break2: 'relayC', 'lock+': 'restingSide', 'lock-': 'feed-', drive1: 'auxC', drive2: 'auxNO',

@@ -1,4 +1,4 @@
-import { all, boardOf, networkPower, sheetOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
+import { all, demandsOf, boardOf, networkPower, sheetOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -8,7 +8,6 @@ import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { controllersInOrder, reportFor } from '../../state/worked'
-import { demandsOf } from './demands'
 import { Meter } from './Meter'
 
 /** Every supply and every source of network power, with what is wrong first. */
@@ -51,7 +50,7 @@ const faultsOf = (r: SupplyReport): number => r.faults.length + r.locks.filter((
 function NetworkLine({ facts, unit }: { facts: Facts; unit: Unit }) {
   const source = sheetOf(sheetsFor(facts), unit.sheet).networkSource
   if (!source) return null
-  const answer = networkPower(source, demandsOf(facts, unit))
+  const answer = networkPower(source, demandsOf(facts, unit, sheetsFor(facts)))
   const fault = answer.faults[0] ?? answer.ports.flatMap((p) => p.faults)[0]
   const says = fault ?? `${answer.ports.length} of ${source.ports.length} ports used, ${answer.freePorts.length} free.`
   return (

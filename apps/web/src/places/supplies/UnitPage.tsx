@@ -1,4 +1,4 @@
-import { all, networkPower, portOrigin, sheetOf, type PortAnswer, type Unit } from '@rauta/core'
+import { all, demandsOf, networkFed, networkPower, portOrigin, sheetOf, type PortAnswer, type Unit } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -13,7 +13,6 @@ import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { Missing } from '../shell/Missing'
-import { demandsOf, networkFed } from './demands'
 
 /** A switch or midspan: what each port gives, what is drawn, what is lost on the way, and what is left. */
 export function UnitPage({ id }: { id: string }) {
@@ -24,7 +23,7 @@ export function UnitPage({ id }: { id: string }) {
   const unit = facts.unit[id]
   const sheet = unit && sheetOf(sheetsFor(facts), unit.sheet)
   if (!unit || !sheet?.networkSource) return <Missing what="network switch" which={id} />
-  const answer = networkPower(sheet.networkSource, demandsOf(facts, unit))
+  const answer = networkPower(sheet.networkSource, demandsOf(facts, unit, sheetsFor(facts)))
   const left = answer.budgetW - answer.reservedW
   const feeds = new Map(all(facts, 'unitFeed').filter((f) => f.unit === id).map((f) => [f.port, f]))
   const w = (value: number) => `${value.toFixed(1)} W`
@@ -59,7 +58,7 @@ function Plug({ unit, free }: { unit: Unit; free: string[] }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const plugged = new Set(all(facts, 'unitFeed').map((f) => f.id))
-  const waiting = networkFed(facts).filter((d) => !plugged.has(d.id))
+  const waiting = networkFed(facts, sheetsFor(facts)).filter((d) => !plugged.has(d.id))
   const [form, setForm] = useState({ device: '', port: '', length: '' })
   const [wrong, setWrong] = useState('')
   const device = form.device || waiting[0]?.id || ''

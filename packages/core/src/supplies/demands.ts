@@ -1,12 +1,14 @@
-import { all, boardOf, sheetOf, type Facts, type PortDemand, type Unit } from '@rauta/core'
-import { sheetsFor } from '@rauta/contracts'
+import { boardOf } from '../devices/board'
+import { sheetOf, type Sheets } from '../devices/sheet'
+import { all, type Facts } from '../job/facts'
+import type { PortDemand } from '../power/ethernet'
+import type { Unit } from '../power/records'
 
 /** A device that takes its power from the network, and how it is called. */
 export interface NetworkFed { id: string; ref: string; what: string; draw: { restW: number; peakW: number; class: number } }
 
 /** Every planned device that asks for network power. */
-export function networkFed(facts: Facts): NetworkFed[] {
-  const sheets = sheetsFor(facts)
+export function networkFed(facts: Facts, sheets: Sheets): NetworkFed[] {
   const found: NetworkFed[] = []
   const add = (id: string, ref: string, sheet: { name: string; network?: NetworkFed['draw'] }) => { if (sheet.network) found.push({ id, ref, what: sheet.name, draw: sheet.network }) }
   for (const c of all(facts, 'controller')) add(`controller/${c.id}`, c.ref, boardOf(sheets, c))
@@ -16,7 +18,7 @@ export function networkFed(facts: Facts): NetworkFed[] {
 }
 
 /** What a switch or a midspan is asked for on each port. */
-export function demandsOf(facts: Facts, unit: Unit): PortDemand[] {
-  const fed = new Map(networkFed(facts).map((f) => [f.id, f]))
+export function demandsOf(facts: Facts, unit: Unit, sheets: Sheets): PortDemand[] {
+  const fed = new Map(networkFed(facts, sheets).map((f) => [f.id, f]))
   return all(facts, 'unitFeed').filter((f) => f.unit === unit.id).flatMap((f) => { const device = fed.get(f.id); return device ? [{ consumer: device.ref, port: f.port, lengthM: f.lengthM, draw: device.draw }] : [] })
 }
