@@ -132,3 +132,31 @@ describe('an expander that siting adds', () => {
     expect(s.controllers).toEqual([expect.objectContaining({ id: 'a8', expanders: [{ id: 'E1', sheet: 'expander-reader' }, { id: 'E2', sheet: 'expander-io' }] })])
   })
 })
+
+describe('how a bus is really run', () => {
+  const bus = () => {
+    const w = smallJob({ ...strikeHardware })
+    w.do('controller.put', { id: 'a8', ref: 'A8', sheet: 'controller-8', cabinet: 'Riser', supply: 'supply-10', address: '', serial: '', mac: '' })
+    w.do('door.add', { id: 'D-04', fields: { ref: 'D-04', name: 'Both', from: 'out', to: 'in', handle: true, hardware: { ...strikeHardware, entryReader: 'reader-bus', exitReader: 'reader-bus-keypad' } } })
+    w.do('door.placeProposed', { id: 'D-04', controller: 'a8' })
+    w.do('part.address', { door: 'D-04', part: 'R1', address: 1 })
+    w.do('part.address', { door: 'D-04', part: 'R2', address: 2 })
+    return w
+  }
+  const plan = (w: World) => busPlans(w.facts, sheets)[0]
+  it('stands by reference until somebody says otherwise, and the terminator moves with the end', () => {
+    const w = bus()
+    expect(plan(w)).toMatchObject({ known: false, faults: [], lines: [{ part: 'R1', terminator: { position: 'off' } }, { part: 'R2', terminator: { position: 'on' } }] })
+    w.do('busRun.put', { id: `a8/${plan(w)?.bus}`, order: ['D-04/R2', 'D-04/R1'], stations: {} })
+    expect(plan(w)).toMatchObject({ known: true, lines: [{ part: 'R2', terminator: { position: 'off' } }, { part: 'R1', terminator: { position: 'on' } }] })
+  })
+  it('a branch, a missing reference conductor and a chain that is too long are told', () => {
+    const w = bus()
+    w.do('busRun.put', { id: `a8/${plan(w)?.bus}`, order: ['D-04/R1', 'D-04/R2'], stations: { 'D-04/R1': { stubM: 4, fromPreviousM: 700 }, 'D-04/R2': { noReference: true, fromPreviousM: 600 } } })
+    const says = plan(w)?.faults.join(' ') ?? ''
+    expect(says).toContain('D-04 R1 hangs on a branch of 4 m')
+    expect(says).toContain('D-04 R2 lacks the reference conductor')
+    expect(says).toContain('1304 m on one segment')
+  })
+  it('refuses a station that is not there', () => { expect(() => bus().do('busRun.put', { id: 'a8/bus 1', order: ['D-04/R9'], stations: {} })).toThrow() })
+})

@@ -139,3 +139,15 @@ describe('placing a whole job', () => {
     expect(() => w.do('site.place', { controllers: [], doors: [{ door: 'D-01', placement: { controller: 'a1', portGroup: 'A', terminals: { 'R1.d0': '999' } }, lengthM: null }] })).toThrow('A1 has no terminal 999.')
   })
 })
+
+describe('supplies of new controllers', () => {
+  it('are the smallest that carry what their controller got', () => {
+    const near = (n: number) => ({ at: { x: 25 + n, y: 12 } })
+    const light = siteDoors(input(site(2, 1, near), { allowed: ['controller-2'] }))
+    const heavy = siteDoors(input(site(8, 1, (n) => ({ ...near(n), hardware: { ...hardware, lock: 'strike-fast' } })), { allowed: ['controller-8'] }))
+    const amps = (s: Siting) => sheets[s.controllers[0]?.supply ?? '']?.supply?.amps ?? 0
+    expect([light.left, heavy.left]).toEqual([[], []])
+    expect(amps(light)).toBeGreaterThan(0)
+    expect(amps(heavy)).toBeGreaterThan(amps(light))
+  })
+})

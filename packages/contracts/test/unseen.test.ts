@@ -1,4 +1,4 @@
-import { boardOf, inCurrentOrder, layoutDoor, lockCircuit, lockVolts, netOf, overlaps, partRoles, planFindings, proposePlacement, roleFacts, isKind, sheetOf, solveTree, supplyNet, supplyReport, type CableType, type DeviceSheet, type Door, type PartRole, type Sheets } from '@rauta/core'
+import { boardOf, crossings, crossingsOf, expectedReading, inCurrentOrder, layoutDoor, lockCircuit, lockVolts, netOf, overlaps, partRoles, planFindings, proposePlacement, roleFacts, isKind, sheetOf, solveTree, supplyNet, supplyReport, type CableType, type DeviceSheet, type Door, type PartRole, type Sheets } from '@rauta/core'
 import { sheets } from './world'
 
 const next = (() => { let seed = 77; return () => (seed = (Math.imul(seed, 1103515245) + 12345) >>> 1) / 2147483648 })()
@@ -56,6 +56,19 @@ describe('100 random doors of 2 to 12 parts, some with devices that no code has 
       for (const p of layout.parts) expect(p.x >= 0 && p.x + p.w <= 366.5).toBe(true)
     }
   })
+  it('have no crossing that another way of the lines would spare, and screws that can be read, however many parts', () => {
+    for (const { door, board } of placed) {
+      const layout = layoutDoor(door, netOf(door, board, all), 366)
+      const rows = [...new Set(layout.parts.map((p) => p.y))]
+      const unavoidable = rows.reduce((sum, y) => {
+        const ends = (part: string) => layout.conductors.filter((c) => c.conductor.part === part).map((c) => c.points.at(-1)?.x ?? 0)
+        return sum + crossingsOf(layout.parts.filter((p) => p.y === y).sort((a, b) => a.x - b.x).map((p) => ends(p.part.id)))
+      }, 0)
+      expect(crossings(layout)).toBeLessThanOrEqual(unavoidable)
+      for (const t of layout.terminals) expect(t.w).toBeGreaterThanOrEqual(24)
+      expect(layout.conductors).toHaveLength(netOf(door, board, all).conductors.length)
+    }
+  })
   it('have solved volts, or the words that the line collapses; never a number that is not there', () => {
     for (const { door, controller } of placed) {
       const report = supplyReport(controller, [door], all)
@@ -70,7 +83,7 @@ describe('100 random doors of 2 to 12 parts, some with devices that no code has 
 
 describe('one netlist: a core that is opened is gone from all three', () => {
   const withLock = placed.filter(({ door }) => door.parts.some((p) => p.role === 'lock' && sheetOf(all, p.sheet).leads.length > 0))
-  it('drawing, conductor table and solver', () => {
+  it('drawing, conductor table, solver and expected reading', () => {
     expect(withLock.length).toBeGreaterThan(40)
     for (const { door, controller, board } of withLock) {
       const lock = door.parts.find((p) => p.role === 'lock')
@@ -81,7 +94,13 @@ describe('one netlist: a core that is opened is gone from all three', () => {
       expect(net.conductors.some((c) => c.id === core)).toBe(false)
       expect(layoutDoor(door, net, 366).conductors.some((c) => c.conductor.id === core)).toBe(false)
       expect(lockCircuit(door, board, all, 'K1', 20, cut).missing).toEqual([core])
-      expect(lockVolts(door, board, all, 20, cut)?.volts ?? 0).toBe(0)
+      expect(lockVolts(door, { controllers: { [controller.id]: controller }, doors: [door], sheets: all }, cut)?.pullV ?? 0).toBe(0)
+      const site = { controllers: { [controller.id]: controller }, doors: [door], sheets: all }
+      const cable = door.cables.find((c) => c.part === 'K1')?.id ?? ''
+      expect(expectedReading(door, cable, 'loop', site, false, cut)?.value).toBe(Infinity)
+      expect(expectedReading(door, cable, 'loop', site)?.value).toBeLessThan(100)
+      const fed = expectedReading(door, cable, 'polarity', site)
+      if (fed) expect(expectedReading(door, cable, 'polarity', site, false, cut)?.value).toBe(0)
       const moment = facts?.fail === 'safe' ? ({ kind: 'powerReturn' } as const) : ({ kind: 'pull', door: door.id } as const)
       const whole = solveTree(supplyNet(controller, [door], all, moment).tree)
       const opened = supplyNet(controller, [door], all, moment, 'nominal', 20, new Set([`${door.id}/${core}`]))

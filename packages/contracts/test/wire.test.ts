@@ -1,8 +1,8 @@
-import { expectedReading, judgeReading, marksOf, sheetOf } from '@rauta/core'
+import { expectedReading, judgeReading, marksOf, plannedOf, sheetOf } from '@rauta/core'
 import { sheets, smallJob, strikeHardware, type World } from './world'
 
 const controller = sheetOf(sheets, 'controller-2')
-const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') => expectedReading(w.door(), cable, kind, controller, sheets)
+const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') => expectedReading(w.door(), cable, kind, plannedOf(w.facts, sheets))
 const cableOf = (w: World, part: string) => w.door().cables.find((c) => c.part === part)?.id ?? ''
 
 function wireAll(w: World): void {
@@ -23,10 +23,11 @@ describe('readings', () => {
     expect(loop?.value).toBeCloseTo(0.724, 6)
     expect(loop?.to).toBeCloseTo(0.724 * 1.1 + 0.3, 6)
     if (!loop) return
-    expect(judgeReading(0.7, loop).in).toBe(true)
-    expect(judgeReading(1.4, loop)).toMatchObject({ in: false, says: expect.stringMatching(/bad joint|longer/) as string })
-    expect(judgeReading(90, loop).says).toContain('Open')
-    expect(judgeReading(0.02, loop).says).toContain('short')
+    const judged = (value: number) => judgeReading({ id: 'r', door: 'D-01', cable: cableOf(w, 'K1'), kind: 'loop', value, by: 'Maija', at: 0 }, w.door(), plannedOf(w.facts, sheets))
+    expect(judged(0.7)?.in).toBe(true)
+    expect(judged(1.4)).toMatchObject({ in: false })
+    expect(judged(4000)?.causes[0]).toMatchObject({ rule: 'open' })
+    expect(judged(0.02)?.causes[0]).toMatchObject({ rule: 'short' })
   })
   it('expects volts at rest at a magnet and none at a fail-secure strike', () => {
     expect(expected(smallJob(), 'W2', 'voltsRest')?.value).toBeGreaterThan(12)

@@ -23,13 +23,25 @@ export function netlist(tree: Tree): string {
   return `${[...lines, ...starts].join('\n')}\n.options reltol=1e-7 abstol=1e-12 vntol=1e-9\n.control\nop\nset numdgt=9\nprint all\n.endc\n.end\n`
 }
 
-/** Volts by node as ngspice prints them; empty where it finds no answer. */
-export function spiceVolts(tree: Tree): Record<string, number> {
+function run(circuit: string): string {
   const folder = mkdtempSync(join(tmpdir(), 'spice-'))
   const file = join(folder, 't.cir')
-  writeFileSync(file, netlist(tree))
+  writeFileSync(file, circuit)
   const { stdout } = spawnSync('ngspice', ['-b', file], { encoding: 'utf8' })
   rmSync(folder, { recursive: true, force: true })
+  return stdout
+}
+
+/** Volts at some nodes of a circuit that is written out. @param elements lines of a netlist, the first a title */
+export function solveSpice(elements: string, nodes: readonly string[]): Record<string, number> {
+  needNgspice()
+  const stdout = run(`${elements}.options reltol=1e-7\n.control\nop\nset numdgt=9\nprint all\n.endc\n.end\n`)
+  return Object.fromEntries([...stdout.matchAll(/^\s*(\w+)\s*=\s*([-+0-9.e]+)\s*$/gim)].filter(([, id]) => nodes.includes(id ?? '')).map(([, id, volts]) => [id ?? '', Number(volts)]))
+}
+
+/** Volts by node as ngspice prints them; empty where it finds no answer. */
+export function spiceVolts(tree: Tree): Record<string, number> {
+  const stdout = run(netlist(tree))
   return Object.fromEntries([...stdout.matchAll(/^\s*(n\d+|top)\s*=\s*([-+0-9.e]+)\s*$/gim)].map(([, id, volts]) => [id ?? '', Number(volts)]))
 }
 

@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module'
 import PDFDocument from 'pdfkit'
-import { all, boardOf, cableName, expectedReading, inCurrentOrder, jobOf, judgeReading, netOf, newestReading, openSnags, readingName, readingsFor, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
+import { all, boardOf, cableName, inCurrentOrder, jobOf, judgeReading, netOf, newestOf, openSnags, plannedOf, readingFacts, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
 import { chainHead, sheetsFor } from '@rauta/contracts'
 
 const require = createRequire(import.meta.url)
@@ -77,16 +77,16 @@ function planPart(page: Page, facts: Facts, door: Door): void {
 }
 
 function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
-  const controller = facts.controller[door.placement?.controller ?? '']
+  const planned = plannedOf(facts, sheetsFor(facts))
   page.heading('Wire')
   for (const cable of door.cables) {
     const tick = facts.tick[`${door.id}/${cable.id}`]
     const done = (['pulled', 'ended', 'tested'] as const).map((w) => (tick?.[w] ? `${w} by ${tick[w].by}` : `not ${w}`)).join(', ')
-    page.row(`${cable.id} to ${cable.part}`, `${cableName(cable.type)}, ${cable.lengthM} m; ${done}`)
-    for (const kind of readingsFor(door, cable.id)) {
-      const reading = newestReading(facts, door.id, cable.id, kind)
-      const expected = expectedReading(door, cable.id, kind, controller ? boardOf(sheetsFor(facts), controller) : null, sheetsFor(facts))
-      if (reading && expected) page.row('', `${readingName(kind)} ${reading.value} ${expected.unit}, worked out ${expected.value.toFixed(2)} ${expected.unit}: ${judgeReading(reading.value, expected).in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`)
+    page.row(`${cable.id} to ${cable.part}`, `${cableName(cable.type)}, ${cable.lengthM} m${cable.planned ? ` as built (planned ${cableName(cable.planned.type)}, ${cable.planned.lengthM} m)` : ''}; ${done}`)
+    for (const reading of newestOf(facts, door.id, cable.id)) {
+      const verdict = judgeReading(reading, door, planned)
+      const { name, unit } = readingFacts[reading.kind]
+      if (verdict) page.row('', `${name} ${reading.value} ${unit}${verdict.value === reading.value ? '' : ` (${verdict.value.toFixed(2)} ${unit} without the meter’s leads)`}, worked out ${verdict.expected.value.toFixed(2)} ${unit}: ${verdict.in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`)
     }
   }
 }

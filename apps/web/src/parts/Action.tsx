@@ -47,15 +47,15 @@ export function Chips<V extends string>({ label, value, options, onChange }: { l
 }
 
 /** A box to tick, 48 px high, with its word beside or under it. */
-export function Tick({ label, on, onPress, under, disabled }: { label: string; on: boolean; onPress: () => unknown; under?: boolean; disabled?: boolean }) {
+export function Tick({ label, name, on, onPress, under, disabled }: { label: string; /** What a screen reader says, where no word stands beside it. */ name?: string; on: boolean; onPress: () => unknown; under?: boolean; disabled?: boolean }) {
   const ground = useGround()
   return (
-    <Pressable role="checkbox" aria-checked={on} aria-label={label} aria-disabled={disabled} disabled={disabled} onPress={() => { void onPress() }}
-      style={{ minHeight: 48, minWidth: 48, flexDirection: under ? 'column' : 'row', alignItems: 'center', gap: under ? 4 : 12 }}>
+    <Pressable role="checkbox" aria-checked={on} aria-label={name ?? label} aria-disabled={disabled} disabled={disabled} onPress={() => { void onPress() }}
+      style={{ minHeight: 48, minWidth: 48, flexDirection: under ? 'column' : 'row', alignItems: 'center', justifyContent: under ? 'center' : 'flex-start', gap: under ? 4 : 12 }}>
       <View style={{ width: 30, height: 30, borderWidth: 1.5, borderColor: ground.ink, backgroundColor: on ? ground.ink : ground.sheet, alignItems: 'center', justifyContent: 'center' }}>
         {on ? <View style={{ width: 8, height: 15, borderRightWidth: 3, borderBottomWidth: 3, borderColor: ground.sheet, transform: [{ rotate: '42deg' }], marginTop: -4 }} /> : null}
       </View>
-      <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>{label}</T>
+      {label ? <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>{label}</T> : null}
     </Pressable>
   )
 }

@@ -4,13 +4,14 @@ import { ScrollView, View } from 'react-native'
 import { useGround, useWide } from '../theme'
 import { T } from './Text'
 
-interface ScreenProps { title: string; mono?: string; under?: string; aside?: ReactNode; bar?: ReactNode; children: ReactNode; head?: ReactNode }
+interface ScreenProps { title: string; mono?: string; under?: string; aside?: ReactNode; bar?: ReactNode; children: ReactNode; head?: ReactNode; /** On a wide screen its sheets stand in two columns. */ columns?: boolean }
 
 /** One place: its title, what it holds, and the bar with the action that it exists for. */
-export function Screen({ title, mono, under, aside, bar, children, head }: ScreenProps) {
+export function Screen({ title, mono, under, aside, bar, children, head, columns }: ScreenProps) {
   const ground = useGround()
   // On a wide screen a place keeps the width that can be read in one look.
-  const width = useWide() ? { width: '100%' as const, maxWidth: 860 } : {}
+  const wide = useWide()
+  const width = wide ? { width: '100%' as const, maxWidth: columns ? 1240 : 860 } : {}
   return (
     <View style={{ flex: 1, backgroundColor: ground.paper }} role="main">
       <Head><title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title></Head>
@@ -26,7 +27,7 @@ export function Screen({ title, mono, under, aside, bar, children, head }: Scree
           {under ? <T tone="quiet">{under}</T> : null}
           {head}
         </View>
-        {children}
+        {columns && wide ? <View style={{ display: 'block', columnCount: 2, columnGap: 12, paddingHorizontal: 12 } as object}>{children}</View> : children}
       </ScrollView>
       {bar ? <View style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line, backgroundColor: ground.paper, ...width }}>{bar}</View> : null}
     </View>
@@ -37,7 +38,7 @@ export function Screen({ title, mono, under, aside, bar, children, head }: Scree
 export function Sheet({ children, title, flush }: { children: ReactNode; title?: string; flush?: boolean }) {
   const ground = useGround()
   return (
-    <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, marginTop: 12, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10 }}>
+    <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, marginTop: 12, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10, ...({ breakInside: 'avoid' } as object) }}>
       {title ? <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>{title}</T> : null}
       {children}
     </View>

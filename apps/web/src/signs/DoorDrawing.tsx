@@ -22,15 +22,20 @@ interface Props {
   notes?: Readonly<Record<string, string>>
   /** Parts that spoke last. */
   lit?: ReadonlySet<string>
+  /** Conductors that are under their screws; the others are drawn broken. Without it all are drawn whole. */
+  ended?: ReadonlySet<string>
+  /** The one conductor in hand. */
+  inHand?: string | null
+  onConductor?: (conductor: string) => void
 }
 
 /** A door as a picture computed from its data: the wall in section, its parts, and each conductor down to its terminal. */
-export function DoorDrawing({ door, controller, from, to, layer = 'parts', chosen, onPart, notes, lit }: Props) {
+export function DoorDrawing({ door, controller, from, to, layer = 'parts', chosen, onPart, notes, lit, ended, inHand, onConductor }: Props) {
   const ground = useGround()
   const [width, setWidth] = useState(0)
   const facts = useFacts()
   const sheet = boardOf(sheetsFor(facts), controller)
-  const layout = width ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width) : null
+  const layout = width ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width, { fromRight: sheet.controller?.terminalOneAt === 'right' }) : null
   const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${controller.ref}`
   return (
     <View style={{ paddingHorizontal: 12 }} onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width) - 24)}>
@@ -39,17 +44,21 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
           <Wall layout={layout} from={from} to={to} ground={ground} />
           {layout.links.map((l, i) => <Path key={i} d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`} fill="none" stroke={ground.ink} strokeWidth={2} />)}
           {layout.conductors.map(({ conductor, points }) => {
-            const plain = chosen !== undefined && chosen !== null && conductor.part !== chosen && conductor.cable !== chosen
+            const mine = inHand ? conductor.id === inHand : chosen === undefined || chosen === null || conductor.part === chosen || conductor.cable === chosen
+            const plain = !mine
+            const dash = ended && !ended.has(conductor.id) ? { strokeDasharray: '7 4' } : {}
             const colour = plain ? ground.line : (wireColours[conductor.colour] ?? ground.ink)
             const line = points.map((p) => `${p.x},${p.y}`).join(' ')
             return (
               <G key={conductor.id}>
                 <Polyline points={line} fill="none" stroke={ground.sheet} strokeWidth={6} />
                 {!plain && edged(conductor.colour, ground.name === 'plant') ? <Polyline points={line} fill="none" stroke={ground.quiet} strokeWidth={4.6} /> : null}
-                <Polyline points={line} fill="none" stroke={colour} strokeWidth={plain ? 2 : 2.6} />
+                <Polyline points={line} fill="none" stroke={colour} strokeWidth={plain ? 2 : inHand ? 4 : 2.6} {...dash} />
+                {onConductor ? <Polyline points={line} fill="none" stroke="transparent" strokeWidth={16} {...({ onClick: () => onConductor(conductor.id), style: { cursor: 'pointer' } } as object)} /> : null}
               </G>
             )
           })}
+          {layout.spares.map((s) => <G key={`${s.part}.${s.lead.id}`}><Line x1={s.at.x} y1={s.at.y} x2={s.at.x} y2={s.at.y + 12} stroke={wireColours[s.lead.colour] ?? ground.ink} strokeWidth={2.6} /><Line x1={s.at.x - 4} y1={s.at.y + 13} x2={s.at.x + 4} y2={s.at.y + 13} stroke={ground.ink} strokeWidth={2.6} /></G>)}
           {layout.parts.map((p) => <PartBox key={p.part.id} placed={p} ground={ground} on={chosen === p.part.id || (layer === 'live' && (lit?.has(p.part.id) ?? false))} note={layer === 'volts' ? notes?.[p.part.id] : undefined} />)}
           <StripFoot layout={layout} ground={ground} />
         </Svg>
@@ -81,7 +90,7 @@ function PartBox({ placed, ground, on, note }: { placed: PlacedPart; ground: Gro
 function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; to: string; ground: Ground }) {
   const middle = layout.width / 2
   const top = layout.wallY
-  const at: Record<PlacedPart['side'], number> = { unsecured: middle - 42, leaf: middle, secured: middle + 42 }
+  const at: Record<PlacedPart['side'], number> = { unsecured: middle - 68, leaf: middle, secured: middle + 42 }
   const count: Record<string, number> = {}
   return (
     <G>
@@ -96,26 +105,24 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
       <Line x1={middle - 30} y1={top + 26.5} x2={middle + 30} y2={top + 26.5} stroke={ground.ink} strokeWidth={4} />
       {layout.parts.map(({ part, side }) => {
         const n = (count[side] = (count[side] ?? 0) + 1)
-        return <SvgText key={part.id} x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)} y={side === 'unsecured' ? top + 16 : top + 46} fontSize={12} fontFamily={faces.mono} fill={ground.quiet}>{part.id}</SvgText>
+        return <SvgText key={part.id} x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)} y={top + 46} fontSize={12} fontFamily={faces.mono} fill={ground.quiet}>{part.id}</SvgText>
       })}
     </G>
   )
 }
 
 function StripFoot({ layout, ground }: { layout: DoorLayout; ground: Ground }) {
-  const y = layout.stripY
-  const small = layout.terminals.length > 15
   return (
     <G>
-      {layout.terminals.map((t) => (
-        <G key={t.id}>
-          <Rect x={t.x + 0.5} y={y} width={t.w - 1} height={38} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} />
+      {layout.terminals.map((t) => { const y = t.y; const small = t.w < 25; return (
+        <G key={`${t.id} ${t.y}`}>
+          <Rect x={t.x + 0.5} y={y} width={t.w - 1} height={38} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} {...(t.again ? { strokeDasharray: '3 3' } : {})} />
           <Circle cx={t.x + t.w / 2} cy={y + 11} r={small ? 5 : 6} fill={t.conductors ? ground.ink : 'none'} stroke={ground.ink} />
           {t.conductors ? <Line x1={t.x + t.w / 2 - 3} y1={y + 13} x2={t.x + t.w / 2 + 3} y2={y + 9} stroke={ground.sheet} strokeWidth={1.6} /> : null}
-          <SvgText x={t.x + t.w / 2} y={y + 32} fontSize={small ? 12 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>
+          <SvgText x={t.x + t.w / 2} y={y + 32} fontSize={t.w < 9 * t.id.length ? 11 : small ? 12 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>
           <SvgText x={t.x + t.w / 2} y={y + 52} fontSize={small ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</SvgText>
         </G>
-      ))}
+      ) })}
     </G>
   )
 }

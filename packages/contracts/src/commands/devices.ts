@@ -1,4 +1,5 @@
-import { addressFault, all, claimSteps, isKind, jobOf, put, sheetOf, type Change, type Claim, type Controller, type Facts, type Sheets } from '@rauta/core'
+import { addressFault, all, feedFault, claimSteps, isKind, jobOf, put, sheetOf, type Change, type Claim, type Controller, type Facts, type Sheets } from '@rauta/core'
+import { cableType } from './cable'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 export function takenAddresses(facts: Facts, except: string): Map<string, string> {
@@ -8,12 +9,14 @@ export function takenAddresses(facts: Facts, except: string): Map<string, string
 export const controllerSchema = object({
   id, ref: { type: 'string', pattern: '^[A-Za-z0-9-]{1,8}$' }, sheet: id, cabinet: name, supply: id, address: text, serial: text, mac: text,
   expanders: { type: 'array', maxItems: 16, items: object({ id: { type: 'string', pattern: '^E[0-9]{1,2}$' }, sheet: id }) },
-}, ['expanders'])
+  fedFrom: object({ controller: id, lengthM: { type: 'number', exclusiveMinimum: 0, maximum: 500 }, type: cableType }),
+}, ['expanders', 'fedFrom'])
 
 /** A planned controller, checked against its sheet and the site's addresses. An empty address is one that is still to come. */
 export function putController(facts: Facts, p: Controller, sheets: Sheets): Change {
   if (!sheets[p.sheet]?.controller) throw new Refusal('Choose a controller from the device sheets.', 'sheet')
-  if (!sheets[p.supply]?.supply) throw new Refusal('Choose a supply from the device sheets.', 'supply')
+  if (p.fedFrom) checkFeed(facts, p, sheets)
+  else if (!sheets[p.supply]?.supply) throw new Refusal('Choose a supply from the device sheets.', 'supply')
   const twin = all(facts, 'controller').find((c) => c.ref === p.ref && c.id !== p.id)
   if (twin) throw new Refusal(`${p.ref} is already used.`, 'ref')
   const job = existing(jobOf(facts), 'job', '')
@@ -25,6 +28,14 @@ export function putController(facts: Facts, p: Controller, sheets: Sheets): Chan
   const odd = expanders.find((e) => !sheets[e.sheet] || !isKind(sheetOf(sheets, e.sheet), 'expander'))
   if (odd) throw new Refusal(`${odd.id} is not an expander. Choose one from the device sheets.`, 'expanders')
   return put(facts, 'controller', p)
+}
+
+function checkFeed(facts: Facts, p: Controller, sheets: Sheets): void {
+  const fault = feedFault(p, { ...facts.controller, [p.id]: p })
+  if (fault) throw new Refusal(fault, 'fedFrom')
+  if (sheets[p.sheet]?.feeds) throw new Refusal(`${sheets[p.sheet]?.name} takes its power from the network: no supply feeds it.`, 'fedFrom')
+  const from = facts.controller[p.fedFrom?.controller ?? '']
+  if (from && sheets[from.sheet]?.feeds) throw new Refusal(`${from.ref} takes its power from the network and feeds nothing but its own door.`, 'fedFrom')
 }
 
 export const controllerPut = defineCommand<Controller>({

@@ -1,4 +1,5 @@
 import { all, boardOf, defaultBehaviour, drop, isKind, openingKinds, partOf, partRoles, proposePlacement, put, roleFacts, sheetOf, type Behaviour, type Cable, type CableType, type Door, type Facts, type Part, type PartRole, type Placement, type Sheets } from '@rauta/core'
+import { cableType } from './cable'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
 import { placementSchema } from './site'
 
@@ -112,22 +113,14 @@ export const doorPlace = defineCommand<{ id: string; placement: Placement | null
   words: (f, p) => (p.placement ? `Placed ${f.door[p.id]?.ref ?? p.id} on ${f.controller[p.placement.controller]?.ref ?? ''}` : `Took ${f.door[p.id]?.ref ?? p.id} off its controller`),
 })
 
-const cores = { type: 'integer', minimum: 1, maximum: 24 } as const
-const make = { cores, perConductor: { type: 'integer', minimum: 1, maximum: 4 }, clad: flag } as const
-const cableType = {
-  anyOf: [
-    object({ kind: { const: 'iec' }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, ...make }, ['perConductor', 'clad']),
-    object({ kind: { const: 'awg' }, gauge: { type: 'integer', minimum: 10, maximum: 28 }, ...make }, ['perConductor', 'clad']),
-  ],
-}
-
 export const cableSet = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>({
   name: 'cable.set', roles: everyFitter, schema: object({ door: id, cable: id, type: cableType, lengthM: { type: 'number', minimum: 0, maximum: 2000 } }, ['type']),
   apply(facts, p) {
     const door = existing(facts.door[p.door], 'door', p.door)
     if (p.type && p.type.cores < (p.type.perConductor ?? 1) * 2) throw new Refusal(`${p.type.cores} cores do not make two conductors of ${p.type.perConductor} cores each. Take a cable with more cores, or fewer a conductor.`, 'type')
     const cable = existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
-    const next = { ...cable, lengthM: p.lengthM, ...(p.type ? { type: p.type } : {}) }
+    const { planned: _built, ...rest } = cable
+    const next = { ...rest, lengthM: p.lengthM, ...(p.type ? { type: p.type } : {}) }
     return [put(facts, 'door', { ...door, cables: door.cables.map((c) => (c.id === p.cable ? next : c)) })]
   },
   words: (f, p) => `${p.cable} of ${f.door[p.door]?.ref ?? p.door} is ${p.lengthM} m`,

@@ -1,4 +1,4 @@
-import { addressFault, all, boardOf, drop, isKind, jobOf, proposePlacement, put, sheetOf, type CabinetPlace, type Controller, type Door, type Facts, type Placement, type PowerPlan, type Unit, type UnitFeed } from '@rauta/core'
+import { addressFault, all, boardOf, drop, isKind, jobOf, proposePlacement, put, sheetOf, type BusRun, type CabinetPlace, type Controller, type Door, type Facts, type Placement, type PowerPlan, type Unit, type UnitFeed } from '@rauta/core'
 import { controllerSchema, putController } from './devices'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
@@ -121,6 +121,21 @@ export const partVia = defineCommand<{ door: string; part: string; via: string |
     return [put(facts, 'door', { ...next, placement: proposal?.ok ? proposal.placement : null })]
   },
   words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.via === null ? 'goes straight to its controller' : 'goes through a converter'}`,
+})
+
+const station = { type: 'string', pattern: '^[A-Za-z0-9_.:-]{1,60}/[A-Za-z0-9]{1,8}$' } as const
+const runM = { type: 'number', minimum: 0, maximum: 1200 } as const
+
+/** How a bus is run from device to device. */
+export const busRunPut = defineCommand<BusRun>({
+  name: 'busRun.put', roles: everyFitter,
+  schema: object({ id: { type: 'string', minLength: 3, maxLength: 120 }, order: { type: 'array', maxItems: 127, uniqueItems: true, items: station }, stations: { type: 'object', maxProperties: 127, additionalProperties: object({ fromPreviousM: runM, stubM: runM, noReference: { const: true } }, ['fromPreviousM', 'stubM', 'noReference']) } }),
+  apply(facts, p) {
+    existing(facts.controller[p.id.split('/')[0] ?? ''], 'controller', p.id)
+    for (const key of p.order) { const [door = '', part] = key.split('/'); existing(existing(facts.door[door], 'door', door).parts.find((x) => x.id === part), 'part', key) }
+    return [put(facts, 'busRun', p)]
+  },
+  words: (f, p) => `The bus ${p.id.split('/')[1] ?? ''} of ${f.controller[p.id.split('/')[0] ?? '']?.ref ?? ''} runs ${p.order.map((k) => `${f.door[k.split('/')[0] ?? '']?.ref ?? ''} ${k.split('/')[1] ?? ''}`).join(', ')}`,
 })
 
 /** Addresses for many devices at once, as one change. */

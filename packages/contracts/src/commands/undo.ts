@@ -3,11 +3,11 @@ import { defineCommand, everyFitter, object, Refusal, type CommandContext } from
 
 /** Commands that plan: each can be taken back. */
 export const planEdits: ReadonlySet<string> = new Set([
-  'door.add', 'door.edit', 'door.place', 'door.placeProposed', 'door.remove', 'cable.set', 'controller.put', 'area.put', 'area.remove', 'cabinetPlace.put', 'cabinetPlace.remove', 'powerPlan.put', 'unit.put', 'unit.remove',
+  'door.add', 'door.edit', 'door.place', 'door.placeProposed', 'door.remove', 'cable.set', 'cable.built', 'controller.put', 'area.put', 'area.remove', 'cabinetPlace.put', 'cabinetPlace.remove', 'powerPlan.put', 'busRun.put', 'unit.put', 'unit.remove',
   'unitFeed.put', 'unitFeed.remove', 'part.address', 'part.feed', 'part.via', 'addresses.put', 'site.place', 'sheet.put', 'sheet.remove', 'doors.import',
 ])
-const planKinds: ReadonlySet<RecordKind> = new Set(['door', 'area', 'controller', 'rule', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'sheet', 'undone', 'columns'])
-const called: Partial<Record<RecordKind, string>> = { door: 'door', area: 'area', controller: 'controller', rule: 'rule', cabinetPlace: 'cabinet', powerPlan: 'supply plan', unit: 'device', unitFeed: 'network port', sheet: 'device sheet' }
+const planKinds: ReadonlySet<RecordKind> = new Set(['door', 'area', 'controller', 'rule', 'cabinetPlace', 'powerPlan', 'busRun', 'unit', 'unitFeed', 'sheet', 'undone', 'columns'])
+const called: Partial<Record<RecordKind, string>> = { door: 'door', area: 'area', controller: 'controller', rule: 'rule', cabinetPlace: 'cabinet', powerPlan: 'supply plan', busRun: 'bus', unit: 'device', unitFeed: 'network port', sheet: 'device sheet' }
 
 const nameOf = (record: unknown, id: string): string => { const r = record as { ref?: string; name?: string } | null; return r?.ref ?? r?.name ?? id }
 

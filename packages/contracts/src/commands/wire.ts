@@ -1,5 +1,6 @@
-import { endingDigest, put, sheetOf, type ReadingKind, type Tick } from '@rauta/core'
-import { defineCommand, everyFitter, existing, flag, id, object, Refusal } from './command'
+import { boardOf, cableName, canonicalJson, endingDigest, jobOf, netOf, put, readingFacts, readingKinds, sheetOf, wallClock, type CableType, type ReadingKind, type Tick } from '@rauta/core'
+import { cableType } from './cable'
+import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
 
 export const tickSet = defineCommand<{ door: string; cable: string; what: 'pulled' | 'ended' | 'tested'; done: boolean }>({
   name: 'tick.set', roles: everyFitter, schema: object({ door: id, cable: id, what: { enum: ['pulled', 'ended', 'tested'] }, done: flag }),
@@ -14,16 +15,65 @@ export const tickSet = defineCommand<{ door: string; cable: string; what: 'pulle
   words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.cable} ${p.done ? p.what : `not ${p.what}`}`,
 })
 
-export const readingAdd = defineCommand<{ id: string; door: string; cable: string; kind: ReadingKind; value: number }>({
-  name: 'reading.add', roles: everyFitter,
-  schema: object({ id, door: id, cable: id, kind: { enum: ['loop', 'voltsRest', 'voltsDriven'] }, value: { type: 'number', minimum: 0, maximum: 1000000 } }),
+/** One conductor ended; the cable is ended when all of its conductors are. */
+export const coreTick = defineCommand<{ door: string; cable: string; core: string; done: boolean }>({
+  name: 'core.tick', roles: everyFitter, schema: object({ door: id, cable: id, core: name, done: flag }),
+  apply(facts, p, { by, at, sheets }) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
+    const controller = existing(facts.controller[door.placement?.controller ?? ''], 'controller', door.ref)
+    const cores = netOf(door, boardOf(sheets, controller), sheets).conductors.filter((c) => c.cable === p.cable).map((c) => c.id)
+    if (!cores.includes(p.core)) throw new Refusal(`${p.core} is no conductor of ${p.cable}. Its terminal may have changed: open the door anew.`, 'core')
+    const tickId = `${p.door}/${p.cable}`
+    const tick: Tick = facts.tick[tickId] ?? { id: tickId, door: p.door, cable: p.cable, pulled: null, ended: null, tested: null }
+    const on = endingDigest(door, p.cable)
+    const before = Object.fromEntries(Object.entries(tick.cores ?? {}).filter(([core, done]) => cores.includes(core) && done.on === on && core !== p.core))
+    const ticked = p.done ? { ...before, [p.core]: { by, at, on } } : before
+    return [put(facts, 'tick', { ...tick, cores: ticked, ended: cores.every((core) => ticked[core]) ? { by, at, on } : null })]
+  },
+  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.core} ${p.done ? 'ended' : 'not ended'}`,
+})
+
+const readingSchema = { id, door: id, cable: id, kind: { enum: readingKinds }, value: { type: 'number', minimum: -1000, maximum: 1e7 }, disconnected: { const: true } } as const
+
+export const readingAdd = defineCommand<{ id: string; door: string; cable: string; kind: ReadingKind; value: number; disconnected?: true }>({
+  name: 'reading.add', roles: everyFitter, schema: object(readingSchema, ['disconnected']),
   apply(facts, p, { by, at }) {
     const door = existing(facts.door[p.door], 'door', p.door)
     existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
-    if (p.kind !== 'loop' && p.value > 60) throw new Refusal(`${p.value} V cannot be: these circuits are fed with 12 or 24 V. Look at the meter's range.`, 'value')
-    return [put(facts, 'reading', { ...p, by, at })]
+    const { least, most, name: what, unit } = readingFacts[p.kind]
+    if (p.value < least || p.value > most) throw new Refusal(`${p.value} ${unit} cannot be ${unit === 'V' ? 'here: these circuits are fed with 12 or 24 V' : `a ${what}: it is ${least} to ${most} ${unit}`}. Look at the meter's range.`, 'value')
+    if (p.kind === 'insulation' && !p.disconnected) throw new Refusal('An insulation tester’s volts kill electronics. Take reader, lock and controller off this cable first, say so, then measure.', 'disconnected')
+    const zero = facts.meter[by]
+    const zone = jobOf(facts)?.zone ?? 'UTC'
+    const leads = zero && (p.kind === 'loop' || p.kind === 'endOfLine') && wallClock(zero.at, zone).date === wallClock(at, zone).date ? { leadsOhm: zero.ohm } : {}
+    return [put(facts, 'reading', { ...p, ...leads, by, at })]
   },
-  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.cable}: ${p.value} ${p.kind === 'loop' ? 'Ω' : 'V'}`,
+  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.cable}: ${readingFacts[p.kind].name} ${p.value} ${readingFacts[p.kind].unit}`,
+})
+
+export const meterZero = defineCommand<{ ohm: number }>({
+  name: 'meter.zero', roles: everyFitter, schema: object({ ohm: { type: 'number', minimum: 0, maximum: 1000 } }),
+  apply(facts, p, { by, at }) {
+    if (p.ohm > 2) throw new Refusal(`${p.ohm} Ω is too much for a meter’s leads: join their tips firmly, or take other leads.`, 'ohm')
+    return [put(facts, 'meter', { id: by, ohm: p.ohm, at })]
+  },
+  words: (_f, p) => `Meter leads measured: ${p.ohm} Ω`,
+})
+
+/** What was built in place of what was planned: it flows back into the plan, and what was planned stays beside it. */
+export const cableBuilt = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>({
+  name: 'cable.built', roles: everyFitter, schema: object({ door: id, cable: id, type: cableType, lengthM: { type: 'number', exclusiveMinimum: 0, maximum: 2000 } }, ['type']),
+  apply(facts, p) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    const cable = existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
+    const { planned: first, ...rest } = cable
+    const planned = first ?? { type: cable.type, lengthM: cable.lengthM }
+    const built = { ...rest, type: p.type ?? cable.type, lengthM: p.lengthM }
+    const asPlanned = built.lengthM === planned.lengthM && canonicalJson(built.type) === canonicalJson(planned.type)
+    return [put(facts, 'door', { ...door, cables: door.cables.map((c) => (c.id === p.cable ? (asPlanned ? built : { ...built, planned }) : c)) })]
+  },
+  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.cable} as built: ${p.type ? `${cableName(p.type)}, ` : ''}${p.lengthM} m`,
 })
 
 export const cabinetCheck = defineCommand<{ controller: string; item: string; done: boolean }>({

@@ -1,3 +1,8 @@
+import type { CableType } from '../power/conductor'
+
+/** A run from the board whose supply feeds this one too. */
+export interface FedFrom { controller: string; lengthM: number; type: CableType }
+
 /** A planned controller. */
 export interface Controller {
   id: string
@@ -13,6 +18,8 @@ export interface Controller {
   mac: string
   /** Expanders behind it, in order: `E1`, `E2`. */
   expanders?: { id: string; sheet: string }[]
+  /** Set where it has no supply of its own: `supply` then says nothing. */
+  fedFrom?: FedFrom
 }
 
 /** Where a cabinet hangs: its name is its id. Metres on the site's grid. */

@@ -37,13 +37,15 @@ export interface Part {
   fed?: 'own'
 }
 
-/** A planned cable from one part to the controller. */
+/** A cable from one part to the controller. */
 export interface Cable {
   id: string
   part: string
   type: CableType
   /** Metres, one way. Zero means that nobody has said how far it is. */
   lengthM: number
+  /** What was planned, where it was built otherwise; `type` and `lengthM` are as built then. */
+  planned?: { type: CableType; lengthM: number }
 }
 
 /** Which controller and port group serve the door, and which terminal each lead of each part goes to. */

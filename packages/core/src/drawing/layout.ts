@@ -1,114 +1,130 @@
+import type { Lead } from '../devices/sheet'
 import type { Conductor, Net } from '../wiring/conductors'
 import type { Door, Part } from '../doors/door'
+import { barycentre, inFewestCrossings } from './order'
+import { turnsOf, type Point } from './turns'
 
-export interface Point { x: number; y: number }
 /** A part's box with where it sits in the wall above. */
 export interface PlacedPart { part: Part; x: number; y: number; w: number; h: number; side: 'unsecured' | 'leaf' | 'secured' }
 export interface PlacedConductor { conductor: Conductor; points: Point[] }
-export interface PlacedTerminal { id: string; label: string; x: number; w: number; conductors: number }
-export interface DoorLayout { width: number; height: number; wallY: number; stripY: number; parts: PlacedPart[]; conductors: PlacedConductor[]; terminals: PlacedTerminal[]; links: { from: Point; to: Point }[] }
+/** A screw of the strip; `again`: the same screw stands in an earlier bay of the drawing too. */
+export interface PlacedTerminal { id: string; label: string; x: number; y: number; w: number; conductors: number; again: boolean }
+/** A lead that is insulated: a short stub under its part. */
+export interface PlacedSpare { part: string; lead: Lead; at: Point }
+export interface DoorLayout { width: number; height: number; wallY: number; bays: number; parts: PlacedPart[]; conductors: PlacedConductor[]; spares: PlacedSpare[]; terminals: PlacedTerminal[]; links: { from: Point; to: Point }[] }
+export interface LayoutOptions { /** Terminal 1 sits at the right. */ fromRight?: boolean; /** Least pixels of a screw. */ cell?: number }
 
-const boxTop = 92
-const boxHeight = 30
-const trackGap = 6
-const stripHeight = 40
+export const boxHeight = 30
+export const stripHeight = 40
+const firstBoxTop = 92
+const bayGap = 46
+
+type Terminals = { id: string; label: string }[]
 
 /**
- * The door drawing as coordinates: parts in the order of their terminals along the strip, so that conductors fan out
- * without crossing; those that go left turn from the outside in, and so do those that go right.
- * @param width of the picture in pixels
+ * The door drawing as coordinates. Parts stand in the order in which their conductors cross least, each conductor fans down to its
+ * screw. Where the strip would have more screws than can be read at this width, the drawing goes on in a further bay below; a screw
+ * that is needed in two bays is drawn in both. @param width of the picture in pixels
  */
-export function layoutDoor(door: Door, net: Net, width: number): DoorLayout {
-  const terminals = usedTerminals(net)
-  const cell = terminals.length ? width / terminals.length : width
-  const at = new Map(terminals.map((t, i) => [t.id, i]))
-  const centre = (id: string) => ((at.get(id) ?? 0) + 0.5) * cell
-  const byPart = new Map(door.parts.map((p) => [p.id, net.conductors.filter((c) => c.part === p.id).sort((a, b) => (at.get(a.terminal.id) ?? 0) - (at.get(b.terminal.id) ?? 0))]))
-  const boxes = placeBoxes(door, byPart, centre, width)
-  const levels: Level[] = []
-  const turns = boxes.flatMap((box) => fan(box, byPart.get(box.part.id) ?? [], centre, levels))
-  const stripY = Math.max(boxTop + boxHeight + 40, ...levels.map((l) => l.y)) + 18
-  const conductors = turns.map(({ conductor, start, end, y }) => ({ conductor, points: Math.abs(start - end) < 0.5 ? [{ x: start, y: boxTop + boxHeight }, { x: end, y: stripY }] : [{ x: start, y: boxTop + boxHeight }, { x: start, y }, { x: end, y }, { x: end, y: stripY }] }))
-  const used = new Map<string, number>()
-  for (const c of net.conductors) used.set(c.terminal.id, (used.get(c.terminal.id) ?? 0) + 1)
-  for (const l of net.links) for (const id of [l.from.id, l.to.id]) used.set(id, (used.get(id) ?? 0) + 1)
-  return {
-    width, height: stripY + stripHeight + 18, wallY: 14, stripY, parts: boxes, conductors,
-    terminals: terminals.map((t, i) => ({ id: t.id, label: t.label, x: i * cell, w: cell, conductors: used.get(t.id) ?? 0 })),
-    links: net.links.map((l) => ({ from: { x: centre(l.from.id), y: stripY }, to: { x: centre(l.to.id), y: stripY } })),
+export function layoutDoor(door: Door, net: Net, width: number, { fromRight = false, cell: least = 24 }: LayoutOptions = {}): DoorLayout {
+  const order = usedTerminals(net, fromRight)
+  const wired = door.parts.filter((p) => net.conductors.some((c) => c.part === p.id))
+  // A link may bring a screw into a bay that no conductor of it ends on.
+  const onlyLinked = order.filter((t) => !net.conductors.some((c) => c.terminal.id === t.id)).length
+  const bays = baysOf(wired, net, order, Math.max(4, Math.floor(width / least) - onlyLinked))
+  const layout: DoorLayout = { width, height: 0, wallY: 14, bays: Math.max(1, bays.length), parts: [], conductors: [], spares: [], terminals: [], links: [] }
+  let top = firstBoxTop
+  bays.forEach((bay, i) => { top = drawBay(layout, bay, net, order, top, i === bays.length - 1) + bayGap })
+  const bare = door.parts.filter((p) => !wired.includes(p))
+  if (bare.length) {
+    const w = Math.min(56, (width - 6 * (bare.length - 1)) / bare.length)
+    bare.forEach((part, i) => layout.parts.push({ part, x: i * (w + 6), y: top, w, h: boxHeight, side: sideOf(part) }))
+    top += boxHeight + bayGap
   }
+  layout.height = Math.max(firstBoxTop + 40, top - bayGap + 18)
+  return layout
 }
 
-/** Every terminal that a conductor or a link ends on, in the board's order. */
-function usedTerminals(net: Net): { id: string; label: string }[] {
+/** Every terminal that a conductor or a link ends on, as the board has them. */
+function usedTerminals(net: Net, fromRight: boolean): Terminals {
   const found = new Map<string, string>()
   for (const c of net.conductors) found.set(c.terminal.id, c.terminal.label)
   for (const l of net.links) { found.set(l.from.id, l.from.label); found.set(l.to.id, l.to.label) }
-  return [...found].map(([id, label]) => ({ id, label })).sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
+  const list = [...found].map(([id, label]) => ({ id, label })).sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
+  return fromRight ? list.reverse() : list
+}
+
+const lockCircuitRoles: ReadonlySet<Part['role']> = new Set(['breakGlass', 'lock', 'lock2'])
+
+/** Parts in bays of at most so many screws. The lock's circuit stays in one bay where it can. */
+function baysOf(parts: readonly Part[], net: Net, order: Terminals, most: number): Part[][] {
+  const at = new Map(order.map((t, i) => [t.id, i]))
+  const feet = (part: Part) => net.conductors.filter((c) => c.part === part.id).map((c) => at.get(c.terminal.id) ?? 0)
+  const sorted = inFewestCrossings(parts, feet)
+  if (order.length <= most) return sorted.length ? [sorted] : []
+  const circuit = sorted.filter((p) => lockCircuitRoles.has(p.role))
+  const units: Part[][] = [...sorted.filter((p) => !circuit.includes(p)).map((p) => [p]), ...(new Set(circuit.flatMap(feet)).size <= most ? (circuit.length ? [circuit] : []) : circuit.map((p) => [p]))]
+  const bays: Part[][] = []
+  for (const unit of units.sort((a, b) => barycentre(a.flatMap(feet)) - barycentre(b.flatMap(feet)))) {
+    const last = bays.at(-1)
+    if (last && new Set([...last, ...unit].flatMap(feet)).size <= most) last.push(...unit)
+    else bays.push([...unit])
+  }
+  return bays.map((bay) => inFewestCrossings(bay, feet))
+}
+
+/** @returns where the bay ends */
+function drawBay(layout: DoorLayout, parts: readonly Part[], net: Net, order: Terminals, top: number, last: boolean): number {
+  const mine = net.conductors.filter((c) => parts.some((p) => p.id === c.part))
+  const linked = net.links.filter((l) => last || mine.some((c) => c.terminal.id === l.to.id)).filter((l) => !layout.terminals.some((t) => t.id === l.to.id))
+  const ids = new Set([...mine.map((c) => c.terminal.id), ...linked.flatMap((l) => [l.from.id, l.to.id])])
+  const terminals = order.filter((t) => ids.has(t.id))
+  const cell = Math.min(64, layout.width / Math.max(1, terminals.length))
+  const left = (layout.width - cell * terminals.length) / 2
+  const at = new Map(terminals.map((t, i) => [t.id, i]))
+  const centre = (id: string) => left + ((at.get(id) ?? 0) + 0.5) * cell
+  const conductorsOf = (part: Part) => mine.filter((c) => c.part === part.id).sort((a, b) => (at.get(a.terminal.id) ?? 0) - (at.get(b.terminal.id) ?? 0))
+  const boxes = placeBoxes(parts, conductorsOf, centre, layout.width, top)
+  const starts = boxes.flatMap((box) => {
+    const own = conductorsOf(box.part)
+    const spares = net.spares.filter((s) => s.part === box.part.id)
+    const step = box.w / (own.length + spares.length + 1)
+    spares.forEach((s, i) => layout.spares.push({ part: s.part, lead: s.lead, at: { x: box.x + step * (own.length + i + 1), y: box.y + box.h } }))
+    return own.map((conductor, i) => ({ conductor, start: box.x + step * (i + 1), end: centre(conductor.terminal.id) }))
+  })
+  const { turns, bottom } = turnsOf(starts, top + boxHeight + 16)
+  const stripY = Math.max(top + boxHeight + 40, bottom + 18)
+  for (const { conductor, start, end, y } of turns) layout.conductors.push({ conductor, points: y === null ? [{ x: start, y: top + boxHeight }, { x: end, y: stripY }] : [{ x: start, y: top + boxHeight }, { x: start, y }, { x: end, y }, { x: end, y: stripY }] })
+  const count = new Map<string, number>()
+  for (const c of net.conductors) count.set(c.terminal.id, (count.get(c.terminal.id) ?? 0) + 1)
+  for (const l of net.links) for (const id of [l.from.id, l.to.id]) count.set(id, (count.get(id) ?? 0) + 1)
+  const before = new Set(layout.terminals.map((t) => t.id))
+  terminals.forEach((t, i) => layout.terminals.push({ id: t.id, label: t.label, x: left + i * cell, y: stripY, w: cell, conductors: count.get(t.id) ?? 0, again: before.has(t.id) }))
+  for (const l of linked) layout.links.push({ from: { x: centre(l.from.id), y: stripY }, to: { x: centre(l.to.id), y: stripY } })
+  layout.parts.push(...boxes)
+  return stripY + stripHeight + 18
 }
 
 const onLeaf: ReadonlySet<Part['role']> = new Set(['lock', 'lock2', 'contact', 'contact2', 'boltContact', 'opener'])
 const sideOf = (part: Part): PlacedPart['side'] => (part.role === 'entryReader' ? 'unsecured' : onLeaf.has(part.role) ? 'leaf' : 'secured')
 
-function placeBoxes(door: Door, byPart: ReadonlyMap<string, Conductor[]>, centre: (id: string) => number, width: number): PlacedPart[] {
-  const wanted = door.parts.map((part) => {
-    const mine = byPart.get(part.id) ?? []
-    const x = mine.length ? mine.reduce((sum, c) => sum + centre(c.terminal.id), 0) / mine.length : width / 2
-    return { part, x, w: Math.min(56, Math.max(34, mine.length * 9 + 14)) }
-  }).sort((a, b) => a.x - b.x)
-  // Boxes keep their order and a gap; what would run off the right edge is pushed back.
+/** Boxes over the middle of their screws, in the order given, with a gap; what would run off the right edge is pushed back. */
+function placeBoxes(parts: readonly Part[], conductorsOf: (part: Part) => Conductor[], centre: (id: string) => number, width: number, y: number): PlacedPart[] {
   const gap = 6
+  const room = (width - gap * (parts.length - 1)) / Math.max(1, parts.length)
+  const boxes = parts.map((part) => {
+    const mine = conductorsOf(part)
+    return { part, x: barycentre(mine.map((c) => centre(c.terminal.id))), w: Math.min(56, Math.max(46, mine.length * 9 + 14), Math.max(26, room)) }
+  })
   let right = 0
-  for (const box of wanted) {
+  for (const box of boxes) {
     box.x = Math.max(box.x - box.w / 2, right)
     right = box.x + box.w + gap
   }
   let limit = width
-  for (const box of [...wanted].reverse()) {
+  for (const box of [...boxes].reverse()) {
     box.x = Math.min(box.x, limit - box.w)
     limit = box.x - gap
   }
-  return wanted.map(({ part, x, w }) => ({ part, x: Math.max(0, x), y: boxTop, w, h: boxHeight, side: sideOf(part) }))
-}
-
-/** A level stretch that is taken: no other conductor may lie on it. */
-interface Level { y: number; from: number; to: number }
-interface Turn { conductor: Conductor; start: number; end: number; y: number }
-
-function fan(box: PlacedPart, conductors: readonly Conductor[], centre: (id: string) => number, levels: Level[]): Turn[] {
-  const step = box.w / (conductors.length + 1)
-  const turns = conductors.map((conductor, i) => {
-    const start = box.x + step * (i + 1)
-    const end = centre(conductor.terminal.id)
-    return { conductor, start, end, track: end < start ? i : conductors.length - 1 - i }
-  })
-  return turns.sort((a, b) => a.track - b.track).map(({ conductor, start, end, track }) => {
-    const from = Math.min(start, end) - 3
-    const to = Math.max(start, end) + 3
-    let y = box.y + box.h + 16 + track * trackGap
-    while (levels.some((l) => Math.abs(l.y - y) < trackGap - 1 && l.from < to && l.to > from)) y += trackGap
-    if (Math.abs(start - end) >= 0.5) levels.push({ y, from, to })
-    return { conductor, start, end, y }
-  })
-}
-
-/** Crossings of conductors of different paths: how well a layout does its work. */
-export function crossings(layout: DoorLayout): number {
-  const segments = layout.conductors.flatMap((c, path) => c.points.slice(1).map((to, i) => ({ path, from: c.points[i] as Point, to })))
-  let count = 0
-  for (const a of segments) for (const b of segments) {
-    if (a.path >= b.path) continue
-    const vertical = a.from.x === a.to.x ? a : b.from.x === b.to.x ? b : null
-    const level = a.from.y === a.to.y ? a : b.from.y === b.to.y ? b : null
-    if (!vertical || !level || vertical === level) continue
-    const between = (v: number, p: number, q: number) => v > Math.min(p, q) + 0.01 && v < Math.max(p, q) - 0.01
-    if (between(vertical.from.x, level.from.x, level.to.x) && between(level.from.y, vertical.from.y, vertical.to.y)) count += 1
-  }
-  return count
-}
-
-/** Pairs of conductors that lie on each other for a stretch: there must be none. */
-export function overlaps(layout: DoorLayout): number {
-  const level = layout.conductors.flatMap((c) => (c.points.length === 4 ? [{ y: c.points[1]?.y ?? 0, from: Math.min(c.points[1]?.x ?? 0, c.points[2]?.x ?? 0), to: Math.max(c.points[1]?.x ?? 0, c.points[2]?.x ?? 0) }] : []))
-  return level.filter((a, i) => level.some((b, j) => j > i && Math.abs(a.y - b.y) < 2 && a.from < b.to && a.to > b.from)).length
+  return boxes.map(({ part, x, w }) => ({ part, x: Math.max(0, x), y, w, h: boxHeight, side: sideOf(part) }))
 }

@@ -2,7 +2,9 @@ import type { Door } from '../doors/door'
 import type { Cabinet, CabinetPlace, Controller, Claim, Found, Reach } from '../devices/records'
 import type { DeviceSheet } from '../devices/sheet'
 import type { PowerPlan, Unit, UnitFeed } from '../power/records'
-import type { Reading, Tick } from '../wiring/records'
+import type { MeterZero, Reading } from '../readings/records'
+import type { Tick } from '../wiring/records'
+import type { BusRun } from '../network/records'
 import type { Group, Person, Rule, TestCards } from '../access/records'
 import type { Schedule, SpecialDay } from '../time/schedule'
 import type { Held, Load } from '../config/records'
@@ -84,6 +86,7 @@ export interface RecordTypes {
   cabinet: Cabinet
   tick: Tick
   reading: Reading
+  meter: MeterZero
   found: Found
   claim: Claim
   reach: Reach
@@ -109,13 +112,14 @@ export interface RecordTypes {
   unitFeed: UnitFeed
   undone: Undone
   columns: ColumnMemory
+  busRun: BusRun
 }
 export type RecordKind = keyof RecordTypes
 
 export const recordKinds: readonly RecordKind[] = [
-  'job', 'area', 'door', 'controller', 'cabinet', 'tick', 'reading', 'found', 'claim', 'reach', 'person', 'group', 'rule',
+  'job', 'area', 'door', 'controller', 'cabinet', 'tick', 'reading', 'meter', 'found', 'claim', 'reach', 'person', 'group', 'rule',
   'schedule', 'specialDay', 'testCards', 'held', 'load', 'event', 'trial', 'proof', 'snag', 'signature', 'chain', 'question',
-  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns',
+  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns', 'busRun',
 ]
 
 export type Facts = { readonly [K in RecordKind]: Readonly<Record<string, RecordTypes[K]>> } & { readonly rev: number }

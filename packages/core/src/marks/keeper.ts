@@ -2,6 +2,7 @@ import type { Controller } from '../devices/records'
 import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, emptyFacts, recordKinds, type Facts, type RecordKind } from '../job/facts'
+import { supplyOf } from '../supplies/fed'
 import { supplyReport, type SupplyReport } from '../supplies/report'
 import { marksOf, workedConfigs, type DoorMarks, type WorkedConfigs } from './marks'
 
@@ -34,23 +35,29 @@ export class Keeper {
     this.facts = facts
     this.sheets = sheets
     this.worked = workedConfigs(facts, sheets)
-    if (changed.includes('door') || everything) this.groups = grouped(all(facts, 'door'))
+    if (changed.includes('door') || changed.includes('controller') || everything) this.groups = grouped(all(facts, 'door'), facts.controller)
     if (everything) { this.marks.clear(); this.reports.clear(); return }
     for (const kind of changed) {
       for (const id of differing(before[kind], facts[kind])) {
         const record = (facts[kind][id] ?? before[kind][id]) as { door?: string; controller?: string | null }
-        if (kind === 'door') for (const side of [before.door[id], facts.door[id]]) { this.marks.delete(id); this.dirtyGroup(side?.placement?.controller, oldGroups) }
+        if (kind === 'door') for (const side of [before.door[id], facts.door[id]]) { this.marks.delete(id); this.dirtyGroup(side?.placement?.controller, oldGroups, before) }
         else if (ofDoor.has(kind)) this.marks.delete(record.door ?? '')
-        else if (ofController.has(kind)) this.dirtyGroup(kind === 'load' ? (record.controller ?? '') : id, oldGroups)
+        else if (ofController.has(kind)) this.dirtyGroup(kind === 'load' ? (record.controller ?? '') : id, oldGroups, before)
         else if (kind === 'powerPlan') this.reports.delete(id)
       }
     }
   }
 
-  private dirtyGroup(controller: string | undefined, old: ReadonlyMap<string, Door[]>): void {
+  /** Everything on the supply that feeds a controller, as it was and as it is. */
+  private dirtyGroup(controller: string | undefined, old: ReadonlyMap<string, Door[]>, before: Facts): void {
     if (!controller) return
+    for (const [facts, groups] of [[before, old], [this.facts, this.groups]] as const) {
+      const own = facts.controller[controller]
+      const supply = own ? supplyOf(own, facts.controller).id : controller
+      this.reports.delete(supply)
+      for (const door of groups.get(supply) ?? []) this.marks.delete(door.id)
+    }
     this.reports.delete(controller)
-    for (const list of [old.get(controller), this.groups.get(controller)]) for (const door of list ?? []) this.marks.delete(door.id)
   }
 
   /** Whether a door's marks are worked out already. */
@@ -58,24 +65,35 @@ export class Keeper {
 
   marksOf(door: Door): DoorMarks {
     let found = this.marks.get(door.id)
-    if (!found) this.marks.set(door.id, (found = marksOf(this.facts, door, this.sheets, this.worked, this.groups.get(door.placement?.controller ?? '') ?? [door])))
+    if (!found) this.marks.set(door.id, (found = marksOf(this.facts, door, this.sheets, this.worked, this.supplyGroup(door.placement?.controller) ?? [door])))
     return found
+  }
+
+  private supplyGroup(controller: string | undefined): Door[] | undefined {
+    const own = this.facts.controller[controller ?? '']
+    return own && this.groups.get(supplyOf(own, this.facts.controller).id)
   }
 
   get configs(): WorkedConfigs { return this.worked }
 
+  /** Of the supply that feeds this controller: its own, or the one it is fed on from. */
   reportOf(controller: Controller): SupplyReport {
-    let found = this.reports.get(controller.id)
-    if (!found) this.reports.set(controller.id, (found = supplyReport(controller, this.groups.get(controller.id) ?? [], this.sheets, this.facts.powerPlan[controller.id])))
+    const first = supplyOf(controller, this.facts.controller)
+    let found = this.reports.get(first.id)
+    if (!found) {
+      this.reports.set(first.id, (found = supplyReport(first, this.groups.get(first.id) ?? [], this.sheets, this.facts.powerPlan[first.id], this.facts.controller)))
+    }
     return found
   }
 }
 
-function grouped(doors: readonly Door[]): Map<string, Door[]> {
+/** Doors by the controller whose supply feeds them. */
+function grouped(doors: readonly Door[], controllers: Facts['controller']): Map<string, Door[]> {
   const groups = new Map<string, Door[]>()
   for (const door of doors) {
-    const key = door.placement?.controller
-    if (!key) continue
+    const controller = controllers[door.placement?.controller ?? '']
+    if (!controller) continue
+    const key = supplyOf(controller, controllers).id
     const list = groups.get(key)
     if (list) list.push(door)
     else groups.set(key, [door])

@@ -11,8 +11,10 @@ import { all, jobOf, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding, type Mark } from '../job/finding'
 import { standings, type Standing } from '../proving/standing'
 import { planFindings } from '../wiring/findings'
-import type { Reading } from '../wiring/records'
-import { expectedReading, judgeReading, readingsFor } from '../wiring/verdict'
+import { judgeReading } from '../readings/judge'
+import { readingsFor } from '../readings/asked'
+import { readingFacts, type Reading } from '../readings/records'
+import type { Planned } from '../wiring/volts'
 
 export type Sign = 'notNeeded' | 'stopped' | 'stale' | 'given' | 'underWay' | 'todo'
 
@@ -49,7 +51,7 @@ export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
 /** All six marks of a door, worked out from facts. @param neighbours doors on the same controller, where they are known already */
 export function marksOf(facts: Facts, door: Door, sheets: Sheets, configs: WorkedConfigs = workedConfigs(facts, sheets), neighbours: readonly Door[] = all(facts, 'door')): DoorMarks {
   const plan = planMark(facts, door, sheets, neighbours)
-  const wire = wireMark(facts, door, sheets)
+  const wire = wireMark(facts, door, sheets, neighbours)
   const reach = reachMark(facts, door)
   const load = loadMark(facts, door, configs)
   const worked = configs(door.placement?.controller ?? '')
@@ -74,19 +76,30 @@ function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   return { mark: 'plan', sign: 'given', share: 1, says: 'Every part has its terminal.', findings }
 }
 
+/** A door's surroundings from the facts. */
+export const plannedOf = (facts: Facts, sheets: Sheets, doors: readonly Door[] = all(facts, 'door')): Planned => ({ controllers: facts.controller, doors, sheets })
+
 /** Newest reading of a kind on a cable. */
 export function newestReading(facts: Facts, door: string, cable: string, kind: Reading['kind']): Reading | undefined {
   return all(facts, 'reading').filter((r) => r.door === door && r.cable === cable && r.kind === kind).sort((a, b) => b.at - a.at)[0]
+}
+
+/** The newest reading of each kind on a cable. */
+export function newestOf(facts: Facts, door: string, cable: string): Reading[] {
+  const newest = new Map<string, Reading>()
+  for (const r of all(facts, 'reading')) if (r.door === door && r.cable === cable && r.at >= (newest.get(r.kind)?.at ?? -Infinity)) newest.set(r.kind, r)
+  return [...newest.values()]
 }
 
 /** What an `ended` tick is true of: the cable and the terminals its conductors sit on. */
 export function endingDigest(door: Door, cable: string): string {
   const planned = door.cables.find((c) => c.id === cable)
   const terminals = Object.entries(door.placement?.terminals ?? {}).filter(([key]) => key.startsWith(`${planned?.part}.`)).sort()
-  return digestOf({ controller: door.placement?.controller ?? '', part: door.parts.find((p) => p.id === planned?.part) ?? null, type: planned?.type ?? null, terminals })
+  return digestOf({ controller: door.placement?.controller ?? '', part: door.parts.find((p) => p.id === planned?.part) ?? null, type: (planned?.planned ?? planned)?.type ?? null, terminals })
 }
 
-function wireMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
+function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
+  const planned = plannedOf(facts, sheets, neighbours)
   const controller = facts.controller[door.placement?.controller ?? '']
   const sheet = controller ? boardOf(sheets, controller) : null
   const findings: Finding[] = []
@@ -105,18 +118,22 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
     need(!!tick?.ended, `${cable.id} to ${cable.part} is still to be ended.`)
     need(!!tick?.tested, `${cable.id} to ${cable.part} is still to be tested.`)
     if (tick?.ended?.on && tick.ended.on !== endingDigest(door, cable.id)) stale ||= `${cable.id} was ended before its terminals, cable or part changed. Look at it again and tick it anew.`
-    for (const kind of readingsFor(door, cable.id)) {
+    for (const kind of readingsFor(door, cable.id, sheets, sheet)) {
       const reading = newestReading(facts, door.id, cable.id, kind)
-      const expected = expectedReading(door, cable.id, kind, sheet, sheets)
-      need(!!reading, `${cable.id}: ${readingName(kind)} is still to be measured.`)
-      if (reading && !expected) findings.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
-      const verdict = reading && expected ? judgeReading(reading.value, expected) : null
-      if (reading && verdict && !verdict.in) findings.push(stop('wire', 'reading', `${cable.id} ${readingName(kind)}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
+      need(!!reading, `${cable.id}: ${readingFacts[kind].name} is still to be measured.`)
+      const verdict = reading ? judgeReading(reading, door, planned, newestOf(facts, door.id, cable.id)) : null
+      if (reading && !verdict) findings.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
+      if (reading && verdict && !verdict.in) findings.push(stop('wire', 'reading', `${cable.id} ${readingFacts[kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
     }
   }
   if (sheet?.controller && controller) {
     const open = sheet.controller.cabinet.filter((item) => !facts.cabinet[controller.id]?.done[item.id])
     need(open.length === 0, `Cabinet ${controller.cabinet} of ${controller.ref}: ${open.length} still to check off.`)
+  }
+  for (const cable of door.cables) for (const reading of newestOf(facts, door.id, cable.id)) {
+    if (readingsFor(door, cable.id, sheets, sheet).includes(reading.kind)) continue
+    const verdict = judgeReading(reading, door, planned, newestOf(facts, door.id, cable.id))
+    if (verdict && !verdict.in) findings.push(stop('wire', 'reading', `${cable.id} ${readingFacts[reading.kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
   }
   const share = total ? done / total : 0
   const bad = findings.find((f) => f.grade === 'stop')
@@ -129,10 +146,6 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
 }
 
 const anyTick = (facts: Facts, door: Door) => door.cables.some((c) => facts.tick[`${door.id}/${c.id}`]) || all(facts, 'reading').some((r) => r.door === door.id)
-
-export function readingName(kind: Reading['kind']): string {
-  return { loop: 'loop resistance', voltsRest: 'volts at rest', voltsDriven: 'volts driven' }[kind]
-}
 
 function reachMark(facts: Facts, door: Door): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
@@ -205,7 +218,7 @@ function proveMark(tests: readonly Standing[], load: MarkState): MarkState {
 /** Digest of what a signature stands on now: the proofs that count and the newest readings. */
 export function signBasis(facts: Facts, door: Door, tests: readonly Standing[]): string {
   const proofs = tests.filter((t) => t.state === 'passed').map((t) => t.proof?.id ?? '').sort()
-  const readings = door.cables.flatMap((c) => readingsFor(door, c.id).map((kind) => newestReading(facts, door.id, c.id, kind)?.id ?? '')).sort()
+  const readings = door.cables.flatMap((c) => newestOf(facts, door.id, c.id).map((r) => r.id)).sort()
   return digestOf({ door: door.id, proofs, readings })
 }
 

@@ -1,2 +1,3 @@
 export * from './address'
 export * from './plan'
+export * from './records'

@@ -3,6 +3,7 @@ import { addressRange, switchesFor } from '../devices/coding'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
 import { all, jobOf, type Facts, type SiteNetwork } from '../job/facts'
+import type { BusRun } from './records'
 import { segmentFaults, segmentLimits } from '../power/segment'
 import { addressFault, ipv4, ipv4Text } from './address'
 
@@ -100,7 +101,7 @@ function collisionsOf(lines: readonly { ref: string; factory: string }[]): { add
 
 /** A device whose address is set on it: on a bus, or by switches alone. */
 export interface BusLine { door: string; part: string; ref: string; what: string; sheet: string; address: number | null; fault: string | null; proposed: number | null; words: string; /** Where it ends the chain, its terminator is on. */ terminator: { jumper: string; position: string; factory: string } | null; unitLoad: number }
-export interface BusPlan { controller: string; ref: string; bus: string; lines: BusLine[]; unitLoads: number; faults: string[] }
+export interface BusPlan { controller: string; ref: string; bus: string; lines: BusLine[]; unitLoads: number; faults: string[]; /** Whether somebody has said how the chain is run. */ known: boolean }
 
 /** Addresses of the devices on each bus, one after the other from nought, kept where they are right; within what each one's switches can show. */
 export function busPlans(facts: Facts, sheets: Sheets): BusPlan[] {
@@ -117,12 +118,21 @@ export function busPlans(facts: Facts, sheets: Sheets): BusPlan[] {
         buses.set(bus, [...(buses.get(bus) ?? []), { door, part, sheet }])
       }
     }
-    for (const [bus, stations] of buses) plans.push(busPlan(controller, bus, stations))
+    for (const [bus, stations] of buses) plans.push(busPlan(controller, bus, stations, facts.busRun[`${controller.id}/${bus}`]))
   }
   return plans
 }
 
-function busPlan(controller: { id: string; ref: string }, bus: string, stations: readonly { door: Door; part: Part; sheet: DeviceSheet }[]): BusPlan {
+type Hanging = { door: Door; part: Part; sheet: DeviceSheet }
+
+/** As the chain is run where that was said; what it does not name comes after, by reference. */
+function chained(stations: readonly Hanging[], run: BusRun | undefined): Hanging[] {
+  const place = (s: Hanging) => { const at = run?.order.indexOf(`${s.door.id}/${s.part.id}`) ?? -1; return at < 0 ? Infinity : at }
+  return [...stations].sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b)))
+}
+
+function busPlan(controller: { id: string; ref: string }, bus: string, hanging: readonly Hanging[], run: BusRun | undefined): BusPlan {
+  const stations = chained(hanging, run)
   const used = new Map<number, string>()
   const faults: string[] = []
   const unitLoads = stations.reduce((sum, s) => sum + (s.sheet.reading?.unitLoad ?? 1), 0)
@@ -146,11 +156,13 @@ function busPlan(controller: { id: string; ref: string }, bus: string, stations:
     const set = sheet?.coding && line.proposed !== null ? switchesFor(sheet.coding, line.proposed) : null
     line.words = set?.ok ? set.words : ''
   }
-  // The chain as it will be when it is set as told here; lengths are of cables to the controller, not from device to device.
+  // The chain as it will be when it is set as told here; lengths from device to device count where they are known.
   const chain = [{ id: controller.ref, address: null, unitLoad: 0 }, ...lines.filter((l) => l.proposed !== null).map((l) => ({ id: l.ref, address: l.proposed, unitLoad: l.unitLoad }))]
-  faults.push(...segmentFaults(chain.map((s, i) => ({ ...s, terminator: i === 0 || i === chain.length - 1, fromPreviousM: 0, stubM: 0, reference: true }))))
-  return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults }
+  faults.push(...segmentFaults(chain.map((s, i) => ({ ...s, terminator: i === 0 || i === chain.length - 1, fromPreviousM: run?.stations[keyAt(lines, s.id)]?.fromPreviousM ?? 0, stubM: run?.stations[keyAt(lines, s.id)]?.stubM ?? 0, reference: !run?.stations[keyAt(lines, s.id)]?.noReference }))))
+  return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults, known: run !== undefined }
 }
+
+const keyAt = (lines: readonly BusLine[], ref: string): string => { const line = lines.find((l) => l.ref === ref); return line ? `${line.door}/${line.part}` : '' }
 
 /** A jumper that speaks of the terminator, and where it must stand: on at the end of the chain and nowhere else. */
 function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] {

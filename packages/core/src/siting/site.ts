@@ -2,6 +2,7 @@ import type { CabinetPlace, Controller } from '../devices/records'
 import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Placement } from '../doors/door'
 import { noGroup, proposePlacement, wantsOf } from '../wiring/placement'
+import { supplyThatCarries } from '../supplies/choose'
 import { longestReaderRunM, runLengthM } from './length'
 import { finish, leastCableM, leastControllers, spread, type Search, type Watch } from './spread'
 
@@ -42,8 +43,26 @@ export interface Siting {
 /** Proposes controllers and terminals for all doors at once: fewest controllers, then shortest cable. */
 export const siteDoors = (input: SitingInput, watch?: Watch): Siting => finish(siteSteps(input), watch)
 
-/** The same as a search that can be left between two steps. */
+/**
+ * The same as a search that can be left between two steps. Where it takes more controllers than the bound, it is tried once more with
+ * what is there left alone: now and then room that does not quite suit costs a controller.
+ */
 export function* siteSteps(input: SitingInput): Search<Siting> {
+  const first = yield* siteOnce(input, new Set())
+  const better = first.newControllers > first.bound.controllers && input.controllers.length > 0 ? yield* siteOnce(input, new Set(input.controllers.map((c) => c.id))) : first
+  const taken = better.newControllers < first.newControllers && better.left.length <= first.left.length ? { ...better, bound: first.bound } : first
+  return { ...taken, controllers: withSupplies(taken, input) }
+}
+
+/** New controllers get the smallest supply that carries what they got. */
+function withSupplies(siting: Siting, input: SitingInput): Controller[] {
+  const before = new Set(input.controllers.map((c) => c.id))
+  // A run that nobody measured counts as long as siting takes it for, or as ten metres where there is nothing to go by.
+  const doors = sitedSoFar(input, siting).map((d) => { const lengthM = siting.doors.find((s) => s.door === d.id)?.lengthM ?? 10; return { ...d, cables: d.cables.map((c) => (c.lengthM > 0 ? c : { ...c, lengthM })) } })
+  return siting.controllers.map((c) => (before.has(c.id) ? c : { ...c, supply: supplyThatCarries(c, doors, input.sheets) ?? c.supply }))
+}
+
+function* siteOnce(input: SitingInput, closed: ReadonlySet<string>): Search<Siting> {
   const stays = (d: Door) => !!d.placement && (!input.anew || input.fixed.has(d.id) || !!d.pinned)
   const kept = input.doors.filter(stays)
   const open = input.doors.filter((d) => !stays(d)).map((d) => ({ ...d, placement: null }))
@@ -52,13 +71,13 @@ export function* siteSteps(input: SitingInput): Search<Siting> {
   // One order whatever the order of the rows: the same doors give the same plan.
   const inOrder = [...open].sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
   const byRadio = (d: Door) => wantsOf(d, input.sheets).length === 0
-  for (const radio of [false, true]) yield* siteClass({ ...input, controllers: [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers] }, kept, inOrder.filter((d) => byRadio(d) === radio), radio, siting)
+  for (const radio of [false, true]) yield* siteClass({ ...input, closed, controllers: [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers] }, kept, inOrder.filter((d) => byRadio(d) === radio), radio, siting)
   return siting
 }
 
 interface Choice { sheet: DeviceSheet; capacity: number }
 
-function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting, again: { bound: number; original: ReadonlySet<string> } | null = null): Search<void> {
+function* siteClass(input: SitingInput & { closed: ReadonlySet<string> }, kept: readonly Door[], doors: readonly Door[], radio: boolean, siting: Siting, again: { bound: number; original: ReadonlySet<string> } | null = null): Search<void> {
   if (doors.length === 0) return
   const { sheets, cabinets } = input
   const choices = input.allowed.map((id) => sheetOf(sheets, id)).map((sheet) => ({ sheet, capacity: capacityOf(sheet, radio) - (radio ? 0 : input.spare) })).filter((c) => c.capacity > 0).sort((a, b) => a.capacity - b.capacity)
@@ -83,7 +102,7 @@ function* siteClass(input: SitingInput, kept: readonly Door[], doors: readonly D
   const taken = [...kept, ...sitedSoFar(input, siting)]
   // The second time only what takes every one of the doors that found no port group of their kind.
   const takesAll = (c: Controller) => !again || fitting.every((d) => proposePlacement(d, c, sheets, taken).ok)
-  const existing = input.controllers.filter((c) => cabinets.includes(c.cabinet) && capacityOf(sheetOf(sheets, c.sheet), radio) > 0 && takesAll(c))
+  const existing = input.controllers.filter((c) => !input.closed.has(c.id) && cabinets.includes(c.cabinet) && capacityOf(sheetOf(sheets, c.sheet), radio) > 0 && takesAll(c))
   const free = cabinets.map((name) => existing.filter((c) => c.cabinet === name).reduce((sum, c) => sum + freeOn(c, taken, sheets, radio, input.spare), 0))
   const question = { cost, capacity: largest.capacity, free, ...(input.most === undefined ? {} : { most: Math.max(0, input.most - siting.newControllers) }) }
   const found = yield* spread(question)

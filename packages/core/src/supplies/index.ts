@@ -1,3 +1,5 @@
+export * from './fed'
+export * from './choose'
 export * from './net'
 export * from './report'
 export * from './release'

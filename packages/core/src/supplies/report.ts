@@ -7,6 +7,8 @@ import { cableName, type CableType } from '../power/conductor'
 import { defaultPowerPlan, type PowerPlan } from '../power/records'
 import { loopOhm } from '../power/run'
 import { solveTree, type Solved } from '../power/tree'
+import { boardsOn, type Controllers } from './fed'
+import { doesWith, longestThatDoes } from './mend'
 import { momentWords, netAt, supplyWays, type LockAt, type Moment, type SourceState, type SupplyWays } from './net'
 
 export interface MomentAnswer { moment: Moment; says: string; state: SourceState; amps: number | null; solved: Solved; locks: readonly LockAt[] }
@@ -25,6 +27,8 @@ export interface SupplyReport {
   inrushA: number
   unknown: string[]
   faults: string[]
+  /** Those of the faults that a larger supply would mend. */
+  overloads: string[]
   notes: string[]
 }
 
@@ -35,14 +39,15 @@ export const sourceWords: Readonly<Record<SourceState, string>> = { nominal: 'su
 const rushes = (plan: PowerPlan): Moment[] => (['allOpen', 'powerReturn'] as const).map((of): Moment => (plan.queue ? { kind: 'queue', of, most: plan.queue } : { kind: of }))
 
 /** Every moment at every state of the source, and what follows from it for supply, battery and locks. */
-export function supplyReport(controller: Controller, all: readonly Door[], sheets: Sheets, plan: PowerPlan = defaultPowerPlan(controller.id)): SupplyReport {
-  const doors = all.filter((d) => d.placement?.controller === controller.id)
+export function supplyReport(controller: Controller, all: readonly Door[], sheets: Sheets, plan: PowerPlan = defaultPowerPlan(controller.id), controllers: Controllers = {}): SupplyReport {
+  const boards = boardsOn(controller, controllers).map((b) => b.controller)
+  const doors = all.filter((d) => boards.some((b) => b.id === d.placement?.controller))
   const board = boardOf(sheets, controller)
   const supply = sheets[controller.supply]?.supply
   const refOf = (id: string) => doors.find((d) => d.id === id)?.ref ?? id
   const kinds: Moment[] = [{ kind: 'rest' }, ...doors.flatMap((d): Moment[] => [{ kind: 'pull', door: d.id }, { kind: 'hold', door: d.id }]), ...rushes(plan)]
   const states = board.feeds ? (['nominal'] as const) : sourceStates
-  const ways = supplyWays(controller, doors, sheets, plan.celsius)
+  const ways = supplyWays(controller, doors, sheets, plan.celsius, new Set(), controllers)
   const moments = states.flatMap((state) => kinds.map((moment): MomentAnswer => {
     const net = netAt(ways, moment, state)
     const solved = solveTree(net.tree)
@@ -54,13 +59,16 @@ export function supplyReport(controller: Controller, all: readonly Door[], sheet
   const worstA = nominal.some((m) => m.amps === null) ? null : Math.max(...nominal.map((m) => m.amps ?? 0))
   const report: SupplyReport = {
     controller: controller.id, moments, locks: lockAnswers(moments, doors, refOf, ways, plan.celsius), restA, worstA, ratingA: supply?.amps ?? 0, chargerA: board.feeds ? 0 : (supply?.chargerA ?? 0),
-    battery: null, inrushA: 0, unknown: ways.unknown, faults: [], notes: [],
+    battery: null, inrushA: 0, unknown: ways.unknown, faults: [], overloads: [], notes: [],
   }
   for (const o of ways.open) report.faults.push(`The lock circuit of ${refOf(o.door)} is open: ${o.conductor} is not there.`)
   if (board.feeds) { feedFaults(report, board.feeds.watts, board.feeds.volts); return report }
   report.battery = batteryOf(plan, doors, sheets, restA, supply?.battery ?? null)
   supplyFaults(report, plan, supply)
-  inrushFaults(report, controller, doors, sheets, supply?.tripA)
+  for (const b of boards.slice(1)) if (boardOf(sheets, b).feeds) report.faults.push(`${b.ref} takes its power from the network: it can’t be fed from ${controller.ref}.`)
+  for (const b of boards.slice(1)) report.notes.push(`It feeds ${b.ref} too${b.cabinet === controller.cabinet ? '' : `, in ${b.cabinet}`}: what hangs on ${b.ref} is counted here.`)
+  boardFaults(report, boards, sheets)
+  inrushFaults(report, boards, doors, sheets, supply?.tripA)
   return report
 }
 
@@ -87,15 +95,16 @@ function feedFaults(report: SupplyReport, watts: number, volts: number): void {
 
 function supplyFaults(report: SupplyReport, plan: PowerPlan, supply: { volts: number; amps: number; chargerA?: number; outputs?: { id: string; fuseA: number }[]; battery?: { volts: number } } | undefined): void {
   const { worstA, chargerA, ratingA, faults } = report
+  const overload = (says: string) => { faults.push(says); report.overloads.push(says) }
   if (!supply) { faults.push('No supply is chosen for this cabinet.'); return }
   if (worstA === null) faults.push('In one of the moments the lines collapse: there is no current to tell. See the locks below.')
-  else if (worstA + chargerA > ratingA) faults.push(`At the worst moment ${worstA.toFixed(2)} A and ${chargerA.toFixed(2)} A for charging; the supply gives ${ratingA} A.`)
+  else if (worstA + chargerA > ratingA) overload(`At the worst moment ${worstA.toFixed(2)} A and ${chargerA.toFixed(2)} A for charging; the supply gives ${ratingA} A.`)
   const fuse = supply.outputs?.find((o) => o.id === 'locks')
   const locksA = Math.max(0, ...report.moments.filter((m) => m.state === 'nominal').map((m) => (m.solved.ok ? m.locks.reduce((sum, l) => sum + ((m.solved as { amps: Record<string, number> }).amps[l.node] ?? 0), 0) : 0)))
-  if (fuse && locksA > fuse.fuseA) faults.push(`The locks draw ${locksA.toFixed(2)} A together; their output is fused at ${fuse.fuseA} A.`)
+  if (fuse && locksA > fuse.fuseA) overload(`The locks draw ${locksA.toFixed(2)} A together; their output is fused at ${fuse.fuseA} A.`)
   const boardFuse = supply.outputs?.find((o) => o.id === 'board')
   const boardA = Math.max(0, ...report.moments.filter((m) => m.state === 'nominal' && m.solved.ok).map((m) => (m.amps ?? 0) - m.locks.reduce((sum, l) => sum + ((m.solved as { amps: Record<string, number> }).amps[l.node] ?? 0), 0)))
-  if (boardFuse && boardA > boardFuse.fuseA) faults.push(`Board and readers draw ${boardA.toFixed(2)} A; their output is fused at ${boardFuse.fuseA} A.`)
+  if (boardFuse && boardA > boardFuse.fuseA) overload(`Board and readers draw ${boardA.toFixed(2)} A; their output is fused at ${boardFuse.fuseA} A.`)
   const battery = report.battery
   if (battery && !battery.enough) faults.push(battery.bankAh > 0 ? `${battery.bankAh} Ah of battery last ${battery.hours.toFixed(1)} h; ${plan.hours} h are asked for and want ${battery.need.neededAh.toFixed(1)} Ah.` : `No battery is planned; ${plan.hours} h want ${battery.need.neededAh.toFixed(1)} Ah.`)
   if (supply.battery && plan.batteryCount > 0) {
@@ -104,6 +113,18 @@ function supplyFaults(report: SupplyReport, plan: PowerPlan, supply: { volts: nu
     if (volts !== wanted) faults.push(`The batteries as joined give ${volts} V; this supply charges ${wanted} V.`)
   }
   if (battery && battery.need.factors.rate === null) report.notes.push('The rate effect of the battery is not counted: its sheet does not tell it.')
+}
+
+/** A board that is fed on works from some volts on: its sheet tells which. */
+function boardFaults(report: SupplyReport, boards: readonly Controller[], sheets: Sheets): void {
+  for (const b of boards.slice(1)) {
+    const least = boardOf(sheets, b).operatingV?.least
+    const worst = report.moments.reduce<{ volts: number; m: MomentAnswer } | null>((low, m) => {
+      const volts = m.solved.ok ? (m.solved.volts[`board/${b.id}`] ?? Infinity) : 0
+      return low === null || volts < low.volts ? { volts, m } : low
+    }, null)
+    if (least !== undefined && worst && worst.volts < least) report.faults.push(`${b.ref} sees ${worst.volts.toFixed(1)} V (${inSentence(worst.m)}, ${sourceWords[worst.m.state]}) and works from ${least} V. Shorten its run, take thicker cable, or give it a supply of its own.`)
+  }
 }
 
 const rank = (a: LockAnswer): number => (a.enough ? 2 : a.onlyAtEnd ? 1 : 0)
@@ -132,8 +153,8 @@ function lockAnswers(moments: readonly MomentAnswer[], doors: readonly Door[], r
 }
 
 /** Capacitors that fill when power comes: all together, against what trips the supply. */
-function inrushFaults(report: SupplyReport, controller: Controller, doors: readonly Door[], sheets: Sheets, tripA: number | undefined): void {
-  const all = [controller.sheet, ...(controller.expanders ?? []).map((e) => e.sheet), ...doors.flatMap((d) => d.parts.filter((p) => p.fed !== 'own' && sheetOf(sheets, p.sheet).leads.length > 0).map((p) => p.sheet))]
+function inrushFaults(report: SupplyReport, boards: readonly Controller[], doors: readonly Door[], sheets: Sheets, tripA: number | undefined): void {
+  const all = [...boards.flatMap((b) => [b.sheet, ...(b.expanders ?? []).map((e) => e.sheet)]), ...doors.flatMap((d) => d.parts.filter((p) => p.fed !== 'own' && sheetOf(sheets, p.sheet).leads.length > 0).map((p) => p.sheet))]
   report.inrushA = all.reduce((sum, id) => sum + (sheetOf(sheets, id).inrush?.amps ?? 0), 0)
   if (tripA !== undefined && report.inrushA > tripA) report.faults.push(`In the first moment of power its consumers take ${report.inrushA.toFixed(1)} A together; the supply trips at ${tripA} A. Switch them on one after the other.`)
   else if (tripA === undefined && report.inrushA > 0) report.notes.push(`In the first moment of power its consumers take ${report.inrushA.toFixed(1)} A together; the sheet of the supply does not tell where it trips.`)
@@ -150,22 +171,13 @@ function mendOf(answer: LockAnswer, moments: readonly MomentAnswer[], doors: rea
   if (!cable || !lock || !worst) return 'Give its cable a length.'
   const { tree } = netAt(ways, worst.moment, worst.state)
   const own = loopOhm(cable.type, cable.lengthM, celsius)
-  const wouldDo = (ohm: number): boolean => {
-    const solved = solveTree({ ...tree, nodes: tree.nodes.map((n) => (n.id === node ? { ...n, ohm: n.ohm - own + ohm } : n)) })
-    return solved.ok && (solved.volts[node] ?? 0) >= answer.leastV
-  }
+  const wouldDo = (ohm: number): boolean => doesWith(tree, node, own, ohm, answer.leastV)
   if (!wouldDo(0)) {
     const bare = solveTree({ ...tree, nodes: tree.nodes.map((n) => (n.id === node ? { ...n, ohm: 0 } : n)) })
     if (bare.ok && (bare.volts[node] ?? 0) >= answer.leastV) return 'The rest of the way takes too much already: shorten the break glass run.'
     return bare.ok ? `The source itself gives ${bare.terminalV.toFixed(1)} V then: no cable mends that. Take a lock that works at fewer volts, or a supply that cuts off earlier.` : 'Something else on this supply pulls the line down: mend that first.'
   }
-  let low = 0
-  let high = Math.ceil(cable.lengthM)
-  while (high - low > 1) {
-    const middle = Math.floor((low + high) / 2)
-    if (wouldDo(loopOhm(cable.type, middle, celsius))) low = middle
-    else high = middle
-  }
+  const low = longestThatDoes(tree, node, own, cable, answer.leastV, celsius)
   const enough = thicker.map((mm2): CableType => ({ kind: 'iec', conductorClass: 2, mm2, cores: cable.type.cores })).find((type) => wouldDo(loopOhm(type, cable.lengthM, celsius)))
   return `${cableName(cable.type)} would do up to ${low} m${enough ? `; at ${cable.lengthM} m take ${cableName(enough)}` : '; no cable up to 2.5 mm² would do at this length'}.`
 }

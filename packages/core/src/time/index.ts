@@ -1,2 +1,3 @@
 export * from './schedule'
 export * from './ical'
+export * from './wallClock'

@@ -20,6 +20,8 @@ export interface Net {
   conductors: Conductor[]
   /** Links to be made at the strip, from terminal to terminal. */
   links: { from: Terminal; to: Terminal; says: string }[]
+  /** Leads that go on no terminal and are insulated. */
+  spares: { part: string; lead: Lead }[]
   /** Cables the lock's current runs through. */
   lockPath: string[]
 }
@@ -27,7 +29,7 @@ export interface Net {
 /** @param opened conductors that are cut, by id: they are in no drawing, no table and no circuit */
 export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets, opened: ReadonlySet<string> = new Set()): Net {
   const placement = door.placement
-  if (!placement) return { conductors: [], links: [], lockPath: [] }
+  if (!placement) return { conductors: [], links: [], spares: [], lockPath: [] }
   const byId = new Map(controller.terminals.map((t) => [t.id, t]))
   const conductors = door.parts.flatMap((part) => conductorsOf(door, part, leadsToController(part, sheets), byId)).filter((c) => !opened.has(c.id))
   const lock = partOf(door, 'lock')
@@ -40,7 +42,8 @@ export function netOf(door: Door, controller: DeviceSheet, sheets: Sheets, opene
     if (from && to) links.push({ from, to, says: `Link ${from.id} (${from.label}) to ${to.id} (${to.label})` })
   }
   const lockPath = [breakGlass, lock, partOf(door, 'lock2')].flatMap((part) => (part ? door.cables.filter((c) => c.part === part.id).map((c) => c.id) : []))
-  return { conductors, links, lockPath }
+  const spares = door.parts.flatMap((part) => leadsToController(part, sheets).filter((lead) => !byId.has(placement.terminals[`${part.id}.${lead.id}`] ?? '')).map((lead) => ({ part: part.id, lead })))
+  return { conductors, links, spares, lockPath }
 }
 
 function conductorsOf(door: Door, part: Part, leads: readonly Lead[], terminals: ReadonlyMap<string, Terminal>): Conductor[] {

@@ -3,13 +3,15 @@ import type { Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { note, stop, warn, type Finding } from '../job/finding'
+import { fedPastTheGlass } from './bypass'
+import { netOf } from './conductors'
 import { fitFindings, readsCards, secondPoleFinding } from './fit'
 import { load, noGroup, wantsOf } from './placement'
-import { lockVolts } from './volts'
+import { lockVolts, type Planned } from './volts'
 
 /** Everything the plan of a door has to say, each finding owned by the mark Plan. */
 export function planFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets, doors: readonly Door[]): Finding[] {
-  return [...hardwareFindings(door, sheets), ...fitFindings(door, controllers, sheets), ...secondPoleFinding(door, sheets), ...placementFindings(door, controllers, sheets, doors), ...voltFindings(door, controllers, sheets), ...blindSpots(door).map((says) => warn('plan', 'blind', says))]
+  return [...hardwareFindings(door, sheets), ...fitFindings(door, controllers, sheets), ...secondPoleFinding(door, sheets), ...placementFindings(door, controllers, sheets, doors), ...voltFindings(door, { controllers, doors, sheets }), ...blindSpots(door).map((says) => warn('plan', 'blind', says))]
 }
 
 function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
@@ -48,6 +50,7 @@ function placementFindings(door: Door, controllers: Readonly<Record<string, Cont
       found.push(stop('plan', 'crowded', `${count.get(id)} conductors on terminal ${id}; it takes ${terminal.maxConductors}.`, id))
     }
   }
+  for (const id of fedPastTheGlass(door, netOf(door, sheet, sheets), sheet)) found.push(stop('plan', 'glass-bypassed', `${id} stays fed when the break glass is broken: its + finds a way to the feed past the glass. Put it behind the relay, and the glass before it.`, id))
   return [...found, ...sharedPorts(door, sheet, controller.ref, doors)]
 }
 
@@ -68,13 +71,14 @@ function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string,
     .map(([id, by]) => stop('plan', 'double-use', `Terminal ${id} of ${ref} is used twice: ${by.map((u) => u.says).join(' and ')}.`, id))
 }
 
-function voltFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets): Finding[] {
-  const controller = door.placement && controllers[door.placement.controller]
+function voltFindings(door: Door, planned: Planned): Finding[] {
+  const controller = door.placement && planned.controllers[door.placement.controller]
   const part = partOf(door, 'lock')
-  if (!controller || !part || sheetOf(sheets, part.sheet).ownBattery || door.placement?.portGroup === noGroup) return []
-  const volts = lockVolts(door, boardOf(sheets, controller), sheets)
+  if (!controller || !part || sheetOf(planned.sheets, part.sheet).ownBattery || door.placement?.portGroup === noGroup) return []
+  const volts = lockVolts(door, planned)
   if (!volts) return [warn('plan', 'no-length', 'The lock’s volts cannot be worked out: a cable of its circuit has no length yet.')]
-  if (volts.enough) return [note('plan', 'volts', `The lock sees ${volts.volts.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`)]
+  const seen = volts.pullV === null ? 'The lock’s line would collapse' : `The lock would see ${volts.pullV.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V`
+  if (volts.enough) return [note('plan', 'volts', `The lock sees ${volts.pullV?.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`)]
   const mend = volts.longestM >= 1 ? `This cable would do up to ${Math.floor(volts.longestM)} m; take a thicker one, or double the cores.` : 'No length of this cable would do; take a thicker one.'
-  return [stop('plan', 'volts', `The lock would see ${volts.volts.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V. ${mend}`, part.id)]
+  return [stop('plan', 'volts', `${seen}. ${mend}`, part.id)]
 }

@@ -8,19 +8,6 @@ export interface Tick {
   pulled: Done | null
   ended: Done | null
   tested: Done | null
-}
-
-/** What a meter is asked for. `loop`: far end joined; the volts at the lock's own terminals. */
-export type ReadingKind = 'loop' | 'voltsRest' | 'voltsDriven'
-
-/** One meter reading, kept raw and never altered; the newest of its kind counts. */
-export interface Reading {
-  id: string
-  door: string
-  cable: string
-  kind: ReadingKind
-  /** Ohms or volts. */
-  value: number
-  by: string
-  at: number
+  /** Conductors that were ended one by one, by their ids. */
+  cores?: Record<string, Done>
 }

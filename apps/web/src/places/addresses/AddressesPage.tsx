@@ -8,6 +8,7 @@ import { Field, numberIn } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { UndoBar } from '../../parts/UndoBar'
+import { ChainPlace } from './ChainPlace'
 import { SwitchBank } from '../../signs/SwitchBank'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
@@ -31,7 +32,7 @@ export function AddressesPage() {
   }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
   const count = open.length + openBus.length
   return (
-    <Screen title="Addresses" under={network ? `${network.address}/${network.prefix} · mask ${maskOf(network.prefix)} · gateway ${network.gateway}` : 'The job has no network yet'}
+    <Screen columns title="Addresses" under={network ? `${network.address}/${network.prefix} · mask ${maskOf(network.prefix)} · gateway ${network.gateway}` : 'The job has no network yet'}
       bar={!canFit(me) ? null : count ? <Action label={`Give ${count} addresses as proposed`} onPress={give} /> : <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches' as never)} />}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {plan.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
@@ -79,13 +80,13 @@ function Bus({ plan, chosen, onChoose }: { plan: BusPlan; chosen: string | null;
   return (
     <Sheet flush title={`${plan.ref}, ${plan.bus}: ${plan.lines.length} on it, ${plan.unitLoads} unit loads of 32`}>
       {plan.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
-      <T size={13} tone="quiet" style={{ paddingHorizontal: 16 }}>One daisy chain in this order, with a reference conductor beside A and B; a terminator at each end and nowhere else.</T>
-      {plan.lines.map((l, i) => { const key = `bus/${l.door}/${l.part}`; return <BusRow key={key} line={l} last={i === plan.lines.length - 1} open={chosen === key} onOpen={() => onChoose(chosen === key ? null : key)} /> })}
+      <T size={13} tone="quiet" style={{ paddingHorizontal: 16 }}>{`One daisy chain${plan.known ? ', run' : ''} in this order, with a reference conductor beside A and B; a terminator at each end and nowhere else.${plan.known ? '' : ' Nobody has said yet how it is run: open a device to say so.'}`}</T>
+      {plan.lines.map((l, i) => { const key = `bus/${l.door}/${l.part}`; return <BusRow key={key} plan={plan} at={i} line={l} last={i === plan.lines.length - 1} open={chosen === key} onOpen={() => onChoose(chosen === key ? null : key)} /> })}
     </Sheet>
   )
 }
 
-function BusRow({ line: l, last, open, onOpen }: { line: BusLine; last: boolean; open: boolean; onOpen: () => void }) {
+function BusRow({ plan, at, line: l, last, open, onOpen }: { plan: BusPlan; at: number; line: BusLine; last: boolean; open: boolean; onOpen: () => void }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const me = useSession((s) => s.me)
@@ -111,7 +112,7 @@ function BusRow({ line: l, last, open, onOpen }: { line: BusLine; last: boolean;
       {open ? (
         <View style={{ padding: 16, gap: 8 }}>
           {coding && set?.ok ? <><T face="mid">{`For address ${l.proposed}`}</T><SwitchBank coding={coding} switches={set.switches} /><T>{set.words}</T></> : <T tone="quiet">Its address is set over the bus, not by switches.</T>}
-          {canFit(me) ? <><Field label={`Bus address of ${l.ref}`} value={text} onChange={setText} mono keyboard="numeric" error={wrong || undefined} /><Action kind="plain" label="Keep this address" onPress={keep} /></> : null}
+          {canFit(me) ? <><Field label={`Bus address of ${l.ref}`} value={text} onChange={setText} mono keyboard="numeric" error={wrong || undefined} /><Action kind="plain" label="Keep this address" onPress={keep} /><ChainPlace plan={plan} at={at} /></> : null}
         </View>
       ) : null}
     </View>

@@ -12,7 +12,9 @@ import { T } from '../../parts/Text'
 import { fieldOf, saysOf } from '../../state/api'
 import { useDraft } from '../../state/draft'
 import { useFacts, useJob } from '../../state/job'
+import { usualController, usualSupply } from '../../state/usual'
 import { controllersInOrder } from '../../state/worked'
+import { Feed } from './Feed'
 
 /** The next address of the site's subnet that nobody has. */
 function freeAddress(facts: Facts): string {
@@ -24,7 +26,7 @@ export function ControllerForm({ id }: { id?: string }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const before = id ? facts.controller[id] : undefined
-  const [form, setForm, forget] = useDraft<Controller>(`controller-${id ?? 'new'}`, before ?? { id: '', ref: `A${controllersInOrder(facts).length + 1}`, sheet: 'controller-2', cabinet: '', supply: 'supply-5', address: freeAddress(facts), serial: '', mac: '' })
+  const [form, setForm, forget] = useDraft<Controller>(`controller-${id ?? 'new'}`, before ?? { id: '', ref: `A${controllersInOrder(facts).length + 1}`, sheet: usualController(facts), cabinet: '', supply: usualSupply(facts), address: freeAddress(facts), serial: '', mac: '' })
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const keep = async () => {
     const key = form.id || v7()
@@ -44,7 +46,7 @@ export function ControllerForm({ id }: { id?: string }) {
       <Sheet>
         <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
         <Pick label="Device sheet" value={form.sheet} onChange={set('sheet')} options={Object.values(sheetsFor(facts)).filter((s) => s.controller).map((s) => ({ value: s.id, label: s.name }))} />
-        <Pick label="Supply" value={form.supply} onChange={set('supply')} options={Object.values(sheetsFor(facts)).filter((s) => s.supply).map((s) => ({ value: s.id, label: s.name }))} error={error('supply')} />
+        <Feed form={form} onChange={setForm} error={error('supply') ?? error('fedFrom')} />
         <Expanders form={form} onChange={(expanders) => setForm({ ...form, expanders })} error={error('expanders')} />
         <Field label="Cabinet" value={form.cabinet} onChange={set('cabinet')} hint="Where it hangs" error={error('cabinet')} />
         <Field label="Address on the site’s network" value={form.address} onChange={set('address')} mono error={error('address')} />

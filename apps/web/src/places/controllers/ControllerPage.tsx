@@ -19,7 +19,7 @@ export function ControllerPage({ id }: { id: string }) {
   const done = facts.cabinet[id]?.done ?? {}
   const items = sheet.controller?.cabinet ?? []
   return (
-    <Screen mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
+    <Screen columns mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
       {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => <Notice key={f} tone="ochre">{f}</Notice>)}
       <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
         {items.map((item) => <Tick key={item.id} label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />)}

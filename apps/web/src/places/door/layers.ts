@@ -1,12 +1,11 @@
-import { all, boardOf, lockVolts, partOf, type Door, type Facts } from '@rauta/core'
+import { all, lockVolts, partOf, plannedOf, type Door, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 
 /** Words under parts on the volts layer: what the lock sees. */
 export function doorNotes(facts: Facts, door: Door): Record<string, string> {
-  const controller = facts.controller[door.placement?.controller ?? '']
   const lock = partOf(door, 'lock')
-  const volts = controller && lockVolts(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts))
-  return lock && volts ? { [lock.id]: `${volts.volts.toFixed(1)} V` } : {}
+  const volts = lockVolts(door, plannedOf(facts, sheetsFor(facts)))
+  return lock && volts ? { [lock.id]: volts.pullV === null ? 'collapses' : `${volts.pullV.toFixed(1)} V` } : {}
 }
 
 /** Parts that spoke in the newest event of the door. */

@@ -21,7 +21,7 @@ export function JobPage() {
   const { ground, setGround } = useSettings()
   if (!job) return null
   return (
-    <Screen title={job.name} under={`${job.client} · ${job.site} · ${job.zone}`}>
+    <Screen columns title={job.name} under={`${job.client} · ${job.site} · ${job.zone}`}>
       <Sheet title="Ground on this device"><Chips label="Ground" value={ground} onChange={setGround} options={[{ value: 'device', label: 'As the device' }, { value: 'daylight', label: 'Daylight' }, { value: 'plant', label: 'Plant room' }]} /></Sheet>
       <Areas />
       <JobForm />

@@ -11,15 +11,16 @@ import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { fieldOf, saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useDraft } from '../../state/draft'
+import { usualPart } from '../../state/usual'
 
 /** Roles that most doors have; the others are shown when they are asked for. */
 const usual: readonly PartRole[] = ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass']
 
 interface Form { ref: string; name: string; from: string; to: string; passages: string; escapeRoute: boolean; handle: boolean; outdoor: boolean; pinned: boolean; opening: OpeningKind; by: Decides['by']; after: string; then: Decides['then']; x: string; y: string; hardware: Partial<Record<PartRole, string>> }
-const formOf = (door: Door | undefined, firstArea: string): Form => ({
+const formOf = (door: Door | undefined, firstArea: string, first: Form['hardware']): Form => ({
   ref: door?.ref ?? '', name: door?.name ?? '', from: door?.from ?? firstArea, to: door?.to ?? firstArea, passages: String(door?.passagesPerDay ?? 0), escapeRoute: door?.escapeRoute ?? false, handle: door?.handle ?? false, outdoor: door?.outdoor ?? false, pinned: door?.pinned ?? false, opening: door?.opening ?? 'door',
   by: door?.decides?.by ?? 'controller', after: String(door?.decides?.afterS ?? 10), then: door?.decides?.then ?? 'knownCards', x: door?.at ? String(door.at.x) : '', y: door?.at ? String(door.at.y) : '',
-  hardware: door ? Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])) : { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' },
+  hardware: door ? Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])) : first,
 })
 
 /** Adds or edits a door and chooses its hardware from the device sheets. */
@@ -27,7 +28,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const areas = all(facts, 'area')
-  const [form, setForm, forget] = useDraft<Form>(`door-${door?.id ?? 'new'}`, formOf(door, areas[0]?.id ?? ''))
+  const [form, setForm, forget] = useDraft<Form>(`door-${door?.id ?? 'new'}`, formOf(door, areas[0]?.id ?? '', { entryReader: usualPart(facts, 'entryReader'), lock: usualPart(facts, 'lock'), contact: usualPart(facts, 'contact') }))
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const set = <K extends keyof Form>(key: K, value: Form[K]) => setForm({ ...form, [key]: value })
   const submit = async () => {

@@ -4,6 +4,7 @@ import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
+import { cableKinds, codeOf, typeOf } from '../../parts/cableKinds'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
@@ -24,7 +25,7 @@ export function PlanPage({ id }: { id: string }) {
   const findings = marksFor(facts, door).plan.findings
   const tone = { stop: 'madder', warn: 'ochre', note: 'slate' } as const
   return (
-    <Screen mono={door.ref} title="Plan" under={door.name} bar={door.placement ? <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} /> : null}>
+    <Screen columns mono={door.ref} title="Plan" under={door.name} bar={door.placement ? <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} /> : null}>
       {findings.map((f) => <Notice key={f.says} tone={tone[f.grade]}>{f.says}</Notice>)}
       {door.placement ? <Placed door={door} /> : <Place door={door} />}
       <Lengths door={door} />
@@ -67,17 +68,7 @@ function proposedWords(proposal: Proposal): string {
   return terminals.length ? `Proposed: port group ${proposal.placement.portGroup}, terminals ${terminals.join(' ')}` : 'Proposed: behind it, by radio or network; no terminal is needed.'
 }
 
-const cables = [
-  { value: 'iec-2-0.75', label: '0.75 mm², class 2' }, { value: 'iec-2-1', label: '1.0 mm², class 2' }, { value: 'iec-2-1.5', label: '1.5 mm², class 2' }, { value: 'iec-2-2.5', label: '2.5 mm², class 2' },
-  { value: 'iec-5-0.75', label: '0.75 mm², class 5' }, { value: 'iec-5-1', label: '1.0 mm², class 5' }, { value: 'iec-5-1.5', label: '1.5 mm², class 5' }, { value: 'awg-24', label: '24 AWG' }, { value: 'awg-22', label: '22 AWG' }, { value: 'awg-18', label: '18 AWG' },
-]
 type CableType = Door['cables'][number]['type']
-const codeOf = (type: CableType) => (type.kind === 'awg' ? `awg-${type.gauge}` : `iec-${type.conductorClass}-${type.mm2}`)
-const makeOf = ({ cores, perConductor, clad }: CableType) => ({ cores, ...(perConductor ? { perConductor } : {}), ...(clad ? { clad } : {}) })
-function typeOf(code: string, was: CableType): CableType {
-  const [kind, a, b] = code.split('-')
-  return kind === 'awg' ? { kind: 'awg', gauge: Number(a), ...makeOf(was) } : { kind: 'iec', conductorClass: a === '5' ? 5 : 2, mm2: Number(b), ...makeOf(was) }
-}
 
 function Lengths({ door }: { door: Door }) {
   if (door.cables.length === 0) return null
@@ -103,7 +94,7 @@ function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] 
       <T face="mid">{`${cable.id} to ${cable.part}: ${cableName(cable.type)}`}</T>
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'flex-start' }}>
         <View style={{ flex: 1 }}><Field label={`Length of ${cable.id}, m`} value={length} onChange={setLength} keyboard="decimal" mono error={wrong || undefined} onSubmit={() => { void keep() }} /></View>
-        <View style={{ flex: 1 }}><Pick label={`Kind of ${cable.id}`} value={codeOf(cable.type)} options={cables} onChange={(code) => { void keep(typeOf(code, cable.type)) }} /></View>
+        <View style={{ flex: 1 }}><Pick label={`Kind of ${cable.id}`} value={codeOf(cable.type)} options={cableKinds} onChange={(code) => { void keep(typeOf(code, cable.type)) }} /></View>
       </View>
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <View style={{ flex: 1 }}><Pick label={`Cores of ${cable.id}`} value={String(cable.type.cores)} options={[1, 2, 4, 6, 8, 10, 12, 16].map((n) => ({ value: String(n), label: `${n} cores` }))} onChange={(n) => { void keep({ ...cable.type, cores: Number(n) }) }} /></View>

@@ -26,7 +26,7 @@ export function SheetPage({ id }: { id: string }) {
   if (!sheet) return <Missing what="device sheet" which={id} />
   const own = !!facts.sheet[id]
   return (
-    <Screen title={sheet.name} under={[kindWords[sheet.kind][0], ...(sheet.also ?? []).map((k) => kindWords[k][0].toLowerCase())].join(' and ')} bar={canFit(me) ? <Action kind={own ? 'main' : 'plain'} label={own ? 'Change this sheet' : 'Make one like it'} onPress={() => router.push((own ? `/sheets/${id}/edit` : `/sheets/new?like=${id}`) as never)} /> : null}>
+    <Screen columns title={sheet.name} under={[kindWords[sheet.kind][0], ...(sheet.also ?? []).map((k) => kindWords[k][0].toLowerCase())].join(' and ')} bar={canFit(me) ? <Action kind={own ? 'main' : 'plain'} label={own ? 'Change this sheet' : 'Make one like it'} onPress={() => router.push((own ? `/sheets/${id}/edit` : `/sheets/new?like=${id}`) as never)} /> : null}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Sheet><T size={17}>{sheet.says}</T><Lines lines={sheetLines(sheet)} /></Sheet>
       <Leads sheet={sheet} />

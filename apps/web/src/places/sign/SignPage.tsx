@@ -31,7 +31,7 @@ export function SignPage({ id }: { id: string }) {
   const ready = marks.wire.sign === 'given' && marks.prove.sign === 'given'
   const onDevice = testCardsOpen(configsOf(facts)(door.placement?.controller ?? '').held, door)
   return (
-    <Screen mono={door.ref} title="Record" under={door.name} bar={ready && marks.sign.sign !== 'given' && !signing ? (onDevice ? <TakeCardsOff door={door} /> : <Action label="Sign" onPress={() => setSigning(true)} />) : null}>
+    <Screen columns mono={door.ref} title="Record" under={door.name} bar={ready && marks.sign.sign !== 'given' && !signing ? (onDevice ? <TakeCardsOff door={door} /> : <Action label="Sign" onPress={() => setSigning(true)} />) : null}>
       <Notice tone={marks.sign.sign === 'given' ? 'verdigris' : marks.sign.sign === 'stale' ? 'ochre' : 'slate'}>{ready || marks.sign.sign === 'stale' ? marks.sign.says : `Not ready to be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`}</Notice>
       {ready && onDevice ? <Notice tone="ochre">The test cards still open this door. They come off before it is signed; its proofs stay.</Notice> : null}
       {signing ? <SignForm door={door} onDone={() => setSigning(false)} /> : null}

@@ -1,4 +1,4 @@
-import { boardOf, circuitIn, driveAnswer, fullDrive, netOf, sheetOf, sourceOf, type Controller, type LockAnswer } from '@rauta/core'
+import { boardOf, boardsOn, circuitIn, driveAnswer, fullDrive, netOf, sheetOf, sourceOf, type Controller, type LockAnswer } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -13,8 +13,9 @@ import { canFit, useSession } from '../../state/session'
 import { faces, useGround } from '../../theme'
 
 /** Volts at a lock over the first second, against its window: pulled with all there is, then held with a share of it. */
-export default function DriveLevel({ controller, answer }: { controller: Controller; answer: LockAnswer }) {
+export default function DriveLevel({ controller: supplied, answer }: { controller: Controller; answer: LockAnswer }) {
   const facts = useFacts()
+  const controller = facts.controller[facts.door[answer.door]?.placement?.controller ?? ''] ?? supplied
   const ground = useGround()
   const send = useJob((s) => s.send)
   const me = useSession((s) => s.me)
@@ -30,11 +31,12 @@ export default function DriveLevel({ controller, answer }: { controller: Control
   if (!door || !lock) return null
   const board = boardOf(sheets, controller)
   const circuit = circuitIn(netOf(door, board, sheets), door, sheets, answer.part)
-  const source = sourceOf(board, sheets[controller.supply], 'nominal')
+  const source = sourceOf(board, sheets[supplied.supply], 'nominal')
+  const run = boardsOn(supplied, facts.controller).filter((b) => b.controller.id === controller.id).reduce((sum, b) => sum + b.ohm, 0)
   if (circuit.ohm === null) return <T tone="quiet">Give its cables a length first.</T>
   const pullMs = numberIn(pull) ?? drive.pullMs
   const holdShare = Math.min(1, Math.max(0.05, (numberIn(hold) ?? 100) / 100))
-  const d = driveAnswer(lock, source.volts, circuit.ohm + source.ohm, { pullMs, holdShare }, door.behaviour.releaseS)
+  const d = driveAnswer(lock, source.volts, circuit.ohm + source.ohm + run, { pullMs, holdShare }, door.behaviour.releaseS)
   const most = Math.ceil((Math.max(d.pullV, d.leastV, lock.nominalV) + 0.5) / 4) * 4
   const keep = () => send('door.edit', { id: door.id, fields: { drive: { pullMs, holdShare } } }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
   const shown = Math.max(0, width - 44)

@@ -1,4 +1,4 @@
-import { defaultPowerPlan, releaseCases, releaseOf, releaseWords, type ReleaseAnswer, type ReleaseCase } from '@rauta/core'
+import { defaultPowerPlan, releaseCases, releaseOf, releaseWords, supplyOf, type ReleaseAnswer, type ReleaseCase } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -22,7 +22,7 @@ export function ReleasePage() {
   const [which, setWhich] = useState<ReleaseCase>('mains')
   const rows = doorsInOrder(facts).map((door) => {
     const controller = facts.controller[door.placement?.controller ?? '']
-    const plan = controller ? (facts.powerPlan[controller.id] ?? defaultPowerPlan(controller.id)) : undefined
+    const plan = controller ? (facts.powerPlan[supplyOf(controller, facts.controller).id] ?? defaultPowerPlan(controller.id)) : undefined
     const battery = controller ? reportFor(facts, controller).battery : null
     return { door, answers: releaseOf(door, controller, sheetsFor(facts), plan, battery ? battery.hours : null) }
   })

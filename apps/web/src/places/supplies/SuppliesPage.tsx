@@ -1,4 +1,4 @@
-import { all, demandsOf, boardOf, networkPower, sheetOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
+import { all, demandsOf, boardOf, boardsOn, networkPower, sheetOf, supplyOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -14,7 +14,7 @@ import { Meter } from './Meter'
 export function SuppliesPage() {
   const facts = useFacts()
   const me = useSession((s) => s.me)
-  const controllers = controllersInOrder(facts).map((controller) => ({ controller, report: reportFor(facts, controller) }))
+  const controllers = controllersInOrder(facts).filter((c) => supplyOf(c, facts.controller).id === c.id).map((controller) => ({ controller, report: reportFor(facts, controller) }))
     .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
   const bad = controllers.filter((c) => faultsOf(c.report) > 0).length
   const units = all(facts, 'unit').sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
@@ -29,7 +29,7 @@ export function SuppliesPage() {
             <Line key={c.id} label={`Supply of ${c.ref}. ${says}`} onPress={() => router.push(`/supplies/${c.id}` as never)}>
               <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
                 <T face="mono" style={{ width: 40 }}>{c.ref}</T>
-                <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${c.cabinet}: ${boardOf(sheetsFor(facts), c).feeds ? 'fed from the network' : (sheetsFor(facts)[c.supply]?.name ?? 'no supply')}`}</T><T size={13} tone={faults ? 'madder' : r.locks.some((l) => !l.enough) ? 'ochre' : 'quiet'} numberOfLines={2}>{says}</T></View>
+                <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${c.cabinet}${boardsOn(c, facts.controller).length > 1 ? ` and ${boardsOn(c, facts.controller).slice(1).map((b) => b.controller.ref).join(', ')}` : ''}: ${boardOf(sheetsFor(facts), c).feeds ? 'fed from the network' : (sheetsFor(facts)[c.supply]?.name ?? 'no supply')}`}</T><T size={13} tone={faults ? 'madder' : r.locks.some((l) => !l.enough) ? 'ochre' : 'quiet'} numberOfLines={2}>{says}</T></View>
                 {feedOf(facts, c) ? <Meter used={r.worstA === null ? null : r.worstA * (feedOf(facts, c)?.volts ?? 0)} most={feedOf(facts, c)?.watts ?? 0} unit="W" /> : <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />}
               </View>
             </Line>

@@ -1,4 +1,4 @@
-import { ampsOrigin, batteryOrigin, boardOf, defaultPowerPlan, lockOrigin, sourceStates, sourceWords, type Controller, type LockAnswer, type PowerPlan, type SourceState, type SupplyReport } from '@rauta/core'
+import { ampsOrigin, batteryOrigin, boardOf, defaultPowerPlan, lockOrigin, sourceStates, sourceWords, supplyOf, type Controller, type LockAnswer, type PowerPlan, type SourceState, type SupplyReport } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { Suspense, useState } from 'react'
@@ -22,17 +22,20 @@ import { DriveLevel } from './lazyDriveLevel'
 export function SupplyPage({ id }: { id: string }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
-  const controller = facts.controller[id]
+  const asked = facts.controller[id]
   const [lock, setLock] = useState<string | null>(null)
-  if (!controller) return <Missing what="supply" which={id} />
+  if (!asked) return <Missing what="supply" which={id} />
+  // A controller that is fed on from another is counted on that one's supply.
+  const controller = supplyOf(asked, facts.controller)
   const report = reportFor(facts, controller)
-  const plan = facts.powerPlan[id] ?? defaultPowerPlan(id)
+  const plan = facts.powerPlan[controller.id] ?? defaultPowerPlan(controller.id)
   const sheet = sheetsFor(facts)[controller.supply]
   const poor = report.locks.filter((l) => !l.enough)
   const short = poor.filter((l) => !l.onlyAtEnd)
   const worst = lock === null ? (poor[0] ?? report.locks[0]) : report.locks.find((l) => `${l.door}/${l.part}` === lock)
   return (
-    <Screen mono={controller.ref} title="Supply" under={`${controller.cabinet} · ${sheet?.name ?? 'no supply chosen'}`} bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}>
+    <Screen columns mono={controller.ref} title="Supply" under={`${controller.cabinet} · ${sheet?.name ?? 'no supply chosen'}`} bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}>
+      {asked.id === controller.id ? null : <Notice tone="slate">{`${asked.ref} is fed on from ${controller.ref}: this is the supply of both.`}</Notice>}
       {report.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
       {report.unknown.length ? <Notice tone="ochre">{`${report.unknown.length} cables have no length yet: what hangs on them is not counted. ${report.unknown.slice(0, 4).map((u) => name(facts.door[u.split('/')[0] ?? '']?.ref, u)).join(', ')}${report.unknown.length > 4 ? ' …' : ''}`}</Notice> : null}
       {report.notes.map((f) => <Notice key={f} tone="slate">{f}</Notice>)}

@@ -28,7 +28,7 @@ export function UnitPage({ id }: { id: string }) {
   const feeds = new Map(all(facts, 'unitFeed').filter((f) => f.unit === id).map((f) => [f.port, f]))
   const w = (value: number) => `${value.toFixed(1)} W`
   return (
-    <Screen mono={unit.ref} title={sheet.name} under={`${unit.cabinet} · ${sheet.networkSource.volts} V · ${answer.freePorts.length} of ${sheet.networkSource.ports.length} ports free`}>
+    <Screen columns mono={unit.ref} title={sheet.name} under={`${unit.cabinet} · ${sheet.networkSource.volts} V · ${answer.freePorts.length} of ${sheet.networkSource.ports.length} ports free`}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {answer.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
       <Sheet title="Watts">

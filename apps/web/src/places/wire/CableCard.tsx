@@ -1,0 +1,45 @@
+import { boardOf, cableName, newestOf, readingsBesides, readingsFor, sheetOf, type Cable, type Controller, type Door, type Hint, type ReadingKind } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Action, Tick } from '../../parts/Action'
+import { Notice, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { saysOf } from '../../state/api'
+import { useFacts, useJob } from '../../state/job'
+import { AsBuilt } from './AsBuilt'
+import { ReadingLine } from './ReadingLine'
+
+const ticks = ['pulled', 'ended', 'tested'] as const
+
+/** One cable in hand: what it is, how far it has come, what to watch at its ends, and its readings. */
+export function CableCard({ door, cable, controller, hints }: { door: Door; cable: Cable; controller: Controller; hints: readonly Hint[] }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const [wrong, setWrong] = useState('')
+  const [more, setMore] = useState(false)
+  const sheets = sheetsFor(facts)
+  const tick = facts.tick[`${door.id}/${cable.id}`]
+  const name = sheetOf(sheets, door.parts.find((p) => p.id === cable.part)?.sheet ?? '').name
+  const asked = readingsFor(door, cable.id, sheets, boardOf(sheets, controller))
+  const there = newestOf(facts, door.id, cable.id).map((r) => r.kind)
+  const besides = readingsBesides(door, cable.id, sheets).filter((k) => !asked.includes(k))
+  const shown: ReadingKind[] = [...asked, ...besides.filter((k) => more || there.includes(k))]
+  return (
+    <Sheet>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <T face="strong" size={17}>{`${cable.id} ${name} ${cable.part}`}</T>
+          <T tone="quiet">{cableName(cable.type)}</T>
+          <T tone="quiet">{cable.lengthM ? `${cable.lengthM} m${cable.planned ? ` as built, ${cable.planned.lengthM} m planned` : ''}` : 'No length yet: nothing to judge a reading by'}</T>
+        </View>
+        {ticks.map((what) => <Tick key={what} under label={what} on={!!tick?.[what]} onPress={() => send('tick.set', { door: door.id, cable: cable.id, what, done: !tick?.[what] }).catch((e: unknown) => setWrong(saysOf(e)))} />)}
+      </View>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {hints.map((h) => <T key={h.says} size={15}>{h.says}</T>)}
+      {shown.map((kind) => <ReadingLine key={kind} door={door} cable={cable} kind={kind} />)}
+      {!more && besides.some((k) => !there.includes(k)) ? <Action kind="plain" label="More readings" onPress={() => setMore(true)} /> : null}
+      <AsBuilt key={`${cable.id}-${cable.lengthM}`} door={door} cable={cable} />
+    </Sheet>
+  )
+}

@@ -1,0 +1,110 @@
+import { boardOf } from '../devices/board'
+import { sheetOf } from '../devices/sheet'
+import { partOf, type Door } from '../doors/door'
+import { loopOhm } from '../power/run'
+import { seenOhm } from '../power/supervised'
+import { solveTree } from '../power/tree'
+import { supplyOf } from '../supplies/fed'
+import { netAt, type SourceState } from '../supplies/net'
+import { lockVolts, waysOf, type Planned } from '../wiring/volts'
+import { readingFacts, type ReadingKind, type ReadingUnit } from './records'
+
+/** What a reading should be, with its window; `unit` is printed after it. */
+export interface Expected {
+  value: number
+  from: number
+  to: number
+  unit: ReadingUnit
+  says: string
+}
+
+/** Tolerances, relative and absolute together (common practice, no source). IEC 60228 gives the most that a conductor may have, so a good cable reads lower. */
+export const tolerances = {
+  loop: { below: 0.2, above: 0.1, absolute: 0.3, /** Once the meter's leads are taken off. */ zeroed: 0.1 },
+  volts: { below: 0.04, above: 0.04, absolute: 0.1 },
+  endOfLine: { below: 0.02, above: 0.02, absolute: 1 },
+  length: { below: 0.1, above: 0.1, absolute: 2 },
+}
+/** Least insulation of an extra-low-voltage circuit, megohms, at 250 V. IEC 60364-6 table 6A (from memory). */
+export const leastInsulationMohm = 0.5
+/** Longest run of a network cable, metres. IEEE 802.3, channel of ISO/IEC 11801 (from memory). */
+export const longestNetworkM = 100
+
+const around = (value: number, t: { below: number; above: number; absolute: number }) => ({ from: Math.max(0, value * (1 - t.below) - t.absolute), to: value * (1 + t.above) + t.absolute })
+
+/** What the meter should show, or null while the plan lacks what it is worked out from. @param zeroed whether the meter's leads are taken off @param opened conductors that are cut, by id, within the door */
+export function expectedReading(door: Door, cable: string, kind: ReadingKind, planned: Planned, zeroed = false, opened: ReadonlySet<string> = new Set()): Expected | null {
+  const run = door.cables.find((c) => c.id === cable)
+  if (!run) return null
+  const unit = readingFacts[kind].unit
+  if (kind === 'insulation') return { value: leastInsulationMohm, from: leastInsulationMohm, to: Infinity, unit, says: 'between any two cores, and each to earth, at 250 V' }
+  if (run.lengthM <= 0) return null
+  switch (kind) {
+    case 'loop': {
+      const cut = [...opened].some((id) => id.startsWith(`${run.part}.`))
+      const value = cut ? Infinity : loopOhm(run.type, run.lengthM)
+      return { value, ...around(value, { ...tolerances.loop, absolute: zeroed ? tolerances.loop.zeroed : tolerances.loop.absolute }), unit, says: 'far end joined, both conductors in series' }
+    }
+    case 'networkLength': return { value: run.lengthM, ...around(run.lengthM, tolerances.length), to: Math.min(longestNetworkM, around(run.lengthM, tolerances.length).to), unit, says: 'as the tester tells it' }
+    case 'endOfLine': {
+      if (!door.ends) return null
+      const value = seenOhm(door.ends, loopOhm(run.type, run.lengthM), 'closed')
+      return { value, ...around(value, tolerances.endOfLine), unit, says: 'at the controller’s end, off its terminals, contact closed' }
+    }
+    default: return run.part === partOf(door, 'lock')?.id ? lockReading(door, kind, planned, opened) : fedReading(door, run.part, kind, planned, opened)
+  }
+}
+
+type VoltKind = 'voltsRest' | 'voltsDriven' | 'voltsHold' | 'polarity'
+
+/** From the supply as set to the supply on charge: a meter meets either. */
+const between = (value: number, onCharge: number) => ({ from: around(Math.min(value, onCharge), tolerances.volts).from, to: around(Math.max(value, onCharge), tolerances.volts).to })
+
+function lockReading(door: Door, kind: VoltKind, planned: Planned, opened: ReadonlySet<string>): Expected | null {
+  const lock = partOf(door, 'lock')
+  const facts = lock && sheetOf(planned.sheets, lock.sheet).lock
+  const volts = lockVolts(door, planned, opened)
+  if (!facts || !volts || volts.pullV === null || volts.restV === null) return null
+  const share = door.drive?.holdShare ?? 1
+  const fed = facts.fail === 'safe' ? [volts.restV, volts.restFloatV ?? volts.restV] as const : [volts.pullV, volts.pullFloatV ?? volts.pullV] as const
+  const always = facts.principle === 'magnetic'
+  switch (kind) {
+    case 'voltsRest': return { value: volts.restV, ...between(volts.restV, volts.restFloatV ?? volts.restV), unit: 'V', says: 'at the lock, nobody passing' }
+    case 'voltsHold': return { value: fed[0] * share, ...between(fed[0] * share, fed[1] * share), unit: 'V', says: 'at the lock, two seconds after it was driven' }
+    case 'polarity': return { value: fed[0], ...between(fed[0], fed[1]), unit: 'V', says: `red lead on ${plusLead(sheetOf(planned.sheets, lock.sheet).leads)}, while the lock is fed` }
+    case 'voltsDriven': {
+      const driven = always || facts.fail === 'secure' ? fed : ([0, 0] as const)
+      const window = between(driven[0], driven[1])
+      return { value: driven[0], ...window, from: driven[0] > 0 ? Math.max(window.from, facts.leastV) : window.from, unit: 'V', says: always ? 'at the lock while it holds the leaf' : 'at the lock while it is driven' }
+    }
+  }
+}
+
+const plusLead = (leads: readonly { kind: string; name: string; colour: string }[]): string => { const lead = leads.find((l) => l.kind.endsWith('+')); return lead ? `${lead.name} (${lead.colour})` : 'plus' }
+
+/** Volts at a reader or another fed device. */
+function fedReading(door: Door, partId: string, kind: VoltKind, planned: Planned, opened: ReadonlySet<string>): Expected | null {
+  const part = door.parts.find((p) => p.id === partId)
+  const controller = planned.controllers[door.placement?.controller ?? '']
+  if (!part || !controller || kind === 'voltsDriven' || kind === 'voltsHold') return null
+  const ways = waysOf(door, planned, opened)
+  const at = (state: SourceState): number | null => {
+    const solved = solveTree(netAt(ways, { kind: 'rest' }, state).tree)
+    if (!solved.ok) return null
+    const volts = solved.volts[`${door.id}/${part.id}`]
+    return volts === undefined ? null : (solved.amps[`${door.id}/${part.id}`] ?? 0) > 0 ? volts : 0
+  }
+  const [value, floating] = [at('nominal'), at('floating')]
+  if (value === null) return null
+  return { value, ...between(value, floating ?? value), unit: 'V', says: kind === 'polarity' ? `red lead on ${plusLead(sheetOf(planned.sheets, part.sheet).leads)}` : 'at the device, its cable on' }
+}
+
+/** Volts that the lock would see with the supply at the end of its battery: what a reading that is too low may mean. */
+export function atBatteryEnd(door: Door, planned: Planned): number | null {
+  const lock = partOf(door, 'lock')
+  const controller = planned.controllers[door.placement?.controller ?? '']
+  if (!lock || !controller || boardOf(planned.sheets, supplyOf(controller, planned.controllers)).feeds) return null
+  const facts = sheetOf(planned.sheets, lock.sheet).lock
+  const solved = solveTree(netAt(waysOf(door, planned, new Set()), facts?.fail === 'safe' ? { kind: 'rest' } : { kind: 'pull', door: door.id }, 'batteryEnd').tree)
+  return solved.ok ? (solved.volts[`${door.id}/${lock.id}`] ?? null) : null
+}

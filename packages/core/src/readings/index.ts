@@ -1,0 +1,5 @@
+export * from './records'
+export * from './asked'
+export * from './expected'
+export * from './causes'
+export * from './judge'

@@ -1,0 +1,38 @@
+/**
+ * What a meter is asked for. `loop`: far end joined. `voltsRest`, `voltsDriven` (while it pulls in) and `voltsHold`: at the part's own
+ * terminals. `polarity`: red lead of the meter on the conductor planned for plus. `endOfLine`: at the controller's end, contact closed.
+ */
+export const readingKinds = ['loop', 'voltsRest', 'voltsDriven', 'voltsHold', 'polarity', 'endOfLine', 'networkLength', 'insulation'] as const
+export type ReadingKind = (typeof readingKinds)[number]
+export type ReadingUnit = 'Ω' | 'V' | 'm' | 'MΩ'
+
+/** How a reading is called, in what it is told, the largest that can be, and what a fitter would write. */
+export const readingFacts: Readonly<Record<ReadingKind, { name: string; unit: ReadingUnit; unitName: string; least: number; most: number; example: string }>> = {
+  loop: { name: 'loop resistance', unit: 'Ω', unitName: 'ohms', least: 0, most: 1e6, example: '1,14' },
+  voltsRest: { name: 'volts at rest', unit: 'V', unitName: 'volts', least: 0, most: 60, example: '12,4' },
+  voltsDriven: { name: 'volts driven', unit: 'V', unitName: 'volts', least: 0, most: 60, example: '11,8' },
+  voltsHold: { name: 'volts held', unit: 'V', unitName: 'volts', least: 0, most: 60, example: '8,2' },
+  polarity: { name: 'polarity', unit: 'V', unitName: 'volts, with its sign', least: -60, most: 60, example: '12,4 or -12,4' },
+  endOfLine: { name: 'end-of-line value', unit: 'Ω', unitName: 'ohms', least: 0, most: 1e7, example: '1002' },
+  networkLength: { name: 'network length', unit: 'm', unitName: 'metres', least: 0, most: 2000, example: '34' },
+  insulation: { name: 'insulation', unit: 'MΩ', unitName: 'megohms', least: 0, most: 1e6, example: '200' },
+}
+
+/** One meter reading, kept raw and never altered; the newest of its kind counts. */
+export interface Reading {
+  id: string
+  door: string
+  cable: string
+  kind: ReadingKind
+  /** Raw, in the unit of its kind. */
+  value: number
+  by: string
+  at: number
+  /** Ohms of the meter's own leads as measured that day by the same person; absent where they were not. */
+  leadsOhm?: number
+  /** Said before an insulation reading: nothing electronic hangs on the cable. */
+  disconnected?: true
+}
+
+/** The leads of a person's meter, joined and measured; its id is the person's. Counts for that day of the site. */
+export interface MeterZero { id: string; ohm: number; at: number }
