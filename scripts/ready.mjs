@@ -34,12 +34,13 @@ function filesUnder(folder) {
 /** Exports the web application where a source of it is newer than the last export. */
 export function buildWeb() {
   const sources = ['apps/web', 'packages/core/src', 'packages/contracts/src'].flatMap((f) => filesUnder(join(root, f))).sort()
-  const wanted = hash(sources.map((f) => `${f.slice(root.length)} ${hash(readFileSync(f))}`).join('\n') + hash(readFileSync(join(root, 'package-lock.json'))))
+  const wanted = hash(sources.map((f) => `${f.slice(root.length)} ${hash(readFileSync(f))}`).join('\n') + hash(readFileSync(join(root, 'package-lock.json'))) + hash(readFileSync(join(root, 'scripts/service-worker.mjs'))))
   const dist = join(root, 'apps/web/dist')
   const stamp = join(dist, '.built')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Building the web application (one or two minutes the first time) ...')
   execFileSync(process.execPath, [join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web'], { cwd: join(root, 'apps/web'), stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } })
   if (!existsSync(dist) || !statSync(dist).isDirectory()) throw new Error('The export made nothing.')
+  execFileSync(process.execPath, [join(root, 'scripts/service-worker.mjs')], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] })
   writeFileSync(stamp, wanted)
 }

@@ -27,7 +27,7 @@ export function makeApp(options: AppOptions): Express {
   const api = express.Router()
   api.use(express.json({ limit: '2mb', type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false }))
   const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }
-  const routes = [health, ...sessionRoutes(accounts, context.log, options.publicKey, options.rigPage), ...jobRoutes(context, options.stream), ...paperRoutes(context)]
+  const routes = [health, ...sessionRoutes(accounts, context.log, options.publicKey, options.rigPage), ...jobRoutes(context, options.stream, accounts), ...paperRoutes(context)]
   const limit = rateLimit({ windowMs: 60_000, limit: 10, skipSuccessfulRequests: true, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => { response.status(429).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Too many tries', status: 429, says: 'Too many wrong tries. Wait a minute, then try again.' })) } })
   mount(api, routes, async (request) => { const token = tokenOf(request); return token ? accounts.bySession(token) : null }, { '/sign-in': [limit], '/first': [limit] })
   app.use('/api/v1', api)
@@ -37,6 +37,7 @@ export function makeApp(options: AppOptions): Express {
   if (web && existsSync(join(web, 'index.html'))) {
     app.use('/_expo', express.static(join(web, '_expo'), { immutable: true, maxAge: '1y' }))
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
+    app.get('/sw.js', (_request, response) => { response.setHeader('cache-control', 'no-cache'); response.sendFile(join(web, 'sw.js')) })
     app.use(express.static(web, { index: false, cacheControl: false }))
     app.get('/{*rest}', (_request, response) => { response.setHeader('cache-control', 'no-cache'); response.sendFile(join(web, 'index.html')) })
   }

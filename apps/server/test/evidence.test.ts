@@ -67,7 +67,7 @@ function facts() {
 /** Records that a list of changes adds to the chains, over several commits. */
 function chainsOf(commits: Change[][]): ChainRecord[] {
   let now = facts()
-  const heads = new Heads(now)
+  const heads = Heads.of(now)
   const all: ChainRecord[] = []
   for (const [i, changes] of commits.entries()) {
     now = applyChanges(now, changes, i + 2)

@@ -1,85 +1,156 @@
-import { applyChanges, emptyFacts, put, type Door } from '@rauta/core'
+import './idb'
+import { applyChanges, emptyFacts, put, type Door, type Job } from '@rauta/core'
+import { keptDb } from '../src/state/kept/db'
+import { allWaiting, readWaitingFile, saveSnapshot, waitingFile } from '../src/state/kept'
+import { loadKept } from '../src/state/kept/facts'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
 
+const job = { id: 'job', name: 'J', publicKey: 'key-1', zone: 'UTC' } as Job
 const door = { id: 'D', ref: 'D', name: 'd', from: 'a', to: 'b', escapeRoute: false, passagesPerDay: 0, walk: 1, handle: false, parts: [], cables: [{ id: 'W1', part: 'R1', type: { kind: 'awg', gauge: 22, cores: 6 }, lengthM: 3 }], placement: null, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true }, testCardsOff: false } as Door
 const tick = (what: string) => useJob.getState().send('tick.set', { door: 'D', cable: 'W1', what, done: true })
+type Sent = { id: string; name: string; payload: { what?: string }; waitedMs?: number }
 
-/** A server that can be out of reach. */
+/** A server that can be out of reach, or say no. */
 function server() {
-  const state = { away: false, refuse: false, signedOut: false, got: [] as { id: string; name: string; payload: unknown }[] }
+  const state = { away: false, refuse: false, signedOut: false, job: 'key-1', got: [] as Sent[] }
   globalThis.fetch = (async (path: string, init?: { body?: string; method?: string }) => {
     if (state.away) throw new TypeError('no network')
     const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body }) as Response
     if (state.signedOut) return answer(401, { says: 'Sign in first.' })
-    if (init?.method !== 'POST') return answer(200, path.endsWith('/facts') ? { rev: 0, records: [{ kind: 'door', data: door }] } : { entries: [], rev: 0 })
+    if (init?.method !== 'POST') return answer(200, path.endsWith('/facts') ? { rev: 3, records: [{ kind: 'job', data: { ...job, publicKey: state.job } }, { kind: 'door', data: door }] } : { entries: [], rev: 0, job: state.job })
+    const body = JSON.parse(init.body ?? '{}') as Sent & { records?: Sent[] }
+    if (body.records) {
+      if (!state.refuse) state.got.push(...body.records)
+      return answer(200, { rev: 0, results: body.records.map((r) => (state.refuse ? { id: r.id, ok: false, says: 'No.' } : { id: r.id, ok: true, rev: 0, repeated: false, questions: 0 })) })
+    }
     if (state.refuse) return answer(409, { says: 'No.', field: 'what' })
-    state.got.push(JSON.parse(init.body ?? '{}') as (typeof state.got)[number])
+    state.got.push(body)
     return answer(200, { rev: 0, changes: [], repeated: false, questions: [] })
   }) as unknown as typeof fetch
   return state
 }
 
-class FakeStream {
-  static last: FakeStream | null = null
-  listeners: Record<string, (e: { data: string }) => void> = {}
-  onerror: (() => void) | null = null
-  constructor() { FakeStream.last = this }
-  addEventListener(name: string, listener: (e: { data: string }) => void) { this.listeners[name] = listener }
-  close() { FakeStream.last = null }
-}
-
-beforeEach(() => {
+beforeEach(async () => {
   localStorage.clear()
-  const base = applyChanges(emptyFacts(), [put(emptyFacts(), 'door', door)], 0)
-  useJob.setState({ base, facts: base, outbox: [], refused: null, connection: 'live' })
+  const db = await keptDb()
+  for (const store of ['waiting', 'snapshot', 'entries', 'me', 'photos'] as const) await db?.clear(store)
+  const base = applyChanges(emptyFacts(), [put(emptyFacts(), 'door', door), put(emptyFacts(), 'job', job)], 0)
+  useJob.setState({ base, facts: base, outbox: [], ready: true, connection: 'live' })
   useSession.setState({ me: { state: 'in', name: 'inka', role: 'engineer' }, expired: false })
-  ;(globalThis as unknown as { EventSource: unknown }).EventSource = FakeStream
 })
+const outbox = () => useJob.getState().outbox
 
 describe('what is recorded while the server is away', () => {
-  it('is seen at once, waits, survives in storage, and arrives once, in order, when it is back', async () => {
+  it('is on the disk before it is shown, and arrives once, in order, with how long it waited', async () => {
     const s = server()
     s.away = true
     await tick('pulled')
     await tick('tested')
     expect(useJob.getState().connection).toBe('away')
     expect(useJob.getState().facts.tick['D/W1']).toMatchObject({ pulled: { by: 'inka' }, tested: { by: 'inka' }, ended: null })
-    expect(JSON.parse(localStorage.getItem('rauta.outbox') ?? '[]')).toHaveLength(2)
+    expect((await allWaiting()).map((w) => [(w.payload as { what: string }).what, w.by, w.job])).toEqual([['pulled', 'inka', 'key-1'], ['tested', 'inka', 'key-1']])
     s.away = false
-    const leave = useJob.getState().join()
-    FakeStream.last?.listeners['rev']?.({ data: '0' })
-    await new Promise((done) => setTimeout(done, 50))
-    expect(s.got.map((r) => (r.payload as { what: string }).what)).toEqual(['pulled', 'tested'])
-    expect(useJob.getState().outbox).toEqual([])
-    leave()
+    await useJob.getState().flush()
+    expect(s.got.map((r) => r.payload.what)).toEqual(['pulled', 'tested'])
+    expect(s.got.every((r) => typeof r.waitedMs === 'number')).toBe(true)
+    expect([outbox(), await allWaiting()]).toEqual([[], []])
   })
-  it('stays waiting when the sign-in has run out, and is told when the server refuses it', async () => {
+  it('a later record goes behind what waits, even when the server is back', async () => {
+    const s = server()
+    s.away = true
+    await tick('pulled')
+    s.away = false
+    expect(await tick('tested')).toBeNull()
+    await useJob.getState().flush()
+    expect(s.got.map((r) => r.payload.what)).toEqual(['pulled', 'tested'])
+  })
+  it('is not shown as kept where the browser keeps nothing', async () => {
+    const s = server()
+    s.away = true
+    const failing = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => { throw new DOMException('full', 'QuotaExceededError') })
+    await expect(tick('pulled')).rejects.toMatchObject({ says: expect.stringContaining('keeps nothing') as string })
+    failing.mockRestore()
+    expect(outbox()).toEqual([])
+    expect(useJob.getState().facts.tick['D/W1']).toBeUndefined()
+  })
+  it('stays when the sign-in has run out, and goes when the same person is back; nobody else sends it', async () => {
     const s = server()
     s.away = true
     await tick('pulled')
     s.away = false
     s.signedOut = true
-    const leave = useJob.getState().join()
-    FakeStream.last?.listeners['rev']?.({ data: '0' })
-    await new Promise((done) => setTimeout(done, 30))
-    expect(useJob.getState().outbox).toHaveLength(1)
+    await useJob.getState().flush()
+    expect(useSession.getState().expired).toBe(true)
+    expect(outbox()).toHaveLength(1)
     s.signedOut = false
-    s.refuse = true
-    FakeStream.last?.listeners['rev']?.({ data: '0' })
-    await new Promise((done) => setTimeout(done, 30))
-    expect(useJob.getState()).toMatchObject({ outbox: [], refused: 'No.' })
-    leave()
+    useSession.setState({ me: { state: 'in', name: 'vesa', role: 'lead' }, expired: false })
+    await useJob.getState().flush()
+    expect(s.got).toEqual([])
+    useSession.setState({ me: { state: 'in', name: 'inka', role: 'engineer' } })
+    await useJob.getState().flush()
+    expect(s.got).toHaveLength(1)
   })
-  it('a refusal while the server is there is thrown with its field, and nothing waits', async () => {
+  it('stays with its reason when the server refuses it, until somebody tries again or throws it away', async () => {
     const s = server()
+    s.away = true
+    await tick('pulled')
+    await tick('tested')
+    s.away = false
     s.refuse = true
+    await useJob.getState().flush()
+    expect(outbox().map((w) => w.refused)).toEqual(['No.', 'No.'])
+    expect(useJob.getState().facts.tick['D/W1']).toBeUndefined()
+    s.refuse = false
+    await useJob.getState().discard(outbox()[1]?.id ?? '')
+    await useJob.getState().tryAgain()
+    expect(s.got.map((r) => r.payload.what)).toEqual(['pulled'])
+    expect(outbox()).toEqual([])
+  })
+  it('can be saved to a file that tells how long each waited, and is read back', async () => {
+    const s = server()
+    s.away = true
+    await tick('pulled')
+    const file = waitingFile(outbox(), Date.now() + 5000)
+    expect(file).toMatchObject({ format: 'rauta-waiting-1', job: 'key-1', by: 'inka', records: [{ name: 'tick.set' }] })
+    expect(file?.records[0]?.waitedMs).toBeGreaterThanOrEqual(4900)
+    expect(readWaitingFile(JSON.stringify(file))).toMatchObject({ by: 'inka', records: [{ name: 'tick.set' }] })
+    expect(readWaitingFile('{"format":"other"}')).toContain('no waiting records')
+    expect(readWaitingFile('{"form')).toContain('can’t be read')
+  })
+})
+
+describe('while the server is there', () => {
+  it('a refusal is thrown with its field, and nothing waits', async () => {
+    server().refuse = true
     await expect(tick('pulled')).rejects.toMatchObject({ says: 'No.', field: 'what' })
-    expect(useJob.getState().outbox).toEqual([])
+    expect(outbox()).toEqual([])
   })
   it('an ended sign-in is noticed', async () => {
     server().signedOut = true
     await expect(tick('pulled')).rejects.toMatchObject({ status: 401 })
     expect(useSession.getState().expired).toBe(true)
+  })
+})
+
+describe('the job on this phone', () => {
+  it('is there again as it was left', async () => {
+    const { base } = useJob.getState()
+    await saveSnapshot('key-1', base)
+    expect(await loadKept()).toEqual({ job: 'key-1', facts: base })
+  })
+  it('who was here last is known without the server', async () => {
+    const s = server()
+    await (await keptDb())?.put('me', { id: 'me', state: 'in', name: 'inka', role: 'engineer' })
+    s.away = true
+    useSession.setState({ me: null, unknown: false })
+    await useSession.getState().look()
+    expect(useSession.getState()).toMatchObject({ me: { name: 'inka', role: 'engineer' }, unknown: false })
+  })
+  it('nobody is, on a phone where nobody signed in yet', async () => {
+    server().away = true
+    useSession.setState({ me: null, unknown: false })
+    await useSession.getState().look()
+    expect(useSession.getState()).toMatchObject({ me: null, unknown: true })
   })
 })

@@ -166,7 +166,7 @@ describe('wiring', () => {
 
 describe('what stands around', () => {
   it('tells the connection and how many records wait', () => {
-    useJob.setState({ connection: 'away', outbox: [{ id: '1', name: 'x', payload: {}, seen: 0 }] })
+    useJob.setState({ connection: 'away', outbox: [{ id: '1', name: 'x', payload: {}, seen: 0, seq: 1, by: 'vesa', job: '', madeAt: 0 }] })
     render(<TopLine />)
     expect(screen.getByText('No server, 1 wait')).toBeTruthy()
     expect(screen.getByText('North pier')).toBeTruthy()

@@ -1,9 +1,10 @@
-import { answers, bodies, undoAndRedo, type CommandRequest } from '@rauta/contracts'
-import { ipv4, recordKinds, type Facts } from '@rauta/core'
+import { answers, batchMost, bodies, undoAndRedo, type BatchResult, type CommandRequest, type WaitingFile } from '@rauta/contracts'
+import { ipv4, jobOf, recordKinds, type Facts } from '@rauta/core'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
 import { recordPdf } from '../files/pdf'
 import type { LiveStream } from '../live/stream'
+import type { Accounts } from '../security/accounts'
 import { askAddress, search } from '../reach/search'
 import { everyone, HttpProblem, type Route } from './route'
 
@@ -17,7 +18,7 @@ export function snapshot(facts: Facts): { rev: number; records: { kind: string; 
 }
 
 /** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
-export function jobRoutes(context: Context, stream: LiveStream): Route[] {
+export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts): Route[] {
   const { log } = context
   const door = (id: string) => {
     const found = log.facts.door[id]
@@ -31,13 +32,29 @@ export function jobRoutes(context: Context, stream: LiveStream): Route[] {
       async handle(request) {
         const after = Number(request.query['after'] ?? 0)
         if (!Number.isInteger(after) || after < 0) throw new HttpProblem(422, 'Not as it should be', '`after` must be a revision, a whole number.', 'after')
-        return { rev: log.facts.rev, entries: await log.after(after) }
+        return { rev: log.facts.rev, job: jobOf(log.facts)?.publicKey ?? '', entries: await log.after(after) }
       },
     },
     { method: 'get', path: '/plan-edits', says: 'What Undo and Redo of the plan would do now', roles: everyone, answer: answers.planEdits, handle: async () => undoAndRedo(await log.planEdits(), log.facts.undone) },
     {
       method: 'post', path: '/commands', says: 'Changes the job; the same id is applied once', roles: everyone, body: bodies.command, answer: answers.command,
       handle: (request, _response, account) => log.run(request.body as CommandRequest, account),
+    },
+    {
+      method: 'post', path: '/commands/batch', says: 'Many commands in their order, in one transaction; what is refused is told and holds nothing up', roles: everyone, body: bodies.batch, answer: answers.batch,
+      async handle(request, _response, account) { const results = await log.runAll((request.body as { records: CommandRequest[] }).records, account); return { rev: log.facts.rev, results } },
+    },
+    {
+      method: 'post', path: '/waiting', says: 'Brings in records that waited on somebody’s phone, from the file that they were saved to', roles: ['lead'], body: bodies.waiting, answer: answers.batch,
+      async handle(request, _response, account) {
+        const file = request.body as WaitingFile
+        if (file.job !== (jobOf(log.facts)?.publicKey ?? '')) throw new HttpProblem(409, 'Another job', 'This file holds records of another job. Bring it in there.', 'job')
+        const author = (await accounts.list()).find((a) => a.name === file.by)
+        if (!author) throw new HttpProblem(409, 'Nobody by that name', `There is no account called ${file.by} here. Add it under Team, then bring the file in.`, 'by')
+        const results: BatchResult[] = []
+        for (let i = 0; i < file.records.length; i += batchMost) results.push(...(await log.runAll(file.records.slice(i, i + batchMost), author, ` (brought in by ${account.name})`)))
+        return { rev: log.facts.rev, results }
+      },
     },
     { method: 'get', path: '/live', says: 'New revisions as server-sent events', roles: everyone, answer: { media: 'text/event-stream' }, async handle(request, response) { stream.join(request, response) } },
     {

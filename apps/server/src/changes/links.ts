@@ -50,10 +50,16 @@ function doorParts(facts: Facts, door: Door): Record<string, unknown> {
 /** Heads of the doors' chains, kept so that the next record can be linked without reading the whole chain. */
 export class Heads {
   private readonly heads = new Map<string, { n: number; hash: string }>()
-  constructor(facts: Facts) {
-    for (const record of all(facts, 'chain')) this.note(record)
+  private constructor(private readonly under: Heads | null) {}
+  static of(facts: Facts): Heads {
+    const heads = new Heads(null)
+    for (const record of all(facts, 'chain')) heads.note(record)
+    return heads
   }
-  of(door: string) { return this.heads.get(door) ?? { n: 0, hash: firstPrevious } }
+  /** Heads that go on from these without altering them, until `settle`. */
+  over(): Heads { return new Heads(this) }
+  settle(): void { for (const [door, head] of this.heads) this.under?.heads.set(door, head) }
+  of(door: string): { n: number; hash: string } { return this.heads.get(door) ?? this.under?.of(door) ?? { n: 0, hash: firstPrevious } }
   note(record: ChainRecord): void {
     if (record.n > this.of(record.door).n) this.heads.set(record.door, { n: record.n, hash: record.hash })
   }

@@ -1,12 +1,13 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
 import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
-import { applyChanges, digestOf, emptyFacts, put, type Change, type Facts, type Question, type RecordKind, type RecordTypes } from '@rauta/core'
-import { commands, planEdits, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type PlanEdit, type Role } from '@rauta/contracts'
+import { emptyFacts, put, type Change, type Facts, type RecordKind, type RecordTypes } from '@rauta/core'
+import { commands, planEdits, Refusal, type BatchResult, type CommandAnswer, type CommandRequest, type PlanEdit, type Role } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
 import { changes as changesTable, fieldRevisions, records } from '../store/schema'
-import { chainChanges, Heads } from './links'
+import { Heads } from './links'
+import { Staging } from './staging'
 
 const ajv = new Ajv({ allErrors: false, strict: false })
 formats.default(ajv)
@@ -32,7 +33,7 @@ export class JobLog {
     for (const row of rows) (facts[row.kind] ??= {})[row.id] = row.data
     const top = await db.select({ rev: sql<number>`coalesce(max(${changesTable.rev}), 0)` }).from(changesTable).where(eq(changesTable.job, job))
     const loaded = { ...facts, rev: Number(top[0]?.rev ?? 0) } as unknown as Facts
-    const log = new JobLog(db, job, clock, loaded, new Heads(loaded), chainKey)
+    const log = new JobLog(db, job, clock, loaded, Heads.of(loaded), chainKey)
     for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job))) log.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by })
     return log
   }
@@ -49,26 +50,47 @@ export class JobLog {
     return this.inOrder(async () => {
       const before = (await this.db.select().from(changesTable).where(and(eq(changesTable.job, this.job), eq(changesTable.command, request.id))))[0]
       if (before) return { rev: before.rev, changes: before.changes, repeated: true, questions: [] }
-      const command = commands[request.name]
-      if (!command) throw new Refusal(`There is no command ${request.name}.`)
-      if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
-      this.check(request.name, command.schema, request.payload)
-      const at = Math.floor(this.clock.now())
-      let payload = request.payload as never
-      let questions: Question[] = []
-      const edit = command.edits?.(payload)
-      if (edit) {
-        questions = this.meetings(edit, request, author, at)
-        const left = Object.keys(edit.fields).filter((f) => !questions.some((q) => q.field === f))
-        if (questions.length && command.keepFields) payload = command.keepFields(payload, left) as never
-      }
-      const says = command.words(this.current, payload)
-      const history = await this.historyFor(request)
-      const made = edit && questions.length === Object.keys(edit.fields).length ? [] : command.apply(this.current, payload, { id: request.id, by: author.name, role: author.role, at, sheets: sheetsFor(this.current), ...(history ? { history } : {}) })
-      const asked = questions.map((q) => put(this.current, 'question', q))
-      const rev = await this.commit([...made, ...asked], { by: author.name, at, name: request.name, says, command: request.id, ...(edit ? { edit: { ...edit, except: questions.map((q) => q.field) } } : {}) })
-      return { rev, changes: made, repeated: false, questions }
+      this.admit(request, author)
+      const staging = this.stage()
+      const answer = staging.command(request, author, await this.historyFor(request))
+      await this.commit(staging)
+      return answer
     })
+  }
+
+  /** Runs what waited, in its order and in one transaction; one that is refused holds the others up in nothing. @param note added to the words of each */
+  runAll(requests: readonly CommandRequest[], author: Author, note = ''): Promise<BatchResult[]> {
+    return this.inOrder(async () => {
+      const rows = await this.db.select({ command: changesTable.command, rev: changesTable.rev }).from(changesTable).where(and(eq(changesTable.job, this.job), inArray(changesTable.command, requests.map((r) => r.id))))
+      const known = new Map(rows.map((r) => [r.command, r.rev]))
+      const staging = this.stage()
+      const results: BatchResult[] = []
+      for (const request of requests) {
+        const before = known.get(request.id)
+        if (before !== undefined) { results.push({ id: request.id, ok: true, rev: before, repeated: true, questions: 0 }); continue }
+        try {
+          this.admit(request, author)
+          const answer = staging.command(request, author, await this.historyFor(request), note)
+          known.set(request.id, answer.rev)
+          results.push({ id: request.id, ok: true, rev: answer.rev, repeated: false, questions: answer.questions.length })
+        } catch (error) {
+          if (!(error instanceof Refusal)) throw error
+          results.push({ id: request.id, ok: false, says: error.says, ...(error.field === undefined ? {} : { field: error.field }) })
+        }
+      }
+      if (staging.staged.length) await this.commit(staging)
+      return results
+    })
+  }
+
+  private stage(): Staging { return new Staging(this.current, this.heads, this.fieldRevs, this.chainKey, Math.floor(this.clock.now())) }
+
+  /** @throws Refusal for a command that this author may not give, or that is not as its schema says */
+  private admit(request: CommandRequest, author: Author): void {
+    const command = commands[request.name]
+    if (!command) throw new Refusal(`There is no command ${request.name}.`)
+    if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
+    this.check(request.name, command.schema, request.payload)
   }
 
   /** The earlier revision that an undo or a redo speaks of. */
@@ -91,7 +113,11 @@ export class JobLog {
     return this.inOrder(async () => {
       const at = Math.floor(this.clock.now())
       const made = make(this.current, at)
-      return made.length ? await this.commit(made, { by, at, name, says }) : this.current.rev
+      if (made.length === 0) return this.current.rev
+      const staging = this.stage()
+      const rev = staging.add(made, { by, name, says })
+      await this.commit(staging)
+      return rev
     })
   }
 
@@ -129,41 +155,28 @@ export class JobLog {
     throw new Refusal(`${field || 'This'} ${plainly(error?.keyword ?? '', error?.message ?? 'is not right', error?.params as Record<string, unknown>)}.`, field || undefined)
   }
 
-  /** Fields that somebody else set after the revision this author had seen, to another value. */
-  private meetings(edit: { kind: RecordKind; id: string; fields: Record<string, unknown> }, request: CommandRequest, author: Author, at: number): Question[] {
-    const record = this.current[edit.kind][edit.id] as unknown as Record<string, unknown> | undefined
-    if (!record) return []
-    return Object.entries(edit.fields).flatMap(([field, offered]) => {
-      const last = this.fieldRevs.get(`${edit.kind}/${edit.id}/${field}`)
-      if (!last || last.rev <= request.seen || !(field in record) || digestOf(record[field] ?? null) === digestOf(offered ?? null)) return []
-      return [{ id: `${request.id}-${field}`, kind: edit.kind, record: edit.id, field, kept: record[field], offered, by: author.name, at }]
-    })
-  }
-
-  private async commit(made: Change[], entry: { by: string; at: number; name: string; says: string; command?: string; edit?: { kind: RecordKind; id: string; fields: Record<string, unknown>; except: string[] } }): Promise<number> {
-    const rev = this.current.rev + 1
-    const afterMade = applyChanges(this.current, made, rev)
-    const links = this.chainKey ? chainChanges(afterMade, made, this.heads, this.chainKey, entry.at, entry.by) : []
-    const list = [...made, ...links]
-    const setFields = entry.edit ? Object.keys(entry.edit.fields).filter((f) => !entry.edit?.except.includes(f)) : []
+  private async commit(staging: Staging): Promise<void> {
+    const { staged } = staging
+    // The last state of each record is what is kept; the log keeps every step.
+    const puts = [...new Map(staged.flatMap(({ entry }) => entry.changes.map((c) => [`${c.kind}/${c.id}`, { ...c, rev: entry.rev }] as const))).values()]
+    const kept = puts.filter((c) => c.after !== null).map((c) => ({ job: this.job, kind: c.kind, id: c.id, rev: c.rev, data: c.after }))
+    const fields = staging.fieldRevisions.map((f) => ({ job: this.job, ...f }))
     await this.db.transaction(async (tx) => {
-      await tx.insert(changesTable).values({ job: this.job, rev, at: entry.at, by: entry.by, command: entry.command ?? null, name: entry.name, says: entry.says, changes: list })
-      const puts = [...new Map(list.map((c) => [`${c.kind}/${c.id}`, c])).values()]
-      const kept = puts.filter((c) => c.after !== null).map((c) => ({ job: this.job, kind: c.kind, id: c.id, rev, data: c.after }))
+      for (let i = 0; i < staged.length; i += 100) {
+        await tx.insert(changesTable).values(staged.slice(i, i + 100).map(({ entry, command }) => ({ job: this.job, rev: entry.rev, at: entry.at, by: entry.by, command, name: entry.name, says: entry.says, changes: entry.changes })))
+      }
       for (let i = 0; i < kept.length; i += 100) {
         await tx.insert(records).values(kept.slice(i, i + 100)).onConflictDoUpdate({ target: [records.job, records.kind, records.id], set: { rev: sql`excluded.rev`, data: sql`excluded.data` } })
       }
       for (const gone of puts.filter((c) => c.after === null)) await tx.delete(records).where(and(eq(records.job, this.job), eq(records.kind, gone.kind), eq(records.id, gone.id)))
-      for (const field of setFields) {
-        await tx.insert(fieldRevisions).values({ job: this.job, kind: entry.edit?.kind ?? '', id: entry.edit?.id ?? '', field, rev, by: entry.by }).onConflictDoUpdate({ target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field], set: { rev, by: entry.by } })
+      for (let i = 0; i < fields.length; i += 100) {
+        await tx.insert(fieldRevisions).values(fields.slice(i, i + 100)).onConflictDoUpdate({ target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field], set: { rev: sql`excluded.rev`, by: sql`excluded.by` } })
       }
     })
-    for (const field of setFields) this.fieldRevs.set(`${entry.edit?.kind}/${entry.edit?.id}/${field}`, { rev, by: entry.by })
-    for (const link of links) this.heads.note(link.after as never)
-    this.current = applyChanges(afterMade, links, rev)
-    const told: Entry = { rev, at: entry.at, by: entry.by, name: entry.name, says: entry.says, changes: list }
-    for (const listener of this.listeners) listener(told, this.current)
-    return rev
+    for (const f of staging.fieldRevisions) this.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by })
+    staging.heads.settle()
+    this.current = staging.facts
+    for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)
   }
 }
 

@@ -10,7 +10,7 @@ interface FieldProps { label: string; value: string; onChange: (value: string) =
 export function Field({ label, value, onChange, error, hint, mono, secret, keyboard, onSubmit, autoComplete }: FieldProps) {
   return (
     <Input label={label} aria-label={label} value={value} onChangeText={onChange} renderErrorMessage={!!error} {...(error ? { errorMessage: error } : {})} {...(hint ? { placeholder: hint } : {})} secureTextEntry={!!secret} {...(keyboard ? { inputMode: keyboard } : {})}
-      {...(onSubmit ? { onSubmitEditing: onSubmit } : {})} {...(autoComplete ? { autoComplete } : {})} {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46 } } : {})} autoCapitalize="none" autoCorrect={false} />
+      {...(onSubmit ? { onSubmitEditing: onSubmit } : {})} {...(autoComplete ? { autoComplete } : {})} {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0 } } : {})} autoCapitalize="none" autoCorrect={false} />
   )
 }
 

@@ -119,7 +119,7 @@ function StripFoot({ layout, ground }: { layout: DoorLayout; ground: Ground }) {
           <Rect x={t.x + 0.5} y={y} width={t.w - 1} height={38} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} {...(t.again ? { strokeDasharray: '3 3' } : {})} />
           <Circle cx={t.x + t.w / 2} cy={y + 11} r={small ? 5 : 6} fill={t.conductors ? ground.ink : 'none'} stroke={ground.ink} />
           {t.conductors ? <Line x1={t.x + t.w / 2 - 3} y1={y + 13} x2={t.x + t.w / 2 + 3} y2={y + 9} stroke={ground.sheet} strokeWidth={1.6} /> : null}
-          <SvgText x={t.x + t.w / 2} y={y + 32} fontSize={t.w < 9 * t.id.length ? 11 : small ? 12 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>
+          <SvgText x={t.x + t.w / 2} y={y + 32} fontSize={t.w < 10 * t.id.length ? 11 : small ? 12 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>
           <SvgText x={t.x + t.w / 2} y={y + 52} fontSize={small ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</SvgText>
         </G>
       ) })}

@@ -1,4 +1,5 @@
 import type { Problem } from '@rauta/contracts'
+import { NotKeptError } from './kept/waiting'
 
 /** The server said no: what and why, and which field it is about. */
 export class ProblemError extends Error {
@@ -6,13 +7,13 @@ export class ProblemError extends Error {
 }
 /** The server could not be asked. */
 export class AwayError extends Error {
-  readonly says = 'The server is out of reach. What you entered is kept here.'
+  readonly says = 'The server is out of reach. What you typed stays here.'
 }
 
-async function ask<T>(path: string, init: RequestInit): Promise<T> {
+async function ask<T>(path: string, init: RequestInit, withinMs?: number): Promise<T> {
   let response: Response
   try {
-    response = await fetch(`/api/v1${path}`, { ...init, credentials: 'same-origin' })
+    response = await fetch(`/api/v1${path}`, { ...init, credentials: 'same-origin', ...(withinMs && 'timeout' in AbortSignal ? { signal: AbortSignal.timeout(withinMs) } : {}) })
   } catch (error) {
     if (init.signal?.aborted) throw error
     throw new AwayError()
@@ -25,11 +26,12 @@ async function ask<T>(path: string, init: RequestInit): Promise<T> {
   return answer as T
 }
 
-export const get = <T>(path: string): Promise<T> => ask<T>(path, { method: 'GET' })
-export const post = <T>(path: string, body: unknown = {}): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+/** @param withinMs after which the server counts as out of reach */
+export const get = <T>(path: string, withinMs?: number): Promise<T> => ask<T>(path, { method: 'GET' }, withinMs)
+export const post = <T>(path: string, body: unknown = {}, withinMs?: number): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }, withinMs)
 
 /** A file's bytes as they are. */
 export const postFile = <T>(path: string, file: Blob, signal: AbortSignal): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file, signal })
 
-export const saysOf = (error: unknown): string => (error instanceof ProblemError || error instanceof AwayError ? error.says : error instanceof Error ? error.message : 'Something went wrong.')
+export const saysOf = (error: unknown): string => (error instanceof ProblemError || error instanceof AwayError || error instanceof NotKeptError ? error.says : error instanceof Error ? error.message : 'Something went wrong.')
 export const fieldOf = (error: unknown): string | undefined => (error instanceof ProblemError ? error.field : undefined)

@@ -1,42 +1,45 @@
-import { applyChanges, emptyFacts, type Change, type Facts, type RecordKind } from '@rauta/core'
-import { commands, sheetsFor, type CommandAnswer, type CommandRequest, type Role } from '@rauta/contracts'
+import { applyChanges, emptyFacts, jobOf, type Facts } from '@rauta/core'
+import { batchMost, commands, sheetsFor, type BatchResult, type CommandAnswer, type CommandRequest, type Role } from '@rauta/contracts'
 import { v7 } from 'uuid'
 import { create } from 'zustand'
 import { AwayError, get, post, ProblemError } from './api'
+import { alone } from './alone'
+import { allWaiting, discardWaiting, factsFrom, keepWaiting, loadKept, requestOf, retryRefused, saveEntries, saveSnapshot, settleWaiting, type LogEntry, type SnapshotRecords, type Waiting } from './kept'
 import { useSession } from './session'
 
-interface Entry { rev: number; at: number; by: string; name: string; says: string; changes: Change[] }
-
 interface JobState {
-  /** As the server has it. */
+  /** As the server has it, or had it when it was last heard of. */
   base: Facts
-  /** `base` with what waits in the outbox applied on top. */
+  /** `base` with what waits applied on top. */
   facts: Facts
   ready: boolean
   connection: 'joining' | 'live' | 'away'
-  outbox: CommandRequest[]
-  /** A command from the outbox that the server refused, told once. */
-  refused: string | null
+  /** What waits on this phone, in order; each is on the disk before it stands here. */
+  outbox: Waiting[]
   join(): () => void
+  /** Null: the server is away, and the record is kept here. */
   send(name: string, payload: unknown): Promise<CommandAnswer | null>
-  clearRefused(): void
+  /** Sends what waits now. */
+  flush(): Promise<void>
+  discard(id: string): Promise<void>
+  tryAgain(): Promise<void>
 }
 
-const outboxKey = 'rauta.outbox'
-const keptOutbox = (): CommandRequest[] => {
-  try {
-    return JSON.parse(localStorage.getItem(outboxKey) ?? '[]') as CommandRequest[]
-  } catch {
-    return []
-  }
-}
+/** A post that has had no answer for so long counts as not sent; the server takes the same record only once. */
+const commandMs = 12_000
+const batchMs = 60_000
+const retryMs = 3000
+
+const keyOf = (facts: Facts): string => jobOf(facts)?.publicKey ?? ''
 
 /** Applies what waits to the facts, by the same commands as the server; one that no longer fits is left out here. */
-function overlay(base: Facts, outbox: readonly CommandRequest[]): Facts {
+function overlay(base: Facts, outbox: readonly Waiting[]): Facts {
   const { me } = useSession.getState()
-  return outbox.reduce((facts, request) => {
+  const job = keyOf(base)
+  return outbox.reduce((facts, w) => {
+    if (w.refused !== undefined || w.job !== job) return facts
     try {
-      const changes = commands[request.name]?.apply(facts, request.payload as never, { id: request.id, by: me?.name ?? '', role: (me?.role ?? 'engineer') as Role, at: Date.now(), sheets: sheetsFor(facts) }) ?? []
+      const changes = commands[w.name]?.apply(facts, w.payload as never, { id: w.id, by: w.by, role: (me?.role ?? 'engineer') as Role, at: w.madeAt, sheets: sheetsFor(facts) }) ?? []
       return applyChanges(facts, changes, facts.rev)
     } catch {
       return facts
@@ -44,42 +47,61 @@ function overlay(base: Facts, outbox: readonly CommandRequest[]): Facts {
   }, base)
 }
 
-interface Snapshot { rev: number; records: { kind: RecordKind; data: { id: string } }[] }
+interface Snapshot { rev: number; records: SnapshotRecords }
 
-/** The facts are asked for before anything is drawn; for somebody who is not signed in that comes to nothing. */
-let early: Promise<Snapshot | null> | null = typeof document === 'undefined' ? null : get<Snapshot>('/facts').catch(() => null)
+const seenBefore = 'rauta.kept'
+/** What this phone has of the job is read, or the facts are asked for, before anything is drawn. */
+const known = typeof localStorage !== 'undefined' && localStorage.getItem(seenBefore) !== null
+let early: Promise<Snapshot | null> | null = typeof document === 'undefined' || known ? null : get<Snapshot>('/facts').catch(() => null)
+const keptEarly = typeof document === 'undefined' || !known ? Promise.resolve(null) : loadKept().catch(() => null)
 
 export const useJob = create<JobState>((set, getState) => {
   let fetching: Promise<void> | null = null
   let wanted = 0
 
   const setBase = (base: Facts) => set({ base, facts: overlay(base, getState().outbox), ready: true })
-  const keepOutbox = (outbox: CommandRequest[]) => {
-    localStorage.setItem(outboxKey, JSON.stringify(outbox))
-    set({ outbox, facts: overlay(getState().base, outbox) })
-  }
+  const setOutbox = (outbox: Waiting[]) => set({ outbox, facts: overlay(getState().base, outbox) })
+  const readOutbox = async () => setOutbox(await allWaiting().catch(() => getState().outbox))
 
   async function whole(): Promise<void> {
     const first = early
     early = null
     const snapshot = (await first) ?? (await get<Snapshot>('/facts'))
-    const changes = snapshot.records.map((r) => ({ kind: r.kind, id: r.data.id, before: null, after: r.data }) as Change)
-    setBase(applyChanges(emptyFacts(), changes, snapshot.rev))
+    const facts = factsFrom(snapshot.records, snapshot.rev)
+    setBase(facts)
+    set({ connection: 'live' })
+    try { localStorage.setItem(seenBefore, '1') } catch { /* a private window: then the job is asked for anew each time */ }
+    later(() => { void saveSnapshot(keyOf(facts), facts).catch(() => undefined) })
     if (wanted > snapshot.rev) await catchUp(wanted)
   }
 
+  /** From what this phone has, if it is of the same job; else everything anew. */
+  async function begin(): Promise<void> {
+    const kept = await keptEarly
+    if (kept && !getState().ready) setBase(kept.facts)
+    if (getState().ready && keyOf(getState().base) !== '') await follow()
+    else await whole()
+  }
+
   async function follow(): Promise<void> {
-    while (getState().ready && getState().base.rev < wanted) {
-      const { entries } = await get<{ entries: Entry[] }>(`/changes?after=${getState().base.rev}`)
+    for (;;) {
+      const { base } = getState()
+      const { rev, job, entries } = await get<{ rev: number; job: string; entries: LogEntry[] }>(`/changes?after=${base.rev}`)
+      // Another job, or an older state of this one put back: what is kept here is not true any more.
+      if ((job !== undefined && job !== keyOf(base)) || rev < base.rev) return whole()
+      set({ connection: 'live' })
       if (entries.length === 0) return
-      setBase(entries.reduce((facts, e) => (e.rev === facts.rev + 1 ? applyChanges(facts, e.changes, e.rev) : facts), getState().base))
+      setBase(entries.reduce((facts, e) => (e.rev === facts.rev + 1 ? applyChanges(facts, e.changes, e.rev) : facts), base))
+      later(() => { void saveEntries(entries).catch(() => undefined) })
+      if (getState().base.rev >= Math.max(wanted, rev)) return
     }
   }
 
   /** Fetches what came after our own revision; one fetch at a time. */
   function catchUp(rev: number): Promise<void> {
     wanted = Math.max(wanted, rev)
-    fetching ??= follow().catch(onFailure).finally(() => { fetching = null })
+    if (getState().ready && getState().base.rev >= wanted) return Promise.resolve()
+    fetching ??= (getState().ready ? follow() : Promise.resolve()).catch(onFailure).finally(() => { fetching = null })
     return fetching
   }
 
@@ -89,51 +111,75 @@ export const useJob = create<JobState>((set, getState) => {
     else throw error
   }
 
-  async function flush(): Promise<void> {
-    for (const request of [...getState().outbox]) {
-      try {
-        const answer = await post<CommandAnswer>('/commands', request)
-        keepOutbox(getState().outbox.filter((r) => r.id !== request.id))
-        await catchUp(answer.rev)
-      } catch (error) {
-        if (error instanceof AwayError || (error instanceof ProblemError && error.status === 401)) return
-        keepOutbox(getState().outbox.filter((r) => r.id !== request.id))
-        set({ refused: error instanceof ProblemError ? error.says : 'A waiting record was refused.' })
-      }
+  /** Records of the one who is signed in and of this job, in order, many at a time; one tab at a time. */
+  async function flushAlone(): Promise<void> {
+    for (;;) {
+      const me = useSession.getState().me?.name
+      const mine = (await allWaiting()).filter((w) => w.refused === undefined && w.by === me && w.job === keyOf(getState().base))
+      if (mine.length === 0) break
+      const { rev, results } = await post<{ rev: number; results: BatchResult[] }>('/commands/batch', { records: mine.slice(0, batchMost).map((w) => requestOf(w, Date.now())) }, batchMs)
+      await settleWaiting(results)
+      // What the server has is taken over before it is taken off the list: nothing flickers.
+      await catchUp(rev)
+      await readOutbox()
     }
+    await readOutbox()
   }
 
   return {
-    base: emptyFacts(), facts: emptyFacts(), ready: false, connection: 'joining', outbox: keptOutbox(), refused: null,
+    base: emptyFacts(), facts: emptyFacts(), ready: false, connection: 'joining', outbox: [],
     join() {
-      whole().catch(onFailure)
-      const stream = new EventSource('/api/v1/live')
-      stream.addEventListener('rev', (event) => {
-        set({ connection: 'live' })
-        void catchUp(Number((event as MessageEvent<string>).data))
-        void flush()
-      })
-      stream.onerror = () => set({ connection: 'away' })
-      return () => stream.close()
+      void readOutbox()
+      let closed = false
+      let stream: EventSource | null = null
+      let again: ReturnType<typeof setTimeout> | undefined
+      const open = () => {
+        if (closed) return
+        stream = new EventSource('/api/v1/live')
+        stream.addEventListener('rev', (event) => {
+          set({ connection: 'live' })
+          void catchUp(Number((event as MessageEvent<string>).data)).then(() => getState().flush())
+        })
+        stream.onerror = () => {
+          set({ connection: 'away' })
+          // A stream that was refused outright does not come back by itself.
+          if (stream?.readyState === 2) { stream.close(); again = setTimeout(open, retryMs) }
+        }
+      }
+      begin().catch(onFailure).finally(open)
+      return () => { closed = true; clearTimeout(again); stream?.close() }
     },
     async send(name, payload) {
       const request: CommandRequest = { id: v7(), name, payload, seen: getState().base.rev }
+      const keep = async () => {
+        const kept = await keepWaiting({ ...request, by: useSession.getState().me?.name ?? '', job: keyOf(getState().base), madeAt: Date.now() })
+        setOutbox([...getState().outbox, kept])
+        return null
+      }
+      // What waits goes first: a later record may rest on an earlier one.
+      if (getState().outbox.some((w) => w.refused === undefined)) { await keep(); void getState().flush(); return null }
       try {
-        const answer = await post<CommandAnswer>('/commands', request)
+        const answer = await post<CommandAnswer>('/commands', request, commandMs)
         await catchUp(answer.rev)
         return answer
       } catch (error) {
         if (error instanceof AwayError) {
           set({ connection: 'away' })
-          keepOutbox([...getState().outbox, request])
-          return null
+          return keep()
         }
         if (error instanceof ProblemError && error.status === 401) useSession.getState().expire()
         throw error
       }
     },
-    clearRefused() { set({ refused: null }) },
+    flush: () => alone('rauta.flush', flushAlone).catch(onFailure),
+    async discard(id) { await discardWaiting(id); await readOutbox() },
+    async tryAgain() { await retryRefused(); await readOutbox(); await getState().flush() },
   }
 })
 
+/** When the screen has been drawn. */
+const later = (work: () => void) => { if (typeof requestIdleCallback === 'undefined') setTimeout(work, 50); else requestIdleCallback(work, { timeout: 2000 }) }
+
 export const useFacts = (): Facts => useJob((s) => s.facts)
+/** What waits on this phone about one door. */
+export const useWaitingAt = (door: string): Waiting[] => useJob((s) => s.outbox).filter((w) => (w.payload as { door?: string }).door === door)

@@ -1,5 +1,7 @@
 import { create } from 'zustand'
-import { get, post } from './api'
+import { AwayError, get, post } from './api'
+import { keptDb } from './kept/db'
+import { forgetKept } from './kept/facts'
 
 export interface Me { state: 'new' | 'out' | 'in'; name?: string; role?: 'lead' | 'engineer' | 'witness' | 'viewer'; rigPage?: string }
 
@@ -7,6 +9,8 @@ interface Session {
   me: Me | null
   /** Signed out by the server while a screen was open: the screen stays and a sign-in stands above it. */
   expired: boolean
+  /** Neither the server nor this phone can say who is here. */
+  unknown: boolean
   look(): Promise<void>
   signIn(name: string, password: string): Promise<void>
   signOut(): Promise<void>
@@ -14,22 +18,39 @@ interface Session {
 }
 
 /** Asked as soon as this module is there, before anything is drawn: the answer is waited for at the first look. */
-let early: Promise<Me | null> | null = typeof document === 'undefined' ? null : get<Me>('/me').catch(() => null)
+let early: Promise<Me | null> | null = typeof document === 'undefined' ? null : get<Me>('/me', 6000).catch(() => null)
+const keptMe = async (): Promise<Me | null> => { const kept = await (await keptDb())?.get('me', 'me'); return kept ? { state: kept.state, ...(kept.name ? { name: kept.name } : {}), ...(kept.role ? { role: kept.role } : {}) } : null }
+const keepMe = async (me: Me): Promise<void> => { if (me.state === 'in') await (await keptDb())?.put('me', { id: 'me', ...me }) }
 
-export const useSession = create<Session>((set) => ({
+export const useSession = create<Session>((set, read) => ({
   me: null,
   expired: false,
+  unknown: false,
   async look() {
-    const first = early
+    // Who was here last is shown at once; the server's word comes on top of it.
+    const asked = early ?? get<Me>('/me', 6000)
     early = null
-    set({ me: (await first) ?? (await get<Me>('/me')), expired: false })
+    asked.catch(() => undefined) // waited for below, after this phone was asked
+    const kept = await keptMe().catch(() => null)
+    if (kept && read().me === null) set({ me: kept })
+    try {
+      const me = (await asked) ?? (await get<Me>('/me', 6000))
+      if (me.state === 'out' && kept) { set({ expired: true }); return }
+      set({ me, expired: false, unknown: false })
+      await keepMe(me)
+    } catch (error) {
+      if (!(error instanceof AwayError) || !kept) set({ unknown: true })
+    }
   },
   async signIn(name, password) {
     await post('/sign-in', { name, password })
-    set({ me: await get<Me>('/me'), expired: false })
+    const me = await get<Me>('/me')
+    set({ me, expired: false })
+    await keepMe(me)
   },
   async signOut() {
     await post('/sign-out')
+    await forgetKept()
     set({ me: { state: 'out' } })
   },
   expire() { set({ expired: true }) },

@@ -25,7 +25,7 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
       Button: { titleStyle: { fontFamily: faces.strong, fontWeight: 'normal', fontSize: 17 }, buttonStyle: { borderRadius: 3, minHeight: 48, paddingHorizontal: 16 } },
       Input: {
         containerStyle: { paddingHorizontal: 0 }, inputContainerStyle: { borderWidth: 1, borderBottomWidth: 1, borderColor: ground.quiet, borderRadius: 3, backgroundColor: ground.sheet, minHeight: 48, paddingHorizontal: 12 },
-        inputStyle: { fontFamily: faces.text, fontSize: 17, color: ground.ink, minHeight: 46 }, labelStyle: { fontFamily: faces.mid, fontWeight: 'normal', fontSize: 15, color: ground.ink, marginBottom: 4 },
+        inputStyle: { fontFamily: faces.text, fontSize: 17, color: ground.ink, minHeight: 46, minWidth: 0 }, labelStyle: { fontFamily: faces.mid, fontWeight: 'normal', fontSize: 15, color: ground.ink, marginBottom: 4 },
         errorStyle: { fontFamily: faces.text, fontSize: 15, color: ground.madder, marginHorizontal: 0 }, placeholderTextColor: ground.quiet,
       },
     },

@@ -22,6 +22,19 @@ export class Refusal extends Error {
   }
 }
 
+/** Fields of one record that a command sets. */
+export interface Edit {
+  kind: RecordKind
+  id: string
+  fields: Record<string, unknown>
+  /** Whether what stands and what is offered mean the same, where equality does not tell. */
+  same?: (kept: unknown, offered: unknown) => boolean
+  /** What would be put into the record if the question is settled for it, where that is not the offered value itself. */
+  offer?: (field: string, offered: unknown, by: string, at: number) => unknown
+  /** One person's own later edit is never a meeting. */
+  own?: boolean
+}
+
 /** One way to change a job. Server and clients use the same definition. */
 export interface Command<P = never> {
   name: string
@@ -33,7 +46,7 @@ export interface Command<P = never> {
   /** For the history: what was done, in words. */
   words(facts: Facts, payload: P): string
   /** For commands that set fields of one record: which, so that two edits that meet are noticed. */
-  edits?(payload: P): { kind: RecordKind; id: string; fields: Record<string, unknown> }
+  edits?(payload: P): Edit
   /** The same payload with only these fields left. */
   keepFields?(payload: P, fields: readonly string[]): P
 }

@@ -9,9 +9,15 @@ export const tickSet = defineCommand<{ door: string; cable: string; what: 'pulle
     existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
     const tickId = `${p.door}/${p.cable}`
     const tick: Tick = facts.tick[tickId] ?? { id: tickId, door: p.door, cable: p.cable, pulled: null, ended: null, tested: null }
-    const done = p.done ? { by, at, ...(p.what === 'ended' ? { on: endingDigest(door, p.cable) } : {}) } : null
-    return [put(facts, 'tick', { ...tick, [p.what]: done })]
+    const on = p.what === 'ended' ? { on: endingDigest(door, p.cable) } : {}
+    // Who ticked it first did it; a second tick of the same thing changes nothing.
+    if (p.done && tick[p.what] && tick[p.what]?.on === on.on) return []
+    return [put(facts, 'tick', { ...tick, [p.what]: p.done ? { by, at, ...on } : null })]
   },
+  edits: (p) => ({
+    kind: 'tick', id: `${p.door}/${p.cable}`, fields: { [p.what]: p.done }, own: true,
+    same: (kept, offered) => (kept !== null) === offered, offer: (_field, offered, by, at) => (offered ? { by, at } : null),
+  }),
   words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.cable} ${p.done ? p.what : `not ${p.what}`}`,
 })
 

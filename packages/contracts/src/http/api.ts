@@ -1,7 +1,13 @@
 import { name, object, text } from '../commands/command'
 import type { Change, Question } from '@rauta/core'
 
-export interface CommandRequest { id: string; name: string; payload: unknown; /** Revision that the author had seen. */ seen: number }
+export interface CommandRequest { id: string; name: string; payload: unknown; /** Revision that the author had seen. */ seen: number; /** How long it waited on a phone before it was sent, ms by that phone's own clock. */ waitedMs?: number }
+/** What became of one of many commands. */
+export type BatchResult = { id: string; ok: true; rev: number; repeated: boolean; questions: number } | { id: string; ok: false; says: string; field?: string }
+/** Records that waited on a phone, saved to a file: brought in by the lead, they count as made by `by`. */
+export interface WaitingFile { format: 'rauta-waiting-1'; /** Public key of the job. */ job: string; by: string; savedAt: string; records: CommandRequest[] }
+/** Most commands in one batch. */
+export const batchMost = 250
 export interface CommandAnswer { rev: number; changes: Change[]; repeated: boolean; questions: Question[] }
 
 /** RFC 9457 problem details, with `says` for people. */
@@ -10,9 +16,13 @@ export interface Problem { type: string; title: string; status: number; says: st
 export const uuid = { type: 'string', pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$' } as const
 const cred = { type: 'string', minLength: 1, maxLength: 200 } as const
 
+const command = object({ id: uuid, name, payload: { type: 'object' }, seen: { type: 'integer', minimum: 0 }, waitedMs: { type: 'number', minimum: 0 } }, ['waitedMs'])
+
 /** Bodies of the HTTP interface. */
 export const bodies = {
-  command: object({ id: uuid, name, payload: { type: 'object' }, seen: { type: 'integer', minimum: 0 } }),
+  command,
+  batch: object({ records: { type: 'array', minItems: 1, maxItems: batchMost, items: command } }),
+  waiting: object({ format: { const: 'rauta-waiting-1' }, job: text, by: cred, savedAt: text, records: { type: 'array', minItems: 1, maxItems: 5000, items: command } }),
   signIn: object({ name: cred, password: cred }),
   firstUse: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, code: text, job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }) }, ['code']),
   account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: ['lead', 'engineer', 'witness', 'viewer'] } }),
@@ -24,8 +34,9 @@ export const bodies = {
 export const answers = {
   problem: { type: 'object', required: ['type', 'title', 'status', 'says'], properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, says: { type: 'string' }, field: { type: 'string' } } },
   command: { type: 'object', required: ['rev', 'changes', 'repeated', 'questions'], properties: { rev: { type: 'integer' }, changes: { type: 'array' }, repeated: { type: 'boolean' }, questions: { type: 'array' } } },
+  batch: { type: 'object', required: ['rev', 'results'], properties: { rev: { type: 'integer' }, results: { type: 'array' } } },
   facts: { type: 'object', required: ['rev', 'records'], properties: { rev: { type: 'integer' }, records: { type: 'array' } } },
-  changes: { type: 'object', required: ['rev', 'entries'], properties: { rev: { type: 'integer' }, entries: { type: 'array' } } },
+  changes: { type: 'object', required: ['rev', 'job', 'entries'], properties: { rev: { type: 'integer' }, /** Public key of the job: another job's revisions are not these. */ job: { type: 'string' }, entries: { type: 'array' } } },
   me: { type: 'object', required: ['state'], properties: { state: { enum: ['new', 'out', 'in'] }, name: { type: 'string' }, role: { type: 'string' }, rigPage: { type: 'string' } } },
   health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
   planEdits: { type: 'object', required: ['undo', 'redo'], properties: { undo: { type: ['object', 'null'] }, redo: { type: ['object', 'null'] } } },

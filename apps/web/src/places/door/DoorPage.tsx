@@ -77,12 +77,12 @@ function Snags({ door }: { door: Door }) {
 function Questions({ door }: { door: Door }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
-  const open = all(facts, 'question').filter((q) => q.kind === 'door' && q.record === door.id)
+  const open = all(facts, 'question').filter((q) => (q.kind === 'door' && q.record === door.id) || (q.kind === 'tick' && q.record.startsWith(`${door.id}/`)))
   return (
     <>
       {open.map((q) => (
         <Sheet key={q.id} title="Two edits met">
-          <T>{`${q.field}: ${short(q.kept)} came first and is in force. ${q.by} meanwhile wanted ${short(q.offered)}.`}</T>
+          <T>{`${q.kind === 'tick' ? `${q.record.slice(door.id.length + 1)} ` : ''}${q.field}: ${short(q.kept)} came first and is in force. ${q.by} meanwhile wanted ${short(q.offered)}.`}</T>
           <Action kind="plain" label={`Keep ${short(q.kept)}`} onPress={() => send('question.settle', { id: q.id, takeOffered: false })} />
           <Action kind="plain" label={`Take ${short(q.offered)}`} onPress={() => send('question.settle', { id: q.id, takeOffered: true })} />
         </Sheet>
@@ -91,4 +91,4 @@ function Questions({ door }: { door: Door }) {
   )
 }
 
-const short = (value: unknown): string => (typeof value === 'object' && value !== null ? Object.entries(value).map(([k, v]) => `${k} ${String(v)}`).join(', ') : String(value))
+const short = (value: unknown): string => (value === null ? 'not done' : typeof value === 'object' && value !== null && 'by' in value && 'at' in value ? `done by ${String((value as { by: string }).by)}` : typeof value === 'object' && value !== null ? Object.entries(value).map(([k, v]) => `${k} ${String(v)}`).join(', ') : String(value))

@@ -1,10 +1,11 @@
-import { Slot } from 'expo-router'
+import { Link, Slot } from 'expo-router'
 import { useEffect } from 'react'
 import { View } from 'react-native'
 import { T } from '../../parts/Text'
 import { Notice } from '../../parts/Screen'
 import { Action } from '../../parts/Action'
 import { useJob } from '../../state/job'
+import { useOffline } from '../../state/offline'
 import { useSession } from '../../state/session'
 import { useGround, useWide } from '../../theme'
 // The home screen comes with the shell: one round trip less before the first door is seen.
@@ -18,18 +19,26 @@ import { TopLine } from './TopLine'
 
 /** What stands around every place: who is signed in, the job's line on top, the ways about. */
 export function Shell() {
-  const { me, expired, look } = useSession()
+  const { me, expired, unknown, look } = useSession()
+  const begin = useOffline((s) => s.begin)
   const ground = useGround()
   useEffect(() => { look().catch(() => undefined) }, [look])
+  useEffect(() => { begin() }, [begin])
   return (
     <View style={{ flex: 1, backgroundColor: ground.paper, height: '100%' }}>
-      {me === null ? <Waiting /> : me.state === 'new' ? <FirstUse /> : me.state === 'out' ? <SignIn /> : <Inside covered={expired} />}
+      {me === null ? <Waiting away={unknown} onAgain={look} /> : me.state === 'new' ? <FirstUse /> : me.state === 'out' ? <SignIn /> : <Inside covered={expired} />}
     </View>
   )
 }
 
-function Waiting() {
-  return <View role="main" style={{ padding: 24, gap: 12 }}><T level={1} face="strong" size={28}>Rauta</T><T tone="quiet" role="status">Asks the server …</T></View>
+function Waiting({ away, onAgain }: { away: boolean; onAgain: () => Promise<void> }) {
+  const ground = useGround()
+  return (
+    <View role="main" style={{ padding: 24, gap: 12, backgroundColor: ground.paper }}>
+      <T level={1} face="strong" size={28}>Rauta</T>
+      {away ? <><Notice tone="ochre">The server is out of reach, and nobody has signed in on this phone yet. Go where there is signal, sign in once, and the job is here without it.</Notice><Action label="Ask again" onPress={onAgain} /></> : <T tone="quiet" role="status">Asks the server …</T>}
+    </View>
+  )
 }
 
 function Inside({ covered }: { covered: boolean }) {
@@ -37,7 +46,10 @@ function Inside({ covered }: { covered: boolean }) {
   const ground = useGround()
   const join = useJob((s) => s.join)
   const ready = useJob((s) => s.ready)
+  const flush = useJob((s) => s.flush)
   useEffect(() => join(), [join])
+  // Signed in again: what waited goes now.
+  useEffect(() => { if (!covered) void flush() }, [covered, flush])
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
       {wide ? <Rail /> : null}
@@ -60,9 +72,9 @@ function Shape() {
   return <View role="status" aria-label="Loading the job" style={{ padding: 16, gap: 12 }}>{[0, 1, 2, 3, 4, 5].map((i) => <View key={i} style={{ height: 52, backgroundColor: ground.sheet, borderWidth: 1, borderColor: ground.line }} />)}</View>
 }
 
+/** Records that the server would not take: they stay on this phone until somebody says what shall become of them. */
 function Refused() {
-  const refused = useJob((s) => s.refused)
-  const clear = useJob((s) => s.clearRefused)
-  if (!refused) return null
-  return <View style={{ paddingRight: 16 }}><Notice tone="madder">A record that waited was refused: {refused}</Notice><View style={{ paddingHorizontal: 16 }}><Action kind="plain" label="Understood" onPress={clear} /></View></View>
+  const refused = useJob((s) => s.outbox.filter((w) => w.refused !== undefined).length)
+  if (refused === 0) return null
+  return <Link href={'/waiting' as never}><Notice tone="madder">{refused === 1 ? 'A record that waited was refused: see why.' : `${refused} records that waited were refused: see why.`}</Notice></Link>
 }

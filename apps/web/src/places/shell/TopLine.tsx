@@ -18,10 +18,10 @@ export function TopLine() {
   return (
     <View role="banner" style={{ flexDirection: 'row', alignItems: 'center', gap: 14, paddingHorizontal: 16, minHeight: 36, backgroundColor: ground.paper }}>
       <T face="mid" size={13} numberOfLines={1} style={{ flex: 1 }}>{jobOf(facts)?.name ?? ''}</T>
-      <View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6 }}>
+      <Link href={'/waiting' as never} style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}><View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 36 }}>
         <Svg width={9} height={9}><Rect x={1} y={1} width={7} height={7} fill={away ? 'none' : ground.verdigris} stroke={away ? ground.madder : ground.verdigris} strokeWidth={2} /></Svg>
         <T face="mid" size={13} tone={away ? 'madder' : 'quiet'}>{away ? `No server${waiting ? `, ${waiting} wait` : ''}` : waiting ? `${waiting} wait` : 'Server'}</T>
-      </View>
+      </View></Link>
       {count ? (
         <Link href="/load" style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 5, minHeight: 36 }}>

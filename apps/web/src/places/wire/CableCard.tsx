@@ -6,7 +6,7 @@ import { Action, Tick } from '../../parts/Action'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
+import { useFacts, useJob, useWaitingAt } from '../../state/job'
 import { AsBuilt } from './AsBuilt'
 import { ReadingLine } from './ReadingLine'
 
@@ -20,6 +20,8 @@ export function CableCard({ door, cable, controller, hints }: { door: Door; cabl
   const [more, setMore] = useState(false)
   const sheets = sheetsFor(facts)
   const tick = facts.tick[`${door.id}/${cable.id}`]
+  const waiting = useWaitingAt(door.id)
+  const waits = (what: string) => waiting.some((w) => { const p = w.payload as { cable?: string; what?: string }; return p.cable === cable.id && p.what === what })
   const name = sheetOf(sheets, door.parts.find((p) => p.id === cable.part)?.sheet ?? '').name
   const asked = readingsFor(door, cable.id, sheets, boardOf(sheets, controller))
   const there = newestOf(facts, door.id, cable.id).map((r) => r.kind)
@@ -33,7 +35,7 @@ export function CableCard({ door, cable, controller, hints }: { door: Door; cabl
           <T tone="quiet">{cableName(cable.type)}</T>
           <T tone="quiet">{cable.lengthM ? `${cable.lengthM} m${cable.planned ? ` as built, ${cable.planned.lengthM} m planned` : ''}` : 'No length yet: nothing to judge a reading by'}</T>
         </View>
-        {ticks.map((what) => <Tick key={what} under label={what} on={!!tick?.[what]} onPress={() => send('tick.set', { door: door.id, cable: cable.id, what, done: !tick?.[what] }).catch((e: unknown) => setWrong(saysOf(e)))} />)}
+        {ticks.map((what) => <Tick key={what} under label={waits(what) ? 'waits' : what} name={waits(what) ? `${what}, waits for the server` : what} on={!!tick?.[what]} onPress={() => send('tick.set', { door: door.id, cable: cable.id, what, done: !tick?.[what] }).catch((e: unknown) => setWrong(saysOf(e)))} />)}
       </View>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {hints.map((h) => <T key={h.says} size={15}>{h.says}</T>)}

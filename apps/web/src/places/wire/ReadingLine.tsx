@@ -8,7 +8,7 @@ import { Field, numberIn } from '../../parts/Field'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
+import { useFacts, useJob, useWaitingAt } from '../../state/job'
 import { useGround } from '../../theme'
 
 /** One reading: what it should be, what was measured, the verdict, and what may be behind it. */
@@ -20,6 +20,7 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
   const [wrong, setWrong] = useState('')
   const [off, setOff] = useState(false)
   const { name, unit, unitName, example } = readingFacts[kind]
+  const waiting = useWaitingAt(door.id)
   const planned = plannedOf(facts, sheetsFor(facts))
   const expected = expectedReading(door, cable.id, kind, planned)
   const reading = newestReading(facts, door.id, cable.id, kind)
@@ -40,6 +41,7 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
     <View style={{ borderLeftWidth: 4, borderColor: verdict ? (verdict.in ? ground.verdigris : ground.madder) : ground.line, paddingLeft: 12, gap: 4 }}>
       <T face="mid">{`${name}${expected ? `, ${expected.says}` : ''}`}</T>
       {reading ? <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 8, flexWrap: 'wrap' }}><T face="mono" size={22}>{shown(verdict?.value ?? reading.value)}</T><T size={17}>{unit}</T>{verdict && verdict.value !== reading.value ? <T tone="quiet">{`${shown(reading.value)} less ${shown(reading.leadsOhm ?? 0)} of the leads`}</T> : null}{verdict && verdict.expected.to !== Infinity ? <T tone="quiet">{`worked out ${shown(verdict.expected.value)} ${unit}`}</T> : null}</View> : expected ? <T tone="quiet">{`Should be ${windowWords(expected)}`}</T> : null}
+      {reading && waiting.some((w) => (w.payload as { id?: string }).id === reading.id) ? <T tone="slate" size={13}>Kept on this phone; waits for the server.</T> : null}
       {verdict ? <T tone={verdict.in ? 'verdigris' : 'madder'}>{verdict.in ? verdict.says : `Out of tolerance (${windowWords(verdict.expected)}).`}</T> : null}
       {verdict?.causes.length ? <Causes causes={verdict.causes} /> : null}
       {kind === 'insulation' ? <><Notice tone="madder">The tester’s 250 V kill electronics.</Notice><Tick label={`Reader, lock and controller are off ${cable.id}`} on={off} onPress={() => setOff(!off)} /></> : null}

@@ -1,0 +1,73 @@
+import { applyChanges, digestOf, put, type Change, type Facts, type Question, type RecordKind } from '@rauta/core'
+import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
+import { chainChanges, type Heads } from './links'
+import type { Author, Entry } from './log'
+
+export interface FieldRevision { kind: RecordKind; id: string; field: string; rev: number; by: string }
+export interface Staged { entry: Entry; command: string | null; fields: FieldRevision[] }
+type History = (rev: number) => { name: string; changes: Change[] } | undefined
+
+const keyOf = (f: { kind: string; id: string; field: string }) => `${f.kind}/${f.id}/${f.field}`
+/** How long a record may have waited on a phone before the hour that it tells is no longer believed. */
+const longestWaitMs = 90 * 24 * 3600_000
+
+/** Changes that are worked out one after the other and then written together: either all of them stand or none. */
+export class Staging {
+  readonly staged: Staged[] = []
+  private readonly newFieldRevs = new Map<string, FieldRevision>()
+  readonly heads: Heads
+  constructor(public facts: Facts, heads: Heads, private readonly fieldRevs: ReadonlyMap<string, { rev: number; by: string }>, private readonly chainKey: string, private readonly now: number) {
+    this.heads = heads.over()
+  }
+
+  /** Works out one command on top of what is staged. @throws Refusal, and then nothing of it is staged */
+  command(request: CommandRequest, author: Author, history: History | null, note = ''): CommandAnswer {
+    const command = commands[request.name]
+    if (!command) throw new Refusal(`There is no command ${request.name}.`)
+    // A record that waited on a phone was made then, not now.
+    const at = this.now - Math.min(Math.max(0, Math.floor(request.waitedMs ?? 0)), longestWaitMs)
+    let payload = request.payload as never
+    let questions: Question[] = []
+    const edit = command.edits?.(payload)
+    if (edit) {
+      questions = this.meetings(edit, request, author, at)
+      const left = Object.keys(edit.fields).filter((f) => !questions.some((q) => q.field === f))
+      if (questions.length && command.keepFields) payload = command.keepFields(payload, left) as never
+    }
+    const says = command.words(this.facts, payload)
+    const made = edit && questions.length === Object.keys(edit.fields).length ? [] : command.apply(this.facts, payload, { id: request.id, by: author.name, role: author.role, at, sheets: sheetsFor(this.facts), ...(history ? { history } : {}) })
+    const asked = questions.map((q) => put(this.facts, 'question', q))
+    const fields = edit ? Object.keys(edit.fields).filter((f) => !questions.some((q) => q.field === f)).map((field) => ({ kind: edit.kind, id: edit.id, field })) : []
+    const rev = this.add([...made, ...asked], { by: author.name, name: request.name, says: says + note }, request.id, fields)
+    return { rev, changes: made, repeated: false, questions }
+  }
+
+  /** @returns its revision */
+  add(made: readonly Change[], entry: { by: string; name: string; says: string }, command: string | null = null, fields: readonly { kind: RecordKind; id: string; field: string }[] = []): number {
+    const rev = this.facts.rev + 1
+    const afterMade = applyChanges(this.facts, made, rev)
+    const links = this.chainKey ? chainChanges(afterMade, made, this.heads, this.chainKey, this.now, entry.by) : []
+    for (const link of links) this.heads.note(link.after as never)
+    const set = fields.map((f) => ({ ...f, rev, by: entry.by }))
+    for (const f of set) this.newFieldRevs.set(keyOf(f), f)
+    this.facts = applyChanges(afterMade, links, rev)
+    this.staged.push({ entry: { rev, at: this.now, ...entry, changes: [...made, ...links] }, command, fields: set })
+    return rev
+  }
+
+  /** The last revision of each field that was set here. */
+  get fieldRevisions(): FieldRevision[] { return [...this.newFieldRevs.values()] }
+
+  /** Fields that somebody else set after the revision this author had seen, to another value. */
+  private meetings(edit: Edit, request: CommandRequest, author: Author, at: number): Question[] {
+    const record = this.facts[edit.kind][edit.id] as unknown as Record<string, unknown> | undefined
+    if (!record) return []
+    const same = edit.same ?? ((kept: unknown, offered: unknown) => digestOf(kept ?? null) === digestOf(offered ?? null))
+    return Object.entries(edit.fields).flatMap(([field, offered]) => {
+      const last = this.newFieldRevs.get(`${edit.kind}/${edit.id}/${field}`) ?? this.fieldRevs.get(`${edit.kind}/${edit.id}/${field}`)
+      // What the same person did on the same phone a moment before is no meeting.
+      if (!last || last.rev <= request.seen || (last.by === author.name && edit.own) || !(field in record) || same(record[field], offered)) return []
+      return [{ id: `${request.id}-${field}`, kind: edit.kind, record: edit.id, field, kept: record[field], offered: edit.offer ? edit.offer(field, offered, author.name, at) : offered, by: author.name, at }]
+    })
+  }
+}

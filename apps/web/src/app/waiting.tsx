@@ -1,0 +1,5 @@
+import { WaitingPage } from '../places/waiting/WaitingPage'
+
+export default function Route() {
+  return <WaitingPage />
+}

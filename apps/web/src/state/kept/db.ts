@@ -1,0 +1,54 @@
+import type { Change, Facts, RecordKind } from '@rauta/core'
+import type { CommandRequest } from '@rauta/contracts'
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { Me } from '../session'
+
+/** A record that waits for the server: what was recorded, by whom, for which job, and when by this phone's clock. */
+export interface Waiting extends CommandRequest {
+  /** Place in the order; given by the store. */
+  seq: number
+  by: string
+  /** Public key of the job. */
+  job: string
+  madeAt: number
+  /** Why the server would not take it; it stays until somebody says what shall become of it. */
+  refused?: string
+}
+export interface LogEntry { rev: number; at: number; by: string; name: string; says: string; changes: Change[] }
+/** The job as this phone last saw it: records as text, which is read faster than it is cloned. */
+export interface KeptSnapshot { id: 'facts'; job: string; rev: number; text: string }
+/** A picture that was taken without signal, until the server has it. */
+export interface KeptPhoto { id: string; door: string; type: string; bytes: ArrayBuffer; sent: boolean }
+
+interface Shape extends DBSchema {
+  waiting: { key: number; value: Waiting; indexes: { id: string } }
+  snapshot: { key: string; value: KeptSnapshot }
+  entries: { key: number; value: LogEntry }
+  me: { key: string; value: Me & { id: 'me' } }
+  photos: { key: string; value: KeptPhoto }
+}
+export type KeptDb = IDBPDatabase<Shape>
+export type SnapshotRecords = { kind: RecordKind; data: { id: string } }[]
+
+let opened: Promise<KeptDb | null> | null = null
+
+/** This phone's own store; null where the browser has none (then nothing is kept, and it says so). */
+export function keptDb(): Promise<KeptDb | null> {
+  opened ??= typeof indexedDB === 'undefined' ? Promise.resolve(null) : openDB<Shape>('rauta', 1, {
+    upgrade(db) {
+      db.createObjectStore('waiting', { keyPath: 'seq', autoIncrement: true }).createIndex('id', 'id', { unique: true })
+      db.createObjectStore('snapshot', { keyPath: 'id' })
+      db.createObjectStore('entries', { keyPath: 'rev' })
+      db.createObjectStore('me', { keyPath: 'id' })
+      db.createObjectStore('photos', { keyPath: 'id' })
+    },
+    // Another tab with a newer build wants to alter the store: let it.
+    blocking(_now, _wanted, event) { (event.target as unknown as { close(): void }).close(); opened = null },
+  }).catch(() => null)
+  return opened
+}
+
+/** Written through to the disk before it counts: browsers call a write done earlier than that unless they are told. */
+export const strictly = { durability: 'strict' } as const
+
+export const recordsOf = (facts: Facts, kinds: readonly RecordKind[]): SnapshotRecords => kinds.flatMap((kind) => Object.values(facts[kind]).map((data) => ({ kind, data: data as { id: string } })))
