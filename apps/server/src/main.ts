@@ -4,6 +4,7 @@ import { createHash } from 'node:crypto'
 import { fileURLToPath } from 'node:url'
 import { clockFrom, type NetTable } from '@rauta/protocols'
 import { startServer } from './server'
+import { codeForTerminal } from './lan/trust'
 import { StartError } from './store/open'
 
 const env = process.env
@@ -15,8 +16,9 @@ try {
   const running = await startServer({
     dataFolder, keyFile, port: Number(env['PORT'] ?? 4380), clock: clockFrom(env['RAUTA_CLOCK']), table: env['RAUTA_NET'] ? (JSON.parse(env['RAUTA_NET']) as NetTable) : null,
     webFolder: env['RAUTA_WEB'] ?? fileURLToPath(new URL('../../web/dist', import.meta.url)), rigPage: env['RAUTA_RIG_PAGE'] ?? null, logLevel: env['RAUTA_LOG'] ?? 'warn',
+    ...(env['RAUTA_LAN'] ? { lan: { address: env['RAUTA_LAN'] === 'all' ? null : env['RAUTA_LAN'], port: Number(env['LAN_PORT'] ?? 4443), trustPort: Number(env['LAN_TRUST_PORT'] ?? 4388), announce: env['LAN_NAME'] !== 'off' } } : {}),
   })
-  console.log(JSON.stringify({ server: running.port }))
+  console.log(JSON.stringify({ server: running.port, lan: running.lan, firstCode: running.firstCode, code: running.lan ? codeForTerminal(running.lan.trust) : null }))
   let ended = false
   const end = () => {
     if (ended) return

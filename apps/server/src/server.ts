@@ -1,6 +1,6 @@
 import { setMaxListeners } from 'node:events'
 import type { Server } from 'node:http'
-import { randomBytes } from 'node:crypto'
+import { randomBytes, randomInt } from 'node:crypto'
 import { pino } from 'pino'
 import { publicKeyOf } from '@rauta/core/chain'
 import { makeDialer } from '@rauta/drivers'
@@ -8,6 +8,7 @@ import type { Clock, NetTable } from '@rauta/protocols'
 import { JobLog } from './changes/log'
 import type { Context } from './context'
 import { makeApp } from './http'
+import { openLan, type Lan, type LanFacts, type LanOptions } from './lan/lan'
 import { Judging } from './live/judging'
 import { LiveStream } from './live/stream'
 import { Subscriber } from './live/subscriber'
@@ -19,8 +20,8 @@ import { Accounts } from './security/accounts'
 import { sealingKey, Vault } from './security/vault'
 import { openStore, StartError } from './store/open'
 
-export interface ServerOptions { dataFolder: string | null; keyFile: string; port: number; clock: Clock; table: NetTable | null; webFolder: string | null; rigPage: string | null; logLevel: string }
-export interface Running { port: number; context: Context; close(): Promise<void> }
+export interface ServerOptions { dataFolder: string | null; keyFile: string; port: number; clock: Clock; table: NetTable | null; webFolder: string | null; rigPage: string | null; logLevel: string; /** Serves the local network too, over HTTPS. */ lan?: LanOptions }
+export interface Running { port: number; context: Context; lan: LanFacts | null; /** What the first account needs, where this server is open to a network and has no account yet. */ firstCode: string | null; close(): Promise<void> }
 
 const job = 'job-1'
 const signingKey = 'job/signing-key'
@@ -41,11 +42,18 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   const loads = new LoadEngine(context, watcher)
   const subscriber = new Subscriber(context)
   new Judging(context)
-  const app = makeApp({ context, accounts: new Accounts(store.db, options.clock), stream, publicKey: publicKeyOf(chainKey), rigPage: options.rigPage, webFolder: options.webFolder })
+  const accounts = new Accounts(store.db, options.clock)
+  const publicKey = publicKeyOf(chainKey)
+  // On a network whoever comes first could make themselves lead: the code stands in the terminal only.
+  const firstCode = options.lan && (await accounts.none()) ? String(randomInt(0, 1e8)).padStart(8, '0') : null
+  let lan: Lan | null = null
+  const app = makeApp({ context, accounts, stream, publicKey, rigPage: options.rigPage, webFolder: options.webFolder, firstCode, lan: () => lan?.facts() ?? null })
   const server = await listenOn(app.listen(options.port, '127.0.0.1'), options.port).catch(async (error: unknown) => {
+    stream.close()
     await store.close()
     throw error
   })
+  if (options.lan) lan = await openLan(app, context, publicKey, options.lan).catch(async (error: unknown) => { stream.close(); server.close(); await store.close(); throw error })
   listen(context, (found) => claims.heard(found))
   watcher.start()
   subscriber.start()
@@ -53,10 +61,11 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   loads.resume()
   const at = server.address()
   return {
-    port: typeof at === 'object' && at ? at.port : options.port, context,
+    port: typeof at === 'object' && at ? at.port : options.port, context, lan: lan?.facts() ?? null, firstCode,
     async close() {
       ending.abort()
       stream.close()
+      await lan?.close()
       server.close()
       server.closeAllConnections()
       await log.idle()

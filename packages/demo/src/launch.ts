@@ -17,18 +17,28 @@ const rigPort = Number(process.env['RIG_PORT'] ?? port + 1)
 /** How fast the site lives while the demo is made, and how far back its day begins. */
 const factor = 20
 const headStartMs = 45 * 60_000
+/** `--lan`, or `--lan 10.0.0.5` to bind that address alone. */
+const lanAt = process.argv.indexOf('--lan')
+const lanAddress = lanAt < 0 ? null : /^\d+\.\d+\.\d+\.\d+$/.test(process.argv[lanAt + 1] ?? '') ? (process.argv[lanAt + 1] ?? '') : 'all'
+const lanEnv: Record<string, string> = lanAddress ? { RAUTA_LAN: lanAddress } : {}
 const children = new Set<ChildProcess>()
 let ending = false
 
-function run(name: string, file: string, env: Record<string, string>): Promise<ChildProcess> {
+interface Started { child: ChildProcess; says: { lan?: { origin: string; trust: string; fingerprint: string } | null; firstCode?: string | null; code?: string | null } }
+
+function run(name: string, file: string, env: Record<string, string>): Promise<Started> {
   return new Promise((done, fail) => {
     const child = spawn(process.execPath, ['--import', 'tsx', file], { cwd: root, env: { ...process.env, RAUTA_DATA: dataFolder, ...env }, stdio: ['ignore', 'pipe', 'pipe', 'ipc'] })
     children.add(child)
     let said = ''
     child.stderr?.on('data', (data: Buffer) => { said += data.toString(); if (started) process.stderr.write(data) })
     let started = false
+    let heard = ''
     child.stdout?.on('data', (data: Buffer) => {
-      if (!started && data.toString().includes('{')) { started = true; done(child) } else if (started) process.stdout.write(data)
+      if (started) { process.stdout.write(data); return }
+      heard += data.toString()
+      const line = heard.split('\n').find((l) => l.startsWith('{') && l.endsWith('}'))
+      if (line) { started = true; done({ child, says: JSON.parse(line) as Started['says'] }) }
     })
     child.on('exit', (code) => {
       children.delete(child)
@@ -74,11 +84,15 @@ try {
     await makeOnce(marker)
   }
   if (demo && !noRig) await run('The rig', rigFile, rigEnv)
-  await run('The server', serverFile, serverEnv(''))
+  const { says } = await run('The server', serverFile, { ...serverEnv(''), ...lanEnv })
   console.log(`\nRauta: http://127.0.0.1:${port}/`)
   if (demo) console.log(`Sign in as ${people.lead.name} (lead), ${people.engineer.name} (engineer) or ${people.witness.name} (witness), password ${people.lead.password}`)
   if (demo && !noRig) console.log(`The rig, where you play the hands: ${rigPage}`)
   if (demo && existsSync(marker)) for (const line of readFileSync(marker, 'utf8').split('\n').slice(1).filter(Boolean)) console.log(line)
+  if (says.lan) {
+    console.log(`\nPhones on this network: ${says.lan.origin}/\nFirst let a phone trust it: ${says.lan.trust}\n${says.code ?? ''}\nAuthority ${says.lan.fingerprint}`)
+    if (says.firstCode) console.log(`The first account needs this code: ${says.firstCode.slice(0, 4)} ${says.firstCode.slice(4)}`)
+  }
   if (!demo) console.log(`Data in ${dataFolder}. The first visit makes the lead’s account and the job.`)
   console.log('Ctrl-C ends it.')
 } catch (error) {
@@ -90,8 +104,8 @@ async function makeOnce(marker: string): Promise<void> {
   const began = Date.now()
   const clock = `${factor}@${began}@${began - headStartMs}`
   console.log('Making the demo job against the rig (about a minute) ...')
-  const rig = noRig ? null : await run('The rig', rigFile, { ...rigEnv, RAUTA_CLOCK: clock })
-  const server = await run('The server', serverFile, serverEnv(clock))
+  const rig = noRig ? null : (await run('The rig', rigFile, { ...rigEnv, RAUTA_CLOCK: clock })).child
+  const server = (await run('The server', serverFile, serverEnv(clock))).child
   const undone = await makeDemo(`http://127.0.0.1:${port}`, rig ? `http://127.0.0.1:${rigPort}` : null, factor, (text) => console.log(`  ${text}`))
   await stop(server)
   if (rig) await stop(rig)

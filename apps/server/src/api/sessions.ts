@@ -1,3 +1,4 @@
+import { createHash, timingSafeEqual } from 'node:crypto'
 import type { CookieOptions, Request } from 'express'
 import { answers, bodies } from '@rauta/contracts'
 import { jobOf, type SiteNetwork } from '@rauta/core'
@@ -14,8 +15,13 @@ export function tokenOf(request: Request): string | null {
   return match?.[1] ?? null
 }
 
+interface SessionParts { accounts: Accounts; log: JobLog; publicKey: string; rigPage: string | null; /** Asked for with the first account, where others could come before. */ firstCode: string | null }
+
+/** A right code takes as long as a wrong one. */
+const sameCode = (given: string, wanted: string): boolean => { const [a, b] = [given, wanted].map((c) => createHash('sha256').update(c).digest()); return !!a && !!b && timingSafeEqual(a, b) }
+
 /** Signing in and out, the first use, and the accounts. */
-export function sessionRoutes(accounts: Accounts, log: JobLog, publicKey: string, rigPage: string | null): Route[] {
+export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   return [
     {
       method: 'get', path: '/me', says: 'Who is signed in; `new` before the first account', roles: 'anyone', answer: answers.me,
@@ -23,18 +29,19 @@ export function sessionRoutes(accounts: Accounts, log: JobLog, publicKey: string
         const token = tokenOf(request)
         const account = token ? await accounts.bySession(token) : null
         if (account) return { state: 'in', ...account, ...(rigPage ? { rigPage } : {}) }
-        return { state: (await accounts.none()) ? 'new' : 'out' }
+        return (await accounts.none()) ? { state: 'new', ...(firstCode === null ? {} : { asksCode: true }) } : { state: 'out' }
       },
     },
     {
       method: 'post', path: '/first', says: 'Makes the lead’s account and the first job, once', roles: 'anyone', body: bodies.firstUse, answer: answers.ok,
       async handle(request, response) {
-        const { name, password, job } = request.body as { name: string; password: string; job: { name: string; client: string; site: string; zone: string; network: SiteNetwork } }
+        const { name, password, code, job } = request.body as { name: string; password: string; code?: string; job: { name: string; client: string; site: string; zone: string; network: SiteNetwork } }
         if (!(await accounts.none())) throw new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
+        if (firstCode !== null && !sameCode((code ?? '').replaceAll(' ', ''), firstCode)) throw new HttpProblem(403, 'The code is missing or wrong', 'Write the eight digits that stand in the terminal where Rauta was started.', 'code')
         if (!jobOf(log.facts)) await log.run({ id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } }, { name, role: 'lead' })
         await accounts.add(name, password, 'lead')
         const signed = await accounts.signIn(name, password)
-        if (signed) response.cookie(cookieName, signed.token, cookie)
+        if (signed) response.cookie(cookieName, signed.token, { ...cookie, secure: request.secure })
         return { says: `${job.name} is begun.` }
       },
     },
@@ -44,7 +51,7 @@ export function sessionRoutes(accounts: Accounts, log: JobLog, publicKey: string
         const { name, password } = request.body as { name: string; password: string }
         const signed = await accounts.signIn(name, password)
         if (!signed) throw new HttpProblem(401, 'Not signed in', 'Name or password is wrong.')
-        response.cookie(cookieName, signed.token, cookie)
+        response.cookie(cookieName, signed.token, { ...cookie, secure: request.secure })
         return { says: `Signed in as ${signed.account.name}.` }
       },
     },

@@ -3,7 +3,7 @@ import { AwayError, get, post } from './api'
 import { keptDb } from './kept/db'
 import { forgetKept } from './kept/facts'
 
-export interface Me { state: 'new' | 'out' | 'in'; name?: string; role?: 'lead' | 'engineer' | 'witness' | 'viewer'; rigPage?: string }
+export interface Me { state: 'new' | 'out' | 'in'; name?: string; role?: 'lead' | 'engineer' | 'witness' | 'viewer'; rigPage?: string; /** The first account needs the code from the terminal. */ asksCode?: boolean }
 
 interface Session {
   me: Me | null

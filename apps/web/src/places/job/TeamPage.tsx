@@ -6,6 +6,7 @@ import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { get, post, saysOf } from '../../state/api'
 import { useSession } from '../../state/session'
+import { Phones } from './Phones'
 
 interface Account { name: string; role: string }
 
@@ -30,6 +31,7 @@ export function TeamPage() {
           <Action kind="plain" label="Add the account" onPress={add} />
         </Sheet>
       ) : null}
+      <Phones />
       <Sheet><Action kind="plain" label="Sign out" onPress={signOut} /></Sheet>
     </Screen>
   )

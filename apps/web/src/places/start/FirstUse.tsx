@@ -10,12 +10,14 @@ import { useSession } from '../../state/session'
 /** The first visit: the lead's account and the first job. */
 export function FirstUse() {
   const look = useSession((s) => s.look)
+  const asksCode = useSession((s) => s.me?.asksCode)
+  const [code, setCode] = useState('')
   const [form, setForm] = useState({ name: '', password: '', job: '', client: '', site: '', zone: Intl.DateTimeFormat().resolvedOptions().timeZone || 'UTC', address: '192.168.0.0', prefix: '24', gateway: '192.168.0.1', timeServer: '192.168.0.1' })
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const set = (key: keyof typeof form) => (value: string) => setForm({ ...form, [key]: value })
   const submit = async () => {
     try {
-      await post('/first', { name: form.name.trim(), password: form.password, job: { name: form.job, client: form.client, site: form.site, zone: form.zone, network: { address: form.address, prefix: Number(form.prefix), gateway: form.gateway, timeServer: form.timeServer } } })
+      await post('/first', { name: form.name.trim(), password: form.password, ...(asksCode ? { code: code.trim() } : {}), job: { name: form.job, client: form.client, site: form.site, zone: form.zone, network: { address: form.address, prefix: Number(form.prefix), gateway: form.gateway, timeServer: form.timeServer } } })
       await look()
     } catch (error) {
       setWrong({ says: saysOf(error), field: fieldOf(error) })
@@ -26,6 +28,7 @@ export function FirstUse() {
       <T level={1} face="strong" size={28}>Begin a job</T>
       <T tone="quiet">You become its lead. The others get accounts from you.</T>
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
+      {asksCode ? <Field label="Code from the terminal" value={code} onChange={setCode} hint="Eight digits, where Rauta was started" mono keyboard="numeric" error={wrong?.field === 'code' ? wrong.says : undefined} /> : null}
       <Field label="Your name" value={form.name} onChange={set('name')} autoComplete="username" />
       <Field label="Password, 10 characters or more" value={form.password} onChange={set('password')} secret autoComplete="new-password" />
       <Field label="Job" value={form.job} onChange={set('job')} hint="What the job is called" />
