@@ -5,7 +5,7 @@ import { root } from './ready.mjs'
 
 // The whole application is put on the phone at the first visit, so that every place opens without the server. What the server answers is
 // never kept here: the job lies in the page's own store. A new build waits until it is asked for.
-const dist = join(root, 'apps/web/dist')
+const dist = process.env['WEB_DIST'] ?? join(root, 'apps/web/dist')
 const { count, size, warnings } = await generateSW({
   globDirectory: dist, globPatterns: ['**/*.{js,html,svg,png,ttf,json,webmanifest}'], globIgnores: ['**/*.map', 'sw.js'], swDest: join(dist, 'sw.js'), inlineWorkboxRuntime: true, mode: 'production', sourcemap: false,
   navigateFallback: '/index.html', navigateFallbackDenylist: [/^\/api\//, /^\/trust/], dontCacheBustURLsMatching: /-[0-9a-f]{32}\.|\.[0-9a-f]{32}\./, maximumFileSizeToCacheInBytes: 8 * 1024 * 1024, cleanupOutdatedCaches: true, clientsClaim: true, skipWaiting: false,
