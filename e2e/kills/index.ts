@@ -17,7 +17,7 @@ await new Promise<void>((done, fail) => {
   demo.stdout.on('data', (text: Buffer) => { if (text.toString().includes('Ctrl-C ends it')) done() })
   demo.on('exit', (code) => fail(new Error(`The demo ended with ${code}.`)))
 })
-let failed = true
+let failed: boolean
 try {
   const began = Date.now()
   const told = await killRounds({ base: `http://127.0.0.1:${port}`, kills, browsers: Math.round(kills / 10), seed, door: 'V-03', log: (says) => { console.log(says) } })

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { marksOf, scriptFor, expectedReading, plannedOf, sheetOf, type ChainRecord } from '@rauta/core'
+import { checkOff, marksOf, scriptFor, expectedReading, plannedOf, sheetOf, type ChainRecord, type Controller } from '@rauta/core'
 import { firstPrevious, hashOf, publicKeyOf, sealRecord, verifyChain } from '@rauta/core/chain'
 import { chainHead, proofChanges } from '../src'
 import { sheets, smallJob, type World } from './world'
@@ -59,7 +59,7 @@ function readyToSign(): World {
     for (const what of ['pulled', 'ended', 'tested']) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
     for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as ('loop' | 'voltsRest' | 'voltsDriven')[]) w.do('reading.add', { id: `${c.id}${kind}`, door: 'D-01', cable: c.id, kind, value: expectedReading(w.door(), c.id, kind, plannedOf(w.facts, sheets))?.value })
   }
-  for (const item of sheet.controller?.cabinet ?? []) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
+  for (const item of checkOff(w.facts.controller['a1'] as Controller, w.facts, sheets)) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
   for (const test of scriptFor(w.facts, w.door(), sheets)) if (!test.notApplicable) w.take(proofChanges(w.facts, w.door(), test.id, { verdict: 'passed', says: '', evidence: [] }, { id: `p-${test.id}`, by: 'v', role: 'engineer', at: w.now, sheets }))
   w.put('chain', sealRecord({ id: 'D-01#1', door: 'D-01', n: 1, previous: firstPrevious, kind: 'plan', at: 0, by: 'v', body: {} }, secret))
   return w

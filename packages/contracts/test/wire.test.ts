@@ -1,4 +1,4 @@
-import { expectedReading, judgeReading, marksOf, plannedOf, sheetOf } from '@rauta/core'
+import { checkOff, expectedReading, judgeReading, marksOf, plannedOf, sheetOf, type Controller } from '@rauta/core'
 import { sheets, smallJob, strikeHardware, type World } from './world'
 
 const controller = sheetOf(sheets, 'controller-2')
@@ -10,7 +10,7 @@ function wireAll(w: World): void {
     for (const what of ['pulled', 'ended', 'tested']) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
     for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as ('loop' | 'voltsRest' | 'voltsDriven')[]) w.do('reading.add', { id: `${c.id}-${kind}-${w.facts.rev}`, door: 'D-01', cable: c.id, kind, value: expected(w, c.id, kind)?.value })
   }
-  for (const item of controller.controller?.cabinet ?? []) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
+  for (const item of checkOff(w.facts.controller['a1'] as Controller, w.facts, sheets)) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
 }
 const wire = (w: World) => marksOf(w.facts, w.door(), sheets).wire
 

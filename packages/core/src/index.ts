@@ -10,6 +10,7 @@ export * from './time'
 export * from './access'
 export * from './config'
 export * from './areas'
+export * from './cabinets'
 /** Reading door schedules has an entry of its own, `@rauta/core/doorlist`, and so has siting, `@rauta/core/siting`: few screens need them. */
 export type * from './doorlist'
 export * from './siting/length'
@@ -20,3 +21,5 @@ export * from './proving'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */
 export type * from './chain'
 export * from './drawing'
+/** Lists for paper have an entry of their own, `@rauta/core/lists`: the server prints them. */
+export type * from './lists'

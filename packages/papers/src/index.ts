@@ -1,3 +1,4 @@
 export * from './decode'
 export * from './read'
 export * from './write'
+export * from './tables'

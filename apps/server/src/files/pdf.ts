@@ -1,24 +1,12 @@
-import { createRequire } from 'node:module'
-import PDFDocument from 'pdfkit'
 import { all, boardOf, cableName, inCurrentOrder, jobOf, judgeReading, netOf, newestOf, openSnags, plannedOf, readingFacts, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
 import { chainHead, sheetsFor } from '@rauta/contracts'
-
-const require = createRequire(import.meta.url)
-const fonts = {
-  text: require.resolve('@expo-google-fonts/barlow/400Regular/Barlow_400Regular.ttf'),
-  strong: require.resolve('@expo-google-fonts/barlow-semi-condensed/600SemiBold/BarlowSemiCondensed_600SemiBold.ttf'),
-  mono: require.resolve('@expo-google-fonts/ibm-plex-mono/400Regular/IBMPlexMono_400Regular.ttf'),
-}
-const margin = 48
+import { Page, Sheets } from './page'
 
 /** A door's record for people: A4, plan, readings, device, proofs with evidence, signatures and the head of the chain. */
 export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {
   const job = jobOf(facts)
-  const document = new PDFDocument({ size: 'A4', margin, tagged: true, lang: 'en', displayTitle: true, info: { Title: `${door.ref} ${door.name}: record`, Author: job?.name ?? '' } })
-  const parts: Buffer[] = []
-  const finished = new Promise<Buffer>((done) => { document.on('data', (part: Buffer) => parts.push(part)); document.on('end', () => done(Buffer.concat(parts))) })
-  for (const [name, file] of Object.entries(fonts)) document.registerFont(name, file)
-  const page = new Page(document)
+  const out = new Sheets(`${door.ref} ${door.name}: record`, job?.name ?? '')
+  const page = out.page()
   const time = timeWriter(job?.zone ?? 'UTC')
   page.title(`${door.ref} ${door.name}`)
   page.line(`${job?.name ?? ''} · ${job?.client ?? ''} · ${job?.site ?? ''}`)
@@ -28,34 +16,7 @@ export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {
   devicePart(page, facts, door, time)
   provePart(page, facts, door, time)
   signPart(page, facts, door, time)
-  document.end()
-  return finished
-}
-
-/** Writes down the page: headings, lines and rows, each tagged for reading aloud. */
-class Page {
-  constructor(private readonly pdf: PDFKit.PDFDocument) {}
-  title(text: string): void { this.tag('H1', () => this.pdf.font('strong').fontSize(22).text(text).moveDown(0.2)) }
-  heading(text: string): void { this.tag('H2', () => this.pdf.moveDown(0.8).font('strong').fontSize(14).text(text, margin).moveDown(0.2)) }
-  line(text: string, face: keyof typeof fonts = 'text'): void { this.tag('P', () => this.pdf.font(face).fontSize(face === 'mono' ? 8.5 : 10).text(text, margin)) }
-  row(left: string, right: string): void {
-    this.tag('P', () => {
-      if (this.pdf.y > 770) this.pdf.addPage()
-      const y = this.pdf.y
-      this.pdf.font('text').fontSize(10).text(left, margin, y, { width: 165 })
-      const leftEnd = this.pdf.y
-      this.pdf.text(right, margin + 175, y, { width: 325 })
-      this.pdf.y = Math.max(leftEnd, this.pdf.y) + 1
-    })
-  }
-  stroke(path: string, caption: string): void {
-    if (this.pdf.y > 690) this.pdf.addPage()
-    const y = this.pdf.y
-    this.pdf.addStructure(this.pdf.struct('Figure', { alt: `Signature of ${caption}` }, () => this.pdf.save().translate(margin, y).scale(0.4).path(path).lineWidth(3).stroke('#1F2527').restore()))
-    this.pdf.y = y + 70
-    this.line(caption)
-  }
-  private tag(kind: string, draw: () => void): void { this.pdf.addStructure(this.pdf.struct(kind, {}, () => { draw() })) }
+  return out.end()
 }
 
 function timeWriter(zone: string): (ms: number) => string {

@@ -4,10 +4,10 @@ import { Pressable, View } from 'react-native'
 import { useGround } from '../theme'
 import { T } from './Text'
 
-interface ActionProps { label: string; aside?: string; onPress: () => unknown; kind?: 'main' | 'plain' | 'danger'; disabled?: boolean }
+interface ActionProps { label: string; /** What a screen reader says, where the word alone is too short. */ name?: string; aside?: string; onPress: () => unknown; kind?: 'main' | 'plain' | 'danger'; disabled?: boolean }
 
 /** A full-width bar: the thing this screen exists for. Waits for a promise before it can be pressed again. */
-export function Action({ label, aside, onPress, kind = 'main', disabled }: ActionProps) {
+export function Action({ label, name, aside, onPress, kind = 'main', disabled }: ActionProps) {
   const ground = useGround()
   const [busy, setBusy] = useState(false)
   const press = () => {
@@ -19,7 +19,7 @@ export function Action({ label, aside, onPress, kind = 'main', disabled }: Actio
   const main = kind === 'main'
   const edge = kind === 'danger' ? ground.madder : ground.ink
   return (
-    <Button disabled={disabled || busy} onPress={press} type={main ? 'solid' : 'outline'} accessibilityRole="button" accessibilityLabel={aside ? `${label}, ${aside}` : label}
+    <Button disabled={disabled || busy} onPress={press} type={main ? 'solid' : 'outline'} accessibilityRole="button" accessibilityLabel={name ?? (aside ? `${label}, ${aside}` : label)}
       buttonStyle={{ justifyContent: 'space-between', minHeight: 52, borderWidth: 1, borderColor: main ? ground.oxide : edge, backgroundColor: main ? ground.oxide : 'transparent' }}
       disabledStyle={{ backgroundColor: ground.paper, borderColor: ground.quiet }}>
       <T face="strong" size={17} tone={disabled || busy ? 'quiet' : main ? 'onOxide' : kind === 'danger' ? 'madder' : 'ink'}>{busy ? `${label} …` : label}</T>

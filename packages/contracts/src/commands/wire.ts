@@ -1,6 +1,6 @@
-import { boardOf, cableName, canonicalJson, endingDigest, jobOf, netOf, put, readingFacts, readingKinds, sheetOf, wallClock, type CableType, type ReadingKind, type Tick } from '@rauta/core'
+import { boardOf, cableName, canonicalJson, checkOff, endingDigest, jobOf, netOf, put, readingFacts, readingKinds, wallClock, type CableType, type ReadingKind, type Tick } from '@rauta/core'
 import { cableType } from './cable'
-import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
+import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
 export const tickSet = defineCommand<{ door: string; cable: string; what: 'pulled' | 'ended' | 'tested'; done: boolean }>({
   name: 'tick.set', roles: everyFitter, schema: object({ door: id, cable: id, what: { enum: ['pulled', 'ended', 'tested'] }, done: flag }),
@@ -86,11 +86,22 @@ export const cabinetCheck = defineCommand<{ controller: string; item: string; do
   name: 'cabinet.check', roles: everyFitter, schema: object({ controller: id, item: id, done: flag }),
   apply(facts, p, { by, at, sheets }) {
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
-    existing(sheetOf(sheets, controller.sheet).controller?.cabinet.find((i) => i.id === p.item), 'check', p.item)
+    existing(checkOff(controller, facts, sheets).find((i) => i.id === p.item), 'check', p.item)
     const done = { ...(facts.cabinet[controller.id]?.done ?? {}) }
     if (p.done) done[p.item] = { by, at }
     else delete done[p.item]
     return [put(facts, 'cabinet', { id: controller.id, done })]
   },
   words: (f, p) => `Cabinet of ${f.controller[p.controller]?.ref ?? ''}: ${p.item}${p.done ? '' : ' taken back'}`,
+})
+
+/** Something on the list of what must be at hand: whether it is got, from whom, by when. */
+export const procuredSet = defineCommand<{ id: string; got?: boolean; from?: string; due?: string }>({
+  name: 'procured.set', roles: everyFitter, schema: object({ id, got: flag, from: text, due: { type: 'string', pattern: '^([0-9]{4}-[0-9]{2}-[0-9]{2})?$' } }, ['got', 'from', 'due']),
+  apply(facts, p, { by, at }) {
+    const before = facts.procured[p.id] ?? { id: p.id, got: null, from: '', due: '' }
+    if (p.due && Number.isNaN(Date.parse(p.due))) throw new Refusal(`${p.due} is no day. Write year, month and day, for example 2026-12-01.`, 'due')
+    return [put(facts, 'procured', { ...before, ...(p.from === undefined ? {} : { from: p.from }), ...(p.due === undefined ? {} : { due: p.due }), ...(p.got === undefined ? {} : { got: p.got ? (before.got ?? { by, at }) : null }) })]
+  },
+  words: (_f, p) => `At hand: ${p.id}${p.got === undefined ? '' : p.got ? ' got' : ' not got'}`,
 })

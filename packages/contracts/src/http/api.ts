@@ -39,6 +39,7 @@ export const answers = {
   changes: { type: 'object', required: ['rev', 'job', 'entries'], properties: { rev: { type: 'integer' }, /** Public key of the job: another job's revisions are not these. */ job: { type: 'string' }, entries: { type: 'array' } } },
   me: { type: 'object', required: ['state'], properties: { state: { enum: ['new', 'out', 'in'] }, name: { type: 'string' }, role: { type: 'string' }, rigPage: { type: 'string' }, asksCode: { type: 'boolean' } } },
   lan: { type: 'object', required: ['lan'], properties: { lan: { type: ['object', 'null'], properties: { origin: { type: 'string' }, trust: { type: 'string' }, fingerprint: { type: 'string' }, addresses: { type: 'array', items: { type: 'string' } } } } } },
+  print: { type: 'object', required: ['id', 'by', 'total', 'done', 'state', 'says'], properties: { id: { type: 'string' }, by: { type: 'string' }, total: { type: 'integer' }, done: { type: 'integer' }, state: { enum: ['running', 'stopped', 'ready', 'failed'] }, says: { type: 'string' } } },
   health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
   planEdits: { type: 'object', required: ['undo', 'redo'], properties: { undo: { type: ['object', 'null'] }, redo: { type: ['object', 'null'] } } },
   paper: { type: 'object', required: ['id', 'file', 'says', 'tables', 'headerRow', 'columns', 'counts', 'rows', 'areas'], properties: { rows: { type: 'array' } } },

@@ -59,12 +59,13 @@ export function doorController(id: string, name: string, doors: number, factoryA
       lamps: [{ lamp: 'PWR steady', means: 'supply is there' }, { lamp: 'LINK flickers', means: 'data on the network' }, { lamp: 'RUN steady', means: 'ready' }, { lamp: 'RUN slow', means: 'restarting' }],
       cabinet: [
         { id: 'mounted', says: 'Board on its four pillars, terminal text upright' },
-        { id: 'supply', says: 'Supply set to 13.6 V and measured' },
-        { id: 'battery', says: 'Battery joined, date written on it' },
+        { id: 'supply', says: 'Supply set to 13.6 V and measured', after: ['earth'] },
+        { id: 'battery', says: 'Battery joined, date written on it', after: ['supply', 'bank'] },
         { id: 'earth', says: 'Earth on the cabinet, screens joined here only' },
-        { id: 'tamper', says: 'Tamper switch closes with the cover' },
+        { id: 'tamper', says: 'Tamper switch closes with the cover', after: ['battery'] },
       ],
     },
+    box: ['Board', 'Four pillars', 'Bag of jumpers'], mounting: ['On the four pillars, terminal text upright', 'Clear of the supply’s heat by 50 mm'],
     atHand: ['Flat screwdriver 2.5 mm', 'Network lead', 'Label with serial'],
   }
 }

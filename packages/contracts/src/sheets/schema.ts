@@ -16,7 +16,7 @@ const controller = object({
   doors: t('Doors', count), portGroups: t('Port groups', list(object({ id: t('Id', words), name: t('Name', words) }))), releaseStepS: t('Step of its timers, s', some), longestReleaseS: t('Longest release, s', some), cardFormats: t('Card formats', lines),
   feedVolts: t('Volts at its lock feed, V', amount), feedA: t('Amps its lock feed gives in all, A', amount), factory: t('From the factory', object({ address: t('Address', string), user: t('User', string), password: t('Password', string) })),
   terminalOneAt: t('Terminal 1 is at the', { enum: ['left', 'right'] }), reset: t('Reset by hand, step by step', list(object({ says: t('What to do', words), seconds: t('Seconds', amount) }))), lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))),
-  cabinet: t('Check-off of the cabinet', list(object({ id: t('Id', words), says: t('What to check', words) }))), supervised: t('Supervised inputs', object({ shortBelow: t('Short below, Ω', some), closedBelow: t('Closed below, Ω', some), cutAbove: t('Cut above, Ω', some) })),
+  cabinet: t('Check-off of the cabinet', list(object({ id: t('Id', words), says: t('What to check', words), after: t('Only after', list(words)) }, ['after']))), supervised: t('Supervised inputs', object({ shortBelow: t('Short below, Ω', some), closedBelow: t('Closed below, Ω', some), cutAbove: t('Cut above, Ω', some) })),
 }, ['supervised'])
 
 const coding = object({

@@ -30,6 +30,9 @@ export interface Cabinet {
   id: string
   done: Record<string, Done>
 }
+/** Something that must be at hand: got, from whom, by when. Its id is the item's. */
+export interface Procured { id: string; got: Done | null; from: string; /** `2026-12-01`, or empty. */ due: string }
+
 /** Who and when; `on` is the digest of what it was true of, where that can change under it. */
 export interface Done { by: string; at: number; on?: string }
 

@@ -81,7 +81,7 @@ export interface ControllerFacts {
   terminalOneAt: 'left' | 'right'
   reset: { says: string; seconds: number }[]
   lamps: { lamp: string; means: string }[]
-  cabinet: { id: string; says: string }[]
+  cabinet: { id: string; says: string; /** Ids of what must be done before. */ after?: string[] }[]
   /** Ohms at which its supervised inputs tell the states apart, where it has such inputs. */
   supervised?: Thresholds
 }

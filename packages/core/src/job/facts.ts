@@ -1,5 +1,5 @@
 import type { Door } from '../doors/door'
-import type { Cabinet, CabinetPlace, Controller, Claim, Found, Reach } from '../devices/records'
+import type { Procured, Cabinet, CabinetPlace, Controller, Claim, Found, Reach } from '../devices/records'
 import type { DeviceSheet } from '../devices/sheet'
 import type { PowerPlan, Unit, UnitFeed } from '../power/records'
 import type { MeterZero, Reading } from '../readings/records'
@@ -113,13 +113,14 @@ export interface RecordTypes {
   undone: Undone
   columns: ColumnMemory
   busRun: BusRun
+  procured: Procured
 }
 export type RecordKind = keyof RecordTypes
 
 export const recordKinds: readonly RecordKind[] = [
   'job', 'area', 'door', 'controller', 'cabinet', 'tick', 'reading', 'meter', 'found', 'claim', 'reach', 'person', 'group', 'rule',
   'schedule', 'specialDay', 'testCards', 'held', 'load', 'event', 'trial', 'proof', 'snag', 'signature', 'chain', 'question',
-  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns', 'busRun',
+  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns', 'busRun', 'procured',
 ]
 
 export type Facts = { readonly [K in RecordKind]: Readonly<Record<string, RecordTypes[K]>> } & { readonly rev: number }

@@ -4,6 +4,7 @@ import { twoSided } from '../config/words'
 import type { Config } from '../config/records'
 import { wantedConfig } from '../config/wanted'
 import { claimSteps } from '../devices/records'
+import { checkOff } from '../cabinets/checkoff'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
@@ -127,7 +128,7 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
     }
   }
   if (sheet?.controller && controller) {
-    const open = sheet.controller.cabinet.filter((item) => !facts.cabinet[controller.id]?.done[item.id])
+    const open = checkOff(controller, facts, sheets).filter((item) => !facts.cabinet[controller.id]?.done[item.id])
     need(open.length === 0, `Cabinet ${controller.cabinet} of ${controller.ref}: ${open.length} still to check off.`)
   }
   for (const cable of door.cables) for (const reading of newestOf(facts, door.id, cable.id)) {

@@ -4,6 +4,7 @@ import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import { switchesFor } from '../devices/coding'
 import type { Cable, Door, Part } from '../doors/door'
 import { leadsToController } from './chain'
+import { coresOf, coreWords } from './cores'
 import { netOf, type Net } from './conductors'
 
 /** Something to do at one end that is no conductor on a terminal. `at`: the cable it is about, or empty for the whole door. */
@@ -30,9 +31,8 @@ function hintsOf(door: Door, part: Part, cable: Cable, net: Net, board: DeviceSh
   const found: Hint[] = []
   if (part.via) found.push(hint('converter', `${part.id} goes through ${sheetOf(sheets, part.via).name}: its leads on the converter’s screws, the converter’s on ${cable.id}.`))
   for (const lead of leadsToController(part, sheets)) if (!mine.some((c) => c.lead === lead.id)) found.push(hint('spareLead', `${part.id} ${lead.name}${lead.colour ? ` (${lead.colour})` : ''} goes nowhere: insulate it.`))
-  const used = mine.length * (cable.type.perConductor ?? 1)
-  const spare = cable.type.cores - used
-  if (mine.length > 0 && spare > 0) found.push(hint('spareCore', `${cable.id} has ${spare} ${spare === 1 ? 'core' : 'cores'} spare: leave ${spare === 1 ? 'it' : 'them'} as long as the rest, insulated at both ends.`))
+  const { spare } = coresOf(cable, mine)
+  if (mine.length > 0 && spare.length > 0) found.push(hint('spareCore', `${cable.id} ${coreWords(spare)} ${spare.length === 1 ? 'is' : 'are'} spare: leave ${spare.length === 1 ? 'it' : 'them'} as long as the rest, insulated at both ends.`))
   if ((cable.type.perConductor ?? 1) > 1) found.push(hint('spareCore', `${cable.id}: ${cable.type.perConductor} cores side by side for each conductor, both ends.`))
   if (mine.some((c) => ['d0', 'd1', 'busA', 'busB'].includes(c.terminal.kind))) found.push(hint('screen', `Screen of ${cable.id}: on earth at the cabinet only, insulated at ${part.id}.`))
   if (mine.length > 0 && leadsToController(part, sheets).some((l) => l.colour === '' && /[+-]$/.test(l.kind))) found.push(hint('noColour', `${part.id} has leads without colours: find plus and minus with a meter before they go on. A striped lead is often minus.`))

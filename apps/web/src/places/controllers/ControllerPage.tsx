@@ -1,7 +1,9 @@
-import { all, boardOf, carriesFaults } from '@rauta/core'
+import { all, boardOf, carriesFaults, checkOff, stillBefore } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
+import { View } from 'react-native'
 import { Action, Tick } from '../../parts/Action'
+import { FileLinks } from '../../parts/FileLinks'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { UndoBar } from '../../parts/UndoBar'
@@ -17,16 +19,16 @@ export function ControllerPage({ id }: { id: string }) {
   if (!controller) return <Missing what="controller" which={id} />
   const sheet = boardOf(sheetsFor(facts), controller)
   const done = facts.cabinet[id]?.done ?? {}
-  const items = sheet.controller?.cabinet ?? []
+  const items = checkOff(controller, facts, sheetsFor(facts))
   return (
     <Screen columns mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
       {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => <Notice key={f} tone="ochre">{f}</Notice>)}
       <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
-        {items.map((item) => <Tick key={item.id} label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />)}
+        {items.map((item) => <View key={item.id}><Tick label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />{stillBefore(item, items, done).length ? <T size={13} tone={done[item.id] ? 'madder' : 'ochre'} style={{ marginLeft: 42 }}>{`First: ${stillBefore(item, items, done).map((b) => b.says.toLowerCase()).join('; ')}`}</T> : null}</View>)}
       </Sheet>
       <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
       <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
-      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><UndoBar /></Sheet>
+      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} /><UndoBar /></Sheet>
     </Screen>
   )
 }

@@ -4,6 +4,7 @@ import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
+import { FileLinks } from '../../parts/FileLinks'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { DoorDrawing } from '../../signs/DoorDrawing'
@@ -40,7 +41,7 @@ export function WirePage({ id, part }: { id: string; part?: string }) {
       <MeterLeads />
       <Conductors door={door} controller={controller} chosen={cable?.id ?? ''} />
       <AtTheStrip hints={hints.filter((h) => h.cable === '')} />
-      <Sheet><Action kind="plain" label={`Check off cabinet of ${controller.ref}`} onPress={() => router.push(`/controllers/${controller.id}`)} /></Sheet>
+      <Sheet><FileLinks path={`/doors/${door.id}/wire-sheet`} name="Wire sheet" kinds={['pdf']} /><Action kind="plain" label={`Check off cabinet of ${controller.ref}`} onPress={() => router.push(`/controllers/${controller.id}`)} /></Sheet>
     </Screen>
   )
 }

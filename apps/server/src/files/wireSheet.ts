@@ -1,0 +1,103 @@
+import { all, boardOf, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, windowWords, wireHints, type Controller, type Door, type Facts } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
+import { doorFigure } from './doorFigure'
+import { inner, margin, Sheets, type Column, type Page } from './page'
+
+/** Where the codes on paper lead to. */
+export interface PaperFor { facts: Facts; origin: string }
+
+const conductorColumns: readonly Column[] = [{ title: 'From', width: 62 }, { title: 'Lead', width: 88 }, { title: 'Colour', width: 66 }, { title: 'Cable, core', width: 108 }, { title: 'To terminal', width: 108 }, { title: 'Ended', width: inner - 432 }]
+const readingColumns: readonly Column[] = [{ title: 'Cable', width: 52 }, { title: 'Reading', width: 190 }, { title: 'Should be', width: 130 }, { title: 'Measured', width: inner - 372 }]
+
+/** What is wired at one door: drawing, every conductor with its two ends, what else to mind, readings with their windows. */
+export function drawWireSheet(sheetsOut: Sheets, door: Door, { facts, origin }: PaperFor): void {
+  const page = sheetsOut.page()
+  const sheets = sheetsFor(facts)
+  const controller = facts.controller[door.placement?.controller ?? '']
+  page.code(`${origin}/doors/${door.id}/wire`, margin + inner - 62, margin - 8, 62)
+  page.title(`${door.ref} ${door.name}`)
+  page.line(`${jobOf(facts)?.name ?? ''} · wire sheet · ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}`)
+  page.line(door.parts.map((p) => `${p.id} ${sheetOf(sheets, p.sheet).name}`).join(', ') || 'No hardware yet')
+  if (!controller) { page.line('The door is on no controller yet, so no conductor has an end.'); return }
+  page.line(`On ${controller.ref} ${sheetOf(sheets, controller.sheet).name} in ${controller.cabinet}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}`)
+  page.pdf.moveDown(0.5)
+  doorFigure(page, door, controller, sheets)
+  const net = netOf(door, boardOf(sheets, controller), sheets)
+  const cores = new Map(door.cables.map((c) => [c.id, coresOf(c, net.conductors)]))
+  if (net.conductors.length) {
+    page.heading('Conductors, as the current runs')
+    page.table(conductorColumns, inCurrentOrder(net.conductors).map((c) => [`${door.ref} ${c.part}`, c.leadName, c.colour || 'none: meter it', `${c.cable} ${coreWords(cores.get(c.cable)?.of[c.id])}`, `${controller.ref} ${c.terminal.id} ${c.terminal.label}`, '']))
+    for (const l of net.links) page.box(l.says)
+  }
+  page.heading('Cables')
+  for (const c of door.cables) page.row(`${c.id} to ${c.part}`, `${cableName(c.type)}, ${c.lengthM ? `${c.lengthM} m` : 'no length yet'}${c.planned ? ` as built (planned ${c.planned.lengthM} m)` : ''}`)
+  const hints = wireHints(door, controller, sheets)
+  if (hints.length) { page.heading('Mind'); for (const h of hints) page.box(h.says) }
+  readings(page, door, controller, facts)
+}
+
+function readings(page: Page, door: Door, controller: Controller, facts: Facts): void {
+  const sheets = sheetsFor(facts)
+  const board = boardOf(sheets, controller)
+  const planned = plannedOf(facts, sheets)
+  const rows = door.cables.flatMap((c) => readingsFor(door, c.id, sheets, board).map((kind) => {
+    const expected = expectedReading(door, c.id, kind, planned, kind === 'loop')
+    return [c.id, `${readingFacts[kind].name}${expected ? `, ${expected.says}` : ''}`, expected ? windowWords(expected) : 'no length yet', '']
+  }))
+  if (rows.length === 0) return
+  page.heading('Readings, the meter’s leads taken off')
+  page.table(readingColumns, rows)
+}
+
+export async function wireSheetPdf(door: Door, paper: PaperFor): Promise<Buffer> {
+  const out = new Sheets(`${door.ref} ${door.name}: wire sheet`, jobOf(paper.facts)?.name ?? '')
+  drawWireSheet(out, door, paper)
+  return out.end()
+}
+
+const stripColumns: readonly Column[] = [{ title: 'Terminal', width: 90 }, { title: 'Group', width: 60 }, { title: 'On it', width: inner - 150 }]
+
+/** A controller: its strip with everything on it, links between boards, what hangs on its supply, and the check-off of its cabinet. */
+export function drawControllerSheet(out: Sheets, controller: Controller, { facts, origin }: PaperFor): void {
+  const sheets = sheetsFor(facts)
+  const board = boardOf(sheets, controller)
+  const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id)
+  const page = out.page()
+  page.code(`${origin}/controllers/${controller.id}`, margin + inner - 62, margin - 8, 62)
+  page.title(`${controller.ref} ${board.name}`)
+  page.line(`${jobOf(facts)?.name ?? ''} · ${controller.cabinet} · ${controller.address || 'no address yet'}${controller.serial ? ` · serial ${controller.serial}` : ''}`)
+  page.line(`Terminal 1 is at the ${board.controller?.terminalOneAt ?? 'left'}, its text upright.`)
+  page.heading('Check-off of the cabinet')
+  const done = facts.cabinet[controller.id]?.done ?? {}
+  for (const item of checkOff(controller, facts, sheets)) page.box(item.says, done[item.id] ? `done by ${done[item.id]?.by}` : '')
+  page.heading('Strip')
+  const on = new Map<string, string[]>()
+  for (const d of doors) for (const c of netOf(d, board, sheets).conductors) on.set(c.terminal.id, [...(on.get(c.terminal.id) ?? []), `${d.ref} ${c.part} ${c.leadName}${c.colour ? ` (${c.colour})` : ''}, ${c.cable}`])
+  for (const d of doors) for (const l of netOf(d, board, sheets).links) for (const [t, other] of [[l.from, l.to], [l.to, l.from]] as const) on.set(t.id, [...(on.get(t.id) ?? []), `link to ${other.id}`])
+  page.table(stripColumns, board.terminals.map((t) => [`${t.id} ${t.label}`, t.group === '*' ? 'any' : t.group, on.get(t.id)?.join('; ') ?? 'empty']))
+}
+
+export async function controllerSheetPdf(controller: Controller, paper: PaperFor): Promise<Buffer> {
+  const out = new Sheets(`${controller.ref}: sheet`, jobOf(paper.facts)?.name ?? '')
+  drawControllerSheet(out, controller, paper)
+  return out.end()
+}
+
+/** A cabinet: everything in it, then a sheet for each controller. */
+export async function cabinetSheetPdf(name: string, paper: PaperFor): Promise<Buffer> {
+  const { facts } = paper
+  const sheets = sheetsFor(facts)
+  const out = new Sheets(`${name}: cabinet`, jobOf(facts)?.name ?? '')
+  const page = out.page()
+  const controllers = all(facts, 'controller').filter((c) => c.cabinet === name).sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  const units = all(facts, 'unit').filter((u) => u.cabinet === name)
+  page.title(name)
+  page.line(`${jobOf(facts)?.name ?? ''} · cabinet`)
+  page.heading('In it')
+  for (const c of controllers) page.row(c.ref, [sheetOf(sheets, c.sheet).name, ...(c.expanders ?? []).map((e) => `${e.id} ${sheetOf(sheets, e.sheet).name}`), c.fedFrom ? `fed on from ${facts.controller[c.fedFrom.controller]?.ref ?? ''}` : (sheets[c.supply]?.name ?? '')].filter(Boolean).join(', '))
+  for (const u of units) page.row(u.ref, sheetOf(sheets, u.sheet).name)
+  page.heading('Cables that end here')
+  for (const d of all(facts, 'door').filter((x) => controllers.some((c) => c.id === x.placement?.controller))) for (const c of d.cables) page.box(`${d.ref} ${c.id} from ${c.part}, ${cableName(c.type)}${c.lengthM ? `, ${c.lengthM} m` : ''}`)
+  for (const c of controllers) drawControllerSheet(out, c, paper)
+  return out.end()
+}

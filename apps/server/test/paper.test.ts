@@ -1,0 +1,158 @@
+import { all, boardOf, coresOf, coreWords, netOf, sheetOf, type Facts } from '@rauta/core'
+import { atHandList, cableList, cutList, labels } from '@rauta/core/lists'
+import { sheetsFor } from '@rauta/contracts'
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import fc from 'fast-check'
+import { readTable } from './table'
+import { colourCodes } from '../src/files/doorFigure'
+import { listPdf, tableOf } from '../src/files/lists'
+import { Printing } from '../src/files/printing'
+import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../src/files/wireSheet'
+import { magnetHardware, sheets, smallJob, strikeHardware, type World } from '../../../packages/contracts/test/world'
+
+const origin = 'https://rauta-0a1b2c.local:4443'
+/** A PDF's text and its structure, as a general reader finds them. */
+async function read(pdf: Buffer): Promise<{ pages: number; text: string; lines: string[]; roles: Set<string>; alts: string[] }> {
+  const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise
+  const lines: string[] = []
+  const roles = new Set<string>()
+  const alts: string[] = []
+  interface Node { role?: string; alt?: string; children?: Node[] }
+  const walk = (node: Node | null) => { if (node?.role) roles.add(node.role); if (node?.alt) alts.push(node.alt); for (const child of node?.children ?? []) walk(child) }
+  for (let n = 1; n <= document.numPages; n++) {
+    const page = await document.getPage(n)
+    const { items } = await page.getTextContent()
+    const byLine = new Map<number, string[]>()
+    for (const item of items) if ('str' in item && item.str.trim()) { const y = Math.round((item.transform as number[])[5] ?? 0); byLine.set(y, [...(byLine.get(y) ?? []), item.str]) }
+    lines.push(...[...byLine.values()].map((l) => l.join(' ')))
+    walk((await page.getStructTree()) as Node | null)
+  }
+  await document.destroy()
+  return { pages: document.numPages, text: lines.join('\n'), lines, roles, alts }
+}
+const many = (): World => {
+  const w = smallJob(magnetHardware)
+  w.do('controller.put', { id: 'a8', ref: 'A8', sheet: 'controller-8', cabinet: 'Loft', supply: 'supply-10', address: '10.1.1.28', serial: '', mac: '', expanders: [{ id: 'E1', sheet: 'expander-io' }] })
+  const kinds = [strikeHardware, { ...strikeHardware, exitReader: 'reader-slim', exit: 'button-exit' }, { ...strikeHardware, entryReader: 'reader-bus', exitReader: 'reader-bus-keypad', lock2: 'strike-secure', contact2: 'contact-frame', boltContact: 'contact-bolt', deskButton: 'button-desk' }, { entryReader: 'reader-wall', lock: 'wireless-handle' }]
+  kinds.forEach((hardware, i) => {
+    const id = `D-1${i}`
+    w.do('door.add', { id, fields: { ref: id, name: `Kind ${i}`, from: 'out', to: 'in', handle: true, hardware } })
+    try { w.do('door.placeProposed', { id, controller: 'a8' }) } catch { /* a kind that this controller does not take stays without a place: it has a sheet too */ }
+    for (const c of w.door(id).cables) w.do('cable.set', { door: id, cable: c.id, lengthM: 18 + i * 7 })
+  })
+  return w
+}
+const paper = (facts: Facts) => ({ facts, origin })
+
+describe('a wire sheet can be followed', () => {
+  const w = many()
+  it.each(all(w.facts, 'door').map((d) => d.id))('%s: each conductor with its two ends, its colour and its core stands on one line', async (id) => {
+    const door = w.door(id)
+    const { lines, text, roles, alts } = await read(await wireSheetPdf(door, paper(w.facts)))
+    expect(text).toContain(`${door.ref} ${door.name}`)
+    const controller = w.facts.controller[door.placement?.controller ?? '']
+    if (!controller) { expect(text).toContain('on no controller yet'); return }
+    const net = netOf(door, boardOf(sheetsFor(w.facts), controller), sheetsFor(w.facts))
+    for (const c of net.conductors) {
+      const cable = door.cables.find((x) => x.id === c.cable)
+      const core = cable ? coreWords(coresOf(cable, net.conductors).of[c.id]) : ''
+      const line = lines.find((l) => l.includes(`${door.ref} ${c.part}`) && l.includes(`${controller.ref} ${c.terminal.id} ${c.terminal.label}`) && l.includes(c.leadName))
+      expect([c.id, line]).toEqual([c.id, expect.stringContaining(`${c.cable} ${core}`) as string])
+      expect(line).toContain(c.colour || 'none: meter it')
+      if (c.colour) expect(text).toContain(colourCodes[c.colour])
+    }
+    if (net.conductors.length) for (const role of ['H1', 'Table', 'TR', 'TH', 'TD', 'Figure']) expect(roles).toContain(role)
+    expect(alts.join(' ')).toContain(`Code that opens ${origin}/doors/${door.id}/wire`)
+  })
+  it('says what a reading should be, and leaves a place for it', async () => {
+    const { text } = await read(await wireSheetPdf(w.door('D-01'), paper(w.facts)))
+    expect(text).toMatch(/W\d loop resistance, far end joined.* \d+\.\d\d to \d+\.\d\d Ω/)
+    expect(text).toContain('Leave empty')
+  })
+})
+
+describe('sheets of controllers and cabinets', () => {
+  it('name every screw with what is on it, and the check-off', async () => {
+    const w = many()
+    const controller = w.facts.controller['a8']
+    if (!controller) throw new Error('no controller')
+    const { text } = await read(await controllerSheetPdf(controller, paper(w.facts)))
+    const net = netOf(w.door('D-10'), boardOf(sheets, controller), sheets)
+    for (const c of net.conductors) expect(text).toContain(`${c.part} ${c.leadName}`)
+    expect(text).toContain('In the box of A8')
+    expect(text).toMatch(/E1 Expander.*: linked to A8/)
+    const cabinet = await read(await cabinetSheetPdf('Loft', paper(w.facts)))
+    expect(cabinet.text).toContain('D-10 W1')
+    expect(cabinet.pages).toBeGreaterThan(1)
+  })
+})
+
+describe('lists', () => {
+  it('are the same on paper, as CSV and in a workbook', async () => {
+    const w = many()
+    const table = tableOf('cables', paper(w.facts))
+    expect(table.rows).toHaveLength(all(w.facts, 'door').reduce((n, d) => n + d.cables.length, 0))
+    const { text } = await read(await listPdf('cables', paper(w.facts)))
+    for (const row of table.rows) expect(text).toContain(String(row[0]))
+    const { csv, book } = await readTable(table)
+    expect(csv).toEqual(book)
+    expect(csv[1]?.slice(0, 2)).toEqual(table.rows[0]?.slice(0, 2))
+  })
+  it('labels carry a code each that opens a page', async () => {
+    const w = many()
+    const list = labels(w.facts, sheets)
+    const { alts, text } = await read(await listPdf('labels', paper(w.facts)))
+    expect(alts).toHaveLength(list.length)
+    for (const l of list) { expect(alts).toContain(`Code that opens ${origin}${l.path}`); expect(text).toContain(l.lines[0]) }
+  })
+  it('no piece is forgotten, no drum holds more than it has, and the drums are no more than the rule allows', () => {
+    fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 130 }), { maxLength: 60 }), fc.integer({ min: 50, max: 120 }), (lengths, drumM) => {
+      const rows = lengths.map((lengthM, i) => ({ name: `C${i}`, door: '', cable: '', from: '', to: '', kind: 'k', cores: 2, lengthM, plannedM: null, state: 'to pull' as const }))
+      const [cut] = cutList(rows, drumM, 2)
+      if (!cut) { expect(lengths).toEqual([]); return }
+      expect(cut.drums.flatMap((d) => d.pieces.map((p) => p.name)).concat(cut.tooLong).sort()).toEqual(rows.map((r) => r.name).sort())
+      const fits = lengths.filter((l) => l + 2 <= drumM)
+      for (const d of cut.drums) { const used = d.pieces.reduce((s, p) => s + p.lengthM, 0); expect(used).toBeLessThanOrEqual(drumM); expect(d.leftM).toBe(drumM - used) }
+      // Nothing can go under the metres over a drum's; first fit decreasing stays within 11/9 of the best and one more.
+      const least = Math.ceil(fits.reduce((s, l) => s + l + 2, 0) / drumM)
+      expect(cut.drums.length).toBeGreaterThanOrEqual(least)
+      const large = fits.filter((l) => l + 2 > drumM / 2).length
+      expect(cut.drums.length).toBeLessThanOrEqual(Math.max(large, Math.ceil((least * 3) / 2) + 1))
+    }))
+  })
+  it('what must be at hand follows the plan: cables by kind, batteries, cards of each technology, tools, and what is got is remembered', () => {
+    const w = many()
+    const list = () => atHandList(w.facts, sheets)
+    const metres = cutList(cableList(w.facts, sheets), 100, 2).reduce((s, c) => s + Math.ceil(c.metres), 0)
+    expect(list().filter((i) => i.group === 'cable').reduce((s, i) => s + (i.count ?? 0), 0)).toBe(metres)
+    expect(list().find((i) => i.what.includes('card 13.56'))).toMatchObject({ count: 4, group: 'card' })
+    expect(list().find((i) => i.what === 'Site radio key')?.for ?? '').toContain('D-13')
+    expect(list().find((i) => i.id === 'device-expander-io')).toMatchObject({ count: 1, for: 'A8 E1' })
+    expect(list().find((i) => i.group === 'battery' && i.what.startsWith('Battery'))).toBeUndefined()
+    w.do('powerPlan.put', { id: 'a8', batteryAh: 12, batteryCount: 2, wiring: 'parallel', hours: 4, celsius: 20, movements: 10, fireRelay: false })
+    expect(list().find((i) => i.what === 'Battery 12 V, 12 Ah')).toMatchObject({ count: 2, for: 'A8' })
+    w.do('procured.set', { id: 'tool-site-radio-key', got: true, from: 'The maker', due: '2026-12-01' })
+    expect(w.facts.procured['tool-site-radio-key']).toMatchObject({ from: 'The maker', due: '2026-12-01', got: { by: 'vesa' } })
+    expect(() => w.do('procured.set', { id: 'x', due: '2026-13-40' })).toThrow('is no day')
+    expect(sheetOf(sheets, 'wireless-handle').atHand).toContain('Site radio key')
+  })
+})
+
+describe('wire sheets of a whole job', () => {
+  it('are made door by door, tell how far they are, and stop with what is made', async () => {
+    const w = many()
+    const printing = new Printing()
+    const until = async (id: string, states: string[]) => { for (let i = 0; i < 400; i++) { const p = printing.of(id); if (p && states.includes(p.state) && printing.file(id)) return p; await new Promise((done) => setTimeout(done, 10)) } throw new Error('never') }
+    const whole = printing.start(w.facts, origin, 'vesa', 0)
+    expect(whole).toMatchObject({ state: 'running', total: 5 })
+    expect(await until(whole.id, ['ready'])).toMatchObject({ done: 5, says: '5 wire sheets.' })
+    expect((await read(printing.file(whole.id) as Buffer)).pages).toBeGreaterThanOrEqual(5)
+    const short = printing.start(w.facts, origin, 'vesa', 0)
+    await new Promise((done) => setImmediate(done))
+    printing.stop(short.id)
+    const stopped = await until(short.id, ['stopped'])
+    expect(stopped.done).toBeLessThan(5)
+    expect(stopped.says).toContain('Stopped after')
+    expect(printing.of('nothing')).toBeNull()
+  })
+})

@@ -1,0 +1,5 @@
+import { AtHandPage } from '../places/job/AtHandPage'
+
+export default function Route() {
+  return <AtHandPage />
+}

@@ -1,0 +1,5 @@
+import { PapersPage } from '../places/wire/PapersPage'
+
+export default function Route() {
+  return <PapersPage />
+}

@@ -1,0 +1,3 @@
+export * from './cables'
+export * from './labels'
+export * from './athand'
