@@ -9,15 +9,17 @@ import { jobRoutes } from './api/job'
 import { lanRoutes } from './api/lan'
 import { openApi } from './api/openapi'
 import { paperRoutes } from './api/papers'
+import { photoRoutes } from './api/photos'
 import { printRoutes } from './api/prints'
 import { mount, problems, type Route } from './api/route'
 import { sessionRoutes, tokenOf } from './api/sessions'
 import type { Context } from './context'
+import type { Photos } from './files/photos'
 import type { LanFacts } from './lan/lan'
 import type { LiveStream } from './live/stream'
 import type { Accounts } from './security/accounts'
 
-export interface AppOptions { context: Context; accounts: Accounts; stream: LiveStream; publicKey: string; rigPage: string | null; webFolder: string | null; firstCode: string | null; lan: () => LanFacts | null }
+export interface AppOptions { context: Context; accounts: Accounts; stream: LiveStream; publicKey: string; rigPage: string | null; webFolder: string | null; firstCode: string | null; photos: Photos; lan: () => LanFacts | null }
 
 /** The HTTP interface and the built web application. */
 export function makeApp(options: AppOptions): Express {
@@ -30,7 +32,7 @@ export function makeApp(options: AppOptions): Express {
   const api = express.Router()
   api.use(express.json({ limit: '2mb', type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false }))
   const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }
-  const routes = [health, ...sessionRoutes({ accounts, log: context.log, publicKey: options.publicKey, rigPage: options.rigPage, firstCode: options.firstCode }), ...lanRoutes(options.lan), ...jobRoutes(context, options.stream, accounts), ...paperRoutes(context), ...printRoutes(context, options.lan)]
+  const routes = [health, ...sessionRoutes({ accounts, log: context.log, publicKey: options.publicKey, rigPage: options.rigPage, firstCode: options.firstCode }), ...lanRoutes(options.lan), ...jobRoutes(context, options.stream, accounts), ...paperRoutes(context), ...printRoutes(context, options.lan), ...photoRoutes(options.photos, context)]
   const limit = rateLimit({ windowMs: 60_000, limit: 10, skipSuccessfulRequests: true, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => { response.status(429).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Too many tries', status: 429, says: 'Too many wrong tries. Wait a minute, then try again.' })) } })
   mount(api, routes, async (request) => { const token = tokenOf(request); return token ? accounts.bySession(token) : null }, { '/sign-in': [limit], '/first': [limit] })
   app.use('/api/v1', api)

@@ -8,6 +8,7 @@ import type { Clock, NetTable } from '@rauta/protocols'
 import { JobLog } from './changes/log'
 import type { Context } from './context'
 import { makeApp } from './http'
+import { Photos } from './files/photos'
 import { openLan, type Lan, type LanFacts, type LanOptions } from './lan/lan'
 import { Judging } from './live/judging'
 import { LiveStream } from './live/stream'
@@ -47,7 +48,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   // On a network whoever comes first could make themselves lead: the code stands in the terminal only.
   const firstCode = options.lan && (await accounts.none()) ? String(randomInt(0, 1e8)).padStart(8, '0') : null
   let lan: Lan | null = null
-  const app = makeApp({ context, accounts, stream, publicKey, rigPage: options.rigPage, webFolder: options.webFolder, firstCode, lan: () => lan?.facts() ?? null })
+  const app = makeApp({ context, accounts, stream, publicKey, rigPage: options.rigPage, webFolder: options.webFolder, firstCode, photos: new Photos(store.db, job), lan: () => lan?.facts() ?? null })
   const server = await listenOn(app.listen(options.port, '127.0.0.1'), options.port).catch(async (error: unknown) => {
     stream.close()
     await store.close()

@@ -138,7 +138,7 @@ describe('wiring', () => {
     render(<WirePage id="D-01" part="K1" />)
     const rows = within(screen.getByRole('table', { name: 'Conductors' })).getAllByRole('row')
     expect(rows).toHaveLength(9)
-    expect(rows[0]?.textContent).toBe('K1+, orangeW214NO')
+    expect(rows[0]?.textContent).toBe('K1+, orangeW2 core 114NO')
   })
   it('ticks a cable and enters a reading as it was typed', async () => {
     render(<WirePage id="D-01" part="K1" />)

@@ -54,7 +54,6 @@ function readyToSign(): World {
   const w = smallJob()
   w.reached()
   w.loaded()
-  const sheet = sheetOf(sheets, 'controller-2')
   for (const c of w.door().cables) {
     for (const what of ['pulled', 'ended', 'tested']) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
     for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as ('loop' | 'voltsRest' | 'voltsDriven')[]) w.do('reading.add', { id: `${c.id}${kind}`, door: 'D-01', cable: c.id, kind, value: expectedReading(w.door(), c.id, kind, plannedOf(w.facts, sheets))?.value })

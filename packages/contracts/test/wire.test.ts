@@ -1,7 +1,6 @@
-import { checkOff, expectedReading, judgeReading, marksOf, plannedOf, sheetOf, type Controller } from '@rauta/core'
+import { checkOff, expectedReading, judgeReading, marksOf, plannedOf, type Controller } from '@rauta/core'
 import { sheets, smallJob, strikeHardware, type World } from './world'
 
-const controller = sheetOf(sheets, 'controller-2')
 const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') => expectedReading(w.door(), cable, kind, plannedOf(w.facts, sheets))
 const cableOf = (w: World, part: string) => w.door().cables.find((c) => c.part === part)?.id ?? ''
 

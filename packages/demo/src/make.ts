@@ -84,7 +84,7 @@ async function wire(client: Client): Promise<void> {
       await client.command('reading.add', { id: v7(), door: id, cable: cable.id, kind: 'voltsDriven', value: Number(driven.toFixed(1)) })
     }
   }
-  for (const controller of ['a1', 'a2']) for (const item of ['box', 'mount-1', 'mount-2', 'mounted', 'earth', 'supply', 'battery', 'tamper']) await client.command('cabinet.check', { controller, item, done: true })
+  for (const controller of ['a1', 'a2']) for (const item of ['box', 'mount-1', 'mount-2', 'mounted', 'earth', 'supply', ...(planned.powerPlans.some((p) => p.id === controller) ? ['bank'] : []), 'battery', 'tamper']) await client.command('cabinet.check', { controller, item, done: true })
 }
 
 /** What happens on site: devices taken into service, loaded, proved and signed. */

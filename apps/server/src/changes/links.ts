@@ -23,7 +23,7 @@ function linksOf(facts: Facts, change: Change): Link[] {
   if (after === null) return []
   switch (change.kind) {
     case 'door': return [{ door: change.id, kind: 'plan', body: after }]
-    case 'tick': case 'reading': case 'proof': case 'snag': case 'signature': return [{ door: (after as { door: string }).door, kind: change.kind, body: after }]
+    case 'tick': case 'reading': case 'proof': case 'snag': case 'signature': case 'photo': return [{ door: (after as { door: string }).door, kind: change.kind, body: after }]
     case 'cabinet': return doorsOn(facts, change.id).map((d) => ({ door: d.id, kind: 'cabinet', body: after }))
     case 'reach': {
       const before = change.before as Facts['reach'][string] | null

@@ -7,7 +7,7 @@ export const colourCodes: Readonly<Record<string, string>> = { black: 'BK', brow
 /** The door drawing in lines: each conductor with the code of its colour beside its screw. */
 export function doorFigure(page: Page, door: Door, controller: Controller, sheets: Sheets): void {
   const board = boardOf(sheets, controller)
-  const layout = layoutDoor(door, netOf(door, board, sheets), inner, { fromRight: board.controller?.terminalOneAt === 'right', cell: 30 })
+  const layout = layoutDoor(door, netOf(door, board, sheets), inner, { fromRight: board.controller?.terminalOneAt === 'right', cell: 26 })
   const lift = 74
   page.figure(`${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheets, p.sheet).name}`).join(', ')}, on ${controller.ref}`, layout.height - lift + 14, (x, y) => draw(page, layout, x, y - lift + 6))
 }

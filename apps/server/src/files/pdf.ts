@@ -1,6 +1,6 @@
 import { all, boardOf, cableName, inCurrentOrder, jobOf, judgeReading, netOf, newestOf, openSnags, plannedOf, readingFacts, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
 import { chainHead, sheetsFor } from '@rauta/contracts'
-import { Page, Sheets } from './page'
+import { Sheets, type Page } from './page'
 
 /** A door's record for people: A4, plan, readings, device, proofs with evidence, signatures and the head of the chain. */
 export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {

@@ -16,10 +16,10 @@ export function drawWireSheet(sheetsOut: Sheets, door: Door, { facts, origin }: 
   const controller = facts.controller[door.placement?.controller ?? '']
   page.code(`${origin}/doors/${door.id}/wire`, margin + inner - 62, margin - 8, 62)
   page.title(`${door.ref} ${door.name}`)
-  page.line(`${jobOf(facts)?.name ?? ''} · wire sheet · ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}`)
-  page.line(door.parts.map((p) => `${p.id} ${sheetOf(sheets, p.sheet).name}`).join(', ') || 'No hardware yet')
-  if (!controller) { page.line('The door is on no controller yet, so no conductor has an end.'); return }
-  page.line(`On ${controller.ref} ${sheetOf(sheets, controller.sheet).name} in ${controller.cabinet}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}`)
+  page.lead(`${jobOf(facts)?.name ?? ''} · wire sheet · ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}`)
+  page.lead(door.parts.map((p) => `${p.id} ${sheetOf(sheets, p.sheet).name}`).join(', ') || 'No hardware yet')
+  if (!controller) { page.lead('The door is on no controller yet, so no conductor has an end.'); return }
+  page.lead(`On ${controller.ref} ${sheetOf(sheets, controller.sheet).name} in ${controller.cabinet}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}`)
   page.pdf.moveDown(0.5)
   doorFigure(page, door, controller, sheets)
   const net = netOf(door, boardOf(sheets, controller), sheets)
@@ -65,8 +65,8 @@ export function drawControllerSheet(out: Sheets, controller: Controller, { facts
   const page = out.page()
   page.code(`${origin}/controllers/${controller.id}`, margin + inner - 62, margin - 8, 62)
   page.title(`${controller.ref} ${board.name}`)
-  page.line(`${jobOf(facts)?.name ?? ''} · ${controller.cabinet} · ${controller.address || 'no address yet'}${controller.serial ? ` · serial ${controller.serial}` : ''}`)
-  page.line(`Terminal 1 is at the ${board.controller?.terminalOneAt ?? 'left'}, its text upright.`)
+  page.lead(`${jobOf(facts)?.name ?? ''} · ${controller.cabinet} · ${controller.address || 'no address yet'}${controller.serial ? ` · serial ${controller.serial}` : ''}`)
+  page.lead(`Terminal 1 is at the ${board.controller?.terminalOneAt ?? 'left'}, its text upright.`)
   page.heading('Check-off of the cabinet')
   const done = facts.cabinet[controller.id]?.done ?? {}
   for (const item of checkOff(controller, facts, sheets)) page.box(item.says, done[item.id] ? `done by ${done[item.id]?.by}` : '')

@@ -1,4 +1,4 @@
-import { bigint, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
+import { bigint, customType, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
 import type { Change } from '@rauta/core'
 
 /** The change log: one row per revision of a job, never altered. */
@@ -25,3 +25,8 @@ export const sessions = pgTable('sessions', { tokenHash: text('token_hash').prim
 
 /** Device secrets and the job's signing key, sealed under a key that is kept outside the data folder. */
 export const secrets = pgTable('secrets', { job: text('job').notNull(), id: text('id').notNull(), sealed: text('sealed').notNull() }, (t) => [primaryKey({ columns: [t.job, t.id] })])
+
+const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' })
+
+/** Bytes of pictures, by the id of their record. */
+export const photos = pgTable('photos', { job: text('job').notNull(), id: text('id').notNull(), type: text('type').notNull(), sha256: text('sha256').notNull(), bytes: bytea('bytes').notNull() }, (t) => [primaryKey({ columns: [t.job, t.id] })])

@@ -5,6 +5,7 @@ import { create } from 'zustand'
 import { AwayError, get, post, ProblemError } from './api'
 import { alone } from './alone'
 import { allWaiting, discardWaiting, factsFrom, keepWaiting, loadKept, requestOf, retryRefused, saveEntries, saveSnapshot, settleWaiting, type LogEntry, type SnapshotRecords, type Waiting } from './kept'
+import { sendPhotos } from './photos'
 import { useSession } from './session'
 
 interface JobState {
@@ -113,6 +114,7 @@ export const useJob = create<JobState>((set, getState) => {
 
   /** Records of the one who is signed in and of this job, in order, many at a time; one tab at a time. */
   async function flushAlone(): Promise<void> {
+    await sendPhotos()
     for (;;) {
       const me = useSession.getState().me?.name
       const mine = (await allWaiting()).filter((w) => w.refused === undefined && w.by === me && w.job === keyOf(getState().base))

@@ -1,4 +1,4 @@
-import { boardOf, cableName, canonicalJson, checkOff, endingDigest, jobOf, netOf, put, readingFacts, readingKinds, wallClock, type CableType, type ReadingKind, type Tick } from '@rauta/core'
+import { boardOf, cableName, canonicalJson, checkOff, endingDigest, jobOf, netOf, put, readingFacts, readingKinds, wallClock, photoSubjects, type CableType, type Photo, type ReadingKind, type Tick } from '@rauta/core'
 import { cableType } from './cable'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
@@ -93,6 +93,18 @@ export const cabinetCheck = defineCommand<{ controller: string; item: string; do
     return [put(facts, 'cabinet', { id: controller.id, done })]
   },
   words: (f, p) => `Cabinet of ${f.controller[p.controller]?.ref ?? ''}: ${p.item}${p.done ? '' : ' taken back'}`,
+})
+
+/** A picture taken at a door; its bytes are sent apart. */
+export const photoAdd = defineCommand<Omit<Photo, 'by' | 'at'>>({
+  name: 'photo.add', roles: everyFitter,
+  schema: object({ id, door: id, cable: text, of: { enum: photoSubjects }, width: { type: 'integer', minimum: 1, maximum: 10000 }, height: { type: 'integer', minimum: 1, maximum: 10000 }, sha256: { type: 'string', pattern: '^[0-9a-f]{64}$' } }),
+  apply(facts, p, { by, at }) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    if (p.cable) existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
+    return [put(facts, 'photo', { ...p, by, at })]
+  },
+  words: (f, p) => `${f.door[p.door]?.ref ?? p.door}${p.cable ? ` ${p.cable}` : ''}: picture of the ${p.of}`,
 })
 
 /** Something on the list of what must be at hand: whether it is got, from whom, by when. */

@@ -1,5 +1,6 @@
 import type { DeviceSheet, Lead, Sheets } from '@rauta/core'
 import { doorController } from './build'
+import { withSigns } from './signs'
 import { moreSheets } from './more'
 
 const readerLeads = (colours: [string, string, string, string, string]): Lead[] => [
@@ -28,4 +29,4 @@ const list: DeviceSheet[] = [
 ]
 
 /** The device sheets that ship with Rauta; all types are invented. */
-export const shippedSheets: Sheets = Object.fromEntries([...list, ...moreSheets].map((sheet) => [sheet.id, sheet]))
+export const shippedSheets: Sheets = Object.fromEntries([...list, ...moreSheets].map((sheet) => [sheet.id, withSigns(sheet)]))

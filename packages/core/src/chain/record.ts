@@ -10,7 +10,7 @@ export interface ChainRecord {
   n: number
   /** Hash of the record before, 64 zeros for the first. */
   previous: string
-  kind: 'plan' | 'tick' | 'cabinet' | 'reading' | 'taken' | 'load' | 'proof' | 'snag' | 'signature'
+  kind: 'plan' | 'tick' | 'cabinet' | 'reading' | 'taken' | 'load' | 'proof' | 'snag' | 'signature' | 'photo'
   at: number
   by: string
   body: unknown

@@ -3,6 +3,7 @@ import type { Procured, Cabinet, CabinetPlace, Controller, Claim, Found, Reach }
 import type { DeviceSheet } from '../devices/sheet'
 import type { PowerPlan, Unit, UnitFeed } from '../power/records'
 import type { MeterZero, Reading } from '../readings/records'
+import type { Photo } from '../wiring/photo'
 import type { Tick } from '../wiring/records'
 import type { BusRun } from '../network/records'
 import type { Group, Person, Rule, TestCards } from '../access/records'
@@ -114,13 +115,14 @@ export interface RecordTypes {
   columns: ColumnMemory
   busRun: BusRun
   procured: Procured
+  photo: Photo
 }
 export type RecordKind = keyof RecordTypes
 
 export const recordKinds: readonly RecordKind[] = [
   'job', 'area', 'door', 'controller', 'cabinet', 'tick', 'reading', 'meter', 'found', 'claim', 'reach', 'person', 'group', 'rule',
   'schedule', 'specialDay', 'testCards', 'held', 'load', 'event', 'trial', 'proof', 'snag', 'signature', 'chain', 'question',
-  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns', 'busRun', 'procured',
+  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns', 'busRun', 'procured', 'photo',
 ]
 
 export type Facts = { readonly [K in RecordKind]: Readonly<Record<string, RecordTypes[K]>> } & { readonly rev: number }

@@ -24,7 +24,7 @@ export function ControllerPage({ id }: { id: string }) {
     <Screen columns mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
       {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => <Notice key={f} tone="ochre">{f}</Notice>)}
       <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
-        {items.map((item) => <View key={item.id}><Tick label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />{stillBefore(item, items, done).length ? <T size={13} tone={done[item.id] ? 'madder' : 'ochre'} style={{ marginLeft: 42 }}>{`First: ${stillBefore(item, items, done).map((b) => b.says.toLowerCase()).join('; ')}`}</T> : null}</View>)}
+        {items.map((item) => <View key={item.id}><Tick label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />{stillBefore(item, items, done).length ? <T size={13} tone={done[item.id] ? 'madder' : 'ochre'} style={{ marginLeft: 42 }}>{`First: ${stillBefore(item, items, done)[0]?.says ?? ''}`}</T> : null}</View>)}
       </Sheet>
       <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
       <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>

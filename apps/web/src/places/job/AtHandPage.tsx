@@ -1,7 +1,7 @@
 import { atHandList, type AtHandItem } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
-import { View } from 'react-native'
+import { Pressable, View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { FileLinks } from '../../parts/FileLinks'
 import { Field } from '../../parts/Field'
@@ -42,10 +42,13 @@ function Item({ item }: { item: AtHandItem }) {
   const many = item.count === null ? '' : `${item.count}${item.unit ? ` ${item.unit}` : ' ×'} `
   const where = [kept?.from && `from ${kept.from}`, kept?.due && `by ${kept.due}`, kept?.got && `got by ${kept.got.by}`].filter(Boolean).join(', ')
   return (
-    <View style={{ borderBottomWidth: 1, borderColor: ground.line, paddingBottom: 8, gap: 4 }}>
+    <View style={{ borderBottomWidth: 1, borderColor: ground.line, paddingBottom: 0, gap: 0 }}>
       <Tick label={`${many}${item.what}`} on={!!kept?.got} onPress={() => put({ got: !kept?.got })} />
       <View style={{ marginLeft: 42, gap: 4 }}>
-        <T size={13} tone="quiet">{item.for}</T>
+        <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+          <T size={13} tone="quiet" style={{ flex: 1 }}>{item.for}</T>
+          {open ? null : <Pressable role="button" aria-label={`From whom and by when: ${item.what}`} onPress={() => setOpen(true)} style={{ minHeight: 48, justifyContent: 'center' }}><T face="mid" size={13} tone="oxide">{kept?.from || kept?.due ? 'Alter' : 'From whom'}</T></Pressable>}
+        </View>
         {where ? <T size={13}>{where}</T> : null}
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
         {open ? (
@@ -53,7 +56,7 @@ function Item({ item }: { item: AtHandItem }) {
             <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="From whom" value={from} onChange={setFrom} /></View><View style={{ flex: 1 }}><Field label="By when" value={due} onChange={setDue} mono hint="2026-12-01" /></View></View>
             <Action kind="plain" label="Keep" onPress={() => put({ from: from.trim(), due: due.trim() }).then((ok) => { if (ok) setOpen(false) })} />
           </>
-        ) : <Action kind="plain" label="From whom, by when" name={`From whom and by when: ${item.what}`} onPress={() => setOpen(true)} />}
+        ) : null}
       </View>
     </View>
   )

@@ -1,4 +1,4 @@
-import { boardOf, netOf, wireHints, type Door, type Hint } from '@rauta/core'
+import { boardOf, netOf, sheetOf, wireHints, type Door, type Hint } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -14,6 +14,7 @@ import { CableCard } from './CableCard'
 import { Conductors } from './Conductors'
 import { endedCores } from './ended'
 import { InHand } from './InHand'
+import { Photos } from './Photos'
 import { MeterLeads } from './MeterLeads'
 
 /** Wiring a door: the drawing, one cable at a time with its ticks and readings, and every conductor as a table. */
@@ -38,11 +39,30 @@ export function WirePage({ id, part }: { id: string; part?: string }) {
       <Sheet flush><DoorDrawing door={door} controller={controller} from={facts.area[door.from]?.name ?? ''} to={facts.area[door.to]?.name ?? ''} layer="conductors" chosen={cable?.part ?? null} onPart={(p) => setChosen(door.cables.find((c) => c.part === p)?.id ?? chosen)} ended={endedCores(facts, door, conductors)} inHand={inHand} onConductor={take} />{held ? <InHand door={door} conductor={held} onPutDown={() => setInHand(null)} /> : null}</Sheet>
       <View style={{ padding: 16, paddingBottom: 0 }}><Chips label="Cable" value={chosen} onChange={setChosen} options={door.cables.map((c) => ({ value: c.id, label: `${c.id} ${c.part}${facts.tick[`${id}/${c.id}`]?.tested ? ' ·' : ''}` }))} /></View>
       {cable ? <CableCard key={cable.id} door={door} cable={cable} controller={controller} hints={hints.filter((h) => h.cable === cable.id)} /> : null}
+      <Photos door={door} cable={cable?.id ?? ''} />
       <MeterLeads />
       <Conductors door={door} controller={controller} chosen={cable?.id ?? ''} />
+      <SignsOfLife door={door} />
       <AtTheStrip hints={hints.filter((h) => h.cable === '')} />
       <Sheet><FileLinks path={`/doors/${door.id}/wire-sheet`} name="Wire sheet" kinds={['pdf']} /><Action kind="plain" label={`Check off cabinet of ${controller.ref}`} onPress={() => router.push(`/controllers/${controller.id}`)} /></Sheet>
     </Screen>
+  )
+}
+
+/** At first power: which lamp and which sound say power, link, ready, for the devices at this door. */
+function SignsOfLife({ door }: { door: Door }) {
+  const facts = useFacts()
+  const telling = door.parts.map((part) => ({ part, sheet: sheetOf(sheetsFor(facts), part.sheet) })).filter(({ sheet }) => sheet.lamps?.length || sheet.sounds?.length)
+  if (telling.length === 0) return null
+  return (
+    <Sheet title="Signs of life">
+      {telling.map(({ part, sheet }) => (
+        <View key={part.id} style={{ gap: 2 }}>
+          <T face="mid">{`${part.id} ${sheet.name}`}</T>
+          {[...(sheet.lamps ?? []).map((l) => [l.lamp, l.means] as const), ...(sheet.sounds ?? []).map((s) => [s.sound, s.means] as const)].map(([sign, means]) => <View key={sign} style={{ flexDirection: 'row', gap: 12 }}><T style={{ width: 150 }}>{sign}</T><T tone="quiet" style={{ flex: 1 }}>{means}</T></View>)}
+        </View>
+      ))}
+    </Sheet>
   )
 }
 

@@ -1,0 +1,35 @@
+import { createHash } from 'node:crypto'
+import { and, eq } from 'drizzle-orm'
+import type { Database } from '../store/open'
+import { photos } from '../store/schema'
+
+/** Bytes of one picture at most. */
+export const largestPhoto = 3 * 1024 * 1024
+
+/** What a picture begins with, for the kinds that browsers write. */
+function typeOf(bytes: Buffer): string | null {
+  if (bytes.subarray(0, 3).equals(Buffer.from([0xff, 0xd8, 0xff]))) return 'image/jpeg'
+  if (bytes.subarray(0, 4).toString('latin1') === '\x89PNG') return 'image/png'
+  return bytes.subarray(8, 12).toString('latin1') === 'WEBP' ? 'image/webp' : null
+}
+
+/** Pictures of the job: kept once under their id, and told apart from others by their hash. */
+export class Photos {
+  constructor(private readonly db: Database, private readonly job: string) {}
+
+  /** @returns in words why it is not taken, or null */
+  async keep(id: string, bytes: Buffer): Promise<string | null> {
+    const type = typeOf(bytes)
+    if (!type) return 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.'
+    const sha256 = createHash('sha256').update(bytes).digest('hex')
+    const before = (await this.db.select({ sha256: photos.sha256 }).from(photos).where(and(eq(photos.job, this.job), eq(photos.id, id))))[0]
+    if (before) return before.sha256 === sha256 ? null : 'Another picture was kept under this id already.'
+    await this.db.insert(photos).values({ job: this.job, id, type, sha256, bytes: new Uint8Array(bytes) })
+    return null
+  }
+
+  async of(id: string): Promise<{ type: string; sha256: string; bytes: Buffer } | null> {
+    const row = (await this.db.select().from(photos).where(and(eq(photos.job, this.job), eq(photos.id, id))))[0]
+    return row ? { type: row.type, sha256: row.sha256, bytes: Buffer.from(row.bytes) } : null
+  }
+}

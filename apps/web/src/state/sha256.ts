@@ -1,0 +1,1 @@
+export { sha256 } from '@noble/hashes/sha2.js'
