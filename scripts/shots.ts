@@ -22,13 +22,25 @@ const search = async (page: Page) => {
   await page.getByRole('heading', { name: 'Worked out' }).waitFor()
 }
 
+/** A tick and a reading without signal, and what waits. Nothing reaches the job: the context is thrown away. */
+const withoutSignal = async (page: Page) => {
+  await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
+  await page.context().setOffline(true)
+  await page.getByRole('checkbox', { name: 'pulled', exact: true }).click()
+  await page.getByRole('textbox', { name: 'New loop resistance, Ω' }).first().fill('3,9')
+  await page.getByRole('button', { name: 'Enter' }).first().click()
+  await page.getByText('Kept on this phone; waits for the server.').waitFor()
+  await page.getByText(/2 wait/).first().click()
+  await page.getByRole('heading', { name: '2 wait for the server' }).waitFor()
+}
+
 const views: View[] = [
-  { name: 'doors', path: '/doors', size: phone }, { name: 'doors-plant-room', path: '/doors', size: phone, dark: true }, { name: 'door', path: '/doors/C-02', size: phone }, { name: 'plan', path: '/doors/Q-01/plan', size: phone },
+  { name: 'doors', path: '/doors', size: phone }, { name: 'door', path: '/doors/C-02', size: phone }, { name: 'plan', path: '/doors/Q-01/plan', size: phone },
   { name: 'job', path: '/job', size: phone }, { name: 'schedule', path: '/schedule', size: phone, before: bringList }, { name: 'sheet', path: '/sheets/reader-bus', size: phone }, { name: 'siting', path: '/siting', size: phone, before: search },
   { name: 'supply', path: '/supplies/a6', size: phone, dark: true }, { name: 'addresses', path: '/addresses', size: phone },
-  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone }, { name: 'cabinet', path: '/controllers/a1', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'load', path: '/load', size: phone },
-  { name: 'prove', path: '/doors/T-01/prove', size: phone }, { name: 'sign', path: '/doors/Q-01/sign', size: phone }, { name: 'access', path: '/access', size: phone },
-  { name: 'doors-wide', path: '/doors/C-02', size: wide }, { name: 'plan-wide', path: '/doors/V-07/plan', size: wide },
+  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone, dark: true }, { name: 'cabinet', path: '/controllers/a1', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'load', path: '/load', size: phone },
+  { name: 'prove', path: '/doors/T-01/prove', size: phone }, { name: 'sign', path: '/doors/Q-01/sign', size: phone }, { name: 'at-hand', path: '/at-hand', size: phone },
+  { name: 'doors-wide', path: '/doors/C-02', size: wide }, { name: 'plan-wide', path: '/doors/V-07/plan', size: wide }, { name: 'waiting', path: '/doors/V-05/wire', size: phone, before: withoutSignal },
 ]
 
 async function signIn(page: Page): Promise<void> {
@@ -49,5 +61,6 @@ for (const view of views.filter((v) => only.length === 0 || only.includes(v.name
   await view.before?.(page)
   await page.waitForTimeout(600)
   await page.screenshot({ path: join(out, `${view.name}.png`) })
+  if (view.before === withoutSignal) break
 }
 await browser.close()

@@ -32,10 +32,12 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await enter(page, '99')
   await expect(page.getByText('Kept on this phone; waits for the server.')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Likely causes' })).toBeVisible() // judged here, by the core in the browser
+  await page.getByLabel('Picture to keep with the door').setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGNY6iSFBzGMSmNDAAOhZGV/FBYyAAAAAElFTkSuQmCC', 'base64') })
+  await expect(page.getByRole('img', { name: 'termination of W1, by inka' })).toBeVisible()
   await page.goto('/waiting')
-  await expect(page.getByRole('heading', { name: '2 wait for the server' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: '3 wait for the server' })).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save them to a file' }).click()])
-  expect(JSON.parse(readFileSync(await download.path(), 'utf8'))).toMatchObject({ by: 'inka', records: [{ name: 'tick.set' }, { name: 'reading.add' }] })
+  expect(JSON.parse(readFileSync(await download.path(), 'utf8'))).toMatchObject({ by: 'inka', records: [{ name: 'tick.set' }, { name: 'reading.add' }, { name: 'photo.add' }] })
   // Meanwhile somebody else ticks the same cable: both agree afterwards.
   const other = await anotherPage(browser, 'vesa')
   await other.goto('/doors/V-06/wire')
@@ -44,10 +46,13 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await context.setOffline(false)
   await expect(page.getByText('Nothing waits.')).toBeVisible({ timeout: 20_000 })
   await expect(other.getByText('99.00')).toBeVisible()
+  await expect(other.getByRole('img', { name: 'termination of W1, by inka' })).toBeVisible()
+  const id = (await page.evaluate(async () => ((await (await fetch('/api/v1/facts')).json()) as { records: { kind: string; data: { id: string } }[] }).records.find((r) => r.kind === 'photo')?.data.id)) ?? ''
+  expect((await page.request.get(`/api/v1/photos/${id}`)).headers()['content-type']).toBe('image/jpeg')
   // The file brings nothing twice.
   await other.goto('/waiting')
   await other.getByLabel('File with waiting records').setInputFiles(await download.path())
-  await expect(other.getByText('0 records of inka brought in, 2 were here already.')).toBeVisible()
+  await expect(other.getByText('0 records of inka brought in, 3 were here already.')).toBeVisible()
   await other.context().close()
 })
 

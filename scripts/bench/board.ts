@@ -9,7 +9,7 @@ import { median, row } from './measure'
 import { bigSite } from './site'
 
 /** A server with a job of so many doors, placed by the real commands. */
-async function serverWith(doors: number) {
+export async function serverWith(doors: number) {
   const folder = mkdtempSync(join(tmpdir(), 'rauta-board-'))
   const server = await startServer({ dataFolder: null, keyFile: join(folder, 'key'), port: 0, clock: makeClock(1), table: null, webFolder: resolve('apps/web/dist'), rigPage: null, logLevel: 'silent' })
   const base = `http://127.0.0.1:${server.port}`
@@ -26,7 +26,7 @@ async function serverWith(doors: number) {
     const siting = siteDoors({ ...site, doors: all(log.facts, 'door').map((d, i) => ({ ...d, at: site.doors[i]?.at ?? { x: 0, y: 0 } })) })
     await run('site.place', { controllers: siting.controllers, doors: siting.doors.map(({ door, placement, lengthM }) => ({ door, placement, lengthM })) })
   }
-  return { base, cookie, close: async () => { await server.close(); rmSync(folder, { recursive: true, force: true }) } }
+  return { base, cookie, log, close: async () => { await server.close(); rmSync(folder, { recursive: true, force: true }) } }
 }
 
 /** Long tasks of a first look at the board and a scroll through it, CPU slowed four times. */

@@ -10,6 +10,7 @@ import { v7 } from 'uuid'
 import { startServer } from '../../apps/server/src'
 import { Site, siteFile } from '../../apps/server/test/site'
 import { boardBench } from './board'
+import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
 import { planBench } from './plan'
 
@@ -136,9 +137,11 @@ async function starts(): Promise<void> {
 const only = process.argv[2]
 if (only === 'plan') { await planBench(); process.exit(0) }
 if (only === 'board') { await boardBench(); process.exit(0) }
+if (only === 'field') { await fieldBench(); process.exit(0) }
 size()
 await planBench()
 await boardBench()
+await fieldBench()
 await writes()
 await loads()
 await usable()

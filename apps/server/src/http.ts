@@ -15,7 +15,7 @@ import { mount, problems, type Route } from './api/route'
 import { sessionRoutes, tokenOf } from './api/sessions'
 import type { Context } from './context'
 import type { Photos } from './files/photos'
-import type { LanFacts } from './lan/lan'
+import type { LanFacts } from './lan/facts'
 import type { LiveStream } from './live/stream'
 import type { Accounts } from './security/accounts'
 

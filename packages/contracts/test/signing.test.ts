@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { checkOff, marksOf, scriptFor, expectedReading, plannedOf, sheetOf, type ChainRecord, type Controller } from '@rauta/core'
+import { checkOff, marksOf, scriptFor, expectedReading, plannedOf, type ChainRecord, type Controller } from '@rauta/core'
 import { firstPrevious, hashOf, publicKeyOf, sealRecord, verifyChain } from '@rauta/core/chain'
 import { chainHead, proofChanges } from '../src'
 import { sheets, smallJob, type World } from './world'

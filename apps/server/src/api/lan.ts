@@ -1,5 +1,5 @@
 import { answers } from '@rauta/contracts'
-import type { LanFacts } from '../lan/lan'
+import type { LanFacts } from '../lan/facts'
 import { codeSvg } from '../lan/trust'
 import { everyone, HttpProblem, type Route } from './route'
 

@@ -1,6 +1,6 @@
 import { answers } from '@rauta/contracts'
 import type { Context } from '../context'
-import { largestPhoto, Photos } from '../files/photos'
+import { largestPhoto, type Photos } from '../files/photos'
 import { everyone, HttpProblem, type Route } from './route'
 
 const idOf = (text: unknown): string => {

@@ -5,7 +5,7 @@ import type { Context } from '../context'
 import { listNames, listPdf, tableOf, usualOptions, type ListName, type ListOptions } from '../files/lists'
 import { Printing } from '../files/printing'
 import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../files/wireSheet'
-import type { LanFacts } from '../lan/lan'
+import type { LanFacts } from '../lan/facts'
 import { everyone, HttpProblem, type Route } from './route'
 
 const xlsx = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'

@@ -2,18 +2,17 @@ import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
 import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
 import { emptyFacts, put, type Change, type Facts, type RecordKind, type RecordTypes } from '@rauta/core'
-import { commands, planEdits, Refusal, type BatchResult, type CommandAnswer, type CommandRequest, type PlanEdit, type Role } from '@rauta/contracts'
+import { commands, planEdits, Refusal, type BatchResult, type CommandAnswer, type CommandRequest, type PlanEdit } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
 import { changes as changesTable, fieldRevisions, records } from '../store/schema'
 import { Heads } from './links'
+import type { Author, Entry } from './entry'
 import { Staging } from './staging'
 
 const ajv = new Ajv({ allErrors: false, strict: false })
 formats.default(ajv)
 
-export interface Author { name: string; role: Role }
-export interface Entry { rev: number; at: number; by: string; name: string; says: string; changes: Change[] }
 type Listener = (entry: Entry, facts: Facts) => void
 
 /** The one way through: every change to a job goes over this log, in order, each in one transaction. */

@@ -1,7 +1,7 @@
-import { applyChanges, digestOf, put, type Change, type Facts, type Question, type RecordKind } from '@rauta/core'
+import { digestOf, put, type Change, type Facts, type Question, type RecordKind } from '@rauta/core'
 import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
 import { chainChanges, type Heads } from './links'
-import type { Author, Entry } from './log'
+import type { Author, Entry } from './entry'
 
 export interface FieldRevision { kind: RecordKind; id: string; field: string; rev: number; by: string }
 export interface Staged { entry: Entry; command: string | null; fields: FieldRevision[] }
@@ -14,6 +14,7 @@ const longestWaitMs = 90 * 24 * 3600_000
 /** Changes that are worked out one after the other and then written together: either all of them stand or none. */
 export class Staging {
   readonly staged: Staged[] = []
+  private readonly owned = new Set<RecordKind>()
   private readonly newFieldRevs = new Map<string, FieldRevision>()
   readonly heads: Heads
   constructor(public facts: Facts, heads: Heads, private readonly fieldRevs: ReadonlyMap<string, { rev: number; by: string }>, private readonly chainKey: string, private readonly now: number) {
@@ -45,14 +46,25 @@ export class Staging {
   /** @returns its revision */
   add(made: readonly Change[], entry: { by: string; name: string; says: string }, command: string | null = null, fields: readonly { kind: RecordKind; id: string; field: string }[] = []): number {
     const rev = this.facts.rev + 1
-    const afterMade = applyChanges(this.facts, made, rev)
-    const links = this.chainKey ? chainChanges(afterMade, made, this.heads, this.chainKey, this.now, entry.by) : []
+    this.take(made, rev)
+    const links = this.chainKey ? chainChanges(this.facts, made, this.heads, this.chainKey, this.now, entry.by) : []
     for (const link of links) this.heads.note(link.after as never)
     const set = fields.map((f) => ({ ...f, rev, by: entry.by }))
     for (const f of set) this.newFieldRevs.set(keyOf(f), f)
-    this.facts = applyChanges(afterMade, links, rev)
+    this.take(links, rev)
     this.staged.push({ entry: { rev, at: this.now, ...entry, changes: [...made, ...links] }, command, fields: set })
     return rev
+  }
+
+  /** Nobody else sees these facts before they are written, so a table that was copied once is altered where it lies. */
+  private take(list: readonly Change[], rev: number): void {
+    const tables = { ...this.facts, rev } as unknown as Record<string, Record<string, unknown>>
+    for (const { kind, id, after } of list) {
+      if (!this.owned.has(kind)) { tables[kind] = { ...tables[kind] }; this.owned.add(kind) }
+      if (after === null) delete (tables[kind] as Record<string, unknown>)[id]
+      else (tables[kind] as Record<string, unknown>)[id] = after
+    }
+    this.facts = tables as unknown as Facts
   }
 
   /** The last revision of each field that was set here. */

@@ -7,11 +7,10 @@ import type { Context } from '../context'
 import { StartError } from '../store/open'
 import { announce } from './announce'
 import { fingerprint, makeAuthority, makeCertificate, spokenFor, type KeyPair } from './authority'
+import type { LanFacts } from './facts'
 import { trustApp } from './trust'
 
 export interface LanOptions { /** The one address to bind; null for every address that this computer has. */ address: string | null; port: number; trustPort: number; announce: boolean }
-/** How phones reach this computer, and how they come to trust it. */
-export interface LanFacts { origin: string; trust: string; fingerprint: string; addresses: string[] }
 export interface Lan { facts(): LanFacts; close(): Promise<void> }
 
 const day = 24 * 3600_000

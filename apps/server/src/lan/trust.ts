@@ -1,6 +1,6 @@
 import express, { type Express } from 'express'
 import encodeQR from 'qr'
-import type { LanFacts } from './lan'
+import type { LanFacts } from './facts'
 
 export const codeSvg = (text: string): string => encodeQR(text, 'svg', { border: 2 })
 /** The same for a terminal: dark on light whatever its colours are. */

@@ -1,8 +1,8 @@
 import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type PartRole, type PlacedPart } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
-import { useState } from 'react'
+import { useEffect, useState } from 'react'
 import { View } from 'react-native'
-import Svg, { Circle, G, Line, Path, Polyline, Rect, Text as SvgText } from 'react-native-svg'
+import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg'
 import { useFacts } from '../state/job'
 import { faces, useGround } from '../theme'
 import type { Ground } from '../theme/grounds'
@@ -36,28 +36,16 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
   const facts = useFacts()
   const sheet = boardOf(sheetsFor(facts), controller)
   const layout = width ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width, { fromRight: sheet.controller?.terminalOneAt === 'right' }) : null
+  // From the layout to the paint, for whoever measures it.
+  useEffect(() => { if (width) requestAnimationFrame(() => { setTimeout(() => { performance.measure('rauta.drawing', { start: 'rauta.layout', end: performance.now() }) }) }) }, [width])
   const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${controller.ref}`
   return (
-    <View style={{ paddingHorizontal: 12 }} onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width) - 24)}>
+    <View style={{ paddingHorizontal: 12 }} onLayout={(e) => { performance.mark('rauta.layout'); setWidth(Math.floor(e.nativeEvent.layout.width) - 24) }}>
       {layout ? (
-        <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`}>
+        <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`} {...(onConductor ? ({ onClick: (e: { nativeEvent: { offsetX: number; offsetY: number } }) => { const id = nearest(layout, e.nativeEvent.offsetX, e.nativeEvent.offsetY); if (id) onConductor(id) } } as object) : {})}>
           <Wall layout={layout} from={from} to={to} ground={ground} />
           {layout.links.map((l, i) => <Path key={i} d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`} fill="none" stroke={ground.ink} strokeWidth={2} />)}
-          {layout.conductors.map(({ conductor, points }) => {
-            const mine = inHand ? conductor.id === inHand : chosen === undefined || chosen === null || conductor.part === chosen || conductor.cable === chosen
-            const plain = !mine
-            const dash = ended && !ended.has(conductor.id) ? { strokeDasharray: '7 4' } : {}
-            const colour = plain ? ground.line : (wireColours[conductor.colour] ?? ground.ink)
-            const line = points.map((p) => `${p.x},${p.y}`).join(' ')
-            return (
-              <G key={conductor.id}>
-                <Polyline points={line} fill="none" stroke={ground.sheet} strokeWidth={6} />
-                {!plain && edged(conductor.colour, ground.name === 'plant') ? <Polyline points={line} fill="none" stroke={ground.quiet} strokeWidth={4.6} /> : null}
-                <Polyline points={line} fill="none" stroke={colour} strokeWidth={plain ? 2 : inHand ? 4 : 2.6} {...dash} />
-                {onConductor ? <Polyline points={line} fill="none" stroke="transparent" strokeWidth={16} {...({ onClick: () => onConductor(conductor.id), style: { cursor: 'pointer' } } as object)} /> : null}
-              </G>
-            )
-          })}
+          {strokesOf(layout, { ground, chosen: chosen ?? null, inHand: inHand ?? null, ended }).map(({ key, ...stroke }) => <Path key={key} fill="none" {...stroke} />)}
           {layout.spares.map((s) => <G key={`${s.part}.${s.lead.id}`}><Line x1={s.at.x} y1={s.at.y} x2={s.at.x} y2={s.at.y + 12} stroke={wireColours[s.lead.colour] ?? ground.ink} strokeWidth={2.6} /><Line x1={s.at.x - 4} y1={s.at.y + 13} x2={s.at.x + 4} y2={s.at.y + 13} stroke={ground.ink} strokeWidth={2.6} /></G>)}
           {layout.parts.map((p) => <PartBox key={p.part.id} placed={p} ground={ground} on={chosen === p.part.id || (layer === 'live' && (lit?.has(p.part.id) ?? false))} note={layer === 'volts' ? notes?.[p.part.id] : undefined} />)}
           <StripFoot layout={layout} ground={ground} />
@@ -114,15 +102,52 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
 function StripFoot({ layout, ground }: { layout: DoorLayout; ground: Ground }) {
   return (
     <G>
-      {layout.terminals.map((t) => { const y = t.y; const small = t.w < 25; return (
-        <G key={`${t.id} ${t.y}`}>
-          <Rect x={t.x + 0.5} y={y} width={t.w - 1} height={38} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} {...(t.again ? { strokeDasharray: '3 3' } : {})} />
-          <Circle cx={t.x + t.w / 2} cy={y + 11} r={small ? 5 : 6} fill={t.conductors ? ground.ink : 'none'} stroke={ground.ink} />
-          {t.conductors ? <Line x1={t.x + t.w / 2 - 3} y1={y + 13} x2={t.x + t.w / 2 + 3} y2={y + 9} stroke={ground.sheet} strokeWidth={1.6} /> : null}
-          <SvgText x={t.x + t.w / 2} y={y + 32} fontSize={t.w < 10 * t.id.length ? 11 : small ? 12 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>
-          <SvgText x={t.x + t.w / 2} y={y + 52} fontSize={small ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</SvgText>
-        </G>
-      ) })}
+      <Path d={layout.terminals.filter((t) => !t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} />
+      {layout.terminals.some((t) => t.again) ? <Path d={layout.terminals.filter((t) => t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} strokeDasharray="3 3" /> : null}
+      <Path d={layout.terminals.filter((t) => t.conductors).map((t) => screwOf(t)).join('')} fill={ground.ink} stroke={ground.ink} />
+      <Path d={layout.terminals.filter((t) => !t.conductors).map((t) => screwOf(t)).join('')} fill="none" stroke={ground.ink} />
+      <Path d={layout.terminals.filter((t) => t.conductors).map((t) => `M${t.x + t.w / 2 - 3} ${t.y + 13}l6 -4`).join('')} fill="none" stroke={ground.sheet} strokeWidth={1.6} />
+      {layout.terminals.map((t) => <SvgText key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 32} fontSize={t.w < 10 * t.id.length ? 11 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>)}
+      {layout.terminals.map((t) => <SvgText key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 52} fontSize={t.w < 25 ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</SvgText>)}
     </G>
   )
+}
+
+type Terminal = DoorLayout['terminals'][number]
+const cellOf = (t: Terminal): string => `M${t.x + 0.5} ${t.y}h${t.w - 1}v38h${1 - t.w}z`
+const screwOf = (t: Terminal): string => { const r = t.w < 25 ? 5 : 6; return `M${t.x + t.w / 2 - r} ${t.y + 11}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0` }
+
+interface Stroke { key: string; d: string; stroke: string; strokeWidth: number; strokeDasharray?: string }
+
+/** Conductors as few strokes: all that look alike are one; what is in hand lies on top, and light leads have an edge. */
+function strokesOf(layout: DoorLayout, { ground, chosen, inHand, ended }: { ground: Ground; chosen: string | null; inHand: string | null; ended: ReadonlySet<string> | undefined }): Stroke[] {
+  const groups = new Map<string, Stroke & { rank: number }>()
+  const add = (rank: number, stroke: string, strokeWidth: number, dashed: boolean, d: string) => {
+    const key = `${rank} ${stroke} ${strokeWidth} ${dashed}`
+    const group = groups.get(key)
+    if (group) group.d += d
+    else groups.set(key, { key, rank, d, stroke, strokeWidth, ...(dashed ? { strokeDasharray: '7 4' } : {}) })
+  }
+  for (const { conductor, points } of layout.conductors) {
+    const d = points.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join('')
+    const plain = inHand ? conductor.id !== inHand : chosen !== null && conductor.part !== chosen && conductor.cable !== chosen
+    const dashed = !!ended && !ended.has(conductor.id)
+    if (plain) { add(0, ground.line, 2, dashed, d); continue }
+    add(1, ground.sheet, 6, false, d)
+    if (edged(conductor.colour, ground.name === 'plant')) add(2, ground.quiet, 4.6, false, d)
+    add(3, wireColours[conductor.colour] ?? ground.ink, inHand ? 4 : 2.6, dashed, d)
+  }
+  return [...groups.values()].sort((a, b) => a.rank - b.rank).map(({ rank: _rank, ...stroke }) => stroke)
+}
+
+/** The conductor nearest to a place on the drawing, within a finger's reach; null where none is. */
+function nearest(layout: DoorLayout, x: number, y: number): string | null {
+  let best: { id: string; far: number } | null = null
+  for (const { conductor, points } of layout.conductors) for (let i = 1; i < points.length; i++) {
+    const [a, b] = [points[i - 1], points[i]]
+    if (!a || !b) continue
+    const far = Math.hypot(x - Math.min(Math.max(x, Math.min(a.x, b.x)), Math.max(a.x, b.x)), y - Math.min(Math.max(y, Math.min(a.y, b.y)), Math.max(a.y, b.y)))
+    if (far < (best?.far ?? 14)) best = { id: conductor.id, far }
+  }
+  return best?.id ?? null
 }

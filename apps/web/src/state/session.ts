@@ -1,6 +1,5 @@
 import { create } from 'zustand'
 import { AwayError, get, post } from './api'
-import { keptDb } from './kept/db'
 import { forgetKept } from './kept/facts'
 
 export interface Me { state: 'new' | 'out' | 'in'; name?: string; role?: 'lead' | 'engineer' | 'witness' | 'viewer'; rigPage?: string; /** The first account needs the code from the terminal. */ asksCode?: boolean }
@@ -19,25 +18,39 @@ interface Session {
 
 /** Asked as soon as this module is there, before anything is drawn: the answer is waited for at the first look. */
 let early: Promise<Me | null> | null = typeof document === 'undefined' ? null : get<Me>('/me', 6000).catch(() => null)
-const keptMe = async (): Promise<Me | null> => { const kept = await (await keptDb())?.get('me', 'me'); return kept ? { state: kept.state, ...(kept.name ? { name: kept.name } : {}), ...(kept.role ? { role: kept.role } : {}) } : null }
-const keepMe = async (me: Me): Promise<void> => { if (me.state === 'in') await (await keptDb())?.put('me', { id: 'me', ...me }) }
+
+const keptKey = 'rauta.me'
+/** Who was here last on this phone: known before anything is asked or opened. */
+function keptMe(): Me | null {
+  try {
+    const kept = JSON.parse(localStorage.getItem(keptKey) ?? 'null') as Me | null
+    return kept?.state === 'in' && kept.name ? kept : null
+  } catch {
+    return null
+  }
+}
+function keepMe(me: Me | null): void {
+  try {
+    if (me?.state === 'in') localStorage.setItem(keptKey, JSON.stringify(me))
+    else localStorage.removeItem(keptKey)
+  } catch { /* a private window: then the server is asked each time */ }
+}
 
 export const useSession = create<Session>((set, read) => ({
-  me: null,
+  me: typeof localStorage === 'undefined' ? null : keptMe(),
   expired: false,
   unknown: false,
   async look() {
     // Who was here last is shown at once; the server's word comes on top of it.
     const asked = early ?? get<Me>('/me', 6000)
     early = null
-    asked.catch(() => undefined) // waited for below, after this phone was asked
-    const kept = await keptMe().catch(() => null)
+    const kept = keptMe()
     if (kept && read().me === null) set({ me: kept })
     try {
       const me = (await asked) ?? (await get<Me>('/me', 6000))
       if (me.state === 'out' && kept) { set({ expired: true }); return }
       set({ me, expired: false, unknown: false })
-      await keepMe(me)
+      keepMe(me)
     } catch (error) {
       if (!(error instanceof AwayError) || !kept) set({ unknown: true })
     }
@@ -46,10 +59,11 @@ export const useSession = create<Session>((set, read) => ({
     await post('/sign-in', { name, password })
     const me = await get<Me>('/me')
     set({ me, expired: false })
-    await keepMe(me)
+    keepMe(me)
   },
   async signOut() {
     await post('/sign-out')
+    keepMe(null)
     await forgetKept()
     set({ me: { state: 'out' } })
   },

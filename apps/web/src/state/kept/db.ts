@@ -1,7 +1,6 @@
 import type { Change, Facts, RecordKind } from '@rauta/core'
 import type { CommandRequest } from '@rauta/contracts'
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { Me } from '../session'
 
 /** A record that waits for the server: what was recorded, by whom, for which job, and when by this phone's clock. */
 export interface Waiting extends CommandRequest {
@@ -24,7 +23,6 @@ interface Shape extends DBSchema {
   waiting: { key: number; value: Waiting; indexes: { id: string } }
   snapshot: { key: string; value: KeptSnapshot }
   entries: { key: number; value: LogEntry }
-  me: { key: string; value: Me & { id: 'me' } }
   photos: { key: string; value: KeptPhoto }
 }
 export type KeptDb = IDBPDatabase<Shape>
@@ -39,7 +37,6 @@ export function keptDb(): Promise<KeptDb | null> {
       db.createObjectStore('waiting', { keyPath: 'seq', autoIncrement: true }).createIndex('id', 'id', { unique: true })
       db.createObjectStore('snapshot', { keyPath: 'id' })
       db.createObjectStore('entries', { keyPath: 'rev' })
-      db.createObjectStore('me', { keyPath: 'id' })
       db.createObjectStore('photos', { keyPath: 'id' })
     },
     // Another tab with a newer build wants to alter the store: let it.

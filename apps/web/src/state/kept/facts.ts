@@ -41,6 +41,6 @@ export async function saveEntries(entries: readonly LogEntry[]): Promise<void> {
 export async function forgetKept(): Promise<void> {
   const db = await keptDb()
   if (!db) return
-  const tx = db.transaction(['snapshot', 'entries', 'me'], 'readwrite')
-  await Promise.all([tx.objectStore('snapshot').clear(), tx.objectStore('entries').clear(), tx.objectStore('me').clear(), tx.done])
+  const tx = db.transaction(['snapshot', 'entries'], 'readwrite')
+  await Promise.all([tx.objectStore('snapshot').clear(), tx.objectStore('entries').clear(), tx.done])
 }
