@@ -1,4 +1,4 @@
-import { execFileSync, spawn, spawnSync } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { buildWeb, install, needNode, root } from './ready.mjs'
@@ -28,11 +28,15 @@ async function checks(list) {
   })))
 }
 
-/** A runner that counts its own tests and writes them as JSON. */
-function counted(name, command, args, env, file, read) {
-  console.log(`\n== ${name}`)
+/** A runner that counts its own tests and writes them as JSON. @param aside its words are held back until it ends, since another runs beside it */
+async function counted(name, command, args, env, file, read, aside = false) {
+  if (!aside) console.log(`\n== ${name}`)
   rmSync(file, { force: true })
-  const { status } = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } })
+  const child = spawn(command, args, { cwd: root, stdio: aside ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, ...env } })
+  let out = ''
+  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => { out += part })
+  const status = await new Promise((done) => child.on('close', done))
+  if (aside) console.log(`\n== ${name}\n${out.trim()}`)
   const [good, bad] = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : [0, 0]
   passed += good
   failed += bad
@@ -45,11 +49,12 @@ await checks([
   ['Lint', bin('eslint'), ['.', '--max-warnings', '0']], ['Types', bin('tsc'), ['-p', 'tsconfig.json']], ['Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json']],
   ['Borders of the packages', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src']],
 ])
-counted('Unit tests of the web application', bin('jest'), ['-c', 'apps/web/jest.config.cjs', '--json', `--outputFile=${join(root, 'test-results-web.json')}`, '--silent'], {}, join(root, 'test-results-web.json'), (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])
+const web = counted('Unit tests of the web application', bin('jest'), ['-c', 'apps/web/jest.config.cjs', '--maxWorkers=1', '--json', `--outputFile=${join(root, 'test-results-web.json')}`, '--silent'], {}, join(root, 'test-results-web.json'), (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites], true)
 const unit = join(root, 'test-results-unit.json')
-counted('Unit tests', bin('jest'), ['--maxWorkers=1', '--json', `--outputFile=${unit}`, '--silent'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, unit, (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])
+await counted('Unit tests', bin('jest'), ['--maxWorkers=1', '--json', `--outputFile=${unit}`, '--silent'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, unit, (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])
+await web
 const journeys = join(root, 'test-results-journeys.json')
-counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, journeys, (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected])
+await counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, journeys, (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected])
 for (const file of [unit, journeys, join(root, 'test-results-web.json')]) rmSync(file, { force: true })
 
 console.log(`\n${Math.round((Date.now() - began) / 1000)} s after install and export`)

@@ -1,4 +1,4 @@
-import { all, boardOf, carriesFaults, checkOff, stillBefore } from '@rauta/core'
+import { all, boardOf, cableName, carriesFaults, checkOff, stillBefore, type Controller, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -10,6 +10,16 @@ import { UndoBar } from '../../parts/UndoBar'
 import { Strip } from '../../signs/Strip'
 import { useFacts, useJob } from '../../state/job'
 import { Missing } from '../shell/Missing'
+
+/** What is joined to this board besides its doors: expanders in their order, the board that feeds it, those it feeds. */
+function boardLinks(facts: Facts, controller: Controller): string[] {
+  const run = (feed: NonNullable<Controller['fedFrom']>) => `${feed.lengthM} m of ${cableName(feed.type)}`
+  return [
+    ...(controller.expanders ?? []).map((e, i) => `${i === 0 ? controller.ref : controller.expanders?.[i - 1]?.id} to ${e.id} ${sheetsFor(facts)[e.sheet]?.name ?? ''}`),
+    ...(controller.fedFrom ? [`Fed on from ${facts.controller[controller.fedFrom.controller]?.ref ?? ''}, ${run(controller.fedFrom)}`] : []),
+    ...all(facts, 'controller').flatMap((c) => (c.fedFrom?.controller === controller.id ? [`Feeds ${c.ref} in ${c.cabinet}, ${run(c.fedFrom)}`] : [])),
+  ]
+}
 
 /** A controller: its strip with everything on it, and the check-off of its cabinet. */
 export function ControllerPage({ id }: { id: string }) {
@@ -28,6 +38,7 @@ export function ControllerPage({ id }: { id: string }) {
       </Sheet>
       <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
       <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
+      {boardLinks(facts, controller).length ? <Sheet title="Links to other boards">{boardLinks(facts, controller).map((l) => <T key={l}>{l}</T>)}</Sheet> : null}
       <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} /><UndoBar /></Sheet>
     </Screen>
   )

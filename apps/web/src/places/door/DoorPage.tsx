@@ -3,6 +3,7 @@ import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
+import { Pick } from '../../parts/Pick'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { DoorDrawing, type Layer } from '../../signs/DoorDrawing'
@@ -13,18 +14,21 @@ import { day } from '../../state/time'
 import { marksFor } from '../../state/worked'
 import { nextAction } from '../doors/next'
 import { Missing } from '../shell/Missing'
-import { doorNotes, litParts } from './layers'
+import { doorMoments, litParts, voltNotes } from './layers'
 
 /** A door: its marks with words, its drawing, and why each missing mark is missing. */
 export function DoorPage({ id }: { id: string }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
   const [layer, setLayer] = useState<Layer>('parts')
+  const [says, setSays] = useState('')
   const door = facts.door[id]
   if (!door) return <Missing what="door" which={id} />
   const state = marksFor(facts, door)
   const next = nextAction(door.id, state)
   const controller = facts.controller[door.placement?.controller ?? '']
+  const moments = layer === 'volts' ? doorMoments(facts, door) : []
+  const moment = moments.find((m) => m.says === says) ?? moments[0]
   const from = facts.area[door.from]?.name ?? ''
   const to = facts.area[door.to]?.name ?? ''
   return (
@@ -35,7 +39,8 @@ export function DoorPage({ id }: { id: string }) {
       {controller ? (
         <Sheet flush>
           <View style={{ padding: 12, paddingBottom: 0 }}><Chips label="Layer of the drawing" value={layer} onChange={setLayer} options={[{ value: 'parts', label: 'Parts' }, { value: 'volts', label: 'Volts' }, { value: 'live', label: 'Live' }]} /></View>
-          <DoorDrawing door={door} controller={controller} from={from} to={to} layer={layer} notes={doorNotes(facts, door)} lit={litParts(facts, door)} onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)} />
+          {layer === 'volts' && moments.length ? <View style={{ paddingHorizontal: 12, paddingTop: 8 }}><Pick label="In the moment" value={moment?.says ?? ''} options={moments.map((m) => ({ value: m.says, label: m.says }))} onChange={setSays} /></View> : null}
+          <DoorDrawing door={door} controller={controller} from={from} to={to} layer={layer} notes={voltNotes(door, moment)} lit={litParts(facts, door)} onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)} />
         </Sheet>
       ) : null}
       <Sheet flush title="Why each mark stands as it does">

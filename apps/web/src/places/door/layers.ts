@@ -1,11 +1,22 @@
-import { all, lockVolts, partOf, plannedOf, type Door, type Facts } from '@rauta/core'
-import { sheetsFor } from '@rauta/contracts'
+import { all, type Door, type Facts, type MomentAnswer } from '@rauta/core'
+import { reportFor } from '../../state/worked'
 
-/** Words under parts on the volts layer: what the lock sees. */
-export function doorNotes(facts: Facts, door: Door): Record<string, string> {
-  const lock = partOf(door, 'lock')
-  const volts = lockVolts(door, plannedOf(facts, sheetsFor(facts)))
-  return lock && volts ? { [lock.id]: volts.pullV === null ? 'collapses' : `${volts.pullV.toFixed(1)} V` } : {}
+/** Moments that say something about this door, with the supply as set: at rest, this door alone, everybody at once. */
+export function doorMoments(facts: Facts, door: Door): MomentAnswer[] {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  return controller ? reportFor(facts, controller).moments.filter((m) => m.state === 'nominal' && (!('door' in m.moment) || m.moment.door === door.id)) : []
+}
+
+/** Words under parts on the volts layer: what each sees in a moment; `off` for a lock that is not fed then. */
+export function voltNotes(door: Door, moment: MomentAnswer | undefined): Record<string, string> {
+  const solved = moment?.solved
+  if (!solved) return {}
+  return Object.fromEntries(door.parts.flatMap((part) => {
+    if (!solved.ok) return [[part.id, 'collapses']]
+    const node = `${door.id}/${part.id}`
+    const volts = solved.volts[node]
+    return volts === undefined ? [] : [[part.id, (solved.amps[node] ?? 0) > 0 ? `${volts.toFixed(1)} V` : 'off']]
+  }))
 }
 
 /** Parts that spoke in the newest event of the door. */
