@@ -64,6 +64,14 @@ describe('a wire sheet can be followed', () => {
     if (net.conductors.length) for (const role of ['H1', 'Table', 'TR', 'TH', 'TD', 'Figure']) expect(roles).toContain(role)
     expect(alts.join(' ')).toContain(`Code that opens ${origin}/doors/${door.id}/wire`)
   })
+  it('draws the switches of a device as they must stand for its address', async () => {
+    const bus = many()
+    bus.do('door.add', { id: 'D-20', fields: { ref: 'D-20', name: 'Bus', from: 'out', to: 'in', handle: true, hardware: { ...strikeHardware, entryReader: 'reader-bus' } } })
+    bus.do('door.placeProposed', { id: 'D-20', controller: 'a8' })
+    bus.do('part.address', { door: 'D-20', part: 'R1', address: 5 })
+    const { alts } = await read(await wireSheetPdf(bus.door('D-20'), paper(bus.facts)))
+    expect(alts.find((a) => a.startsWith('Switches of R1 for address 5: '))).toMatch(/1 .*3/)
+  })
   it('says what a reading should be, and leaves a place for it', async () => {
     const { text } = await read(await wireSheetPdf(w.door('D-01'), paper(w.facts)))
     expect(text).toMatch(/W\d loop resistance, far end joined.* \d+\.\d\d to \d+\.\d\d Ω/)

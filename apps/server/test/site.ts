@@ -7,6 +7,7 @@ import { play, Rig, type DoorFile, type Hand, type SiteFile } from '@rauta/stand
 import type { Facts, RecordKind, RecordTypes } from '@rauta/core'
 import type { CommandAnswer } from '@rauta/contracts'
 import { startServer, type Running } from '../src'
+import { freshStore } from './fresh'
 
 /** How fast the simulated sites of these tests live. */
 const factor = 15
@@ -53,6 +54,7 @@ export class Site {
     return this
   }
   async startServer(): Promise<void> {
+    await freshStore(join(this.folder, 'data', 'store'))
     this.server = await startServer({ dataFolder: join(this.folder, 'data'), keyFile: join(this.folder, 'key'), port: 0, clock: this.clock, table: this.table, webFolder: null, rigPage: null, logLevel: 'silent' })
   }
   async stop(): Promise<void> {

@@ -1,4 +1,4 @@
-import { all, boardOf, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, windowWords, wireHints, type Controller, type Door, type Facts } from '@rauta/core'
+import { all, boardOf, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, switchesFor, windowWords, wireHints, type Controller, type Door, type Facts, type Part, type SwitchCoding } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { doorFigure } from './doorFigure'
 import { inner, margin, Sheets, type Column, type Page } from './page'
@@ -33,7 +33,26 @@ export function drawWireSheet(sheetsOut: Sheets, door: Door, { facts, origin }: 
   for (const c of door.cables) page.row(`${c.id} to ${c.part}`, `${cableName(c.type)}, ${c.lengthM ? `${c.lengthM} m` : 'no length yet'}${c.planned ? ` as built (planned ${c.planned.lengthM} m)` : ''}`)
   const hints = wireHints(door, controller, sheets)
   if (hints.length) { page.heading('Mind'); for (const h of hints) page.box(h.says) }
+  for (const part of door.parts) switchFigure(page, part, sheetOf(sheets, part.sheet).coding)
   readings(page, door, controller, facts)
+}
+
+/** How the switches of a device stand for its address, drawn: on is up, a turning switch shows its digit. */
+function switchFigure(page: Page, part: Part, coding: SwitchCoding | undefined): void {
+  const set = coding && part.address !== undefined ? switchesFor(coding, part.address) : null
+  if (!coding || !set?.ok) return
+  page.figure(`Switches of ${part.id} for address ${part.address}: ${set.words}`, 46, (x, y) => {
+    const { pdf } = page
+    pdf.font('strong').fontSize(10).fillColor('#000').text(part.id, x, y + 12, { lineBreak: false })
+    set.switches.forEach((value, i) => {
+      const left = x + 30 + i * 22
+      pdf.rect(left, y + 4, 16, 24).lineWidth(1).stroke('#000')
+      if (coding.kind === 'binary') pdf.rect(left + 2, value ? y + 6 : y + 16, 12, 10).fill('#000')
+      else pdf.font('mono').fontSize(13).fillColor('#000').text(String(value), left, y + 9, { width: 16, align: 'center', lineBreak: false })
+      pdf.font('text').fontSize(7).fillColor('#000').text(String(i + 1), left, y + 30, { width: 16, align: 'center', lineBreak: false })
+    })
+    if (coding.kind === 'binary') pdf.font('text').fontSize(7).text('on is up', x + 36 + set.switches.length * 22, y + 12, { lineBreak: false })
+  })
 }
 
 function readings(page: Page, door: Door, controller: Controller, facts: Facts): void {

@@ -10,5 +10,7 @@ function commonest(facts: Facts, fits: (sheet: DeviceSheet) => boolean, used: re
 
 export const usualController = (facts: Facts): string => commonest(facts, (s) => !!s.controller, all(facts, 'controller').map((c) => c.sheet))
 export const usualSupply = (facts: Facts): string => commonest(facts, (s) => !!s.supply, all(facts, 'controller').map((c) => c.supply))
-/** Hardware of a role as most doors of this job have it. */
-export const usualPart = (facts: Facts, role: PartRole): string => commonest(facts, (s) => isKind(s, roleFacts[role].kind), all(facts, 'door').flatMap((d) => d.parts.filter((p) => p.role === role).map((p) => p.sheet)))
+/** Hardware of a role as most doors of this job have it; before there are any, a lock that needs nothing beside it. */
+export const usualPart = (facts: Facts, role: PartRole): string => commonest(facts, (s) => isKind(s, roleFacts[role].kind) && (used(facts, role).includes(s.id) || s.lock?.principle !== 'magnetic'), used(facts, role))
+
+const used = (facts: Facts, role: PartRole): string[] => all(facts, 'door').flatMap((d) => d.parts.filter((p) => p.role === role).map((p) => p.sheet))

@@ -25,7 +25,7 @@ export function BringIn() {
     <Sheet title="Bring in">
       <T>Records that somebody saved on a phone that could not reach this server.</T>
       {says ? <Notice tone={says.tone}>{says.text}</Notice> : null}
-      <input ref={input} type="file" accept="application/json,.json" aria-label="File with waiting records" style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }} tabIndex={-1} onChange={(e) => { void take(e.target.files?.[0]).finally(() => { if (input.current) input.current.value = '' }) }} />
+      <input ref={input} type="file" accept="application/json,.json" aria-label="File with waiting records" style={{ display: 'none' }} onChange={(e) => { void take(e.target.files?.[0]).finally(() => { if (input.current) input.current.value = '' }) }} />
       <Action kind="plain" label="Choose the file" onPress={() => input.current?.click()} />
     </Sheet>
   )

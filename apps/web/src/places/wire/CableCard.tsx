@@ -1,10 +1,11 @@
-import { boardOf, cableName, newestOf, readingsBesides, readingsFor, sheetOf, type Cable, type Controller, type Door, type Hint, type ReadingKind } from '@rauta/core'
+import { boardOf, cableName, newestOf, readingsBesides, readingsFor, sheetOf, switchesFor, type Cable, type Controller, type Door, type Hint, type ReadingKind } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Tick } from '../../parts/Action'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
+import { SwitchBank } from '../../signs/SwitchBank'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob, useWaitingAt } from '../../state/job'
 import { AsBuilt } from './AsBuilt'
@@ -22,7 +23,10 @@ export function CableCard({ door, cable, controller, hints }: { door: Door; cabl
   const tick = facts.tick[`${door.id}/${cable.id}`]
   const waiting = useWaitingAt(door.id)
   const waits = (what: string) => waiting.some((w) => { const p = w.payload as { cable?: string; what?: string }; return p.cable === cable.id && p.what === what })
-  const name = sheetOf(sheets, door.parts.find((p) => p.id === cable.part)?.sheet ?? '').name
+  const part = door.parts.find((p) => p.id === cable.part)
+  const sheet = sheetOf(sheets, part?.sheet ?? '')
+  const { name } = sheet
+  const set = sheet.coding && part?.address !== undefined ? switchesFor(sheet.coding, part.address) : null
   const asked = readingsFor(door, cable.id, sheets, boardOf(sheets, controller))
   const there = newestOf(facts, door.id, cable.id).map((r) => r.kind)
   const besides = readingsBesides(door, cable.id, sheets).filter((k) => !asked.includes(k))
@@ -39,6 +43,7 @@ export function CableCard({ door, cable, controller, hints }: { door: Door; cabl
       </View>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {hints.map((h) => <T key={h.says} size={15}>{h.says}</T>)}
+      {sheet.coding && set?.ok ? <SwitchBank coding={sheet.coding} switches={set.switches} /> : null}
       {shown.map((kind) => <ReadingLine key={kind} door={door} cable={cable} kind={kind} />)}
       {!more && besides.some((k) => !there.includes(k)) ? <Action kind="plain" label="More readings" onPress={() => setMore(true)} /> : null}
       <AsBuilt key={`${cable.id}-${cable.lengthM}`} door={door} cable={cable} />

@@ -38,7 +38,7 @@ export function Photos({ door, cable }: { door: Door; cable: string }) {
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>{list.map((p) => <Thumb key={p.id} photo={p} />)}</View>
       <Chips label="Picture of" value={of} onChange={setOf} options={photoSubjects.map((s) => ({ value: s, label: s }))} />
-      <input ref={input} type="file" accept="image/*" capture="environment" aria-label="Picture to keep with the door" style={{ position: 'absolute', opacity: 0, width: 1, height: 1 }} tabIndex={-1} onChange={(e) => { void take(e.target.files?.[0]) }} />
+      <input ref={input} type="file" accept="image/*" capture="environment" aria-label="Picture to keep with the door" style={{ display: 'none' }} onChange={(e) => { void take(e.target.files?.[0]) }} />
       <Action kind="plain" label={busy ? 'Keeps the picture' : 'Take a picture'} disabled={busy} onPress={() => input.current?.click()} />
     </Sheet>
   )
