@@ -10,7 +10,7 @@ import type { Context } from './context'
 import { makeApp } from './http'
 import { Photos } from './files/photos'
 import type { LanFacts } from './lan/facts'
-import { openLan, type Lan, type LanOptions } from './lan/lan'
+import type { Lan, LanOptions } from './lan/lan'
 import { Judging } from './live/judging'
 import { LiveStream } from './live/stream'
 import { Subscriber } from './live/subscriber'
@@ -55,7 +55,8 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     await store.close()
     throw error
   })
-  if (options.lan) lan = await openLan(app, context, publicKey, options.lan).catch(async (error: unknown) => { stream.close(); server.close(); await store.close(); throw error })
+  // Certificates take their time to load, and most starts need none.
+  if (options.lan) lan = await (await import('./lan/lan')).openLan(app, context, publicKey, options.lan).catch(async (error: unknown) => { stream.close(); server.close(); await store.close(); throw error })
   listen(context, (found) => claims.heard(found))
   watcher.start()
   subscriber.start()

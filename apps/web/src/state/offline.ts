@@ -12,6 +12,9 @@ interface Offline {
   begin(): void
 }
 
+/** By when the first screen stands, also on a slow phone. */
+const firstScreenMs = 2500
+
 export const useOffline = create<Offline>((set, get) => ({
   secure: typeof isSecureContext === 'undefined' ? false : isSecureContext,
   installed: false, lasting: null, newer: null,
@@ -20,11 +23,12 @@ export const useOffline = create<Offline>((set, get) => ({
     void navigator.storage?.persist?.().then((lasting) => set({ lasting }))
     let taken = false
     navigator.serviceWorker.addEventListener('controllerchange', () => { if (taken) location.reload() })
-    void navigator.serviceWorker.register('/sw.js').then((registration) => {
+    // Putting the whole application on the phone waits until the first screen stands: it would take the time of it.
+    setTimeout(() => { void navigator.serviceWorker.register('/sw.js').then((registration) => {
       const offer = () => { const { waiting } = registration; if (waiting && navigator.serviceWorker.controller) set({ newer: () => { taken = true; waiting.postMessage({ type: 'SKIP_WAITING' }) } }) }
       offer()
       registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', offer))
-    }).catch(() => undefined)
+    }).catch(() => undefined) }, firstScreenMs)
     void navigator.serviceWorker.ready.then(() => set({ installed: true }))
   },
 }))
