@@ -1,6 +1,7 @@
 import { mkdirSync } from 'node:fs'
 import { join } from 'node:path'
-import { chromium, type Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
+import { launchBrowser } from './browser'
 
 /** Refreshes docs/screenshots/ from a running demo: `npm run demo` in one terminal, `npm run shots` in another. */
 const base = process.env['RAUTA_URL'] ?? 'http://127.0.0.1:4380'
@@ -49,7 +50,7 @@ async function signIn(page: Page): Promise<void> {
 
 mkdirSync(out, { recursive: true })
 const only = process.argv.slice(2)
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+const browser = await launchBrowser()
 const context = await browser.newContext()
 const page = await context.newPage()
 await signIn(page)

@@ -1,26 +1,17 @@
-import { spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { expect, test } from '@playwright/test'
+import { launch, type Launched } from '../launch'
 
 const port = 4396
 const base = `http://127.0.0.1:${port}`
 
 test.describe('an empty store', () => {
   const data = mkdtempSync(join(tmpdir(), 'rauta-first-'))
-  let launcher: ChildProcess
-  test.beforeAll(async () => {
-    launcher = spawn(process.execPath, ['--import', 'tsx', 'packages/demo/src/launch.ts', 'start'], { cwd: fileURLToPath(new URL('../..', import.meta.url)), env: { ...process.env, PORT: String(port), RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }, stdio: ['ignore', 'pipe', 'inherit'] })
-    await new Promise<void>((done) => { launcher.stdout?.on('data', (text: Buffer) => { if (text.toString().includes('Ctrl-C')) done() }) })
-  })
-  test.afterAll(async () => {
-    const ended = new Promise((done) => launcher.once('exit', done))
-    launcher.kill('SIGINT')
-    await ended
-    rmSync(data, { recursive: true, force: true })
-  })
+  let rauta: Launched
+  test.beforeAll(async () => { rauta = await launch(['start'], { PORT: String(port), RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }) })
+  test.afterAll(async () => { await rauta.stop(); rmSync(data, { recursive: true, force: true }) })
 
   test('the first visit makes the lead’s account and the job, and leads on from empty screens to a placed door', async ({ page }) => {
     await page.goto(base)

@@ -1,15 +1,14 @@
-import { spawn, execFileSync, type ChildProcess } from 'node:child_process'
+import { execFileSync } from 'node:child_process'
 import { X509Certificate, createHash } from 'node:crypto'
 import { cpSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { fileURLToPath } from 'node:url'
 import { chromium, expect, test, type BrowserContext, type Page } from '@playwright/test'
 import { v7 } from 'uuid'
 import { killRounds } from '../kills/kills'
+import { launch, root, type Launched } from '../launch'
 import { anotherPage, signIn } from './helpers'
 
-const root = fileURLToPath(new URL('../..', import.meta.url))
 /** On this phone, and the job written down. */
 async function installed(page: Page): Promise<void> {
   await page.goto(new URL('/waiting', page.url()).href)
@@ -68,26 +67,16 @@ test('twenty kills while readings are entered without signal lose nothing that w
 test.describe('a laptop on the local network', () => {
   const data = mkdtempSync(join(tmpdir(), 'rauta-lan-'))
   const web = join(data, 'web')
-  let launcher: ChildProcess
-  let said = ''
-  const start = async () => {
-    said = ''
-    launcher = spawn(process.execPath, ['--import', 'tsx', 'packages/demo/src/launch.ts', 'start', '--lan', '127.0.0.1'], { cwd: root, env: { ...process.env, PORT: '4398', LAN_PORT: '4443', LAN_TRUST_PORT: '4388', LAN_NAME: 'off', RAUTA_WEB: web, RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }, stdio: ['ignore', 'pipe', 'inherit'] })
-    await new Promise<void>((done) => { launcher.stdout?.on('data', (text: Buffer) => { said += text.toString(); if (said.includes('Ctrl-C')) done() }) })
-  }
-  const stop = async () => {
-    const ended = new Promise((done) => launcher.once('exit', done))
-    launcher.kill('SIGINT')
-    await ended
-  }
+  let rauta: Launched
+  const start = async () => { rauta = await launch(['start', '--lan', '127.0.0.1'], { PORT: '4398', LAN_PORT: '4443', LAN_TRUST_PORT: '4388', LAN_NAME: 'off', RAUTA_WEB: web, RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }) }
   test.beforeAll(async () => { cpSync(join(root, 'apps/web/dist'), web, { recursive: true }); await start() })
-  test.afterAll(async () => { await stop(); rmSync(data, { recursive: true, force: true }) })
+  test.afterAll(async () => { await rauta.stop(); rmSync(data, { recursive: true, force: true }) })
 
   test('without a secure context it says that it can’t work offline; with the job’s authority trusted it does, and a new build meanwhile strands nothing', async () => {
     test.setTimeout(240_000)
-    const origin = /https:\/\/\S+:4443/.exec(said)?.[0] ?? ''
+    const origin = /https:\/\/\S+:4443/.exec(rauta.said)?.[0] ?? ''
     const host = new URL(origin).hostname
-    const code = /needs this code: (\d{4} \d{4})/.exec(said)?.[1] ?? ''
+    const code = /needs this code: (\d{4} \d{4})/.exec(rauta.said)?.[1] ?? ''
     const authority = new X509Certificate(await (await fetch('http://127.0.0.1:4388/trust/authority.crt')).text())
     const spki = createHash('sha256').update(authority.publicKey.export({ type: 'spki', format: 'der' })).digest('base64')
     const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', `--host-resolver-rules=MAP ${host} 127.0.0.1,MAP rauta.test 127.0.0.1`, `--ignore-certificate-errors-spki-list=${spki}`] })
@@ -130,7 +119,7 @@ test.describe('a laptop on the local network', () => {
       // The server ends, the phone goes on, and a new build is served when it is back.
       await page.goto(`${origin}/doors/D-01/wire`)
       await reading(page).waitFor()
-      await stop()
+      await rauta.stop()
       await enter(page, '1,37')
       await expect(page.getByText('Kept on this phone; waits for the server.')).toBeVisible()
       writeFileSync(join(web, 'index.html'), readFileSync(join(web, 'index.html'), 'utf8').replace('<head>', '<head><meta name="build" content="next">'))

@@ -1,22 +1,16 @@
-import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { dirname, join } from 'node:path'
-import { fileURLToPath } from 'node:url'
+import { join } from 'node:path'
+import { launch, root } from '../launch'
 import { killRounds } from './kills'
 
 /** `npm run kills`: 200 kills against a demo of its own; the result goes into docs/kills.md. */
-const root = join(dirname(fileURLToPath(import.meta.url)), '../..')
 const kills = Number(process.env['KILLS'] ?? 200)
 const seed = Number(process.env['SEED'] ?? Math.floor(Math.random() * 1e9))
 const port = 4394
 const data = mkdtempSync(join(tmpdir(), 'rauta-kills-'))
 console.log(`Seed ${seed}. Making a demo ...`)
-const demo = spawn(process.execPath, ['--import', 'tsx', join(root, 'packages/demo/src/launch.ts'), 'demo', '--no-rig'], { cwd: root, env: { ...process.env, PORT: String(port), RAUTA_DATA: data, RAUTA_KEY: `${data}.key` }, stdio: ['ignore', 'pipe', 'inherit'] })
-await new Promise<void>((done, fail) => {
-  demo.stdout.on('data', (text: Buffer) => { if (text.toString().includes('Ctrl-C ends it')) done() })
-  demo.on('exit', (code) => fail(new Error(`The demo ended with ${code}.`)))
-})
+const demo = await launch(['demo', '--no-rig'], { PORT: String(port), RAUTA_DATA: data, RAUTA_KEY: `${data}.key` })
 let failed: boolean
 try {
   const began = Date.now()
@@ -27,9 +21,7 @@ try {
   console.log(says)
   if (kills >= 200) writeFileSync(join(root, 'docs/kills.md'), `# Nothing that was shown as kept is lost\n\n\`npm run kills\` enters readings on a phone without signal and kills the page's process, or the whole browser, at random moments; then it compares what the screen had shown as kept with what the server has.\n\nLast run: ${says}\n\nA reading that was typed but not yet shown as kept may arrive or not; it never arrives twice. \`SEED=${seed} npm run kills\` repeats the moments as far as the machine's own timing lets it.\n`)
 } finally {
-  demo.removeAllListeners('exit')
-  demo.kill('SIGTERM')
-  await new Promise((done) => demo.once('exit', done))
+  await demo.stop()
   rmSync(data, { recursive: true, force: true })
 }
 process.exit(failed ? 1 : 0)

@@ -3,15 +3,10 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test'
+import { numbers } from '../../packages/core/test/trees'
 
 export interface KillsAsked { base: string; kills: number; /** How many of them end the whole browser; the others the page's process. */ browsers: number; seed: number; door: string; log: (says: string) => void }
 export interface KillsTold { kills: number; browsers: number; duringSync: number; shown: number; arrived: number; lost: number[]; twice: number[] }
-
-/** A run of numbers that is the same for the same seed. */
-function numbers(seed: number): () => number {
-  let state = seed >>> 0
-  return () => { state = (Math.imul(state, 1664525) + 1013904223) >>> 0; return state / 2 ** 32 }
-}
 
 /** A browser of our own, in a profile that outlives it. */
 class Phone {

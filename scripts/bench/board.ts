@@ -1,7 +1,8 @@
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
-import { chromium, type Browser } from '@playwright/test'
+import type { Browser } from '@playwright/test'
+import { launchBrowser } from '../browser'
 import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
 import { startServer } from '../../apps/server/src'
@@ -52,7 +53,7 @@ async function longTasks(browser: Browser, at: { base: string; cookie: string[] 
 
 export async function boardBench(): Promise<void> {
   const [full, empty] = await Promise.all([serverWith(500), serverWith(0)])
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  const browser = await launchBrowser()
   const ours: number[][] = []
   const bare: number[][] = []
   const ready: number[] = []

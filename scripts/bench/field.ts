@@ -1,17 +1,13 @@
-import { execFileSync } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
 import PDFDocument from 'pdfkit'
-import { chromium, type Browser } from '@playwright/test'
+import type { Browser } from '@playwright/test'
+import { launchBrowser } from '../browser'
 import { all } from '@rauta/core'
-import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
-import { startServer } from '../../apps/server/src'
-import { fonts, Sheets } from '../../apps/server/src/files/page'
+import { fonts, PdfFile } from '../../apps/server/src/files/page'
 import { drawWireSheet } from '../../apps/server/src/files/wireSheet'
 import { serverWith } from './board'
 import { median, row, time } from './measure'
+import { emptyShell } from './shell'
 
 type Served = Awaited<ReturnType<typeof serverWith>>
 
@@ -20,7 +16,7 @@ async function sheets(at: Served): Promise<void> {
   const doors = all(at.log.facts, 'door')
   let pages = 0
   const ours = async () => {
-    const out = new Sheets('Wire sheets', 'J')
+    const out = new PdfFile('Wire sheets', 'J')
     pages = 0
     out.pdf.on('pageAdded', () => { pages += 1 })
     for (const door of doors) drawWireSheet(out, door, { facts: at.log.facts, origin: 'https://rauta-0a1b2c.local:4443' })
@@ -90,10 +86,7 @@ async function drawing(browser: Browser, at: Served): Promise<void> {
 
 /** Opening without the server, CPU slowed four times, beside an empty shell of the same stack that opens without its server. */
 async function offline(browser: Browser): Promise<void> {
-  const shell = mkdtempSync(join(tmpdir(), 'rauta-shell-'))
-  execFileSync(process.execPath, [resolve('node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', shell], { cwd: resolve('scripts/shell'), stdio: 'ignore', env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } })
-  execFileSync(process.execPath, [resolve('scripts/service-worker.mjs')], { stdio: 'ignore', env: { ...process.env, WEB_DIST: shell, WEB_LEAST: '1' } })
-  const other = await startServer({ dataFolder: null, keyFile: join(shell, 'key'), port: 0, clock: makeClock(1), table: null, webFolder: shell, rigPage: null, logLevel: 'silent' })
+  const other = await emptyShell()
   const at = await serverWith(48)
   const measure = async (base: string, path: string, heading: RegExp, cookie: string[] | null) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
@@ -119,12 +112,11 @@ async function offline(browser: Browser): Promise<void> {
   row('opening without the server, a job of 48 doors, CPU slowed 4 times', `${ours.toFixed(0)} ms`, `an empty shell of the same stack without its server ${bare.toFixed(0)} ms`, (ours / bare).toFixed(2), '1.4')
   await at.close()
   await other.close()
-  rmSync(shell, { recursive: true, force: true })
 }
 
 export async function fieldBench(): Promise<void> {
   const at = await serverWith(500)
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  const browser = await launchBrowser()
   await sheets(at)
   await sync(at)
   await drawing(browser, at)

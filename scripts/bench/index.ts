@@ -1,10 +1,10 @@
-import { execFileSync, spawn } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { PGlite } from '@electric-sql/pglite'
-import { chromium } from '@playwright/test'
+import { launchBrowser } from '../browser'
 import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
 import { startServer } from '../../apps/server/src'
@@ -13,6 +13,7 @@ import { boardBench } from './board'
 import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
 import { planBench } from './plan'
+import { emptyShell } from './shell'
 
 /** Measures what we claim, each beside its baseline in the same run. Machines are noisy: the ratios count. */
 /** People on the controller that is loaded: what a terminal of some size has. */
@@ -85,15 +86,13 @@ function size(): void {
 
 /** Against an empty shell of the same stack, exported by the same bundler in the same run and served the same way. */
 async function usable(): Promise<void> {
-  const shell = mkdtempSync(join(tmpdir(), 'rauta-shell-'))
-  execFileSync(process.execPath, [resolve('node_modules/expo/bin/cli'), 'export', '--platform', 'web', '--output-dir', shell], { cwd: resolve('scripts/shell'), stdio: 'ignore', env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } })
-  const other = await startServer({ dataFolder: null, keyFile: join(shell, 'key'), port: 0, clock: makeClock(1), table: null, webFolder: shell, rigPage: null, logLevel: 'silent' })
+  const other = await emptyShell()
   const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
   const server = await startServer({ dataFolder: null, keyFile: join(folder, 'key'), port: 0, clock: makeClock(1), table: null, webFolder: resolve('apps/web/dist'), rigPage: null, logLevel: 'silent' })
   const base = `http://127.0.0.1:${server.port}`
   const signed = await fetch(`${base}/api/v1/first`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'lead', password: 'long enough 1', job: { name: 'J', client: '', site: '', zone: 'UTC', network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' } } }) })
   const cookie = signed.headers.get('set-cookie')?.split(';')[0]?.split('=') ?? []
-  const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'] })
+  const browser = await launchBrowser()
   const measure = async (url: string, heading: RegExp, signedIn: boolean) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
     if (signedIn) await context.addCookies([{ name: cookie[0] ?? '', value: cookie[1] ?? '', url: base }])
@@ -112,7 +111,6 @@ async function usable(): Promise<void> {
   await browser.close()
   await server.close()
   await other.close()
-  rmSync(shell, { recursive: true, force: true })
   rmSync(folder, { recursive: true, force: true })
 }
 

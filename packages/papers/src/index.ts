@@ -1,4 +1,4 @@
 export * from './decode'
 export * from './read'
 export * from './write'
-export * from './tables'
+export { tableCsv, tableXlsx, type TableOut } from './tables'

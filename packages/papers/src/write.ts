@@ -3,6 +3,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
 import writeWorkbook from 'write-excel-file/node'
 import { isKind, openingKinds, openingWords, partRoles, roleFacts, sheetOf, type Area, type Door, type Meaning, type PartRole, type Sheets } from '@rauta/core'
 import { columnLetters, meaningWords } from '@rauta/core/doorlist'
+import { cellOf, csvStyle, titleOf } from './tables'
 
 /** What a door schedule is written from. */
 export interface ScheduleSource { doors: readonly Door[]; areas: readonly Area[]; cabinets: readonly string[]; sheets: Sheets }
@@ -41,17 +42,17 @@ function rowOf(door: Door, columns: readonly Meaning[], source: ScheduleSource):
 /** The door schedule as CSV in UTF-8 with its mark, so that spreadsheets open it rightly; cells that look like formulas are made harmless. */
 export function scheduleCsv(source: ScheduleSource): string {
   const columns = meaningsFor(source)
-  return stringify([columns.map(meaningWords), ...source.doors.map((d) => rowOf(d, columns, source))], { bom: true, escape_formulas: true, record_delimiter: 'windows' })
+  return stringify([columns.map(meaningWords), ...source.doors.map((d) => rowOf(d, columns, source))], csvStyle)
 }
 
 /** The door schedule as a workbook, with the lists to choose from and tips on each column: the same shape as the template. */
 export async function scheduleXlsx(source: ScheduleSource): Promise<Uint8Array> {
   const columns = meaningsFor(source)
-  const head = columns.map((m) => ({ value: meaningWords(m), fontWeight: 'bold' as const }))
-  const body = source.doors.map((d) => rowOf(d, columns, source).map((v) => (v === null ? null : typeof v === 'number' ? { value: v, type: Number } : { value: v, type: String, format: '@' })))
+  const head = columns.map((m) => titleOf(meaningWords(m)))
+  const body = source.doors.map((d) => rowOf(d, columns, source).map(cellOf))
   const lists = columns.map((m) => choicesOf(m, source))
   const depth = Math.max(1, ...lists.map((l) => l.length))
-  const listRows = [columns.map((m) => ({ value: meaningWords(m), fontWeight: 'bold' as const })), ...Array.from({ length: depth }, (_, i) => lists.map((l) => (l[i] === undefined ? null : { value: l[i], type: String })))]
+  const listRows = [head, ...Array.from({ length: depth }, (_, i) => lists.map((l) => (l[i] === undefined ? null : { value: l[i], type: String })))]
   const book = await writeWorkbook([
     { data: [head, ...body] as never, sheet: 'Doors', stickyRowsCount: 1, columns: columns.map((m) => ({ width: Math.max(10, meaningWords(m).length + 2) })) },
     { data: listRows as never, sheet: 'Lists', columns: columns.map(() => ({ width: 22 })) },

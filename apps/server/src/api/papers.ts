@@ -4,10 +4,10 @@ import { largestPaper, PaperError, scheduleCsv, scheduleXlsx } from '@rauta/pape
 import { v7 } from 'uuid'
 import type { Context } from '../context'
 import { Papers } from '../files/papers'
+import { attach, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
 const fitters = ['lead', 'engineer'] as const
-const xlsx = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 
 /** The door schedule: files in, looked through, taken over; out again as CSV and as a workbook; an empty one to fill in. */
 export function paperRoutes({ log, clock }: Context): Route[] {
@@ -49,14 +49,12 @@ export function paperRoutes({ log, clock }: Context): Route[] {
       },
     },
     { method: 'get', path: '/door-schedule.csv', says: 'The door schedule as CSV', roles: everyone, answer: { media: 'text/csv' }, async handle(_request, response) {
-      response.type('text/csv; charset=utf-8').setHeader('content-disposition', 'attachment; filename="door-schedule.csv"')
-      response.send(scheduleCsv(source()))
+      attach(response, 'text/csv; charset=utf-8', 'door-schedule.csv', scheduleCsv(source()))
     } },
     { method: 'get', path: '/door-schedule.xlsx', says: 'The door schedule as a workbook; with `?empty=1` a template to fill in', roles: everyone, answer: { media: xlsx }, async handle(request, response) {
       const empty = request.query['empty'] === '1'
       const all_ = source()
-      response.type(xlsx).setHeader('content-disposition', `attachment; filename="${empty ? 'door-schedule-template' : 'door-schedule'}.xlsx"`)
-      response.send(Buffer.from(await scheduleXlsx(empty ? { ...all_, doors: [] } : all_)))
+      attach(response, xlsx, `${empty ? 'door-schedule-template' : 'door-schedule'}.xlsx`, await scheduleXlsx(empty ? { ...all_, doors: [] } : all_))
     } },
   ]
 }

@@ -6,9 +6,9 @@ import { listNames, listPdf, tableOf, usualOptions, type ListName, type ListOpti
 import { Printing } from '../files/printing'
 import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../files/wireSheet'
 import type { LanFacts } from '../lan/facts'
+import { attach, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
-const xlsx = 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet'
 const fileName = (text: string) => text.replace(/[^A-Za-z0-9_-]+/g, '-')
 
 /** Sheets and lists on paper: a wire sheet per door, a sheet per controller and cabinet, lists as PDF, CSV and workbook. */
@@ -17,23 +17,22 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
   // A code on paper must open from a phone: the lasting origin where there is one.
   const origin = (request: Request) => lan()?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
   const paper = (request: Request) => ({ facts: log.facts, origin: origin(request) })
-  const send = (response: Response, type: string, name: string, body: Buffer | string) => { response.type(type).setHeader('content-disposition', `attachment; filename="${name}"`).send(body) }
   const existing = <T>(record: T | undefined, what: string): T => { if (!record) throw new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`); return record }
   const pdf = { media: 'application/pdf' }
   const print = (id: unknown) => { const found = printing.of(String(id)); if (!found) throw new HttpProblem(404, 'Not here any more', 'These sheets are not here any more. Make them again.'); return found }
   return [
     { method: 'get', path: '/doors/:id/wire-sheet.pdf', says: 'The wire sheet of a door', roles: everyone, answer: pdf, async handle(request, response) {
       const door = existing(log.facts.door[String(request.params['id'])], 'door')
-      send(response, 'application/pdf', `${fileName(door.ref)}-wire.pdf`, await wireSheetPdf(door, paper(request)))
+      attach(response, 'application/pdf', `${fileName(door.ref)}-wire.pdf`, await wireSheetPdf(door, paper(request)))
     } },
     { method: 'get', path: '/controllers/:id/sheet.pdf', says: 'The strip and check-off of a controller', roles: everyone, answer: pdf, async handle(request, response) {
       const controller = existing(log.facts.controller[String(request.params['id'])], 'controller')
-      send(response, 'application/pdf', `${fileName(controller.ref)}.pdf`, await controllerSheetPdf(controller, paper(request)))
+      attach(response, 'application/pdf', `${fileName(controller.ref)}.pdf`, await controllerSheetPdf(controller, paper(request)))
     } },
     { method: 'get', path: '/cabinets/:name/sheet.pdf', says: 'Everything in a cabinet', roles: everyone, answer: pdf, async handle(request, response) {
       const name = String(request.params['name'])
       existing(Object.values(log.facts.controller).find((c) => c.cabinet === name), 'cabinet')
-      send(response, 'application/pdf', `${fileName(name)}.pdf`, await cabinetSheetPdf(name, paper(request)))
+      attach(response, 'application/pdf', `${fileName(name)}.pdf`, await cabinetSheetPdf(name, paper(request)))
     } },
     { method: 'post', path: '/wire-sheets', says: 'Begins to make the wire sheets of all doors', roles: everyone, answer: answers.print, handle: async (request, _response, account) => printing.start(log.facts, origin(request), account.name, clock.now()) },
     { method: 'get', path: '/wire-sheets/:id', says: 'How far the sheets are', roles: everyone, answer: answers.print, handle: async (request) => print(request.params['id']) },
@@ -42,7 +41,7 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
       const { id, state } = print(request.params['id'])
       const file = printing.file(id)
       if (!file) throw new HttpProblem(409, 'Not ready', state === 'failed' ? 'The sheets could not be made.' : 'The sheets are not ready yet.')
-      send(response, 'application/pdf', 'wire-sheets.pdf', file)
+      attach(response, 'application/pdf', 'wire-sheets.pdf', file)
     } },
     ...listNames.flatMap((which): Route[] => (['pdf', 'csv', 'xlsx'] as const).map((kind): Route => ({
       method: 'get', path: `/lists/${which}.${kind}`, says: `${which} as ${kind.toUpperCase()}; \`drum\` and \`ends\` in metres for cuts`, roles: everyone, answer: { media: kind === 'pdf' ? 'application/pdf' : kind === 'csv' ? 'text/csv' : xlsx },
@@ -52,10 +51,10 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
 
   async function list(which: ListName, kind: 'pdf' | 'csv' | 'xlsx', request: Request, response: Response): Promise<void> {
     const options = optionsOf(request)
-    if (kind === 'pdf') { send(response, 'application/pdf', `${which}.pdf`, await listPdf(which, paper(request), options)); return }
+    if (kind === 'pdf') { attach(response, 'application/pdf', `${which}.pdf`, await listPdf(which, paper(request), options)); return }
     const table = tableOf(which, paper(request), options)
-    if (kind === 'csv') send(response, 'text/csv; charset=utf-8', `${which}.csv`, tableCsv(table))
-    else send(response, xlsx, `${which}.xlsx`, Buffer.from(await tableXlsx(table)))
+    if (kind === 'csv') attach(response, 'text/csv; charset=utf-8', `${which}.csv`, tableCsv(table))
+    else attach(response, xlsx, `${which}.xlsx`, await tableXlsx(table))
   }
 }
 

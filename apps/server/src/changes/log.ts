@@ -49,9 +49,8 @@ export class JobLog {
     return this.inOrder(async () => {
       const before = (await this.db.select().from(changesTable).where(and(eq(changesTable.job, this.job), eq(changesTable.command, request.id))))[0]
       if (before) return { rev: before.rev, changes: before.changes, repeated: true, questions: [] }
-      this.admit(request, author)
       const staging = this.stage()
-      const answer = staging.command(request, author, await this.historyFor(request))
+      const answer = await this.give(staging, request, author)
       await this.commit(staging)
       return answer
     })
@@ -68,8 +67,7 @@ export class JobLog {
         const before = known.get(request.id)
         if (before !== undefined) { results.push({ id: request.id, ok: true, rev: before, repeated: true, questions: 0 }); continue }
         try {
-          this.admit(request, author)
-          const answer = staging.command(request, author, await this.historyFor(request), note)
+          const answer = await this.give(staging, request, author, note)
           known.set(request.id, answer.rev)
           results.push({ id: request.id, ok: true, rev: answer.rev, repeated: false, questions: answer.questions.length })
         } catch (error) {
@@ -84,12 +82,13 @@ export class JobLog {
 
   private stage(): Staging { return new Staging(this.current, this.heads, this.fieldRevs, this.chainKey, Math.floor(this.clock.now())) }
 
-  /** @throws Refusal for a command that this author may not give, or that is not as its schema says */
-  private admit(request: CommandRequest, author: Author): void {
+  /** @throws Refusal for a command that this author may not give, that is not as its schema says, or that does not fit; then nothing is staged */
+  private async give(staging: Staging, request: CommandRequest, author: Author, note = ''): Promise<CommandAnswer> {
     const command = commands[request.name]
     if (!command) throw new Refusal(`There is no command ${request.name}.`)
     if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
     this.check(request.name, command.schema, request.payload)
+    return staging.command(request, author, await this.historyFor(request), note)
   }
 
   /** The earlier revision that an undo or a redo speaks of. */

@@ -1,4 +1,4 @@
-import { digestOf, put, type Change, type Facts, type Question, type RecordKind } from '@rauta/core'
+import { applyChanges, digestOf, put, type Change, type Facts, type Question, type RecordKind } from '@rauta/core'
 import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
 import { chainChanges, type Heads } from './links'
 import type { Author, Entry } from './entry'
@@ -57,15 +57,7 @@ export class Staging {
   }
 
   /** Nobody else sees these facts before they are written, so a table that was copied once is altered where it lies. */
-  private take(list: readonly Change[], rev: number): void {
-    const tables = { ...this.facts, rev } as unknown as Record<string, Record<string, unknown>>
-    for (const { kind, id, after } of list) {
-      if (!this.owned.has(kind)) { tables[kind] = { ...tables[kind] }; this.owned.add(kind) }
-      if (after === null) delete (tables[kind] as Record<string, unknown>)[id]
-      else (tables[kind] as Record<string, unknown>)[id] = after
-    }
-    this.facts = tables as unknown as Facts
-  }
+  private take(list: readonly Change[], rev: number): void { this.facts = applyChanges(this.facts, list, rev, this.owned) }
 
   /** The last revision of each field that was set here. */
   get fieldRevisions(): FieldRevision[] { return [...this.newFieldRevs.values()] }

@@ -1,13 +1,12 @@
-import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type Sheets } from '@rauta/core'
+import { layoutDoor, sheetOf, type Controller, type DeviceSheet, type Door, type DoorLayout, type Net, type Sheets } from '@rauta/core'
 import { inner, type Page } from './page'
 
 /** Codes of colours, IEC 60757 (from memory): what a drawing in black and white says beside a line. */
 export const colourCodes: Readonly<Record<string, string>> = { black: 'BK', brown: 'BN', red: 'RD', orange: 'OG', yellow: 'YE', green: 'GN', blue: 'BU', violet: 'VT', grey: 'GY', white: 'WH', pink: 'PK' }
 
 /** The door drawing in lines: each conductor with the code of its colour beside its screw. */
-export function doorFigure(page: Page, door: Door, controller: Controller, sheets: Sheets): void {
-  const board = boardOf(sheets, controller)
-  const layout = layoutDoor(door, netOf(door, board, sheets), inner, { fromRight: board.controller?.terminalOneAt === 'right', cell: 26 })
+export function doorFigure(page: Page, door: Door, controller: Controller, board: DeviceSheet, net: Net, sheets: Sheets): void {
+  const layout = layoutDoor(door, net, inner, { fromRight: board.controller?.terminalOneAt === 'right', cell: 26 })
   const lift = 74
   page.figure(`${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheets, p.sheet).name}`).join(', ')}, on ${controller.ref}`, layout.height - lift + 14, (x, y) => draw(page, layout, x, y - lift + 6))
 }

@@ -2,7 +2,7 @@ import { jobOf, type Facts } from '@rauta/core'
 import { atHandList, cableList, cutList, labels, usualDrumM, usualEndsM, type Label } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import type { TableOut } from '@rauta/papers'
-import { inner, margin, Sheets, type Column } from './page'
+import { inner, margin, PdfFile, type Column } from './page'
 import type { PaperFor } from './wireSheet'
 
 export const listNames = ['cables', 'cuts', 'labels', 'at-hand'] as const
@@ -36,7 +36,7 @@ const titles: Record<ListName, string> = { cables: 'Cable list', cuts: 'Cut list
 /** The list on paper; labels as a sheet of labels to cut out, each with its code. */
 export async function listPdf(which: ListName, paper: PaperFor, options: ListOptions = usualOptions): Promise<Buffer> {
   const job = jobOf(paper.facts)
-  const out = new Sheets(titles[which], job?.name ?? '')
+  const out = new PdfFile(titles[which], job?.name ?? '')
   if (which === 'labels') drawLabels(out, labels(paper.facts, sheetsFor(paper.facts)), paper.origin)
   else {
     const page = out.page()
@@ -55,7 +55,7 @@ const down = 9
 const tall = (841.89 - 2 * margin) / down
 const wide = inner / across
 
-function drawLabels(out: Sheets, list: readonly Label[], origin: string): void {
+function drawLabels(out: PdfFile, list: readonly Label[], origin: string): void {
   let page = out.page()
   if (list.length === 0) page.line('Nothing is planned yet.')
   list.forEach((label, i) => {

@@ -15,7 +15,7 @@ export const inner = 595.28 - 2 * margin
 const bottom = 841.89 - margin
 
 /** A4, tagged for reading aloud; nothing on it is told by colour alone. */
-export class Sheets {
+export class PdfFile {
   readonly pdf: PDFKit.PDFDocument
   private readonly parts: Buffer[] = []
   private readonly finished: Promise<Buffer>

@@ -1,11 +1,11 @@
 import { all, boardOf, cableName, inCurrentOrder, jobOf, judgeReading, netOf, newestOf, openSnags, plannedOf, readingFacts, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
 import { chainHead, sheetsFor } from '@rauta/contracts'
-import { Sheets, type Page } from './page'
+import { PdfFile, type Page } from './page'
 
 /** A door's record for people: A4, plan, readings, device, proofs with evidence, signatures and the head of the chain. */
 export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {
   const job = jobOf(facts)
-  const out = new Sheets(`${door.ref} ${door.name}: record`, job?.name ?? '')
+  const out = new PdfFile(`${door.ref} ${door.name}: record`, job?.name ?? '')
   const page = out.page()
   const time = timeWriter(job?.zone ?? 'UTC')
   page.title(`${door.ref} ${door.name}`)

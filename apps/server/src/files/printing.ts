@@ -1,6 +1,6 @@
-import { all, jobOf, type Facts } from '@rauta/core'
+import { all, byWalk, jobOf, type Facts } from '@rauta/core'
 import { v7 } from 'uuid'
-import { Sheets } from './page'
+import { PdfFile } from './page'
 import { drawWireSheet } from './wireSheet'
 
 /** Sheets of many doors in the making. */
@@ -14,11 +14,11 @@ export class Printing {
 
   start(facts: Facts, origin: string, by: string, now: number): Print {
     for (const [id, p] of this.prints) if (now - p.at > keptMs) this.prints.delete(id)
-    const doors = all(facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+    const doors = all(facts, 'door').sort(byWalk)
     const print = { id: v7(), by, total: doors.length, done: 0, state: 'running' as Print['state'], says: 'Begins.', file: null as Buffer | null, at: now }
     this.prints.set(print.id, print)
     const work = async () => {
-      const out = new Sheets('Wire sheets', jobOf(facts)?.name ?? '')
+      const out = new PdfFile('Wire sheets', jobOf(facts)?.name ?? '')
       for (const door of doors) {
         if (print.state === 'stopped') break
         drawWireSheet(out, door, { facts, origin })

@@ -1,7 +1,7 @@
-import { all, boardOf, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, switchesFor, windowWords, wireHints, type Controller, type Door, type Facts, type Part, type SwitchCoding } from '@rauta/core'
+import { all, boardOf, byRef, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, switchesFor, windowWords, wireHints, type Controller, type DeviceSheet, type Door, type Facts, type Part, type SwitchCoding } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { doorFigure } from './doorFigure'
-import { inner, margin, Sheets, type Column, type Page } from './page'
+import { inner, margin, PdfFile, type Column, type Page } from './page'
 
 /** Where the codes on paper lead to. */
 export interface PaperFor { facts: Facts; origin: string }
@@ -10,8 +10,8 @@ const conductorColumns: readonly Column[] = [{ title: 'From', width: 62 }, { tit
 const readingColumns: readonly Column[] = [{ title: 'Cable', width: 52 }, { title: 'Reading', width: 190 }, { title: 'Should be', width: 130 }, { title: 'Measured', width: inner - 372 }]
 
 /** What is wired at one door: drawing, every conductor with its two ends, what else to mind, readings with their windows. */
-export function drawWireSheet(sheetsOut: Sheets, door: Door, { facts, origin }: PaperFor): void {
-  const page = sheetsOut.page()
+export function drawWireSheet(out: PdfFile, door: Door, { facts, origin }: PaperFor): void {
+  const page = out.page()
   const sheets = sheetsFor(facts)
   const controller = facts.controller[door.placement?.controller ?? '']
   page.code(`${origin}/doors/${door.id}/wire`, margin + inner - 62, margin - 8, 62)
@@ -21,8 +21,9 @@ export function drawWireSheet(sheetsOut: Sheets, door: Door, { facts, origin }: 
   if (!controller) { page.lead('The door is on no controller yet, so no conductor has an end.'); return }
   page.lead(`On ${controller.ref} ${sheetOf(sheets, controller.sheet).name} in ${controller.cabinet}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}`)
   page.pdf.moveDown(0.5)
-  doorFigure(page, door, controller, sheets)
-  const net = netOf(door, boardOf(sheets, controller), sheets)
+  const board = boardOf(sheets, controller)
+  const net = netOf(door, board, sheets)
+  doorFigure(page, door, controller, board, net, sheets)
   const cores = new Map(door.cables.map((c) => [c.id, coresOf(c, net.conductors)]))
   if (net.conductors.length) {
     page.heading('Conductors, as the current runs')
@@ -34,7 +35,7 @@ export function drawWireSheet(sheetsOut: Sheets, door: Door, { facts, origin }: 
   const hints = wireHints(door, controller, sheets)
   if (hints.length) { page.heading('Mind'); for (const h of hints) page.box(h.says) }
   for (const part of door.parts) switchFigure(page, part, sheetOf(sheets, part.sheet).coding)
-  readings(page, door, controller, facts)
+  readings(page, door, board, facts)
 }
 
 /** How the switches of a device stand for its address, drawn: on is up, a turning switch shows its digit. */
@@ -55,9 +56,8 @@ function switchFigure(page: Page, part: Part, coding: SwitchCoding | undefined):
   })
 }
 
-function readings(page: Page, door: Door, controller: Controller, facts: Facts): void {
+function readings(page: Page, door: Door, board: DeviceSheet, facts: Facts): void {
   const sheets = sheetsFor(facts)
-  const board = boardOf(sheets, controller)
   const planned = plannedOf(facts, sheets)
   const rows = door.cables.flatMap((c) => readingsFor(door, c.id, sheets, board).map((kind) => {
     const expected = expectedReading(door, c.id, kind, planned, kind === 'loop')
@@ -69,7 +69,7 @@ function readings(page: Page, door: Door, controller: Controller, facts: Facts):
 }
 
 export async function wireSheetPdf(door: Door, paper: PaperFor): Promise<Buffer> {
-  const out = new Sheets(`${door.ref} ${door.name}: wire sheet`, jobOf(paper.facts)?.name ?? '')
+  const out = new PdfFile(`${door.ref} ${door.name}: wire sheet`, jobOf(paper.facts)?.name ?? '')
   drawWireSheet(out, door, paper)
   return out.end()
 }
@@ -77,7 +77,7 @@ export async function wireSheetPdf(door: Door, paper: PaperFor): Promise<Buffer>
 const stripColumns: readonly Column[] = [{ title: 'Terminal', width: 90 }, { title: 'Group', width: 60 }, { title: 'On it', width: inner - 150 }]
 
 /** A controller: its strip with everything on it, links between boards, what hangs on its supply, and the check-off of its cabinet. */
-export function drawControllerSheet(out: Sheets, controller: Controller, { facts, origin }: PaperFor): void {
+export function drawControllerSheet(out: PdfFile, controller: Controller, { facts, origin }: PaperFor): void {
   const sheets = sheetsFor(facts)
   const board = boardOf(sheets, controller)
   const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id)
@@ -91,13 +91,15 @@ export function drawControllerSheet(out: Sheets, controller: Controller, { facts
   for (const item of checkOff(controller, facts, sheets)) page.box(item.says, done[item.id] ? `done by ${done[item.id]?.by}` : '')
   page.heading('Strip')
   const on = new Map<string, string[]>()
-  for (const d of doors) for (const c of netOf(d, board, sheets).conductors) on.set(c.terminal.id, [...(on.get(c.terminal.id) ?? []), `${d.ref} ${c.part} ${c.leadName}${c.colour ? ` (${c.colour})` : ''}, ${c.cable}`])
-  for (const d of doors) for (const l of netOf(d, board, sheets).links) for (const [t, other] of [[l.from, l.to], [l.to, l.from]] as const) on.set(t.id, [...(on.get(t.id) ?? []), `link to ${other.id}`])
+  const put = (id: string, says: string) => on.set(id, [...(on.get(id) ?? []), says])
+  const nets = doors.map((d) => ({ d, net: netOf(d, board, sheets) }))
+  for (const { d, net } of nets) for (const c of net.conductors) put(c.terminal.id, `${d.ref} ${c.part} ${c.leadName}${c.colour ? ` (${c.colour})` : ''}, ${c.cable}`)
+  for (const { net } of nets) for (const { from, to } of net.links) { put(from.id, `link to ${to.id}`); put(to.id, `link to ${from.id}`) }
   page.table(stripColumns, board.terminals.map((t) => [`${t.id} ${t.label}`, t.group === '*' ? 'any' : t.group, on.get(t.id)?.join('; ') ?? 'empty']))
 }
 
 export async function controllerSheetPdf(controller: Controller, paper: PaperFor): Promise<Buffer> {
-  const out = new Sheets(`${controller.ref}: sheet`, jobOf(paper.facts)?.name ?? '')
+  const out = new PdfFile(`${controller.ref}: sheet`, jobOf(paper.facts)?.name ?? '')
   drawControllerSheet(out, controller, paper)
   return out.end()
 }
@@ -106,9 +108,9 @@ export async function controllerSheetPdf(controller: Controller, paper: PaperFor
 export async function cabinetSheetPdf(name: string, paper: PaperFor): Promise<Buffer> {
   const { facts } = paper
   const sheets = sheetsFor(facts)
-  const out = new Sheets(`${name}: cabinet`, jobOf(facts)?.name ?? '')
+  const out = new PdfFile(`${name}: cabinet`, jobOf(facts)?.name ?? '')
   const page = out.page()
-  const controllers = all(facts, 'controller').filter((c) => c.cabinet === name).sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  const controllers = all(facts, 'controller').filter((c) => c.cabinet === name).sort(byRef)
   const units = all(facts, 'unit').filter((u) => u.cabinet === name)
   page.title(name)
   page.line(`${jobOf(facts)?.name ?? ''} · cabinet`)

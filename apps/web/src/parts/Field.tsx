@@ -1,3 +1,4 @@
+import { Action } from './Action'
 import { Input } from './controls'
 import type { TextInputProps } from 'react-native'
 import { View } from 'react-native'
@@ -11,6 +12,16 @@ export function Field({ label, value, onChange, error, hint, mono, secret, keybo
   return (
     <Input label={label} aria-label={label} value={value} onChangeText={onChange} renderErrorMessage={!!error} {...(error ? { errorMessage: error } : {})} {...(hint ? { placeholder: hint } : {})} secureTextEntry={!!secret} {...(keyboard ? { inputMode: keyboard } : {})}
       {...(onSubmit ? { onSubmitEditing: onSubmit } : {})} {...(autoComplete ? { autoComplete } : {})} {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0 } } : {})} autoCapitalize="none" autoCorrect={false} />
+  )
+}
+
+/** One line to fill in with the button that takes it beside. */
+export function FieldToEnter({ action, onEnter, ...field }: Omit<FieldProps, 'onSubmit'> & { action: string; onEnter: () => Promise<unknown> }) {
+  return (
+    <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
+      <View style={{ flex: 1 }}><Field {...field} onSubmit={() => { void onEnter() }} /></View>
+      <View style={{ width: 110, marginBottom: field.error ? 26 : 0 }}><Action kind="plain" label={action} onPress={onEnter} /></View>
+    </View>
   )
 }
 

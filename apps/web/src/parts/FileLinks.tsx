@@ -1,5 +1,6 @@
 import { View } from 'react-native'
 import { Action } from './Action'
+import { saveFrom } from './save'
 
 const words = { pdf: 'PDF', csv: 'CSV', xlsx: 'Workbook' } as const
 type Kind = keyof typeof words
@@ -8,12 +9,7 @@ type Kind = keyof typeof words
 export function FileLinks({ path, name, kinds = ['pdf', 'csv', 'xlsx'], query = '' }: { path: string; name: string; kinds?: readonly Kind[]; query?: string }) {
   return (
     <View style={{ flexDirection: 'row', gap: 8 }}>
-      {kinds.map((kind) => <View key={kind} style={{ flex: 1 }}><Action kind="plain" label={kinds.length === 1 ? `${name}, ${words[kind]}` : words[kind]} name={`${name} as ${words[kind]}`} onPress={() => save(`/api/v1${path}.${kind}${query}`)} /></View>)}
+      {kinds.map((kind) => <View key={kind} style={{ flex: 1 }}><Action kind="plain" label={kinds.length === 1 ? `${name}, ${words[kind]}` : words[kind]} name={`${name} as ${words[kind]}`} onPress={() => saveFrom(`/api/v1${path}.${kind}${query}`)} /></View>)}
     </View>
   )
-}
-
-function save(href: string): void {
-  const link = Object.assign(document.createElement('a'), { href, download: '' })
-  link.click()
 }

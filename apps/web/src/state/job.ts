@@ -6,7 +6,7 @@ import { AwayError, get, post, ProblemError } from './api'
 import { alone } from './alone'
 import { allWaiting, discardWaiting, factsFrom, keepWaiting, loadKept, requestOf, retryRefused, saveEntries, saveSnapshot, settleWaiting, type LogEntry, type SnapshotRecords, type Waiting } from './kept'
 import { sendPhotos } from './photos'
-import { useSession } from './session'
+import { keptMe, useSession } from './session'
 
 interface JobState {
   /** As the server has it, or had it when it was last heard of. */
@@ -50,9 +50,8 @@ function overlay(base: Facts, outbox: readonly Waiting[]): Facts {
 
 interface Snapshot { rev: number; records: SnapshotRecords }
 
-const seenBefore = 'rauta.kept'
-/** What this phone has of the job is read, or the facts are asked for, before anything is drawn. */
-const known = typeof localStorage !== 'undefined' && localStorage.getItem(seenBefore) !== null
+/** Where somebody was here before, what this phone has of the job is read, or the facts are asked for, before anything is drawn. */
+const known = keptMe() !== null
 let early: Promise<Snapshot | null> | null = typeof document === 'undefined' || known ? null : get<Snapshot>('/facts').catch(() => null)
 const keptEarly = typeof document === 'undefined' || !known ? Promise.resolve(null) : loadKept().catch(() => null)
 
@@ -71,7 +70,6 @@ export const useJob = create<JobState>((set, getState) => {
     const facts = factsFrom(snapshot.records, snapshot.rev)
     setBase(facts)
     set({ connection: 'live' })
-    try { localStorage.setItem(seenBefore, '1') } catch { /* a private window: then the job is asked for anew each time */ }
     later(() => { void saveSnapshot(keyOf(facts), facts).catch(() => undefined) })
     if (wanted > snapshot.rev) await catchUp(wanted)
   }

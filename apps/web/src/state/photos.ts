@@ -1,4 +1,4 @@
-import { AwayError, postFile, ProblemError } from './api'
+import { postFile, ProblemError } from './api'
 import { keepPhoto, keptPhoto, photoSent, photosToSend } from './kept'
 
 /** Longest side of a kept picture, pixels: a nameplate is still read, and a hundred fit on a phone. */
@@ -39,9 +39,6 @@ export async function photoUrl(id: string): Promise<string> {
   const kept = await keptPhoto(id).catch(() => null)
   return kept ? URL.createObjectURL(new Blob([kept.bytes], { type: kept.type })) : `/api/v1/photos/${id}`
 }
-
-/** Whether a failure only means that the server is away. */
-export const isAway = (error: unknown): boolean => error instanceof AwayError
 
 async function hashOf(bytes: ArrayBuffer): Promise<string> {
   if ('subtle' in crypto) return hex(new Uint8Array(await crypto.subtle.digest('SHA-256', bytes)))

@@ -21,7 +21,7 @@ let early: Promise<Me | null> | null = typeof document === 'undefined' ? null : 
 
 const keptKey = 'rauta.me'
 /** Who was here last on this phone: known before anything is asked or opened. */
-function keptMe(): Me | null {
+export function keptMe(): Me | null {
   try {
     const kept = JSON.parse(localStorage.getItem(keptKey) ?? 'null') as Me | null
     return kept?.state === 'in' && kept.name ? kept : null
@@ -37,7 +37,7 @@ function keepMe(me: Me | null): void {
 }
 
 export const useSession = create<Session>((set, read) => ({
-  me: typeof localStorage === 'undefined' ? null : keptMe(),
+  me: keptMe(),
   expired: false,
   unknown: false,
   async look() {

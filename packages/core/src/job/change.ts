@@ -18,10 +18,12 @@ export function drop<K extends RecordKind>(facts: Facts, kind: K, id: string): C
   return before ? [{ kind, id, before, after: null } as Change] : []
 }
 
-/** Applies changes in order and returns new facts at revision `rev`; the tables that are not touched are shared. */
-export function applyChanges(facts: Facts, changes: readonly Change[], rev: number): Facts {
+/**
+ * Applies changes in order and returns new facts at revision `rev`; the tables that are not touched are shared.
+ * @param copied kinds whose tables nobody else sees: those are altered where they lie, and what is copied here is added to them
+ */
+export function applyChanges(facts: Facts, changes: readonly Change[], rev: number, copied = new Set<RecordKind>()): Facts {
   const next: Record<string, unknown> = { ...facts, rev }
-  const copied = new Set<RecordKind>()
   for (const change of changes) {
     if (!recordKinds.includes(change.kind)) continue
     if (!copied.has(change.kind)) {

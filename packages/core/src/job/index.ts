@@ -1,3 +1,4 @@
 export * from './facts'
 export * from './change'
 export * from './finding'
+export * from './order'

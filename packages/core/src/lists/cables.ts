@@ -2,12 +2,11 @@ import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Cable, Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
+import { byWalk } from '../job/order'
 import { cableName } from '../power/conductor'
 
 /** One cable of the job, with both its ends. */
 export interface CableRow { /** `Q-01 W2`. */ name: string; door: string; cable: string; from: string; to: string; kind: string; cores: number; lengthM: number | null; plannedM: number | null; state: 'to pull' | 'pulled' | 'ended' | 'tested' }
-
-const byWalk = (a: Door, b: Door) => a.walk - b.walk || a.ref.localeCompare(b.ref, 'en', { numeric: true })
 
 function stateOf(facts: Facts, door: Door, cable: Cable): CableRow['state'] {
   const tick = facts.tick[`${door.id}/${cable.id}`]

@@ -13,6 +13,7 @@ import { stop, warn, marks, type Finding, type Mark } from '../job/finding'
 import { standings, type Standing } from '../proving/standing'
 import { planFindings } from '../wiring/findings'
 import { judgeReading } from '../readings/judge'
+import { newestOf } from '../readings/newest'
 import { readingsFor } from '../readings/asked'
 import { readingFacts, type Reading } from '../readings/records'
 import type { Planned } from '../wiring/volts'
@@ -77,20 +78,16 @@ function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   return { mark: 'plan', sign: 'given', share: 1, says: 'Every part has its terminal.', findings }
 }
 
+const listed = new WeakMap<Facts['door'], readonly Door[]>()
+/** Every door as a list that stays the same while no door changes: what is worked out for a supply is kept by it. */
+function everyDoor(facts: Facts): readonly Door[] {
+  const list = listed.get(facts.door) ?? all(facts, 'door')
+  listed.set(facts.door, list)
+  return list
+}
+
 /** A door's surroundings from the facts. */
-export const plannedOf = (facts: Facts, sheets: Sheets, doors: readonly Door[] = all(facts, 'door')): Planned => ({ controllers: facts.controller, doors, sheets })
-
-/** Newest reading of a kind on a cable. */
-export function newestReading(facts: Facts, door: string, cable: string, kind: Reading['kind']): Reading | undefined {
-  return all(facts, 'reading').filter((r) => r.door === door && r.cable === cable && r.kind === kind).sort((a, b) => b.at - a.at)[0]
-}
-
-/** The newest reading of each kind on a cable. */
-export function newestOf(facts: Facts, door: string, cable: string): Reading[] {
-  const newest = new Map<string, Reading>()
-  for (const r of all(facts, 'reading')) if (r.door === door && r.cable === cable && r.at >= (newest.get(r.kind)?.at ?? -Infinity)) newest.set(r.kind, r)
-  return [...newest.values()]
-}
+export const plannedOf = (facts: Facts, sheets: Sheets, doors: readonly Door[] = everyDoor(facts)): Planned => ({ controllers: facts.controller, doors, sheets })
 
 /** What an `ended` tick is true of: the cable and the terminals its conductors sit on. */
 export function endingDigest(door: Door, cable: string): string {
@@ -104,6 +101,8 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   const controller = facts.controller[door.placement?.controller ?? '']
   const sheet = controller ? boardOf(sheets, controller) : null
   const findings: Finding[] = []
+  /** Of readings that nobody asked for: told after the others. */
+  const besides: Finding[] = []
   let done = 0
   let total = 0
   let stale = ''
@@ -119,23 +118,25 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
     need(!!tick?.ended, `${cable.id} to ${cable.part} is still to be ended.`)
     need(!!tick?.tested, `${cable.id} to ${cable.part} is still to be tested.`)
     if (tick?.ended?.on && tick.ended.on !== endingDigest(door, cable.id)) stale ||= `${cable.id} was ended before its terminals, cable or part changed. Look at it again and tick it anew.`
-    for (const kind of readingsFor(door, cable.id, sheets, sheet)) {
-      const reading = newestReading(facts, door.id, cable.id, kind)
-      need(!!reading, `${cable.id}: ${readingFacts[kind].name} is still to be measured.`)
-      const verdict = reading ? judgeReading(reading, door, planned, newestOf(facts, door.id, cable.id)) : null
-      if (reading && !verdict) findings.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
-      if (reading && verdict && !verdict.in) findings.push(stop('wire', 'reading', `${cable.id} ${readingFacts[kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
+    const newest = newestOf(facts, door.id, cable.id)
+    const asked = readingsFor(door, cable.id, sheets, sheet)
+    const judge = (reading: Reading, into: Finding[]) => {
+      const verdict = judgeReading(reading, door, planned, newest)
+      if (!verdict && asked.includes(reading.kind)) into.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
+      if (verdict && !verdict.in) into.push(stop('wire', 'reading', `${cable.id} ${readingFacts[reading.kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
     }
+    for (const kind of asked) {
+      const reading = newest.find((r) => r.kind === kind)
+      need(!!reading, `${cable.id}: ${readingFacts[kind].name} is still to be measured.`)
+      if (reading) judge(reading, findings)
+    }
+    for (const reading of newest) if (!asked.includes(reading.kind)) judge(reading, besides)
   }
   if (sheet?.controller && controller) {
     const open = checkOff(controller, facts, sheets).filter((item) => !facts.cabinet[controller.id]?.done[item.id])
     need(open.length === 0, `Cabinet ${controller.cabinet} of ${controller.ref}: ${open.length} still to check off.`)
   }
-  for (const cable of door.cables) for (const reading of newestOf(facts, door.id, cable.id)) {
-    if (readingsFor(door, cable.id, sheets, sheet).includes(reading.kind)) continue
-    const verdict = judgeReading(reading, door, planned, newestOf(facts, door.id, cable.id))
-    if (verdict && !verdict.in) findings.push(stop('wire', 'reading', `${cable.id} ${readingFacts[reading.kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
-  }
+  findings.push(...besides)
   const share = total ? done / total : 0
   const bad = findings.find((f) => f.grade === 'stop')
   if (door.parts.length > 0 && door.parts.every((p) => sheetOf(sheets, p.sheet).leads.length === 0)) return { mark: 'wire', sign: 'notNeeded', share: 1, says: 'No cable at this door: its battery and its mounting are looked at instead.', findings }

@@ -3,6 +3,7 @@ import { addressRange, switchesFor } from '../devices/coding'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
 import { all, jobOf, type Facts, type SiteNetwork } from '../job/facts'
+import { byRef } from '../job/order'
 import type { BusRun } from './records'
 import { segmentFaults, segmentLimits } from '../power/segment'
 import { addressFault, ipv4, ipv4Text } from './address'
@@ -83,8 +84,6 @@ export class FreeAddresses {
   }
 }
 
-const byRef = (a: { ref: string }, b: { ref: string }) => a.ref.localeCompare(b.ref, 'en', { numeric: true })
-
 function faultOf(line: Omit<AddressLine, 'fault' | 'proposed'>, network: SiteNetwork, owners: ReadonlyMap<string, string[]>, ranges: readonly { from: number; to: number }[]): string | null {
   const other = owners.get(line.address)?.find((ref) => ref !== line.ref) ?? ((owners.get(line.address)?.length ?? 0) > 1 ? line.ref : undefined)
   if (other) return `${line.address} is planned for ${other} as well.`
@@ -157,12 +156,10 @@ function busPlan(controller: { id: string; ref: string }, bus: string, hanging: 
     line.words = set?.ok ? set.words : ''
   }
   // The chain as it will be when it is set as told here; lengths from device to device count where they are known.
-  const chain = [{ id: controller.ref, address: null, unitLoad: 0 }, ...lines.filter((l) => l.proposed !== null).map((l) => ({ id: l.ref, address: l.proposed, unitLoad: l.unitLoad }))]
-  faults.push(...segmentFaults(chain.map((s, i) => ({ ...s, terminator: i === 0 || i === chain.length - 1, fromPreviousM: run?.stations[keyAt(lines, s.id)]?.fromPreviousM ?? 0, stubM: run?.stations[keyAt(lines, s.id)]?.stubM ?? 0, reference: !run?.stations[keyAt(lines, s.id)]?.noReference }))))
+  const chain = [{ id: controller.ref, address: null, unitLoad: 0, at: {} as BusRun['stations'][string] }, ...lines.filter((l) => l.proposed !== null).map((l) => ({ id: l.ref, address: l.proposed, unitLoad: l.unitLoad, at: run?.stations[`${l.door}/${l.part}`] ?? {} }))]
+  faults.push(...segmentFaults(chain.map(({ at, ...s }, i) => ({ ...s, terminator: i === 0 || i === chain.length - 1, fromPreviousM: at.fromPreviousM ?? 0, stubM: at.stubM ?? 0, reference: !at.noReference }))))
   return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults, known: run !== undefined }
 }
-
-const keyAt = (lines: readonly BusLine[], ref: string): string => { const line = lines.find((l) => l.ref === ref); return line ? `${line.door}/${line.part}` : '' }
 
 /** A jumper that speaks of the terminator, and where it must stand: on at the end of the chain and nowhere else. */
 function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] {

@@ -3,6 +3,7 @@ import type { Cable, Door } from '../doors/door'
 import { cableName, conductorOhmPerKm, iec60228, type CableType } from '../power/conductor'
 import { loopOhm } from '../power/run'
 import type { Expected } from './expected'
+import { readingText as show } from './records'
 
 /** What may be behind a reading, and the reading that would tell it from the next. */
 export interface Cause { rule: string; says: string; tell: string }
@@ -10,7 +11,6 @@ export interface Cause { rule: string; says: string; tell: string }
 /** A cause whose ohms follow from the plan: it either explains the reading or it doesn't. */
 interface Guess extends Cause { ohm: number }
 
-const show = (n: number) => (n >= 100 ? n.toFixed(0) : n.toFixed(2))
 /** How near a guess must come, beside what a meter's leads add. */
 const near = (value: number, guess: number): number => Math.abs(value - guess) / (0.05 * guess + 0.05)
 

@@ -1,12 +1,9 @@
-import { boardOf } from '../devices/board'
 import { sheetOf } from '../devices/sheet'
 import { partOf, type Door } from '../doors/door'
 import { loopOhm } from '../power/run'
 import { seenOhm } from '../power/supervised'
-import { solveTree } from '../power/tree'
-import { supplyOf } from '../supplies/fed'
-import { netAt, type SourceState } from '../supplies/net'
-import { lockVolts, waysOf, type Planned } from '../wiring/volts'
+import type { Moment } from '../supplies/net'
+import { lockHere, voltsAt, waysOf, type Planned } from '../wiring/volts'
 import { readingFacts, type ReadingKind, type ReadingUnit } from './records'
 
 /** What a reading should be, with its window; `unit` is printed after it. */
@@ -61,20 +58,27 @@ type VoltKind = 'voltsRest' | 'voltsDriven' | 'voltsHold' | 'polarity'
 const between = (value: number, onCharge: number) => ({ from: around(Math.min(value, onCharge), tolerances.volts).from, to: around(Math.max(value, onCharge), tolerances.volts).to })
 
 function lockReading(door: Door, kind: VoltKind, planned: Planned, opened: ReadonlySet<string>): Expected | null {
-  const lock = partOf(door, 'lock')
-  const facts = lock && sheetOf(planned.sheets, lock.sheet).lock
-  const volts = lockVolts(door, planned, opened)
-  if (!facts || !volts || volts.pullV === null || volts.restV === null) return null
+  const lock = lockHere(door, planned, opened)
+  if (!lock) return null
+  const { facts, ways, node, pulls, part } = lock
+  /** Volts with the supply as set, and with it on charge. */
+  const seen = (moment: Moment): readonly [number, number] | null => {
+    const set = voltsAt(ways, node, moment, 'nominal')
+    return set === null ? null : [set, voltsAt(ways, node, moment, 'floating') ?? set]
+  }
+  const rest = seen({ kind: 'rest' })
+  const pull = seen(pulls)
+  if (!rest || !pull) return null
+  const fed = facts.fail === 'safe' ? rest : pull
   const share = door.drive?.holdShare ?? 1
-  const fed = facts.fail === 'safe' ? [volts.restV, volts.restFloatV ?? volts.restV] as const : [volts.pullV, volts.pullFloatV ?? volts.pullV] as const
   const always = facts.principle === 'magnetic'
   switch (kind) {
-    case 'voltsRest': return { value: volts.restV, ...between(volts.restV, volts.restFloatV ?? volts.restV), unit: 'V', says: 'at the lock, nobody passing' }
+    case 'voltsRest': return { value: rest[0], ...between(...rest), unit: 'V', says: 'at the lock, nobody passing' }
     case 'voltsHold': return { value: fed[0] * share, ...between(fed[0] * share, fed[1] * share), unit: 'V', says: 'at the lock, two seconds after it was driven' }
-    case 'polarity': return { value: fed[0], ...between(fed[0], fed[1]), unit: 'V', says: `red lead on ${plusLead(sheetOf(planned.sheets, lock.sheet).leads)}, while the lock is fed` }
+    case 'polarity': return { value: fed[0], ...between(...fed), unit: 'V', says: `red lead on ${plusLead(sheetOf(planned.sheets, part.sheet).leads)}, while the lock is fed` }
     case 'voltsDriven': {
       const driven = always || facts.fail === 'secure' ? fed : ([0, 0] as const)
-      const window = between(driven[0], driven[1])
+      const window = between(...driven)
       return { value: driven[0], ...window, from: driven[0] > 0 ? Math.max(window.from, facts.leastV) : window.from, unit: 'V', says: always ? 'at the lock while it holds the leaf' : 'at the lock while it is driven' }
     }
   }
@@ -88,23 +92,16 @@ function fedReading(door: Door, partId: string, kind: VoltKind, planned: Planned
   const controller = planned.controllers[door.placement?.controller ?? '']
   if (!part || !controller || kind === 'voltsDriven' || kind === 'voltsHold') return null
   const ways = waysOf(door, planned, opened)
-  const at = (state: SourceState): number | null => {
-    const solved = solveTree(netAt(ways, { kind: 'rest' }, state).tree)
-    if (!solved.ok) return null
-    const volts = solved.volts[`${door.id}/${part.id}`]
-    return volts === undefined ? null : (solved.amps[`${door.id}/${part.id}`] ?? 0) > 0 ? volts : 0
-  }
-  const [value, floating] = [at('nominal'), at('floating')]
+  const node = `${door.id}/${part.id}`
+  if (![...ways.readers, ...ways.locks].some((c) => c.node === node)) return null
+  const [value, floating] = [voltsAt(ways, node, { kind: 'rest' }, 'nominal'), voltsAt(ways, node, { kind: 'rest' }, 'floating')]
   if (value === null) return null
   return { value, ...between(value, floating ?? value), unit: 'V', says: kind === 'polarity' ? `red lead on ${plusLead(sheetOf(planned.sheets, part.sheet).leads)}` : 'at the device, its cable on' }
 }
 
 /** Volts that the lock would see with the supply at the end of its battery: what a reading that is too low may mean. */
 export function atBatteryEnd(door: Door, planned: Planned): number | null {
-  const lock = partOf(door, 'lock')
-  const controller = planned.controllers[door.placement?.controller ?? '']
-  if (!lock || !controller || boardOf(planned.sheets, supplyOf(controller, planned.controllers)).feeds) return null
-  const facts = sheetOf(planned.sheets, lock.sheet).lock
-  const solved = solveTree(netAt(waysOf(door, planned, new Set()), facts?.fail === 'safe' ? { kind: 'rest' } : { kind: 'pull', door: door.id }, 'batteryEnd').tree)
-  return solved.ok ? (solved.volts[`${door.id}/${lock.id}`] ?? null) : null
+  const lock = lockHere(door, planned)
+  if (!lock || lock.ways.board.feeds) return null
+  return voltsAt(lock.ways, lock.node, lock.facts.fail === 'safe' ? { kind: 'rest' } : lock.pulls, 'batteryEnd')
 }

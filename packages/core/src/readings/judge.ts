@@ -1,11 +1,9 @@
-import { boardOf } from '../devices/board'
 import type { Door } from '../doors/door'
 import { loopOhm } from '../power/run'
 import type { Planned } from '../wiring/volts'
-import { readingsFor } from './asked'
 import { endCauses, loopCauses, voltCauses, type Cause } from './causes'
 import { atBatteryEnd, expectedReading, leastInsulationMohm, longestNetworkM, type Expected } from './expected'
-import { readingFacts, type Reading } from './records'
+import { readingFacts, readingText, type Reading } from './records'
 
 export interface ReadingVerdict {
   in: boolean
@@ -34,8 +32,7 @@ export function judgeReading(reading: Reading, door: Door, planned: Planned, oth
 
 /** `0.50 to 1.10 Ω`, `at least 0.50 MΩ`. */
 export function windowWords(expected: Expected): string {
-  const show = (n: number) => (Math.abs(n) >= 100 ? n.toFixed(0) : n.toFixed(2))
-  return expected.to === Infinity ? `at least ${show(expected.from)} ${expected.unit}` : `${show(expected.from)} to ${show(expected.to)} ${expected.unit}`
+  return expected.to === Infinity ? `at least ${readingText(expected.from)} ${expected.unit}` : `${readingText(expected.from)} to ${readingText(expected.to)} ${expected.unit}`
 }
 
 function causesOf(reading: Reading, value: number, expected: Expected, door: Door, planned: Planned, others: readonly Reading[]): Cause[] {
@@ -53,11 +50,4 @@ function causesOf(reading: Reading, value: number, expected: Expected, door: Doo
       return voltCauses(value, expected, verdict ? (verdict.in ? 'good' : 'bad') : 'none', atEnd)
     }
   }
-}
-
-/** Readings that Wire calls for, over all cables of a door: `cable` and `kind`. */
-export function calledFor(door: Door, planned: Planned): { cable: string; kind: Reading['kind'] }[] {
-  const controller = planned.controllers[door.placement?.controller ?? '']
-  const board = controller ? boardOf(planned.sheets, controller) : null
-  return door.cables.flatMap((c) => readingsFor(door, c.id, planned.sheets, board).map((kind) => ({ cable: c.id, kind })))
 }

@@ -18,6 +18,9 @@ export const readingFacts: Readonly<Record<ReadingKind, { name: string; unit: Re
   insulation: { name: 'insulation', unit: 'MΩ', unitName: 'megohms', least: 0, most: 1e6, example: '200' },
 }
 
+/** A reading's number as it is shown: two decimals, none from a hundred on. */
+export const readingText = (n: number): string => (Math.abs(n) >= 100 ? n.toFixed(0) : n.toFixed(2))
+
 /** One meter reading, kept raw and never altered; the newest of its kind counts. */
 export interface Reading {
   id: string

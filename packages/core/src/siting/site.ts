@@ -2,6 +2,7 @@ import type { CabinetPlace, Controller } from '../devices/records'
 import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Placement } from '../doors/door'
 import { noGroup, proposePlacement, wantsOf } from '../wiring/placement'
+import { byRef } from '../job/order'
 import { supplyThatCarries } from '../supplies/choose'
 import { longestReaderRunM, runLengthM } from './length'
 import { finish, leastCableM, leastControllers, spread, type Search, type Watch } from './spread'
@@ -69,7 +70,7 @@ function* siteOnce(input: SitingInput, closed: ReadonlySet<string>): Search<Siti
   const siting: Siting = { controllers: [], doors: [], left: [], newControllers: 0, cableM: 0, bound: { controllers: 0, cableM: 0 }, unknownLength: [] }
   if (input.cabinets.length === 0) return { ...siting, left: open.map((d) => ({ door: d.id, says: 'There is no cabinet yet. Say where cabinets hang.' })) }
   // One order whatever the order of the rows: the same doors give the same plan.
-  const inOrder = [...open].sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  const inOrder = [...open].sort(byRef)
   const byRadio = (d: Door) => wantsOf(d, input.sheets).length === 0
   for (const radio of [false, true]) yield* siteClass({ ...input, closed, controllers: [...input.controllers.filter((c) => !siting.controllers.some((n) => n.id === c.id)), ...siting.controllers] }, kept, inOrder.filter((d) => byRadio(d) === radio), radio, siting)
   return siting

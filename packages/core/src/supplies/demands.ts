@@ -1,6 +1,7 @@
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { all, type Facts } from '../job/facts'
+import { byRef } from '../job/order'
 import type { PortDemand } from '../power/ethernet'
 import type { Unit } from '../power/records'
 
@@ -14,7 +15,7 @@ export function networkFed(facts: Facts, sheets: Sheets): NetworkFed[] {
   for (const c of all(facts, 'controller')) add(`controller/${c.id}`, c.ref, boardOf(sheets, c))
   for (const u of all(facts, 'unit')) add(`unit/${u.id}`, u.ref, sheetOf(sheets, u.sheet))
   for (const d of all(facts, 'door')) for (const p of d.parts) if (p.fed !== 'own') add(`part/${d.id}/${p.id}`, `${d.ref} ${p.id}`, sheetOf(sheets, p.sheet))
-  return found.sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  return found.sort(byRef)
 }
 
 /** What a switch or a midspan is asked for on each port. */

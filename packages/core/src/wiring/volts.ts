@@ -1,6 +1,5 @@
-import type { Sheets } from '../devices/sheet'
-import { sheetOf } from '../devices/sheet'
-import { partOf, type Door } from '../doors/door'
+import { sheetOf, type LockFacts, type Sheets } from '../devices/sheet'
+import { partOf, type Cable, type Door, type Part } from '../doors/door'
 import { loopOhm } from '../power/run'
 import { solveTree } from '../power/tree'
 import { supplyOf, type Controllers } from '../supplies/fed'
@@ -10,14 +9,30 @@ import { netAt, supplyWays, type Moment, type SourceState, type SupplyWays } fro
 /** What a door stands in: all that hangs on the same supply, with the sheets. */
 export interface Planned { controllers: Controllers; doors: readonly Door[]; sheets: Sheets }
 
+/** Volts at a consumer in a moment: 0 where it draws nothing, null where the line collapses. */
+export function voltsAt(ways: SupplyWays, node: string, moment: Moment, state: SourceState): number | null {
+  const solved = solveTree(netAt(ways, moment, state).tree)
+  return !solved.ok ? null : (solved.amps[node] ?? 0) > 0 ? (solved.volts[node] ?? 0) : 0
+}
+
+/** A lock among what hangs on its supply. */
+interface LockHere { part: Part; facts: LockFacts; cable: Cable; node: string; ways: SupplyWays; /** The moment in which it pulls in, the rest of the supply at rest. */ pulls: Moment }
+
+/** The door's lock on its supply; null while there is none on a controller, or a cable of its way has no length. @param opened conductors that are cut, by id, within the door */
+export function lockHere(door: Door, planned: Planned, opened: ReadonlySet<string> = new Set()): LockHere | null {
+  const part = partOf(door, 'lock')
+  const facts = part && sheetOf(planned.sheets, part.sheet).lock
+  const cable = part && door.cables.find((c) => c.part === part.id)
+  if (!part || !facts || !cable || !planned.controllers[door.placement?.controller ?? '']) return null
+  const ways = waysOf(door, planned, opened)
+  const node = `${door.id}/${part.id}`
+  if (!ways.locks.some((l) => l.node === node)) return null
+  return { part, facts, cable, node, ways, pulls: { kind: facts.fail === 'secure' ? 'pull' : 'relock', door: door.id } }
+}
+
 export interface LockVolts {
-  /** Volts at the lock while nobody passes; 0 for one that is not fed then. Null where the line collapses. */
-  restV: number | null
-  /** The same with the supply on charge, which is what a meter meets on most days. */
-  restFloatV: number | null
-  /** Volts while it pulls in, the rest of the supply at rest. */
+  /** Volts while it pulls in; null where the line collapses, 0 where its circuit is open. */
   pullV: number | null
-  pullFloatV: number | null
   /** Amps while it pulls in. */
   amps: number
   leastV: number
@@ -26,32 +41,17 @@ export interface LockVolts {
   enough: boolean
 }
 
-/**
- * Volts at the door's lock from the tree of its supply: board, readers and every other lock on it counted. Null while
- * there is no lock on a controller, or a cable of the way has no length. A circuit that is open gives 0 V.
- * @param opened conductors that are cut, by id, within the door
- */
+/** Whether the door's lock sees its volts, from the tree of its supply: board, readers and every other lock on it counted. */
 export function lockVolts(door: Door, planned: Planned, opened: ReadonlySet<string> = new Set()): LockVolts | null {
-  const lock = partOf(door, 'lock')
-  const facts = lock && sheetOf(planned.sheets, lock.sheet).lock
-  const controller = planned.controllers[door.placement?.controller ?? '']
-  const own = lock && door.cables.find((c) => c.part === lock.id)
-  if (!lock || !facts || !controller || !own) return null
-  const ways = waysOf(door, planned, opened)
-  const node = `${door.id}/${lock.id}`
-  if (!ways.locks.some((l) => l.node === node)) return null
-  const pulls: Moment = { kind: facts.fail === 'secure' ? 'pull' : 'relock', door: door.id }
-  const at = (moment: Moment, state: SourceState): number | null => {
-    const solved = solveTree(netAt(ways, moment, state).tree)
-    return !solved.ok ? null : (solved.amps[node] ?? 0) > 0 ? (solved.volts[node] ?? 0) : 0
-  }
-  const pullV = at(pulls, 'nominal')
-  const pulled = solveTree(netAt(ways, pulls, 'nominal').tree)
-  return {
-    restV: at({ kind: 'rest' }, 'nominal'), restFloatV: at({ kind: 'rest' }, 'floating'), pullV, pullFloatV: at(pulls, 'floating'), amps: pulled.ok ? (pulled.amps[node] ?? 0) : 0,
-    leastV: facts.leastV, enough: pullV !== null && pullV >= facts.leastV,
-    longestM: pullV !== null && pullV >= facts.leastV ? own.lengthM : longestThatDoes(netAt(ways, pulls, 'nominal').tree, node, loopOhm(own.type, own.lengthM), own, facts.leastV),
-  }
+  const lock = lockHere(door, planned, opened)
+  if (!lock) return null
+  const { facts: { leastV }, cable, node } = lock
+  const { tree } = netAt(lock.ways, lock.pulls, 'nominal')
+  const solved = solveTree(tree)
+  const amps = solved.ok ? (solved.amps[node] ?? 0) : 0
+  const pullV = !solved.ok ? null : amps > 0 ? (solved.volts[node] ?? 0) : 0
+  const enough = pullV !== null && pullV >= leastV
+  return { pullV, amps, leastV, enough, longestM: enough ? cable.lengthM : longestThatDoes(tree, node, loopOhm(cable.type, cable.lengthM), cable, leastV) }
 }
 
 const kept = new WeakMap<readonly Door[], Map<string, { planned: Planned; ways: SupplyWays }>>()

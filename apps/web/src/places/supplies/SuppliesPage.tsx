@@ -1,4 +1,4 @@
-import { all, demandsOf, boardOf, boardsOn, networkPower, sheetOf, supplyOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
+import { all, byRef, demandsOf, boardOf, boardsOn, networkPower, sheetOf, supplyOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -17,7 +17,7 @@ export function SuppliesPage() {
   const controllers = controllersInOrder(facts).filter((c) => supplyOf(c, facts.controller).id === c.id).map((controller) => ({ controller, report: reportFor(facts, controller) }))
     .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
   const bad = controllers.filter((c) => faultsOf(c.report) > 0).length
-  const units = all(facts, 'unit').sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+  const units = all(facts, 'unit').sort(byRef)
   return (
     <Screen title="Supplies & cables" under={bad ? `${bad} of ${controllers.length} supplies have something to mend` : `${controllers.length} supplies carry what hangs on them`} bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}>
       {controllers.length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet, so nothing draws any current.</T> : null}

@@ -1,31 +1,25 @@
 import { boardOf, coresOf, coreWords, inCurrentOrder, netOf, type Conductor, type Controller, type Door } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { Tick } from '../../parts/Action'
 import { Line, Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { wireColours } from '../../signs/wireColours'
-import { saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
+import { useFacts } from '../../state/job'
 import { useGround } from '../../theme'
-import { endedCores } from './ended'
+import { useCoreTick } from './coreTick'
 
 /** Every conductor: the lock's circuit in the order in which the current runs, then the rest by terminal; each is ticked as it goes under its screw. */
 export function Conductors({ door, controller, chosen }: { door: Door; controller: Controller; chosen: string }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const [wrong, setWrong] = useState('')
   const net = netOf(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts))
   const cores = new Map(door.cables.map((cable) => [cable.id, coresOf(cable, net.conductors)]))
-  const done = endedCores(facts, door, net.conductors)
-  const ended = (c: Conductor) => done.has(c.id)
-  const toggle = (c: Conductor) => send('core.tick', { door: door.id, cable: c.cable, core: c.id, done: !ended(c) }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
+  const { ended, toggle, wrong } = useCoreTick(door, net.conductors)
   return (
     <Sheet flush title="Conductors, as the current runs">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <View role="table" aria-label="Conductors">
-        {inCurrentOrder(net.conductors).map((c) => <ConductorRow key={c.id} conductor={c} cores={coreWords(cores.get(c.cable)?.of[c.id])} on={ended(c)} chosen={c.cable === chosen} onTick={() => toggle(c)} />)}
+        {inCurrentOrder(net.conductors).map((c) => <ConductorRow key={c.id} conductor={c} cores={coreWords(cores.get(c.cable)?.of[c.id])} on={ended.has(c.id)} chosen={c.cable === chosen} onTick={() => toggle(c)} />)}
         {net.links.map((l) => <Line key={l.says}><T>{l.says}</T></Line>)}
       </View>
     </Sheet>

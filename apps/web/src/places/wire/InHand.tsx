@@ -1,23 +1,16 @@
 import type { Conductor, Door } from '@rauta/core'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Tick } from '../../parts/Action'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { wireColours } from '../../signs/wireColours'
-import { saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
 import { useGround } from '../../theme'
-import { endedCores } from './ended'
+import { useCoreTick } from './coreTick'
 
 /** The conductor that was tapped on the drawing, large: its colour, its two ends, its tick. */
 export function InHand({ door, conductor: c, onPutDown }: { door: Door; conductor: Conductor; onPutDown: () => void }) {
-  const facts = useFacts()
   const ground = useGround()
-  const send = useJob((s) => s.send)
-  const [wrong, setWrong] = useState('')
-  const on = endedCores(facts, door, [c]).has(c.id)
-  const toggle = () => send('core.tick', { door: door.id, cable: c.cable, core: c.id, done: !on }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
+  const { ended, toggle, wrong } = useCoreTick(door, [c])
   return (
     <View role="group" aria-label="Conductor in hand" style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line }}>
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
@@ -25,7 +18,7 @@ export function InHand({ door, conductor: c, onPutDown }: { door: Door; conducto
         <View style={{ flex: 1 }}><T face="strong" size={17}>{`${c.part} ${c.leadName}${c.colour ? `, ${c.colour}` : ', no colour: meter it first'}`}</T><T tone="quiet">{`${c.cable} to terminal`}</T></View>
         <T face="mono" size={28}>{c.terminal.id}</T>
         <T face="mid" tone="quiet">{c.terminal.label}</T>
-        <Tick under label="ended" name={`${c.part} ${c.leadName} ended`} on={on} onPress={toggle} />
+        <Tick under label="ended" name={`${c.part} ${c.leadName} ended`} on={ended.has(c.id)} onPress={() => toggle(c)} />
       </View>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Action kind="plain" label="Put it down" onPress={onPutDown} />

@@ -1,8 +1,6 @@
 import { jobOf, wallClock } from '@rauta/core'
 import { useState } from 'react'
-import { View } from 'react-native'
-import { Action } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
+import { FieldToEnter, numberIn } from '../../parts/Field'
 import { Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
@@ -33,10 +31,7 @@ export function MeterLeads() {
   return (
     <Sheet title="Your meter">
       <T tone={today ? 'quiet' : 'ochre'}>{today ? `Its leads: ${zero.ohm.toFixed(2)} Ω, measured today and taken off your readings of ohms.` : 'Its leads are not measured today: readings of ohms get 0.3 Ω of room for them.'}</T>
-      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
-        <View style={{ flex: 1 }}><Field label="Tips joined, Ω" value={text} onChange={setText} keyboard="decimal" mono error={wrong || undefined} onSubmit={() => { void keep() }} /></View>
-        <View style={{ width: 110, marginBottom: wrong ? 26 : 0 }}><Action kind="plain" label="Keep" onPress={keep} /></View>
-      </View>
+      <FieldToEnter label="Tips joined, Ω" value={text} onChange={setText} keyboard="decimal" mono error={wrong || undefined} action="Keep" onEnter={keep} />
     </Sheet>
   )
 }

@@ -5,9 +5,9 @@ import { v7 } from 'uuid'
 import { Action, Chips } from '../../parts/Action'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { saysOf } from '../../state/api'
+import { AwayError, saysOf } from '../../state/api'
 import { useFacts, useJob, useWaitingAt } from '../../state/job'
-import { isAway, photoUrl, sendPhotos, takePhoto } from '../../state/photos'
+import { photoUrl, sendPhotos, takePhoto } from '../../state/photos'
 
 /** Pictures of terminations and nameplates, kept with the door; taken without signal they wait like any record. */
 export function Photos({ door, cable }: { door: Door; cable: string }) {
@@ -23,7 +23,7 @@ export function Photos({ door, cable }: { door: Door; cable: string }) {
     setBusy(true)
     try {
       const taken = await takePhoto(v7(), door.id, file)
-      await sendPhotos().catch((error: unknown) => { if (!isAway(error)) throw error })
+      await sendPhotos().catch((error: unknown) => { if (!(error instanceof AwayError)) throw error })
       await send('photo.add', { ...taken, door: door.id, cable: of === 'termination' ? cable : '', of })
       setWrong('')
     } catch (error) {

@@ -1,10 +1,10 @@
-import { expectedReading, judgeReading, newestOf, newestReading, plannedOf, readingFacts, windowWords, type Cable, type Cause, type Door, type ReadingKind } from '@rauta/core'
+import { expectedReading, judgeReading, newestOf, plannedOf, readingFacts, readingText as shown, windowWords, type Cable, type Cause, type Door, type ReadingKind } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
-import { Action, Tick } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
+import { Tick } from '../../parts/Action'
+import { FieldToEnter, numberIn } from '../../parts/Field'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
@@ -23,8 +23,9 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
   const waiting = useWaitingAt(door.id)
   const planned = plannedOf(facts, sheetsFor(facts))
   const expected = expectedReading(door, cable.id, kind, planned)
-  const reading = newestReading(facts, door.id, cable.id, kind)
-  const verdict = reading ? judgeReading(reading, door, planned, newestOf(facts, door.id, cable.id)) : null
+  const newest = newestOf(facts, door.id, cable.id)
+  const reading = newest.find((r) => r.kind === kind)
+  const verdict = reading ? judgeReading(reading, door, planned, newest) : null
   const guarded = kind === 'insulation' && !off
   const keep = async () => {
     const value = numberIn(text)
@@ -45,17 +46,10 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
       {verdict ? <T tone={verdict.in ? 'verdigris' : 'madder'}>{verdict.in ? verdict.says : `Out of tolerance (${windowWords(verdict.expected)}).`}</T> : null}
       {verdict?.causes.length ? <Causes causes={verdict.causes} /> : null}
       {kind === 'insulation' ? <><Notice tone="madder">The tester’s 250 V kill electronics.</Notice><Tick label={`Reader, lock and controller are off ${cable.id}`} on={off} onPress={() => setOff(!off)} /></> : null}
-      {guarded ? null : (
-        <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
-          <View style={{ flex: 1 }}><Field label={`New ${name}, ${unit}`} value={text} onChange={setText} keyboard={kind === 'polarity' ? 'text' : 'decimal'} mono error={wrong || undefined} onSubmit={() => { void keep() }} /></View>
-          <View style={{ width: 110, marginBottom: wrong ? 26 : 0 }}><Action kind="plain" label="Enter" onPress={keep} /></View>
-        </View>
-      )}
+      {guarded ? null : <FieldToEnter label={`New ${name}, ${unit}`} value={text} onChange={setText} keyboard={kind === 'polarity' ? 'text' : 'decimal'} mono error={wrong || undefined} action="Enter" onEnter={keep} />}
     </View>
   )
 }
-
-const shown = (n: number) => (Math.abs(n) >= 100 ? n.toFixed(0) : n.toFixed(2))
 
 /** Ranked, each with the reading that tells it from the next. */
 function Causes({ causes }: { causes: readonly Cause[] }) {
