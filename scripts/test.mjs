@@ -1,6 +1,7 @@
 import { execFileSync, spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
+import { clearTimeout, setTimeout } from 'node:timers'
 import { buildWeb, install, needNode, root } from './ready.mjs'
 
 needNode()
@@ -13,35 +14,61 @@ let passed = 0
 let failed = 0
 const began = Date.now()
 
+/** No part may keep the rest from being told: one that runs longer is ended and counted as failed. Minutes. */
+const longest = { checks: 8, unit: 15, journeys: 25 }
+
+/** Runs a program to its end, or ends it with all that it started. @returns its exit status, or `limit` */
+function run(command, args, { env = {}, minutes, aside = false }) {
+  return new Promise((done) => {
+    const child = spawn(command, args, { cwd: root, detached: true, stdio: aside ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+    let out = ''
+    let over = false
+    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => { out += part })
+    const end = (signal) => { try { process.kill(-child.pid, signal) } catch { /* it is gone */ } }
+    const limit = setTimeout(() => { over = true; end('SIGTERM'); setTimeout(() => end('SIGKILL'), 10_000).unref() }, minutes * 60_000)
+    const stop = () => { end('SIGTERM'); process.exit(130) }
+    process.once('SIGINT', stop)
+    process.once('SIGTERM', stop)
+    child.on('close', (status) => {
+      clearTimeout(limit)
+      process.off('SIGINT', stop)
+      process.off('SIGTERM', stop)
+      done({ status: over ? 'limit' : status, out: over ? `${out}\nEnded after ${minutes} minutes.` : out })
+    })
+  })
+}
+
 /** Checks that pass or fail as a whole, side by side; each says what it has to say when it ends. */
 async function checks(list) {
-  await Promise.all(list.map(([name, command, args]) => new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
-    let out = ''
-    for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => { out += part })
-    child.on('close', (status) => {
-      console.log(`\n== ${name}\n${out.trim()}`)
-      if (status === 0) passed += 1
-      else { failed += 1; console.log(`${name} failed`) }
-      done()
-    })
-  })))
+  await Promise.all(list.map(async ([name, command, args]) => {
+    const { status, out } = await run(command, args, { minutes: longest.checks, aside: true })
+    console.log(`\n== ${name}\n${out.trim()}`)
+    if (status === 0) passed += 1
+    else { failed += 1; console.log(`${name} failed`) }
+  }))
 }
 
 /** A runner that counts its own tests and writes them as JSON. @param aside its words are held back until it ends, since another runs beside it */
-async function counted(name, command, args, env, file, read, aside = false) {
+async function counted(name, command, args, { env = {}, file, read, minutes, aside = false }) {
   if (!aside) console.log(`\n== ${name}`)
   rmSync(file, { force: true })
-  const child = spawn(command, args, { cwd: root, stdio: aside ? ['ignore', 'pipe', 'pipe'] : 'inherit', env: { ...process.env, ...env } })
-  let out = ''
-  for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => { out += part })
-  const status = await new Promise((done) => child.on('close', done))
+  const { status, out } = await run(command, args, { env, minutes, aside })
   if (aside) console.log(`\n== ${name}\n${out.trim()}`)
   const [good, bad] = existsSync(file) ? read(JSON.parse(readFileSync(file, 'utf8'))) : [0, 0]
+  rmSync(file, { force: true })
   passed += good
   failed += bad
-  if (status !== 0 && bad === 0) failed += 1
+  if (status === 'limit') { failed += 1; console.log(`${name} did not end within ${minutes} minutes`) }
+  else if (status !== 0 && bad === 0) failed += 1
   if (good + bad === 0) { failed += 1; console.log(`${name} ran no test`) }
+}
+
+/** One run of Jest. It is told to end when its tests have: what a failed test leaves open must not hold up the rest. */
+function unitTests(name, file, args, aside = false) {
+  const at = join(root, `test-results-${file}.json`)
+  return counted(name, bin('jest'), [...args, '--maxWorkers=1', '--forceExit', '--json', `--outputFile=${at}`, '--silent'], {
+    env: file === 'web' ? {} : { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, file: at, minutes: longest.unit, aside, read: (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
+  })
 }
 
 const bin = (name) => join(root, 'node_modules/.bin', name)
@@ -49,13 +76,13 @@ await checks([
   ['Lint', bin('eslint'), ['.', '--max-warnings', '0']], ['Types', bin('tsc'), ['-p', 'tsconfig.json']], ['Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json']],
   ['Borders of the packages', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src']],
 ])
-const web = counted('Unit tests of the web application', bin('jest'), ['-c', 'apps/web/jest.config.cjs', '--maxWorkers=1', '--json', `--outputFile=${join(root, 'test-results-web.json')}`, '--silent'], {}, join(root, 'test-results-web.json'), (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites], true)
-const unit = join(root, 'test-results-unit.json')
-await counted('Unit tests', bin('jest'), ['--maxWorkers=1', '--json', `--outputFile=${unit}`, '--silent'], { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, unit, (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites])
+// The server's tests live in quickened time and have the machine to themselves.
+const web = unitTests('Unit tests of the web application', 'web', ['-c', 'apps/web/jest.config.cjs'], true)
+await unitTests('Unit tests of the core', 'core', ['--selectProjects', 'core'])
 await web
+await unitTests('Unit tests of the server', 'server', ['--selectProjects', 'server'])
 const journeys = join(root, 'test-results-journeys.json')
-await counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, journeys, (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected])
-for (const file of [unit, journeys, join(root, 'test-results-web.json')]) rmSync(file, { force: true })
+await counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, file: journeys, minutes: longest.journeys, read: (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected] })
 
 console.log(`\n${Math.round((Date.now() - began) / 1000)} s after install and export`)
 console.log(`${passed} passed, ${failed} failed`)

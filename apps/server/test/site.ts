@@ -10,7 +10,7 @@ import { startServer, type Running } from '../src'
 import { freshStore } from './fresh'
 
 /** How fast the simulated sites of these tests live. */
-const factor = 15
+const factor = 10
 let nets = 40 * Number(process.env['JEST_WORKER_ID'] ?? 1)
 
 /** A network of its own for each site, so that nothing of one test is heard in another. */
@@ -36,6 +36,10 @@ export function siteFile(change: (site: SiteFile) => void = () => undefined): Si
   return site
 }
 
+/** Those that a failed test left running: an open server would keep the whole run from ending. */
+const running = new Set<Site>()
+afterAll(async () => { for (const site of [...running]) await site.stop() })
+
 export class Site {
   readonly folder = mkdtempSync(join(tmpdir(), 'rauta-test-'))
   readonly clock: Clock
@@ -47,6 +51,7 @@ export class Site {
   }
 
   async start(options: { rig?: boolean } = {}): Promise<this> {
+    running.add(this)
     writeFileSync(join(this.folder, 'site.json'), JSON.stringify(this.file))
     this.rig = new Rig({ clock: this.clock, table: this.table, siteFile: join(this.folder, 'site.json'), memoryFolder: join(this.folder, 'rig'), random: () => 0.1 })
     if (options.rig !== false) await this.rig.start()
@@ -58,6 +63,7 @@ export class Site {
     this.server = await startServer({ dataFolder: join(this.folder, 'data'), keyFile: join(this.folder, 'key'), port: 0, clock: this.clock, table: this.table, webFolder: null, rigPage: null, logLevel: 'silent' })
   }
   async stop(): Promise<void> {
+    running.delete(this)
     await this.server.close()
     await this.rig.stop()
     rmSync(this.folder, { recursive: true, force: true })

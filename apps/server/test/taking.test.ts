@@ -42,9 +42,25 @@ describe('taking devices into service', () => {
     expect(Object.values(site.facts.found)).toMatchObject([{ ownership: 'closed', holds: null }])
     await site.command('claim.start', { controller: 'a1' })
     await site.until('it to ask for a reset', (f) => f.claim['a1']?.resetStep === 0)
+    // However often somebody searches, a device that refused is not driven to shut itself (five wrong secrets).
+    for (let i = 0; i < 3; i++) await site.ask('POST', '/search', {})
+    expect(site.rig.units.get(serial)?.wrongSecrets.length).toBeLessThan(4)
     await site.hands([{ do: 'power', serial, on: false }, { after: 1000, do: 'setKey', serial, held: true }, { do: 'power', serial, on: true }, { after: 12_500, do: 'setKey', serial, held: false }])
     await site.until('it to go on by itself', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits', 30_000)
     expect(site.facts.claim['a1']?.resetStep).toBe(-1)
+    await site.stop()
+  })
+
+  it('goes on after silence though the device does not greet again', async () => {
+    const site = await new Site(siteFile()).start()
+    await site.plan(1)
+    await site.find()
+    await site.hands([{ do: 'network', serial, on: false }])
+    await site.command('claim.start', { controller: 'a1' })
+    const waits = await site.until('it to wait', (f) => f.claim['a1']?.steps.find((s) => s.state === 'waits'))
+    expect(waits.says).toContain('goes on when the device is heard again')
+    await site.hands([{ do: 'network', serial, on: true }]) // a device does not greet again when only its link was gone
+    await site.until('the firmware to be shown', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits', 30_000)
     await site.stop()
   })
 

@@ -7,7 +7,8 @@ export interface Clock {
   now(): number
   /** Runs `then` after so many milliseconds of this clock; returns a way to call it off. */
   after(ms: number, then: () => void): () => void
-  sleep(ms: number): Promise<void>
+  /** Ends early, without a fault, when the signal does. */
+  sleep(ms: number, signal?: AbortSignal): Promise<void>
   readonly factor: number
 }
 
@@ -25,5 +26,11 @@ export function makeClock(factor: number, realStart = 0, simulatedStart = 0): Cl
     const timer = setTimeout(then, Math.min(longestTimer, Math.max(0, ms / factor)))
     return () => clearTimeout(timer)
   }
-  return { now, after, factor, sleep: (ms) => new Promise((done) => after(ms, done)) }
+  const sleep = (ms: number, signal?: AbortSignal) => new Promise<void>((done) => {
+    if (signal?.aborted) { done(); return }
+    const end = () => { forget(); signal?.removeEventListener('abort', end); done() }
+    const forget = after(ms, end)
+    signal?.addEventListener('abort', end)
+  })
+  return { now, after, factor, sleep }
 }

@@ -1,6 +1,5 @@
 import { all, put, type DeviceEvent } from '@rauta/core'
 import { serviceDriver, type Context } from '../context'
-import { interruptible } from '../reach/watch'
 import { failureWords } from '../words'
 import { gapEvent, normalise } from './normalise'
 
@@ -50,7 +49,7 @@ export class Subscriber {
         }
       } catch (error) {
         why = failureWords(error, log.facts.controller[id]?.ref ?? id)
-        if (!ending.aborted) await interruptible(clock.sleep(pauseMs), ending)
+        if (!ending.aborted) await clock.sleep(pauseMs, ending)
       }
     }
   }

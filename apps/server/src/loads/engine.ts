@@ -3,7 +3,6 @@ import { severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
 import type { Watcher } from '../reach/watch'
-import { interruptible } from '../reach/watch'
 import { failureWords, maybeBack } from '../words'
 
 const retryMs = 5000
@@ -45,7 +44,7 @@ export class LoadEngine {
         const says = failureWords(error, ref)
         if (!maybeBack(error)) return await this.end(id, 'failed', `${says} Nothing is lost: load again when it is mended.`)
         await this.set(id, says, (l) => ({ ...l, state: 'waits', says: `${says} The load waits and goes on when it answers.` }))
-        await interruptible(clock.sleep(retryMs), ending)
+        await clock.sleep(retryMs, ending)
       }
     }
   }

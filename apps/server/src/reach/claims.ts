@@ -1,13 +1,18 @@
 import { all, put, type Claim, type ClaimStepName } from '@rauta/core'
 import type { Context } from '../context'
 import { failureWords, maybeBack } from '../words'
-import { steps } from './steps'
+import { steps, type StepResult } from './steps'
+
+/** How long a step waits that found only silence, before it is tried again: a greeting may be lost on the way. Milliseconds. */
+const retryMs = 10_000
 
 /** Runs each taking step by step; every result is stored before the next begins, so going on is reading. */
 export class ClaimRunner {
   private readonly running = new Set<string>()
   private readonly again = new Set<string>()
+  private readonly later = new Map<string, () => void>()
   constructor(private readonly context: Context) {
+    context.ending.addEventListener('abort', () => { for (const forget of this.later.values()) forget() })
     context.log.onCommit((entry) => {
       for (const change of entry.changes) {
         const controller = change.kind === 'claim' || change.kind === 'reach' ? change.id : null
@@ -24,9 +29,10 @@ export class ClaimRunner {
     }
   }
 
-  /** A device was heard again: those that wait for it go on. */
+  /** A device was heard again: those that wait for it go on, unless it has just refused every secret: asking once more would only bring it nearer to shutting itself. */
   heard(found: string): void {
-    for (const claim of all(this.context.log.facts, 'claim')) if (claim.found === found && claim.steps.some((s) => s.state === 'waits')) this.kick(claim.id)
+    const closed = this.context.log.facts.found[found]?.ownership === 'closed'
+    for (const claim of all(this.context.log.facts, 'claim')) if (claim.found === found && !(closed && claim.resetStep >= 0) && claim.steps.some((s) => s.state === 'waits')) this.kick(claim.id)
   }
 
   kick(controller: string): void {
@@ -38,6 +44,12 @@ export class ClaimRunner {
     })
   }
 
+  /** Only after silence: asking a device that refuses the secret would make it shut itself. */
+  private tryLater(id: string): void {
+    this.later.get(id)?.()
+    this.later.set(id, this.context.clock.after(retryMs, () => this.kick(id)))
+  }
+
   private async run(id: string): Promise<void> {
     const { log, ending } = this.context
     for (;;) {
@@ -47,10 +59,15 @@ export class ClaimRunner {
       const step = claim?.steps.find((s) => s.state !== 'done')
       if (!claim || !controller || !found || !step || step.state === 'failed' || ending.aborted) return
       if (step.state !== 'waits') await this.mark(id, step.name, 'running', 'At work')
+      let silent = false
       const result = await steps[step.name]({ context: this.context, controller, claim: log.facts.claim[id] as Claim, found, signal: ending })
-        .catch((error: unknown) => (maybeBack(error) ? { state: 'waits' as const, says: `${failureWords(error, controller.ref)} It goes on when the device is heard again.` } : { state: 'failed' as const, says: failureWords(error, controller.ref) }))
+        .catch((error: unknown): StepResult => {
+          silent = maybeBack(error)
+          return silent ? { state: 'waits', says: `${failureWords(error, controller.ref)} It goes on when the device is heard again.` } : { state: 'failed', says: failureWords(error, controller.ref) }
+        })
       if (ending.aborted) return
       await this.mark(id, step.name, result.state, result.says)
+      if (silent) this.tryLater(id)
       if (result.state !== 'done') return
     }
   }

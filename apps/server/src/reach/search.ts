@@ -8,6 +8,9 @@ import { failureWords } from '../words'
 /** Devices wait up to 500 ms before they answer (WS-Discovery), so the search never ends sooner than this in real time. */
 const searchMs = 2500
 
+/** A device that refused a secret is not asked again for so long, unless it greets: a few wrong ones shut it. Milliseconds. */
+const refusedMs = 30_000
+
 /** Searches the segment; what answers is put on the bench. Returns how many were heard. */
 export async function search(context: Context): Promise<number> {
   const heard: Heard[] = []
@@ -21,7 +24,7 @@ export async function search(context: Context): Promise<number> {
 /** Hears devices that announce themselves, for as long as the server runs. */
 export function listen(context: Context, onHeard: (endpoint: string) => void): void {
   listenForHello(context.dialer, (device) => {
-    remember(context, device).then(() => onHeard(device.endpoint)).catch((error: Error) => context.logger.warn({ address: device.address }, `heard, but: ${error.message}`))
+    remember(context, device, true).then(() => onHeard(device.endpoint)).catch((error: Error) => context.logger.warn({ address: device.address }, `heard, but: ${error.message}`))
   }, context.ending).catch((error: Error) => context.logger.warn(`cannot listen for announcements: ${error.message}`))
 }
 
@@ -31,11 +34,14 @@ export async function askAddress(context: Context, address: string): Promise<str
   await driverAt(context, address, null, { signal: context.ending }).time()
   const known = all(context.log.facts, 'found').find((f) => f.address === address)
   const heard = known ?? { id: `at-${address}`, address, port: 80, name: '', model: '', mac: '', serial: '' }
-  await remember(context, { endpoint: heard.id, address, port: heard.port, name: heard.name, model: heard.model, mac: heard.mac, serial: heard.serial })
+  await remember(context, { endpoint: heard.id, address, port: heard.port, name: heard.name, model: heard.model, mac: heard.mac, serial: heard.serial }, true)
   return heard.id
 }
 
-async function remember(context: Context, heard: Heard): Promise<void> {
+/** @param anew asks it whatever it said before: it has just started and may have been reset, or somebody named it by hand */
+async function remember(context: Context, heard: Heard, anew = false): Promise<void> {
+  const known = context.log.facts.found[heard.endpoint]
+  if (!anew && known?.ownership === 'closed' && known.address === heard.address && context.clock.now() - known.seenAt < refusedMs) return
   const routable = context.dialer.inReach(heard.address)
   const seen: Found = {
     id: heard.endpoint, address: heard.address, port: heard.port, name: heard.name, model: heard.model, serial: heard.serial, mac: heard.mac, routable, ownership: 'unknown', holds: null,

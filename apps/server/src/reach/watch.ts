@@ -16,7 +16,7 @@ export class Watcher {
     const { clock, ending, log } = this.context
     while (!ending.aborted) {
       await Promise.all(all(log.facts, 'reach').filter((r) => r.owned).map((r) => this.look(r.id)))
-      await interruptible(clock.sleep((jobOf(log.facts)?.limits.watchS ?? 20) * 1000), ending)
+      await clock.sleep((jobOf(log.facts)?.limits.watchS ?? 20) * 1000, ending)
     }
   }
 
@@ -77,9 +77,4 @@ export class Watcher {
   private gapMs(): number {
     return (jobOf(this.context.log.facts)?.limits.watchS ?? 20) * 1000
   }
-}
-
-/** A wait that ends early when the server does. */
-export function interruptible(wait: Promise<void>, signal: AbortSignal): Promise<void> {
-  return Promise.race([wait, new Promise<void>((done) => { if (signal.aborted) done(); else signal.addEventListener('abort', () => done(), { once: true }) })])
 }

@@ -103,6 +103,7 @@ export class Unit {
     if (!this.powered) return
     this.memory.boots += 1
     this.sequence = 0
+    this.wrongSecrets = []
     this.save()
     this.doors.restart()
     this.up = true
