@@ -32,7 +32,7 @@ export function makeApp(options: AppOptions): Express {
   const api = express.Router()
   api.use(express.json({ limit: '2mb', type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false }))
   const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }
-  const routes = [health, ...sessionRoutes({ accounts, log: context.log, publicKey: options.publicKey, rigPage: options.rigPage, firstCode: options.firstCode }), ...lanRoutes(options.lan), ...jobRoutes(context, options.stream, accounts), ...paperRoutes(context), ...printRoutes(context, options.lan), ...photoRoutes(options.photos, context)]
+  const routes = [health, ...sessionRoutes({ accounts, log: context.log, publicKey: options.publicKey, rigPage: options.rigPage, firstCode: options.firstCode }), ...lanRoutes(options.lan), ...jobRoutes(context, options.stream, accounts, options.photos), ...paperRoutes(context), ...printRoutes(context, options.lan), ...photoRoutes(options.photos, context)]
   const limit = rateLimit({ windowMs: 60_000, limit: 10, skipSuccessfulRequests: true, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => { response.status(429).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Too many tries', status: 429, says: 'Too many wrong tries. Wait a minute, then try again.' })) } })
   mount(api, routes, async (request) => { const token = tokenOf(request); return token ? accounts.bySession(token) : null }, { '/sign-in': [limit], '/first': [limit] })
   app.use('/api/v1', api)

@@ -92,6 +92,9 @@ describe('sheets of controllers and cabinets', () => {
     const cabinet = await read(await cabinetSheetPdf('Loft', paper(w.facts)))
     expect(cabinet.text).toContain('D-10 W1')
     expect(cabinet.pages).toBeGreaterThan(1)
+    expect(cabinet.alts.some((a) => a.startsWith('Inside of Loft: Supply of A8') && a.includes('E1 Expander'))).toBe(true)
+    expect(cabinet.alts).toContain(`Code that opens ${origin}/cabinets/Loft`)
+    expect(cabinet.text).toContain('A8 to E1')
   })
 })
 

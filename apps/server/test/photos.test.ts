@@ -1,9 +1,18 @@
 import { createHash } from 'node:crypto'
+import { crc32, deflateSync } from 'node:zlib'
+import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { v7 } from 'uuid'
 import { Site, siteFile } from './site'
 
 /** The least that begins like a JPEG. */
 const picture = (n: number) => Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(2000, n)])
+/** A real PNG of one colour. */
+function png(grey: number): Buffer {
+  const chunk = (kind: string, data: Buffer) => { const body = Buffer.concat([Buffer.from(kind, 'latin1'), data]); const out = Buffer.alloc(body.length + 8); out.writeUInt32BE(data.length, 0); body.copy(out, 4); out.writeUInt32BE(crc32(body), body.length + 4); return out }
+  const head = Buffer.from([0, 0, 0, 4, 0, 0, 0, 3, 8, 0, 0, 0, 0])
+  const rows = Buffer.concat([0, 1, 2].map(() => Buffer.from([0, grey, grey, grey, grey])))
+  return Buffer.concat([Buffer.from('\x89PNG\r\n\x1a\n', 'latin1'), chunk('IHDR', head), chunk('IDAT', deflateSync(rows)), chunk('IEND', Buffer.alloc(0))])
+}
 const hash = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
 
 describe('pictures kept with a door', () => {
@@ -44,5 +53,31 @@ describe('pictures kept with a door', () => {
     const id = v7()
     await record(id, picture(6))
     expect((await (await get(id)).json() as { says: string }).says).toContain('waits on the phone')
+  })
+  it('stand in the printed record with who took them and the beginning of their hash; what is missing or no picture says why', async () => {
+    const [a, b] = [v7(), v7()]
+    await put(a, png(40)); await record(a, png(40))
+    await put(b, png(200)); await record(b, png(200))
+    const pdf = await site.bytes('/doors/D-01/record.pdf')
+    const document = await getDocument({ data: pdf, verbosity: 0 }).promise
+    let text = ''
+    let images = 0
+    const figures: string[] = []
+    interface Node { role?: string; alt?: string; children?: Node[] }
+    const walk = (node: Node | null) => { if (node?.role === 'Figure') figures.push(node.alt ?? ''); for (const child of node?.children ?? []) walk(child) }
+    for (let n = 1; n <= document.numPages; n++) {
+      const page = await document.getPage(n)
+      text += (await page.getTextContent()).items.map((i) => ('str' in i ? i.str : '')).join(' ')
+      images += (await page.getOperatorList()).fnArray.filter((f: number) => f === OPS.paintImageXObject).length
+      walk((await page.getStructTree()) as Node | null)
+    }
+    await document.destroy()
+    expect(images).toBe(2)
+    expect(figures.filter((f) => f === 'Picture of the nameplate')).toHaveLength(2)
+    for (const bytes of [png(40), png(200)]) expect(text.replaceAll(/\s+/g, '')).toContain(hash(bytes).slice(0, 16))
+    const plain = text.replaceAll(/\s+/g, ' ')
+    expect(plain).toContain('waits on the phone that took it')
+    expect(plain).toContain('not the picture that was recorded')
+    expect(plain).toContain('cannot be read as a picture')
   })
 })

@@ -70,6 +70,19 @@ describe('records that waited', () => {
     expect(Object.values(site.facts.question)).toEqual([])
     expect(site.facts.tick['D-01/W1']?.tested).toBeNull()
   })
+  it('edits of one field made one after the other on one phone are no conflict either, but those from two phones are', async () => {
+    const behaviour = (releaseS: number, phone: string, seen: number): CommandRequest => ({ id: v7(), name: 'door.edit', payload: { id: 'D-02', fields: { behaviour: { ...site.facts.door['D-02']?.behaviour, releaseS } } }, seen, phone })
+    const seen = site.facts.rev
+    await batch([behaviour(6, 'phone-one', seen), behaviour(7, 'phone-one', seen)])
+    expect(Object.values(site.facts.question)).toEqual([])
+    expect(site.facts.door['D-02']?.behaviour.releaseS).toBe(7)
+    await site.restart() // what was known about the phone is kept
+    inka = (await site.ask('POST', '/sign-in', { name: 'inka', password: 'long enough 2' }, '')).headers.get('set-cookie')?.split(';')[0] ?? ''
+    const { results } = await batch([behaviour(8, 'phone-one', seen), behaviour(9, 'phone-two', seen)])
+    expect(results).toMatchObject([{ ok: true, questions: 0 }, { ok: true, questions: 1 }])
+    expect(site.facts.door['D-02']?.behaviour.releaseS).toBe(8)
+    await site.ask('POST', '/commands', { id: v7(), name: 'question.settle', payload: { id: Object.keys(site.facts.question)[0], takeOffered: false }, seen: site.facts.rev })
+  })
   it('saved to a file, they are brought in by the lead as made by the one who made them, and once', async () => {
     const file = { format: 'rauta-waiting-1', job: site.facts.job['job']?.publicKey, by: 'inka', savedAt: new Date().toISOString(), records: [tick('tested', true, site.facts.rev)] }
     expect((await site.ask('POST', '/waiting', file, inka)).status).toBe(403)

@@ -1,4 +1,4 @@
-import { all, expectedReading, judgeReading, loopOhm, plannedOf, readingsFor, type Cause, type CableType, type ReadingKind, type ReadingVerdict } from '@rauta/core'
+import { all, expectedReading, judgeReading, loopOhm, plannedOf, readingsBesides, readingsFor, type Cause, type CableType, type ReadingKind, type ReadingVerdict } from '@rauta/core'
 import fc from 'fast-check'
 import { solveSpice } from '../../core/test/spice'
 import { sheets, smallJob, strikeHardware, type World } from './world'
@@ -54,6 +54,35 @@ describe('loop readings: what is behind one that is wrong', () => {
       expect(verdict.causes.length > 0).toBe(!verdict.in)
       for (const cause of verdict.causes) { expect(cause.says).not.toBe(''); expect(cause.tell).not.toBe('') }
     }))
+  })
+})
+
+describe('across a break glass', () => {
+  const glassCable = (w: World) => w.door().cables.find((c) => c.part === w.door().parts.find((p) => p.role === 'breakGlass')?.id)?.id ?? ''
+  it('nothing while it is whole, the board’s volts once it is pressed in, as worked by hand', () => {
+    const w = smallJob()
+    expect(readingsBesides(w.door(), glassCable(w), sheets)).toEqual(['voltsRest', 'voltsPressed', 'insulation'])
+    expect(judged(w, 'voltsRest', 0.05, glassCable(w)).in).toBe(true)
+    // 13.6 V less what board and reader drop over the supply's 0.05 ohm with the lock let go: no lock current flows through the glass.
+    const restA = (sheets['controller-2']?.restA ?? 0) + (sheets['reader-wall']?.restA ?? 0)
+    expect(judged(w, 'voltsPressed', 13.5, glassCable(w)).expected.value).toBeCloseTo(13.6 - 0.05 * restA, 3)
+    expect(judged(w, 'voltsPressed', 13.5, glassCable(w)).in).toBe(true)
+  })
+  it('a glass that is not set back, a joint, a path past it and a battery near its end are told apart', () => {
+    const w = smallJob()
+    expect(rules(judged(w, 'voltsRest', 13.4, glassCable(w)).causes)).toEqual(['notSet', 'joint'])
+    expect(rules(judged(w, 'voltsRest', 0.8, glassCable(w)).causes)).toEqual(['joint', 'notSet'])
+    expect(rules(judged(w, 'voltsPressed', 0.01, glassCable(w)).causes)).toEqual(['stuck', 'past', 'feed'])
+    expect(rules(judged(w, 'voltsPressed', 10.6, glassCable(w)).causes)).toEqual(['battery', 'stuck'])
+  })
+  it('is asked for only where a lock hangs on it that lets go without power', () => {
+    const w = smallJob({ ...strikeHardware, exit: 'button-exit', breakGlass: 'break-glass' })
+    expect(readingsBesides(w.door(), glassCable(w), sheets)).toEqual(['insulation'])
+  })
+  it('with a conductor of the lock’s way open there is nothing to read when it is pressed', () => {
+    const w = smallJob()
+    const planned = plannedOf(w.facts, sheets)
+    expect(expectedReading(w.door(), glassCable(w), 'voltsPressed', planned, false, new Set(['K1.minus']))?.value).toBe(expectedReading(w.door(), lockCable(w), 'voltsRest', planned, false, new Set(['K1.minus']))?.value)
   })
 })
 
@@ -120,6 +149,10 @@ describe('volts, end resistors, insulation', () => {
 })
 
 describe('as built', () => {
+  it('a cable of too few cores for its doubled conductors is refused, as it is in the plan', () => {
+    const w = withLock({ kind: 'iec', conductorClass: 2, mm2: 1, cores: 4 }, 20)
+    expect(() => w.do('cable.built', { door: 'D-01', cable: lockCable(w), type: { kind: 'iec', conductorClass: 2, mm2: 1, cores: 3, perConductor: 2 }, lengthM: 20 })).toThrow('3 cores do not make two conductors of 2 cores each')
+  })
   it('flows back into the plan, keeps what was planned beside it, and readings are judged anew', () => {
     const w = withLock({ kind: 'iec', conductorClass: 2, mm2: 1, cores: 2 }, 20)
     w.do('tick.set', { door: 'D-01', cable: lockCable(w), what: 'ended', done: true })

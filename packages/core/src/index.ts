@@ -21,5 +21,7 @@ export * from './proving'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */
 export type * from './chain'
 export * from './drawing'
+/** The inside of a cabinet has an entry of its own, `@rauta/core/inside`: one screen and one sheet draw it. */
+export type * from './inside'
 /** Lists for paper have an entry of their own, `@rauta/core/lists`: the server prints them. */
 export type * from './lists'

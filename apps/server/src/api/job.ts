@@ -1,8 +1,9 @@
 import { answers, batchMost, bodies, undoAndRedo, type BatchResult, type CommandRequest, type WaitingFile } from '@rauta/contracts'
-import { ipv4, jobOf, recordKinds, type Facts } from '@rauta/core'
+import { all, ipv4, jobOf, recordKinds, type Facts } from '@rauta/core'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
 import { recordPdf } from '../files/pdf'
+import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
 import { askAddress, search } from '../reach/search'
@@ -18,7 +19,7 @@ export function snapshot(facts: Facts): { rev: number; records: { kind: string; 
 }
 
 /** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
-export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts): Route[] {
+export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts, photos: Photos): Route[] {
   const { log } = context
   const door = (id: string) => {
     const found = log.facts.door[id]
@@ -76,7 +77,9 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       response.send(JSON.stringify(file, null, 1))
     } },
     { method: 'get', path: '/doors/:id/record.pdf', says: 'The door’s record for people', roles: everyone, answer: { media: 'application/pdf' }, async handle(request, response) {
-      const pdf = await recordPdf(log.facts, door(String(request.params['id'])))
+      const of = door(String(request.params['id']))
+      const taken = all(log.facts, 'photo').filter((p) => p.door === of.id).map((p) => p.id)
+      const pdf = await recordPdf(log.facts, of, await photos.among(taken))
       response.type('application/pdf').send(pdf)
     } },
   ]

@@ -8,7 +8,7 @@ import type { Database } from '../store/open'
 import { changes as changesTable, fieldRevisions, records } from '../store/schema'
 import { Heads } from './links'
 import type { Author, Entry } from './entry'
-import { Staging } from './staging'
+import { Staging, type SetBy } from './staging'
 
 const ajv = new Ajv({ allErrors: false, strict: false })
 formats.default(ajv)
@@ -21,7 +21,7 @@ export class JobLog {
   private queue: Promise<unknown> = Promise.resolve()
   private readonly listeners = new Set<Listener>()
   private readonly validators = new Map<string, ValidateFunction>()
-  private readonly fieldRevs = new Map<string, { rev: number; by: string }>()
+  private readonly fieldRevs = new Map<string, SetBy>()
   private constructor(private readonly db: Database, private readonly job: string, private readonly clock: Clock, facts: Facts, private readonly heads: Heads, private readonly chainKey: string) {
     this.current = facts
   }
@@ -33,7 +33,7 @@ export class JobLog {
     const top = await db.select({ rev: sql<number>`coalesce(max(${changesTable.rev}), 0)` }).from(changesTable).where(eq(changesTable.job, job))
     const loaded = { ...facts, rev: Number(top[0]?.rev ?? 0) } as unknown as Facts
     const log = new JobLog(db, job, clock, loaded, Heads.of(loaded), chainKey)
-    for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job))) log.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by })
+    for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job))) log.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by, phone: f.phone })
     return log
   }
 
@@ -168,10 +168,10 @@ export class JobLog {
       }
       for (const gone of puts.filter((c) => c.after === null)) await tx.delete(records).where(and(eq(records.job, this.job), eq(records.kind, gone.kind), eq(records.id, gone.id)))
       for (let i = 0; i < fields.length; i += 100) {
-        await tx.insert(fieldRevisions).values(fields.slice(i, i + 100)).onConflictDoUpdate({ target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field], set: { rev: sql`excluded.rev`, by: sql`excluded.by` } })
+        await tx.insert(fieldRevisions).values(fields.slice(i, i + 100)).onConflictDoUpdate({ target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field], set: { rev: sql`excluded.rev`, by: sql`excluded.by`, phone: sql`excluded.phone` } })
       }
     })
-    for (const f of staging.fieldRevisions) this.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by })
+    for (const f of staging.fieldRevisions) this.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by, phone: f.phone })
     staging.heads.settle()
     this.current = staging.facts
     for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)

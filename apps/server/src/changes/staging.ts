@@ -3,7 +3,9 @@ import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, 
 import { chainChanges, type Heads } from './links'
 import type { Author, Entry } from './entry'
 
-export interface FieldRevision { kind: RecordKind; id: string; field: string; rev: number; by: string }
+/** When a field was set, by whom, and from which phone. */
+export interface SetBy { rev: number; by: string; phone: string }
+export interface FieldRevision extends SetBy { kind: RecordKind; id: string; field: string }
 export interface Staged { entry: Entry; command: string | null; fields: FieldRevision[] }
 type History = (rev: number) => { name: string; changes: Change[] } | undefined
 
@@ -17,7 +19,7 @@ export class Staging {
   private readonly owned = new Set<RecordKind>()
   private readonly newFieldRevs = new Map<string, FieldRevision>()
   readonly heads: Heads
-  constructor(public facts: Facts, heads: Heads, private readonly fieldRevs: ReadonlyMap<string, { rev: number; by: string }>, private readonly chainKey: string, private readonly now: number) {
+  constructor(public facts: Facts, heads: Heads, private readonly fieldRevs: ReadonlyMap<string, SetBy>, private readonly chainKey: string, private readonly now: number) {
     this.heads = heads.over()
   }
 
@@ -39,20 +41,20 @@ export class Staging {
     const made = edit && questions.length === Object.keys(edit.fields).length ? [] : command.apply(this.facts, payload, { id: request.id, by: author.name, role: author.role, at, sheets: sheetsFor(this.facts), ...(history ? { history } : {}) })
     const asked = questions.map((q) => put(this.facts, 'question', q))
     const fields = edit ? Object.keys(edit.fields).filter((f) => !questions.some((q) => q.field === f)).map((field) => ({ kind: edit.kind, id: edit.id, field })) : []
-    const rev = this.add([...made, ...asked], { by: author.name, name: request.name, says: says + note }, request.id, fields)
+    const rev = this.add([...made, ...asked], { by: author.name, name: request.name, says: says + note }, request, fields)
     return { rev, changes: made, repeated: false, questions }
   }
 
   /** @returns its revision */
-  add(made: readonly Change[], entry: { by: string; name: string; says: string }, command: string | null = null, fields: readonly { kind: RecordKind; id: string; field: string }[] = []): number {
+  add(made: readonly Change[], entry: { by: string; name: string; says: string }, request: { id: string; phone?: string } | null = null, fields: readonly { kind: RecordKind; id: string; field: string }[] = []): number {
     const rev = this.facts.rev + 1
     this.take(made, rev)
     const links = this.chainKey ? chainChanges(this.facts, made, this.heads, this.chainKey, this.now, entry.by) : []
     for (const link of links) this.heads.note(link.after as never)
-    const set = fields.map((f) => ({ ...f, rev, by: entry.by }))
+    const set = fields.map((f) => ({ ...f, rev, by: entry.by, phone: request?.phone ?? '' }))
     for (const f of set) this.newFieldRevs.set(keyOf(f), f)
     this.take(links, rev)
-    this.staged.push({ entry: { rev, at: this.now, ...entry, changes: [...made, ...links] }, command, fields: set })
+    this.staged.push({ entry: { rev, at: this.now, ...entry, changes: [...made, ...links] }, command: request?.id ?? null, fields: set })
     return rev
   }
 
@@ -69,8 +71,9 @@ export class Staging {
     const same = edit.same ?? ((kept: unknown, offered: unknown) => digestOf(kept ?? null) === digestOf(offered ?? null))
     return Object.entries(edit.fields).flatMap(([field, offered]) => {
       const last = this.newFieldRevs.get(`${edit.kind}/${edit.id}/${field}`) ?? this.fieldRevs.get(`${edit.kind}/${edit.id}/${field}`)
-      // What the same person did on the same phone a moment before is no meeting.
-      if (!last || last.rev <= request.seen || (last.by === author.name && edit.own) || !(field in record) || same(record[field], offered)) return []
+      // What the same person did before, on the same phone, was known there whether the server had told it or not.
+      const mine = last?.by === author.name && (edit.own || (!!request.phone && last.phone === request.phone))
+      if (!last || last.rev <= request.seen || mine || !(field in record) || same(record[field], offered)) return []
       return [{ id: `${request.id}-${field}`, kind: edit.kind, record: edit.id, field, kept: record[field], offered: edit.offer ? edit.offer(field, offered, author.name, at) : offered, by: author.name, at }]
     })
   }

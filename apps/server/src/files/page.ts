@@ -95,6 +95,11 @@ export class Page {
     this.pdf.x = margin
     this.pdf.y = y + height
   }
+  /** Small words at a place, so wide. @returns where they end */
+  caption(text: string, x: number, y: number, width: number): number {
+    this.tag('Caption', () => this.pdf.font('text').fontSize(8.5).text(text, x, y, { width }))
+    return this.pdf.y
+  }
   stroke(path: string, caption: string): void {
     this.figure(`Signature of ${caption}`, 70, (x, y) => { this.pdf.translate(x, y).scale(0.4).path(path).lineWidth(3).stroke('#1F2527') })
     this.line(caption)

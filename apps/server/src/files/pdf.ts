@@ -1,9 +1,10 @@
 import { all, boardOf, cableName, inCurrentOrder, jobOf, judgeReading, netOf, newestOf, openSnags, plannedOf, readingFacts, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
 import { chainHead, sheetsFor } from '@rauta/contracts'
+import { drawPictures, type Pictures } from './pictures'
 import { PdfFile, type Page } from './page'
 
-/** A door's record for people: A4, plan, readings, device, proofs with evidence, signatures and the head of the chain. */
-export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {
+/** A door's record for people: A4, plan, readings, pictures, device, proofs with evidence, signatures and the head of the chain. @param pictures bytes of those that have arrived */
+export async function recordPdf(facts: Facts, door: Door, pictures: Pictures): Promise<Buffer> {
   const job = jobOf(facts)
   const out = new PdfFile(`${door.ref} ${door.name}: record`, job?.name ?? '')
   const page = out.page()
@@ -13,6 +14,7 @@ export async function recordPdf(facts: Facts, door: Door): Promise<Buffer> {
   page.line(`Times in ${job?.zone ?? 'UTC'}`)
   planPart(page, facts, door)
   wirePart(page, facts, door, time)
+  drawPictures(page, all(facts, 'photo').filter((p) => p.door === door.id).sort((a, b) => a.at - b.at), pictures, time)
   devicePart(page, facts, door, time)
   provePart(page, facts, door, time)
   signPart(page, facts, door, time)

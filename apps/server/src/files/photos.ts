@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { and, eq } from 'drizzle-orm'
+import { and, eq, inArray } from 'drizzle-orm'
 import type { Database } from '../store/open'
 import { photos } from '../store/schema'
 
@@ -28,8 +28,14 @@ export class Photos {
     return null
   }
 
+  /** Those of many that are here. */
+  async among(ids: readonly string[]): Promise<Map<string, { type: string; sha256: string; bytes: Buffer }>> {
+    if (ids.length === 0) return new Map()
+    const rows = await this.db.select().from(photos).where(and(eq(photos.job, this.job), inArray(photos.id, [...ids])))
+    return new Map(rows.map((r) => [r.id, { type: r.type, sha256: r.sha256, bytes: Buffer.from(r.bytes) }]))
+  }
+
   async of(id: string): Promise<{ type: string; sha256: string; bytes: Buffer } | null> {
-    const row = (await this.db.select().from(photos).where(and(eq(photos.job, this.job), eq(photos.id, id))))[0]
-    return row ? { type: row.type, sha256: row.sha256, bytes: Buffer.from(row.bytes) } : null
+    return (await this.among([id])).get(id) ?? null
   }
 }

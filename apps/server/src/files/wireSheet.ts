@@ -1,5 +1,6 @@
 import { all, boardOf, byRef, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, switchesFor, windowWords, wireHints, type Controller, type DeviceSheet, type Door, type Facts, type Part, type SwitchCoding } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
+import { cabinetFigure } from './cabinetFigure'
 import { doorFigure } from './doorFigure'
 import { inner, margin, PdfFile, type Column, type Page } from './page'
 
@@ -106,17 +107,20 @@ export async function controllerSheetPdf(controller: Controller, paper: PaperFor
 
 /** A cabinet: everything in it, then a sheet for each controller. */
 export async function cabinetSheetPdf(name: string, paper: PaperFor): Promise<Buffer> {
-  const { facts } = paper
+  const { facts, origin } = paper
   const sheets = sheetsFor(facts)
   const out = new PdfFile(`${name}: cabinet`, jobOf(facts)?.name ?? '')
   const page = out.page()
   const controllers = all(facts, 'controller').filter((c) => c.cabinet === name).sort(byRef)
   const units = all(facts, 'unit').filter((u) => u.cabinet === name)
+  page.code(`${origin}/cabinets/${encodeURIComponent(name)}`, margin + inner - 62, margin - 8, 62)
   page.title(name)
   page.line(`${jobOf(facts)?.name ?? ''} · cabinet`)
   page.heading('In it')
   for (const c of controllers) page.row(c.ref, [sheetOf(sheets, c.sheet).name, ...(c.expanders ?? []).map((e) => `${e.id} ${sheetOf(sheets, e.sheet).name}`), c.fedFrom ? `fed on from ${facts.controller[c.fedFrom.controller]?.ref ?? ''}` : (sheets[c.supply]?.name ?? '')].filter(Boolean).join(', '))
   for (const u of units) page.row(u.ref, sheetOf(sheets, u.sheet).name)
+  page.heading('Inside, in the order of the power')
+  cabinetFigure(page, name, facts, sheets)
   page.heading('Cables that end here')
   for (const d of all(facts, 'door').filter((x) => controllers.some((c) => c.id === x.placement?.controller))) for (const c of d.cables) page.box(`${d.ref} ${c.id} from ${c.part}, ${cableName(c.type)}${c.lengthM ? `, ${c.lengthM} m` : ''}`)
   for (const c of controllers) drawControllerSheet(out, c, paper)

@@ -1,4 +1,4 @@
-import { all, put, type Controller, type Facts, type Found } from '@rauta/core'
+import { all, canonicalJson, put, type Controller, type Facts, type Found } from '@rauta/core'
 import { listenForHello, searchSegment, UnreachableError, type Heard, type Secret } from '@rauta/drivers'
 import { SoapFault } from '@rauta/protocols'
 import { sheetsFor } from '@rauta/contracts'
@@ -41,20 +41,22 @@ export async function askAddress(context: Context, address: string): Promise<str
 /** @param anew asks it whatever it said before: it has just started and may have been reset, or somebody named it by hand */
 async function remember(context: Context, heard: Heard, anew = false): Promise<void> {
   const known = context.log.facts.found[heard.endpoint]
-  if (!anew && known?.ownership === 'closed' && known.address === heard.address && context.clock.now() - known.seenAt < refusedMs) return
   const routable = context.dialer.inReach(heard.address)
   const seen: Found = {
     id: heard.endpoint, address: heard.address, port: heard.port, name: heard.name, model: heard.model, serial: heard.serial, mac: heard.mac, routable, ownership: 'unknown', holds: null,
     seenAt: Math.floor(context.clock.now()), controller: null,
   }
-  const asked = routable ? await askOwnership(context, seen) : {}
+  const spared = !anew && known?.refusedAt !== undefined && known.address === heard.address && context.clock.now() - known.refusedAt < refusedMs
+  const asked: Partial<Found> = spared ? { ownership: 'closed', refusedAt: known.refusedAt } : routable ? await askOwnership(context, seen) : {}
   await context.log.append('found.heard', `Heard ${heard.serial || heard.address}`, (facts, at) => {
     const before = facts.found[seen.id]
     const next = { ...seen, ...asked, controller: before?.controller ?? plannedFor(facts, { ...seen, ...asked }), seenAt: at }
-    const same = before && JSON.stringify({ ...before, seenAt: 0 }) === JSON.stringify({ ...next, seenAt: 0 })
+    const same = before && sameButTimes(before, next)
     return same && at - before.seenAt < 10_000 ? [] : [put(facts, 'found', next)]
   })
 }
+
+const sameButTimes = (a: Found, b: Found): boolean => canonicalJson({ ...a, seenAt: 0, refusedAt: 0 }) === canonicalJson({ ...b, seenAt: 0, refusedAt: 0 })
 
 /** A planned controller whose serial or MAC was entered beforehand. */
 function plannedFor(facts: Facts, found: Found): string | null {
@@ -75,7 +77,7 @@ async function askOwnership(context: Context, found: Found): Promise<Partial<Fou
       return {}
     }
   }
-  return { ownership: 'closed' }
+  return { ownership: 'closed', refusedAt: Math.floor(context.clock.now()) }
 }
 
 async function candidates(context: Context, planned: Controller | null, model: string): Promise<{ secret: Secret; ownership: Found['ownership'] }[]> {

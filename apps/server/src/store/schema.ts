@@ -13,9 +13,9 @@ export const records = pgTable('records', {
   job: text('job').notNull(), kind: text('kind').notNull(), id: text('id').notNull(), rev: integer('rev').notNull(), data: jsonb('data').notNull(),
 }, (t) => [primaryKey({ columns: [t.job, t.kind, t.id] }), index('records_kind').on(t.job, t.kind)])
 
-/** At which revision each field was last set, and by whom, so that two edits that meet are noticed. */
+/** At which revision each field was last set, by whom and from which phone (empty where it is not told), so that two edits that meet are noticed. */
 export const fieldRevisions = pgTable('field_revisions', {
-  job: text('job').notNull(), kind: text('kind').notNull(), id: text('id').notNull(), field: text('field').notNull(), rev: integer('rev').notNull(), by: text('by').notNull(),
+  job: text('job').notNull(), kind: text('kind').notNull(), id: text('id').notNull(), field: text('field').notNull(), rev: integer('rev').notNull(), by: text('by').notNull(), phone: text('phone').notNull().default(''),
 }, (t) => [primaryKey({ columns: [t.job, t.kind, t.id, t.field] })])
 
 export const accounts = pgTable('accounts', { name: text('name').primaryKey(), role: text('role').notNull(), hash: text('hash').notNull(), createdAt: bigint('created_at', { mode: 'number' }).notNull() })

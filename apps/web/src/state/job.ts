@@ -5,6 +5,7 @@ import { create } from 'zustand'
 import { AwayError, get, post, ProblemError } from './api'
 import { alone } from './alone'
 import { allWaiting, discardWaiting, factsFrom, keepWaiting, loadKept, requestOf, retryRefused, saveEntries, saveSnapshot, settleWaiting, type LogEntry, type SnapshotRecords, type Waiting } from './kept'
+import { thisPhone } from './phone'
 import { sendPhotos } from './photos'
 import { keptMe, useSession } from './session'
 
@@ -150,7 +151,7 @@ export const useJob = create<JobState>((set, getState) => {
       return () => { closed = true; clearTimeout(again); stream?.close() }
     },
     async send(name, payload) {
-      const request: CommandRequest = { id: v7(), name, payload, seen: getState().base.rev }
+      const request: CommandRequest = { id: v7(), name, payload, seen: getState().base.rev, phone: thisPhone() }
       const keep = async () => {
         const kept = await keepWaiting({ ...request, by: useSession.getState().me?.name ?? '', job: keyOf(getState().base), madeAt: Date.now() })
         setOutbox([...getState().outbox, kept])

@@ -1,5 +1,5 @@
 import { addressFault, all, feedFault, claimSteps, isKind, jobOf, put, sheetOf, type Change, type Claim, type Controller, type Facts, type Sheets } from '@rauta/core'
-import { cableType } from './cable'
+import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 export function takenAddresses(facts: Facts, except: string): Map<string, string> {
@@ -31,6 +31,7 @@ export function putController(facts: Facts, p: Controller, sheets: Sheets): Chan
 }
 
 function checkFeed(facts: Facts, p: Controller, sheets: Sheets): void {
+  checkCores(p.fedFrom?.type, 'fedFrom')
   const fault = feedFault(p, { ...facts.controller, [p.id]: p })
   if (fault) throw new Refusal(fault, 'fedFrom')
   if (sheets[p.sheet]?.feeds) throw new Refusal(`${sheets[p.sheet]?.name} takes its power from the network: no supply feeds it.`, 'fedFrom')

@@ -1,5 +1,5 @@
 import { all, boardOf, defaultBehaviour, drop, isKind, openingKinds, partOf, partRoles, proposePlacement, put, roleFacts, sheetOf, type Behaviour, type Cable, type CableType, type Door, type Facts, type Part, type PartRole, type Placement, type Sheets } from '@rauta/core'
-import { cableType } from './cable'
+import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
 import { placementSchema } from './site'
 
@@ -117,7 +117,7 @@ export const cableSet = defineCommand<{ door: string; cable: string; type?: Cabl
   name: 'cable.set', roles: everyFitter, schema: object({ door: id, cable: id, type: cableType, lengthM: { type: 'number', minimum: 0, maximum: 2000 } }, ['type']),
   apply(facts, p) {
     const door = existing(facts.door[p.door], 'door', p.door)
-    if (p.type && p.type.cores < (p.type.perConductor ?? 1) * 2) throw new Refusal(`${p.type.cores} cores do not make two conductors of ${p.type.perConductor} cores each. Take a cable with more cores, or fewer a conductor.`, 'type')
+    checkCores(p.type, 'type')
     const cable = existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
     const { planned: _built, ...rest } = cable
     const next = { ...rest, lengthM: p.lengthM, ...(p.type ? { type: p.type } : {}) }

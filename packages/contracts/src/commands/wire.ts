@@ -1,5 +1,5 @@
 import { boardOf, cableName, canonicalJson, checkOff, endingDigest, jobOf, netOf, put, readingFacts, readingKinds, wallClock, photoSubjects, type CableType, type Photo, type ReadingKind, type Tick } from '@rauta/core'
-import { cableType } from './cable'
+import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
 export const tickSet = defineCommand<{ door: string; cable: string; what: 'pulled' | 'ended' | 'tested'; done: boolean }>({
@@ -73,6 +73,7 @@ export const cableBuilt = defineCommand<{ door: string; cable: string; type?: Ca
   apply(facts, p) {
     const door = existing(facts.door[p.door], 'door', p.door)
     const cable = existing(door.cables.find((c) => c.id === p.cable), 'cable', p.cable)
+    checkCores(p.type, 'type')
     const { planned: first, ...rest } = cable
     const planned = first ?? { type: cable.type, lengthM: cable.lengthM }
     const built = { ...rest, type: p.type ?? cable.type, lengthM: p.lengthM }

@@ -1,7 +1,7 @@
 import { name, object, text } from '../commands/command'
 import type { Change, Question } from '@rauta/core'
 
-export interface CommandRequest { id: string; name: string; payload: unknown; /** Revision that the author had seen. */ seen: number; /** How long it waited on a phone before it was sent, ms by that phone's own clock. */ waitedMs?: number }
+export interface CommandRequest { id: string; name: string; payload: unknown; /** Revision that the author had seen. */ seen: number; /** How long it waited on a phone before it was sent, ms by that phone's own clock. */ waitedMs?: number; /** Which phone or window made it: what the same person did there before is known to it, seen or not. */ phone?: string }
 /** What became of one of many commands. */
 export type BatchResult = { id: string; ok: true; rev: number; repeated: boolean; questions: number } | { id: string; ok: false; says: string; field?: string }
 /** Records that waited on a phone, saved to a file: brought in by the lead, they count as made by `by`. */
@@ -16,7 +16,7 @@ export interface Problem { type: string; title: string; status: number; says: st
 export const uuid = { type: 'string', pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$' } as const
 const cred = { type: 'string', minLength: 1, maxLength: 200 } as const
 
-const command = object({ id: uuid, name, payload: { type: 'object' }, seen: { type: 'integer', minimum: 0 }, waitedMs: { type: 'number', minimum: 0 } }, ['waitedMs'])
+const command = object({ id: uuid, name, payload: { type: 'object' }, seen: { type: 'integer', minimum: 0 }, waitedMs: { type: 'number', minimum: 0 }, phone: { type: 'string', minLength: 8, maxLength: 40 } }, ['waitedMs', 'phone'])
 
 /** Bodies of the HTTP interface. */
 export const bodies = {

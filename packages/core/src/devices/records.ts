@@ -52,6 +52,8 @@ export interface Found {
   ownership: 'unknown' | 'factory' | 'ours' | 'closed'
   holds: Holds | null
   seenAt: number
+  /** When it last refused every secret that was tried. */
+  refusedAt?: number
   /** Planned controller it was matched to. */
   controller: string | null
 }

@@ -1,4 +1,4 @@
-import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import { sheetOf, type DeviceSheet, type LockFacts, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
 import type { ReadingKind } from './records'
 
@@ -19,8 +19,10 @@ export function readingsBesides(door: Door, cable: string, sheets: Sheets): Read
   const part = partOn(door, cable)
   if (!part || onNetworkOnly(part, sheets)) return []
   const leads = sheetOf(sheets, part.sheet).leads.map((l) => l.kind)
+  if (part.role === 'breakGlass') return [...(locksOf(door, sheets).some((l) => l.fail === 'safe') ? (['voltsRest', 'voltsPressed'] as const) : []), 'insulation']
   if (part.role === 'lock') return [...(door.drive && door.drive.holdShare < 1 ? (['voltsHold'] as const) : []), 'polarity', 'insulation']
   return leads.includes('supply+') ? ['voltsRest', 'polarity', 'insulation'] : ['insulation']
 }
 
+const locksOf = (door: Door, sheets: Sheets): LockFacts[] => door.parts.flatMap((p) => sheetOf(sheets, p.sheet).lock ?? [])
 const onNetworkOnly = (part: Part, sheets: Sheets): boolean => { const sheet = sheetOf(sheets, part.sheet); return sheet.leads.length === 0 && !!sheet.network && !sheet.ownBattery }

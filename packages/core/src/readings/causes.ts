@@ -77,6 +77,22 @@ export function voltCauses(value: number, expected: Expected, loop: 'good' | 'ba
   return [...(onBattery ? [low] : []), ...(loop === 'good' ? [joint, shared] : loop === 'bad' ? [copper, joint] : [copper, joint, shared]), ...(onBattery ? [] : [low])]
 }
 
+/** Causes of volts across a break glass outside their window. @param pressed whether it was pressed in */
+export function glassCauses(value: number, expected: Expected, pressed: boolean): Cause[] {
+  const half = expected.value / 2
+  if (!pressed) {
+    const notSet: Cause = { rule: 'notSet', says: 'Its contact is open: the glass is not set back, or the conductors are on the contact that works the other way round.', tell: 'Set it back and measure again. Volts still there: move one conductor to the other contact.' }
+    const joint: Cause = { rule: 'joint', says: `A screw or its contact takes ${show(value)} V.`, tell: 'Measure from conductor to conductor, then from screw to screw: what goes away sits between the two.' }
+    return value > 3 ? [notSet, joint] : [joint, notSet]
+  }
+  if (value > expected.value) return [{ rule: 'high', says: 'The supply is set too high, or it is not the supply that was planned.', tell: 'Measure at the supply’s own terminals with the locks off.' }]
+  const past: Cause = { rule: 'past', says: 'The lock is fed past the break glass: pressing it lets nobody out.', tell: 'Press it and pull the leaf: the lock holds. Look for a link or a relay contact from the feed to the lock that leaves the glass out.' }
+  const stuck: Cause = { rule: 'stuck', says: 'Its contact does not open, or something bridges its two screws.', tell: 'Take one conductor off it and press: the meter on its screws must read open.' }
+  const feed: Cause = { rule: 'feed', says: 'No volts come to it: the feed or the relay contact before it is open, or the lock’s other conductor.', tell: 'Measure each of its screws against 0 V at the board: one of them must have all of the volts.' }
+  const low: Cause = { rule: 'battery', says: 'The supply runs on its battery, near its end.', tell: 'Measure at the supply: look for mains, its fuse, its lamp.' }
+  return value < half ? [stuck, past, feed] : [low, stuck]
+}
+
 /** Causes of an end-of-line value outside its window, contact closed. @param loopOhms of the cable as planned */
 export function endCauses(value: number, ends: { seriesOhm: number; parallelOhm: number }, loopOhms: number): Cause[] {
   const close = (ohm: number) => near(value, ohm) <= 1

@@ -3,7 +3,7 @@ import { partOf, type Door } from '../doors/door'
 import { loopOhm } from '../power/run'
 import { seenOhm } from '../power/supervised'
 import type { Moment } from '../supplies/net'
-import { lockHere, voltsAt, waysOf, type Planned } from '../wiring/volts'
+import { lockHere, voltsAt, voltsOn, waysOf, type Planned } from '../wiring/volts'
 import { readingFacts, type ReadingKind, type ReadingUnit } from './records'
 
 /** What a reading should be, with its window; `unit` is printed after it. */
@@ -48,11 +48,11 @@ export function expectedReading(door: Door, cable: string, kind: ReadingKind, pl
       const value = seenOhm(door.ends, loopOhm(run.type, run.lengthM), 'closed')
       return { value, ...around(value, tolerances.endOfLine), unit, says: 'at the controller’s end, off its terminals, contact closed' }
     }
-    default: return run.part === partOf(door, 'lock')?.id ? lockReading(door, kind, planned, opened) : fedReading(door, run.part, kind, planned, opened)
+    default: return run.part === partOf(door, 'breakGlass')?.id ? glassReading(door, kind, planned, opened) : run.part === partOf(door, 'lock')?.id ? lockReading(door, kind, planned, opened) : fedReading(door, run.part, kind, planned, opened)
   }
 }
 
-type VoltKind = 'voltsRest' | 'voltsDriven' | 'voltsHold' | 'polarity'
+type VoltKind = 'voltsRest' | 'voltsDriven' | 'voltsHold' | 'voltsPressed' | 'polarity'
 
 /** From the supply as set to the supply on charge: a meter meets either. */
 const between = (value: number, onCharge: number) => ({ from: around(Math.min(value, onCharge), tolerances.volts).from, to: around(Math.max(value, onCharge), tolerances.volts).to })
@@ -75,6 +75,7 @@ function lockReading(door: Door, kind: VoltKind, planned: Planned, opened: Reado
   switch (kind) {
     case 'voltsRest': return { value: rest[0], ...between(...rest), unit: 'V', says: 'at the lock, nobody passing' }
     case 'voltsHold': return { value: fed[0] * share, ...between(fed[0] * share, fed[1] * share), unit: 'V', says: 'at the lock, two seconds after it was driven' }
+    case 'voltsPressed': return null
     case 'polarity': return { value: fed[0], ...between(...fed), unit: 'V', says: `red lead on ${plusLead(sheetOf(planned.sheets, part.sheet).leads)}, while the lock is fed` }
     case 'voltsDriven': {
       const driven = always || facts.fail === 'secure' ? fed : ([0, 0] as const)
@@ -86,11 +87,27 @@ function lockReading(door: Door, kind: VoltKind, planned: Planned, opened: Reado
 
 const plusLead = (leads: readonly { kind: string; name: string; colour: string }[]): string => { const lead = leads.find((l) => l.kind.endsWith('+')); return lead ? `${lead.name} (${lead.colour})` : 'plus' }
 
+/** Most that a closed contact and its two screws may keep, volts (common practice, no source). */
+export const contactKeepsV = 0.2
+
+/** Volts across a break glass in the feed of a fail-safe lock: next to none while it is whole, all of the board's once it is pressed in. */
+function glassReading(door: Door, kind: VoltKind, planned: Planned, opened: ReadonlySet<string>): Expected | null {
+  const lock = lockHere(door, planned, opened)
+  const here = lock?.ways.locks.find((l) => l.node === lock.node)
+  if (!lock || !here || lock.facts.fail !== 'safe') return null
+  if (kind === 'voltsRest') return { value: 0, from: 0, to: contactKeepsV, unit: 'V', says: 'from screw to screw, the glass whole, the lock fed' }
+  if (kind !== 'voltsPressed') return null
+  // Pressed in, its lock draws nothing: as if this door were released.
+  const seen = (state: 'nominal' | 'floating') => (here.whole ? voltsOn(lock.ways, here.board, { kind: 'pull', door: door.id }, state) : 0)
+  const [set, floating] = [seen('nominal'), seen('floating')]
+  return set === null ? null : { value: set, ...between(set, floating ?? set), unit: 'V', says: 'from screw to screw, pressed in, the lock let go' }
+}
+
 /** Volts at a reader or another fed device. */
 function fedReading(door: Door, partId: string, kind: VoltKind, planned: Planned, opened: ReadonlySet<string>): Expected | null {
   const part = door.parts.find((p) => p.id === partId)
   const controller = planned.controllers[door.placement?.controller ?? '']
-  if (!part || !controller || kind === 'voltsDriven' || kind === 'voltsHold') return null
+  if (!part || !controller || kind === 'voltsDriven' || kind === 'voltsHold' || kind === 'voltsPressed') return null
   const ways = waysOf(door, planned, opened)
   const node = `${door.id}/${part.id}`
   if (![...ways.readers, ...ways.locks].some((c) => c.node === node)) return null

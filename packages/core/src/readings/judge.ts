@@ -1,7 +1,7 @@
 import type { Door } from '../doors/door'
 import { loopOhm } from '../power/run'
 import type { Planned } from '../wiring/volts'
-import { endCauses, loopCauses, voltCauses, type Cause } from './causes'
+import { endCauses, glassCauses, loopCauses, voltCauses, type Cause } from './causes'
 import { atBatteryEnd, expectedReading, leastInsulationMohm, longestNetworkM, type Expected } from './expected'
 import { readingFacts, readingText, type Reading } from './records'
 
@@ -44,6 +44,7 @@ function causesOf(reading: Reading, value: number, expected: Expected, door: Doo
     case 'networkLength': return value > longestNetworkM ? [{ rule: 'long', says: `A network cable reaches ${longestNetworkM} m.`, tell: 'Put a switch on the way, or go round another way.' }] : [{ rule: 'length', says: `The length is entered wrong, or a coil of it lies in the ceiling: ${value} m, not ${cable.lengthM} m.`, tell: 'Read the metre marks at both ends.' }]
     case 'insulation': return [{ rule: 'wet', says: `Under ${leastInsulationMohm} MΩ: damp, a crushed sheath or a screw through it.`, tell: 'Measure core by core against earth: the lowest is the hurt one.' }]
     default: {
+      if (door.parts.find((p) => p.id === cable.part)?.role === 'breakGlass') return glassCauses(value, expected, reading.kind === 'voltsPressed')
       const loop = others.find((r) => r.kind === 'loop')
       const verdict = loop ? judgeReading(loop, door, planned) : null
       const atEnd = readingFacts[reading.kind].unit === 'V' && expected.value > 0 ? atBatteryEnd(door, planned) : null

@@ -15,6 +15,12 @@ export function voltsAt(ways: SupplyWays, node: string, moment: Moment, state: S
   return !solved.ok ? null : (solved.amps[node] ?? 0) > 0 ? (solved.volts[node] ?? 0) : 0
 }
 
+/** Volts at a place of the tree, whether anything draws there or not; null where the line collapses. */
+export function voltsOn(ways: SupplyWays, node: string, moment: Moment, state: SourceState): number | null {
+  const solved = solveTree(netAt(ways, moment, state).tree)
+  return solved.ok ? (solved.volts[node] ?? null) : null
+}
+
 /** A lock among what hangs on its supply. */
 interface LockHere { part: Part; facts: LockFacts; cable: Cable; node: string; ways: SupplyWays; /** The moment in which it pulls in, the rest of the supply at rest. */ pulls: Moment }
 

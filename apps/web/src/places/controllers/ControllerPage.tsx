@@ -39,7 +39,7 @@ export function ControllerPage({ id }: { id: string }) {
       <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
       <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
       {boardLinks(facts, controller).length ? <Sheet title="Links to other boards">{boardLinks(facts, controller).map((l) => <T key={l}>{l}</T>)}</Sheet> : null}
-      <Sheet><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} /><UndoBar /></Sheet>
+      <Sheet><Action kind="plain" label={`Inside of ${controller.cabinet}`} onPress={() => router.push(`/cabinets/${encodeURIComponent(controller.cabinet)}` as never)} /><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} /><UndoBar /></Sheet>
     </Screen>
   )
 }

@@ -13,8 +13,8 @@ import { ReadingLine } from './ReadingLine'
 
 const ticks = ['pulled', 'ended', 'tested'] as const
 
-/** One cable in hand: what it is, how far it has come, what to watch at its ends, and its readings. */
-export function CableCard({ door, cable, controller, hints }: { door: Door; cable: Cable; controller: Controller; hints: readonly Hint[] }) {
+/** One cable in hand: what it is, how far it has come, what to watch at its ends, and its readings. @param elsewhere a reading that is being entered on the drawing */
+export function CableCard({ door, cable, controller, hints, elsewhere }: { door: Door; cable: Cable; controller: Controller; hints: readonly Hint[]; elsewhere: ReadingKind | null }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
@@ -44,7 +44,7 @@ export function CableCard({ door, cable, controller, hints }: { door: Door; cabl
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {hints.map((h) => <T key={h.says} size={15}>{h.says}</T>)}
       {sheet.coding && set?.ok ? <SwitchBank coding={sheet.coding} switches={set.switches} /> : null}
-      {shown.map((kind) => <ReadingLine key={kind} door={door} cable={cable} kind={kind} />)}
+      {shown.filter((kind) => kind !== elsewhere).map((kind) => <ReadingLine key={kind} door={door} cable={cable} kind={kind} />)}
       {!more && besides.some((k) => !there.includes(k)) ? <Action kind="plain" label="More readings" onPress={() => setMore(true)} /> : null}
       <AsBuilt key={`${cable.id}-${cable.lengthM}`} door={door} cable={cable} />
     </Sheet>

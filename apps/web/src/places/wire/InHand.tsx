@@ -1,14 +1,26 @@
-import type { Conductor, Door } from '@rauta/core'
+import { readingFacts, type Cable, type Conductor, type Door, type ReadingKind } from '@rauta/core'
 import { View } from 'react-native'
-import { Action, Tick } from '../../parts/Action'
+import { Action, Chips, Tick } from '../../parts/Action'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { wireColours } from '../../signs/wireColours'
 import { useGround } from '../../theme'
 import { useCoreTick } from './coreTick'
+import { ReadingLine } from './ReadingLine'
 
-/** The conductor that was tapped on the drawing, large: its colour, its two ends, its tick. */
-export function InHand({ door, conductor: c, onPutDown }: { door: Door; conductor: Conductor; onPutDown: () => void }) {
+interface Props {
+  door: Door
+  cable: Cable | undefined
+  conductor: Conductor
+  /** Readings that can be taken on it, and the one that is being taken. */
+  kinds: readonly ReadingKind[]
+  measured: ReadingKind | null
+  onMeasure: (kind: ReadingKind) => void
+  onPutDown: () => void
+}
+
+/** The conductor that was tapped on the drawing, large: its colour, its two ends, its tick, and a reading taken on it. */
+export function InHand({ door, cable, conductor: c, kinds, measured, onMeasure, onPutDown }: Props) {
   const ground = useGround()
   const { ended, toggle, wrong } = useCoreTick(door, [c])
   return (
@@ -21,6 +33,8 @@ export function InHand({ door, conductor: c, onPutDown }: { door: Door; conducto
         <Tick under label="ended" name={`${c.part} ${c.leadName} ended`} on={ended.has(c.id)} onPress={() => toggle(c)} />
       </View>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {cable && kinds.length ? <Chips label={`Reading on ${c.cable}`} value={measured ?? ('' as ReadingKind)} onChange={onMeasure} options={kinds.map((k) => ({ value: k, label: readingFacts[k].name }))} /> : null}
+      {cable && measured ? <ReadingLine key={`${cable.id} ${measured}`} door={door} cable={cable} kind={measured} /> : null}
       <Action kind="plain" label="Put it down" onPress={onPutDown} />
     </View>
   )

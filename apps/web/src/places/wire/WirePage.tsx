@@ -1,4 +1,4 @@
-import { boardOf, netOf, sheetOf, wireHints, type Door, type Hint } from '@rauta/core'
+import { boardOf, netOf, readingsBesides, readingsFor, sheetOf, wireHints, type Door, type Hint, type ReadingKind } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -24,21 +24,26 @@ export function WirePage({ id, part }: { id: string; part?: string }) {
   const firstOpen = door?.cables.find((c) => !facts.tick[`${id}/${c.id}`]?.tested) ?? door?.cables[0]
   const [inHand, setInHand] = useState<string | null>(null)
   const [chosen, setChosenCable] = useState<string>(door?.cables.find((c) => c.part === part)?.id ?? firstOpen?.id ?? '')
-  const setChosen = (cable: string) => { setChosenCable(cable); setInHand(null) }
+  const [measured, setMeasured] = useState<ReadingKind | null>(null)
+  const putDown = () => { setInHand(null); setMeasured(null) }
+  const setChosen = (cable: string) => { setChosenCable(cable); putDown() }
   if (!door) return <Missing what="door" which={id} />
   const controller = facts.controller[door.placement?.controller ?? '']
   const cable = door.cables.find((c) => c.id === chosen)
   const done = door.cables.filter((c) => facts.tick[`${id}/${c.id}`]?.tested).length
   if (!controller) return <Screen mono={door.ref} title="Wire" under={door.name} bar={<Action label="Place the door" onPress={() => router.push(`/doors/${id}/plan`)} />}><Notice tone="slate">The door is on no controller yet, so no conductor has an end.</Notice></Screen>
-  const conductors = netOf(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts)).conductors
+  const sheets = sheetsFor(facts)
+  const board = boardOf(sheets, controller)
+  const { conductors } = netOf(door, board, sheets)
+  const kinds = cable ? [...new Set([...readingsFor(door, cable.id, sheets, board), ...readingsBesides(door, cable.id, sheets)])] : []
   const held = conductors.find((c) => c.id === inHand)
-  const take = (core: string) => { const c = conductors.find((x) => x.id === core); if (c) { setChosenCable(c.cable); setInHand(core) } }
-  const hints = wireHints(door, controller, sheetsFor(facts))
+  const take = (core: string) => { const c = conductors.find((x) => x.id === core); if (c) { setChosenCable(c.cable); setInHand(core); setMeasured(null) } }
+  const hints = wireHints(door, controller, sheets)
   return (
     <Screen columns mono={door.ref} title={door.name} under={`${done} of ${door.cables.length} cables tested · ${controller.ref} in ${controller.cabinet}`} bar={<NextBar door={door} chosen={chosen} onChoose={setChosen} />}>
-      <Sheet flush><DoorDrawing door={door} controller={controller} from={facts.area[door.from]?.name ?? ''} to={facts.area[door.to]?.name ?? ''} layer="conductors" chosen={cable?.part ?? null} onPart={(p) => setChosen(door.cables.find((c) => c.part === p)?.id ?? chosen)} ended={endedCores(facts, door, conductors)} inHand={inHand} onConductor={take} />{held ? <InHand door={door} conductor={held} onPutDown={() => setInHand(null)} /> : null}</Sheet>
+      <Sheet flush><DoorDrawing door={door} controller={controller} from={facts.area[door.from]?.name ?? ''} to={facts.area[door.to]?.name ?? ''} layer="conductors" chosen={cable?.part ?? null} onPart={(p) => setChosen(door.cables.find((c) => c.part === p)?.id ?? chosen)} ended={endedCores(facts, door, conductors)} inHand={inHand} onConductor={take} />{held ? <InHand door={door} cable={cable} conductor={held} kinds={kinds} measured={measured} onMeasure={setMeasured} onPutDown={putDown} /> : null}</Sheet>
       <View style={{ padding: 16, paddingBottom: 0 }}><Chips label="Cable" value={chosen} onChange={setChosen} options={door.cables.map((c) => ({ value: c.id, label: `${c.id} ${c.part}${facts.tick[`${id}/${c.id}`]?.tested ? ' ·' : ''}` }))} /></View>
-      {cable ? <CableCard key={cable.id} door={door} cable={cable} controller={controller} hints={hints.filter((h) => h.cable === cable.id)} /> : null}
+      {cable ? <CableCard key={cable.id} door={door} cable={cable} controller={controller} hints={hints.filter((h) => h.cable === cable.id)} elsewhere={held ? measured : null} /> : null}
       <Photos door={door} cable={cable?.id ?? ''} />
       <MeterLeads />
       <Conductors door={door} controller={controller} chosen={cable?.id ?? ''} />

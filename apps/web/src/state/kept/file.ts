@@ -2,7 +2,7 @@ import type { CommandRequest, WaitingFile } from '@rauta/contracts'
 import type { Waiting } from './db'
 
 /** As the server takes it: without what only this phone needs. */
-export const requestOf = (w: Waiting, now: number): CommandRequest => ({ id: w.id, name: w.name, payload: w.payload, seen: w.seen, waitedMs: Math.max(0, now - w.madeAt) })
+export const requestOf = (w: Waiting, now: number): CommandRequest => ({ id: w.id, name: w.name, payload: w.payload, seen: w.seen, ...(w.phone ? { phone: w.phone } : {}), waitedMs: Math.max(0, now - w.madeAt) })
 
 /** Records of one person and one job as a file that the lead can bring in. */
 export function waitingFile(records: readonly Waiting[], now: number): WaitingFile | null {

@@ -1,0 +1,1 @@
+ALTER TABLE "field_revisions" ADD COLUMN "phone" text DEFAULT '' NOT NULL;

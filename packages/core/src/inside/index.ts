@@ -1,0 +1,2 @@
+export * from './fitted'
+export * from './layout'
