@@ -39,7 +39,7 @@ const views: View[] = [
   { name: 'doors', path: '/doors', size: phone }, { name: 'door', path: '/doors/C-02', size: phone }, { name: 'plan', path: '/doors/Q-01/plan', size: phone },
   { name: 'job', path: '/job', size: phone }, { name: 'schedule', path: '/schedule', size: phone, before: bringList }, { name: 'sheet', path: '/sheets/reader-bus', size: phone }, { name: 'siting', path: '/siting', size: phone, before: search },
   { name: 'supply', path: '/supplies/a6', size: phone, dark: true }, { name: 'addresses', path: '/addresses', size: phone },
-  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone, dark: true }, { name: 'cabinet', path: '/controllers/a1', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'load', path: '/load', size: phone },
+  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone, dark: true }, { name: 'cabinet', path: '/cabinets/Riser%201', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'load', path: '/load', size: phone },
   { name: 'prove', path: '/doors/T-01/prove', size: phone }, { name: 'sign', path: '/doors/Q-01/sign', size: phone }, { name: 'at-hand', path: '/at-hand', size: phone },
   { name: 'doors-wide', path: '/doors/C-02', size: wide }, { name: 'plan-wide', path: '/doors/V-07/plan', size: wide }, { name: 'waiting', path: '/doors/V-05/wire', size: phone, before: withoutSignal },
 ]

@@ -2,7 +2,7 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test } from '@playwright/test'
 import { signIn } from './helpers'
 
-const views = ['/doors', '/doors/C-02', '/doors/Q-02/plan', '/doors/P-01/wire', '/doors/Q-01/behaviour', '/doors/T-01/prove', '/doors/Q-01/sign', '/controllers/a1', '/reach', '/reach/a3', '/load', '/prove', '/people', '/people/p-101', '/time', '/time/sailings', '/access', '/job', '/live', '/team', '/more', '/schedule', '/sheets', '/sheets/reader-bus', '/sheets/new?like=strike-fast', '/siting', '/supplies', '/supplies/a6', '/supplies/release', '/supplies/units/n1', '/addresses', '/addresses/switches', '/waiting', '/at-hand', '/papers']
+const views = ['/doors', '/doors/C-02', '/doors/Q-02/plan', '/doors/P-01/wire', '/doors/Q-01/behaviour', '/doors/T-01/prove', '/doors/Q-01/sign', '/controllers/a1', '/cabinets/Lane%20cabinet', '/reach', '/reach/a3', '/load', '/prove', '/people', '/people/p-101', '/time', '/time/sailings', '/access', '/job', '/live', '/team', '/more', '/schedule', '/sheets', '/sheets/reader-bus', '/sheets/new?like=strike-fast', '/siting', '/supplies', '/supplies/a6', '/supplies/release', '/supplies/units/n1', '/addresses', '/addresses/switches', '/waiting', '/at-hand', '/papers']
 
 test('axe finds nothing serious on any main view, in Daylight and in the plant room', async ({ page }) => {
   test.setTimeout(240_000)

@@ -53,6 +53,42 @@ test('a reading gets its verdict at once', async ({ page }) => {
   await expect(first).toContainText('NO')
 })
 
+test('a conductor is taken in hand by tapping its line, ticked, and a reading is entered on it', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/doors/V-01/wire')
+  const drawing = page.getByRole('img', { name: /^Door drawing/ })
+  const held = page.getByRole('group', { name: 'Conductor in hand' })
+  /** On the line, just above its screw. */
+  const tapAbove = async (terminal: string) => { const at = await drawing.getByText(terminal, { exact: true }).boundingBox(); await page.mouse.click((at?.x ?? 0) + (at?.width ?? 0) / 2, (at?.y ?? 0) - 28) }
+  const rows = page.getByRole('table', { name: 'Conductors' }).getByRole('row')
+  const terminal = (await rows.filter({ hasText: 'feed in' }).first().getByRole('cell').nth(3).textContent()) ?? ''
+  await tapAbove(terminal)
+  await expect(held).toContainText('B1 feed in')
+  await expect(held).toContainText(terminal)
+  await held.getByRole('checkbox', { name: 'B1 feed in ended' }).click()
+  await expect(held.getByRole('checkbox', { name: 'B1 feed in ended' })).toBeChecked()
+  await held.getByRole('radio', { name: 'volts pressed in' }).click()
+  await held.getByRole('textbox', { name: 'New volts pressed in, V' }).fill('0,02')
+  await held.getByRole('button', { name: 'Enter' }).click()
+  await expect(held.getByText('The lock is fed past the break glass: pressing it lets nobody out.')).toBeVisible()
+  await held.getByRole('button', { name: 'Put it down' }).click()
+  await expect(held).toHaveCount(0)
+})
+
+test('the inside of a cabinet: a screw says what is on it, a board opens', async ({ page }) => {
+  await signIn(page)
+  await page.goto('/controllers')
+  await page.getByRole('button', { name: 'Inside of Riser 1' }).click()
+  await expect(page.getByRole('heading', { name: 'Inside, in the order of the power' })).toBeVisible()
+  await expect(page.getByText('13.6 V to A1, fuses: board 2 A, locks 4 A')).toBeVisible()
+  const picture = page.getByRole('img', { name: /^Inside of Riser 1/ })
+  const at = await picture.getByText('12', { exact: true }).first().boundingBox()
+  await page.mouse.click((at?.x ?? 0) + 6, (at?.y ?? 0) - 4)
+  await expect(page.getByRole('status').filter({ hasText: 'Q-01 B1 feed out' })).toBeVisible()
+  await page.getByRole('button', { name: /^Open A1, / }).click()
+  await expect(page.getByRole('heading', { name: /^Cabinet Riser 1/ })).toBeVisible()
+})
+
 test('a sign-in that ran out loses nothing that was typed', async ({ page }) => {
   await signIn(page)
   await page.goto('/people/new')

@@ -23,7 +23,7 @@ describe('the inside of a cabinet', () => {
     const board = boardOf(sheets, w.facts.controller['a1'] ?? { sheet: '' })
     const net = netOf(w.door(), board, sheets)
     const before = screws(w.facts, 'Riser')
-    for (const c of net.conductors) expect(before.get(`A1 ${c.terminal.id}`)).toContain(`D-01 ${c.part} ${c.leadName}`)
+    for (const c of net.conductors) expect(before.get(`A1 ${c.terminal.id}`)).toContain(`D-01 ${c.part} ${c.leadName}, ${c.colour}, ${c.cable}`)
     for (const l of net.links) { expect(before.get(`A1 ${l.from.id}`)).toContain(`link to ${l.to.id}`); expect(before.get(`A1 ${l.to.id}`)).toContain(`link to ${l.from.id}`) }
     expect([...before.values()].flat()).toHaveLength(net.conductors.length + 2 * net.links.length)
     w.do('door.place', { id: 'D-01', placement: null })
@@ -47,15 +47,20 @@ describe('the inside of a cabinet', () => {
   it('of whatever hangs there: no two boxes on each other, screws inside their box, no two links on one line, feeders above what they feed', () => {
     const sheetIds = ['controller-2', 'controller-4', 'controller-8'] as const
     fc.assert(fc.property(
-      fc.array(fc.record({ sheet: fc.constantFrom(...sheetIds), fedFrom: fc.option(fc.nat(4), { nil: null }), expanders: fc.nat(2), doors: fc.nat(2) }), { minLength: 1, maxLength: 5 }),
-      fc.integer({ min: 300, max: 900 }),
-      (boards, width) => {
+      fc.array(fc.record({ sheet: fc.constantFrom(...sheetIds), fedFrom: fc.option(fc.integer({ min: -1, max: 4 }), { nil: null }), expanders: fc.nat(2), doors: fc.nat(2) }), { minLength: 1, maxLength: 5 }),
+      fc.array(fc.boolean(), { maxLength: 8 }), fc.integer({ min: 300, max: 900 }),
+      (boards, fedByNetwork, width) => {
         const w = smallJob(magnetHardware)
         boards.forEach((b, n) => {
           const most = sheets[b.sheet]?.carries?.find((c) => c.kind === 'expander')?.most ?? 0
-          const from = b.fedFrom !== null && b.fedFrom < n ? { fedFrom: { controller: `b${b.fedFrom}`, ...run }, supply: '' } : {}
+          const from = b.fedFrom !== null && b.fedFrom < n ? { fedFrom: { controller: b.fedFrom < 0 ? 'a1' : `b${b.fedFrom}`, ...run }, supply: '' } : {}
           controller(w, n, { sheet: b.sheet, ...from, expanders: Array.from({ length: Math.min(most, b.expanders) }, (_, i) => ({ id: `E${i + 1}`, sheet: 'expander-io' })) })
           for (let d = 0; d < b.doors; d++) addDoor(w, `X-${n}${d}`, `b${n}`, d % 2 ? magnetHardware : strikeHardware)
+        })
+        w.do('unit.put', { id: 'n1', ref: 'N1', sheet: 'switch-8', cabinet: 'Loft', address: '' })
+        fedByNetwork.forEach((here, n) => {
+          controller(w, 10 + n, { sheet: 'controller-1-net', cabinet: here ? 'Loft' : 'Elsewhere' })
+          w.do('unitFeed.put', { id: `controller/b${10 + n}`, unit: 'n1', port: String(n + 1), lengthM: 20 })
         })
         const layout = layoutCabinet(insideOf('Loft', w.facts, sheets), width)
         checkLayout(layout, width)
@@ -66,6 +71,7 @@ describe('the inside of a cabinet', () => {
   })
 })
 
+const shareBox = (layout: CabinetLayout, a: number, b: number): boolean => { const ends = (n: number) => [layout.links[n]?.link.from, layout.links[n]?.link.to].filter((id) => id != null); return ends(a).some((id) => ends(b).includes(id)) }
 function checkLayout(layout: CabinetLayout, width: number): void {
   layout.fitted.forEach((f, i) => {
     expect(f.x).toBeGreaterThanOrEqual(0)
@@ -83,5 +89,11 @@ function checkLayout(layout: CabinetLayout, width: number): void {
   })
   const lanes = layout.links.flatMap(({ points }) => points.slice(1).flatMap((p, i) => { const q = points[i]; return q && q.x === p.x ? [{ x: p.x, from: Math.min(p.y, q.y), to: Math.max(p.y, q.y) }] : [] }))
   lanes.forEach((a, i) => lanes.forEach((b, j) => { if (j > i && a.x === b.x) expect(a.from < b.to && b.from < a.to).toBe(false) }))
+  const flat = layout.links.flatMap(({ points }, link) => points.slice(1).flatMap((p, i) => { const q = points[i]; return q && q.y === p.y ? [{ link, y: p.y, from: Math.min(p.x, q.x), to: Math.max(p.x, q.x) }] : [] }))
+  const upright = layout.links.flatMap(({ points }, link) => points.slice(1).flatMap((p, i) => { const q = points[i]; return q && q.x === p.x ? [{ link, x: p.x, from: Math.min(p.y, q.y), to: Math.max(p.y, q.y) }] : [] }))
+  // Links of one box leave it in an order in which they don't cross there; none lies on another.
+  for (const a of flat) for (const b of flat) if (a.link !== b.link && a.y === b.y) expect(a.from < b.to && b.from < a.to).toBe(false)
+  const atBoxes = flat.filter((a) => upright.some((v) => v.link !== a.link && v.x > a.from && v.x < a.to && v.from < a.y && v.to > a.y && shareBox(layout, a.link, v.link)))
+  expect(atBoxes).toEqual([])
   for (const { points } of layout.links) for (const p of points) { expect(p.x).toBeGreaterThanOrEqual(0); expect(p.x).toBeLessThanOrEqual(width) }
 }

@@ -22,12 +22,12 @@ export function cabinetFigure(page: Page, name: string, facts: Facts, sheets: Sh
 const withoutScrews = ({ fitted, links }: Inside): Inside => ({ links, fitted: fitted.map((f) => ({ ...f, groups: [] })) })
 
 function draw({ pdf }: Page, layout: CabinetLayout): void {
-  for (const { link, points, mark } of layout.links) {
+  for (const { link, points, mark, side } of layout.links) {
     if (link.kind === 'network') pdf.dash(2, { space: 2 })
     points.forEach((p, i) => (i === 0 ? pdf.moveTo(p.x, p.y) : pdf.lineTo(p.x, p.y)))
     pdf.lineWidth(link.kind === 'power' ? 2 : 1).stroke('#000').undash()
-    const out = link.from === null ? points[0] : link.to === null ? points.at(-1) : null
-    if (out) pdf.font('mono').fontSize(9).fillColor('#000').text(mark, out.x + 2, out.y - 10, { lineBreak: false })
+    const end = points.at(-1)
+    if (mark && end) pdf.font('mono').fontSize(9).fillColor('#000').text(mark, side < 0 ? end.x - 8 : end.x + 2, end.y - 6, { lineBreak: false })
   }
   for (const { fitted, x, y, w, h, groups } of layout.fitted) {
     pdf.rect(x, y, w, h).lineWidth(fitted.kind === 'board' ? 1.6 : 0.9).stroke('#000')

@@ -1,10 +1,11 @@
 import { layoutCabinet, type CabinetLayout, type Fitted, type Inside, type PlacedFitted, type PlacedLink, type PlacedScrew } from '@rauta/core/inside'
 import { useState } from 'react'
 import { View } from 'react-native'
-import Svg, { Circle, G, Path, Rect, Text as SvgText } from 'react-native-svg'
+import Svg, { G, Path, Rect, Text as SvgText } from 'react-native-svg'
 import { T } from '../parts/Text'
 import { faces, useGround } from '../theme'
 import type { Ground } from '../theme/grounds'
+import { tapped } from './tapped'
 
 /** The inside of a cabinet: what hangs there in the order of the power, every screw, and what joins them. A screw that is tapped says what is on it. */
 export function CabinetPicture({ name, inside, onOpen }: { name: string; inside: Inside; onOpen: (fitted: Fitted) => void }) {
@@ -17,8 +18,8 @@ export function CabinetPicture({ name, inside, onOpen }: { name: string; inside:
   return (
     <View style={{ paddingHorizontal: 12 }} onLayout={(e) => setWidth(Math.floor(e.nativeEvent.layout.width) - 24)}>
       {layout ? (
-        <View>
-          <Svg width={layout.width} height={layout.height} role="img" aria-label={words} {...({ onClick: (e: { nativeEvent: { offsetX: number; offsetY: number } }) => setInHand(screwAt(layout, e.nativeEvent.offsetX, e.nativeEvent.offsetY)) } as object)}>
+        <View {...tapped((x, y) => setInHand(screwAt(layout, x, y)))}>
+          <Svg width={layout.width} height={layout.height} role="img" aria-label={words}>
             {layout.links.map((l, i) => <LinkLine key={i} placed={l} ground={ground} />)}
             {layout.fitted.map((f) => <Box key={f.fitted.id} placed={f} ground={ground} held={held?.screw.screw.id && inHand?.fitted === f.fitted.id ? held.screw : null} />)}
           </Svg>
@@ -57,13 +58,13 @@ function Says({ held: { fitted, screw: { screw, y, h } } }: { held: Held }) {
   )
 }
 
-function LinkLine({ placed: { link, points, mark }, ground }: { placed: PlacedLink; ground: Ground }) {
+function LinkLine({ placed: { link, points, mark, side }, ground }: { placed: PlacedLink; ground: Ground }) {
   const d = points.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join('')
-  const out = points.find((_p, i) => (link.from === null ? i === 0 : link.to === null && i === points.length - 1))
+  const end = points.at(-1)
   return (
     <G>
       <Path d={d} fill="none" stroke={link.kind === 'power' ? ground.oxide : ground.ink} strokeWidth={link.kind === 'power' ? 3 : 1.6} {...(link.kind === 'network' ? { strokeDasharray: '2 3' } : {})} />
-      {out ? <G><Circle cx={out.x} cy={out.y - 9} r={8} fill={ground.sheet} stroke={ground.ink} /><SvgText x={out.x} y={out.y - 5} fontSize={12} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{mark}</SvgText></G> : null}
+      {mark && end ? <SvgText x={end.x + side * 3} y={end.y + 4.5} fontSize={13} fontFamily={faces.mono} fill={ground.ink} textAnchor={side < 0 ? 'end' : 'start'}>{mark}</SvgText> : null}
     </G>
   )
 }
@@ -76,13 +77,14 @@ function Box({ placed: { fitted, x, y, w, h, groups }, ground, held }: { placed:
     <G>
       <Rect x={x} y={y} width={w} height={h} fill={ground.sheet} stroke={ground.ink} strokeWidth={fitted.kind === 'board' ? 2 : 1.2} {...(fitted.kind === 'battery' ? { strokeDasharray: '6 3' } : {})} />
       <SvgText x={x + 10} y={y + 17} fontSize={15} fontFamily={faces.strong} fill={ground.ink}>{fitted.ref}</SvgText>
-      <SvgText x={x + 10} y={y + 33} fontSize={13} fontFamily={faces.text} fill={ground.quiet}>{`${fitted.says}${fitted.cables ? `, ${fitted.cables} cables` : ''}`}</SvgText>
+      <SvgText x={x + 10} y={y + 33} fontSize={13} fontFamily={faces.text} fill={ground.quiet}>{fitted.says}</SvgText>
+      {fitted.cables ? <SvgText x={x + w - 10} y={y + 17} fontSize={13} fontFamily={faces.text} fill={ground.quiet} textAnchor="end">{`${fitted.cables} cables`}</SvgText> : null}
       {groups.map((g) => <SvgText key={`${g.x} ${g.y}`} x={g.x} y={g.y + 13} fontSize={13} fontFamily={faces.mid} fill={ground.ink}>{g.title}</SvgText>)}
       <Path d={screws.map(cell).join('')} fill="none" stroke={ground.ink} strokeWidth={1} />
       {held ? <Rect x={held.x} y={held.y} width={held.w} height={held.h} fill="none" stroke={ground.oxide} strokeWidth={3} /> : null}
       <Path d={screws.filter((s) => s.screw.on.length).map(dot).join('')} fill={ground.ink} stroke={ground.ink} />
       <Path d={screws.filter((s) => !s.screw.on.length).map(dot).join('')} fill="none" stroke={ground.ink} />
-      {screws.map((s) => <SvgText key={s.screw.id} x={s.x + s.w / 2} y={s.y + 26} fontSize={s.screw.id.length > 3 ? 9 : 12} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{s.screw.id.replace(/^E\d+\./, '')}</SvgText>)}
+      {screws.map((s) => <SvgText key={s.screw.id} x={s.x + s.w / 2} y={s.y + 27} fontSize={14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{s.screw.id.replace(/^E\d+\./, '')}</SvgText>)}
     </G>
   )
 }

@@ -6,6 +6,7 @@ import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg'
 import { useFacts } from '../state/job'
 import { faces, useGround } from '../theme'
 import type { Ground } from '../theme/grounds'
+import { tapped } from './tapped'
 import { edged, wireColours } from './wireColours'
 
 export type Layer = 'parts' | 'conductors' | 'volts' | 'live'
@@ -42,7 +43,8 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
   return (
     <View style={{ paddingHorizontal: 12 }} onLayout={(e) => { performance.mark('rauta.layout'); setWidth(Math.floor(e.nativeEvent.layout.width) - 24) }}>
       {layout ? (
-        <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`} {...(onConductor ? ({ onClick: (e: { nativeEvent: { offsetX: number; offsetY: number } }) => { const id = nearest(layout, e.nativeEvent.offsetX, e.nativeEvent.offsetY); if (id) onConductor(id) } } as object) : {})}>
+        <View {...(onConductor ? tapped((x, y) => { const id = nearest(layout, x, y); if (id) onConductor(id) }) : {})}>
+        <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`}>
           <Wall layout={layout} from={from} to={to} ground={ground} />
           {layout.links.map((l, i) => <Path key={i} d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`} fill="none" stroke={ground.ink} strokeWidth={2} />)}
           {strokesOf(layout, { ground, chosen: chosen ?? null, inHand: inHand ?? null, ended }).map(({ key, ...stroke }) => <Path key={key} fill="none" {...stroke} />)}
@@ -50,6 +52,7 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
           {layout.parts.map((p) => <PartBox key={p.part.id} placed={p} ground={ground} on={chosen === p.part.id || (layer === 'live' && (lit?.has(p.part.id) ?? false))} note={layer === 'volts' ? notes?.[p.part.id] : undefined} />)}
           <StripFoot layout={layout} ground={ground} />
         </Svg>
+        </View>
       ) : null}
       {layout && onPart ? layout.parts.map((p) => (
         <View key={p.part.id} role="button" tabIndex={0} aria-label={`${p.part.id}, ${sheetOf(sheetsFor(facts), p.part.sheet).name}`}

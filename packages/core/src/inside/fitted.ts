@@ -8,7 +8,7 @@ import { bankOf } from '../power/battery'
 import { cableName } from '../power/conductor'
 import { netOf } from '../wiring/conductors'
 
-/** A screw with everything on it: `Q-01 R1 data 0`, `link to 12`. */
+/** A screw with everything on it: `Q-01 R1 data 0, green, W1`, `link to 12`. */
 export interface Screw { id: string; label: string; on: string[] }
 /** Screws that belong together, with the door they serve. */
 export interface ScrewGroup { title: string; screws: Screw[] }
@@ -93,7 +93,7 @@ function onScrews(doors: readonly Door[], board: DeviceSheet, sheets: Sheets): M
   const put = (id: string, says: string) => on.set(id, [...(on.get(id) ?? []), says])
   for (const d of doors) {
     const net = netOf(d, board, sheets)
-    for (const k of net.conductors) put(k.terminal.id, `${d.ref} ${k.part} ${k.leadName}`)
+    for (const k of net.conductors) put(k.terminal.id, `${d.ref} ${k.part} ${k.leadName}, ${k.colour || 'no colour'}, ${k.cable}`)
     for (const { from, to } of net.links) { put(from.id, `link to ${to.id}`); put(to.id, `link to ${from.id}`) }
   }
   return on

@@ -100,7 +100,7 @@ function glassReading(door: Door, kind: VoltKind, planned: Planned, opened: Read
   // Pressed in, its lock draws nothing: as if this door were released.
   const seen = (state: 'nominal' | 'floating') => (here.whole ? voltsOn(lock.ways, here.board, { kind: 'pull', door: door.id }, state) : 0)
   const [set, floating] = [seen('nominal'), seen('floating')]
-  return set === null ? null : { value: set, ...between(set, floating ?? set), unit: 'V', says: 'from screw to screw, pressed in, the lock let go' }
+  return set === null ? null : { value: set, ...between(set, floating ?? set), unit: 'V', says: 'from screw to screw while it is pressed, the lock let go' }
 }
 
 /** Volts at a reader or another fed device. */
