@@ -12,9 +12,10 @@ import { magnetHardware, sheets, smallJob, strikeHardware, type World } from '..
 
 const origin = 'https://rauta-0a1b2c.local:4443'
 /** A PDF's text and its structure, as a general reader finds them. */
-async function read(pdf: Buffer): Promise<{ pages: number; text: string; lines: string[]; roles: Set<string>; alts: string[] }> {
+async function read(pdf: Buffer): Promise<{ pages: number; text: string; lines: string[]; roles: Set<string>; alts: string[]; byPage: string[][] }> {
   const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise
   const lines: string[] = []
+  const byPage: string[][] = []
   const roles = new Set<string>()
   const alts: string[] = []
   interface Node { role?: string; alt?: string; children?: Node[] }
@@ -24,11 +25,12 @@ async function read(pdf: Buffer): Promise<{ pages: number; text: string; lines: 
     const { items } = await page.getTextContent()
     const byLine = new Map<number, string[]>()
     for (const item of items) if ('str' in item && item.str.trim()) { const y = Math.round((item.transform as number[])[5] ?? 0); byLine.set(y, [...(byLine.get(y) ?? []), item.str]) }
-    lines.push(...[...byLine.values()].map((l) => l.join(' ')))
+    byPage.push([...byLine.values()].map((l) => l.join(' ')))
+    lines.push(...(byPage.at(-1) ?? []))
     walk((await page.getStructTree()) as Node | null)
   }
   await document.destroy()
-  return { pages: document.numPages, text: lines.join('\n'), lines, roles, alts }
+  return { pages: document.numPages, text: lines.join('\n'), lines, roles, alts, byPage }
 }
 const many = (): World => {
   const w = smallJob(magnetHardware)
@@ -95,6 +97,13 @@ describe('sheets of controllers and cabinets', () => {
     expect(cabinet.alts.some((a) => a.startsWith('Inside of Loft: Supply of A8') && a.includes('E1 Expander'))).toBe(true)
     expect(cabinet.alts).toContain(`Code that opens ${origin}/cabinets/Loft`)
     expect(cabinet.text).toContain('A8 to E1')
+    // The picture stands whole on one page, however tall: every screw of the strip is in it.
+    const strip = boardOf(sheets, w.facts.controller['a8'] ?? { sheet: '' }).terminals.map((t) => t.id.replace(/^E\d+\./, ''))
+    const withPicture = cabinet.byPage.filter((lines) => lines.join(' ').includes('Supply of A8'))
+    expect(withPicture).toHaveLength(1)
+    const words = new Map<string, number>()
+    for (const word of (withPicture[0] ?? []).join(' ').split(' ')) words.set(word, (words.get(word) ?? 0) + 1)
+    for (const id of strip) expect(words.get(id) ?? 0).toBeGreaterThanOrEqual(1)
   })
 })
 

@@ -33,7 +33,7 @@ describe('what the hand at the door must know besides the conductors', () => {
     w.do('part.feed', { door: 'D-07', part: 'R1', own: true })
     w.do('door.edit', { id: 'D-07', fields: { ends: { seriesOhm: 1000, parallelOhm: 2200, at: 'device' } } })
     const told = says(w, sheets, 'D-07')
-    expect(told.find((s) => s.startsWith('jumper'))).toMatch(/J1, Terminator 120 Ω: off or on\. It comes on off/)
+    expect(told.find((s) => s.startsWith('jumper'))).toMatch(/J1, Terminator 120 Ω: off or on\. From the factory: off/)
     expect(told.find((s) => s.startsWith('switches'))).toContain('R1 address 3: ')
     expect(told.find((s) => s.startsWith('spareLead'))).toBe('spareLead: R1 supply + (red) goes nowhere: insulate it.')
     expect(told.find((s) => s.startsWith('ends'))).toContain('1000 Ω in series with the contact, 2200 Ω across it')

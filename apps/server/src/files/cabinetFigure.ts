@@ -6,13 +6,14 @@ const tallest = 660
 /** Smaller than this, the numbers of screws can't be read on paper: then the boards stand there without them, and the strips follow as tables. */
 const smallest = 0.6
 
-/** The inside of a cabinet in lines, and below it what each line is. */
+/** The inside of a cabinet in lines under its heading, and below it what each line is. */
 export function cabinetFigure(page: Page, name: string, facts: Facts, sheets: Sheets): void {
   const inside = insideOf(name, facts, sheets)
   if (inside.fitted.length === 0) return
   const whole = layoutCabinet(inside, inner, 22)
   const layout = tallest / whole.height >= smallest ? whole : layoutCabinet(withoutScrews(inside), inner)
   const scale = Math.min(1, tallest / layout.height)
+  page.heading('Inside, in the order of the power', layout.height * scale)
   page.figure(`Inside of ${name}: ${inside.fitted.map((f) => `${f.ref} ${f.says}`).join(', ')}`, layout.height * scale + 6, (x, y) => { page.pdf.translate(x, y).scale(scale); draw(page, layout) })
   if (layout.links.length === 0) return
   page.heading('What joins them')
@@ -40,7 +41,9 @@ function draw({ pdf }: Page, layout: CabinetLayout): void {
         pdf.circle(s.x + s.w / 2, s.y + 8, 3.4)
         if (s.screw.on.length) pdf.fill('#000')
         else pdf.lineWidth(0.6).stroke('#000')
-        pdf.font('mono').fontSize(8).fillColor('#000').text(s.screw.id.replace(/^E\d+\./, ''), s.x, s.y + 16, { width: s.w, align: 'center', lineBreak: false })
+        const number = s.screw.id.replace(/^E\d+\./, '')
+        // Centred by hand: a width would make the library begin a new page where the drawing, before it is scaled, is taller than one.
+        pdf.font('mono').fontSize(8).fillColor('#000').text(number, s.x + (s.w - pdf.widthOfString(number)) / 2, s.y + 16, { lineBreak: false })
       }
     }
   }

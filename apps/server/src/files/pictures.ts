@@ -12,13 +12,10 @@ const printable = new Set(['image/jpeg', 'image/png'])
 /** Pictures of a door, two beside each other, each with what it is of, who took it, when, and the beginning of its hash. */
 export function drawPictures(page: Page, list: readonly Photo[], pictures: Pictures, time: (ms: number) => string): void {
   if (list.length === 0) return
-  page.heading('Pictures')
-  const here: Photo[] = []
-  for (const photo of list) {
-    const why = whyNot(page, photo, pictures)
-    if (why) page.row(nameOf(photo), `${captionOf(photo, time)}. ${why}`)
-    else here.push(photo)
-  }
+  const judged = list.map((photo) => ({ photo, why: whyNot(page, photo, pictures) }))
+  const here = judged.filter((j) => !j.why).map((j) => j.photo)
+  page.heading('Pictures', here.length === judged.length ? tall : 0)
+  for (const { photo, why } of judged) if (why) page.row(nameOf(photo), `${captionOf(photo, time)}. ${why}`)
   for (let i = 0; i < here.length; i += 2) {
     const pair = here.slice(i, i + 2)
     page.room(tall + 40)

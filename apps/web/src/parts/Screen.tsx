@@ -38,9 +38,12 @@ export function Screen({ title, mono, under, aside, bar, children, head, columns
 export function Sheet({ children, title, flush }: { children: ReactNode; title?: string; flush?: boolean }) {
   const ground = useGround()
   return (
-    <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, marginTop: 12, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10, ...({ breakInside: 'avoid' } as object) }}>
-      {title ? <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>{title}</T> : null}
-      {children}
+    // Padding, since a margin is dropped at the head of a column.
+    <View style={{ paddingTop: 12, ...({ breakInside: 'avoid' } as object) }}>
+      <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10 }}>
+        {title ? <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>{title}</T> : null}
+        {children}
+      </View>
     </View>
   )
 }

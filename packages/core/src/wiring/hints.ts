@@ -45,7 +45,7 @@ function hintsOf(door: Door, part: Part, cable: Cable, net: Net, board: DeviceSh
 /** How its jumpers and switches stand. */
 function settings(part: Part, cable: string, sheets: Sheets): Hint[] {
   const sheet = sheetOf(sheets, part.sheet)
-  const found: Hint[] = (sheet.jumpers ?? []).map((j) => ({ kind: 'jumper', cable, part: part.id, says: `${part.id} jumper ${j.id}, ${j.says}: ${j.positions.join(' or ')}. It comes on ${j.factory}.` }))
+  const found: Hint[] = (sheet.jumpers ?? []).map((j) => ({ kind: 'jumper', cable, part: part.id, says: `${part.id} jumper ${j.id}, ${j.says}: ${j.positions.join(' or ')}. From the factory: ${j.factory}.` }))
   if (sheet.coding && part.address !== undefined) {
     const set = switchesFor(sheet.coding, part.address)
     found.push({ kind: 'switches', cable, part: part.id, says: set.ok ? `${part.id} address ${part.address}: ${set.words}.` : `${part.id}: ${set.says}` })
