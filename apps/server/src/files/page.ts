@@ -36,7 +36,7 @@ export class Page {
   constructor(readonly pdf: PDFKit.PDFDocument) {}
   title(text: string): void { this.tag('H1', () => this.pdf.font('strong').fontSize(22).text(text, margin, undefined, { width: inner - 80 }).moveDown(0.2)) }
   /** @param below points of what must stand on the same page */
-  heading(text: string, below = 0): void { this.room(50 + below); this.tag('H2', () => this.pdf.moveDown(0.8).font('strong').fontSize(14).text(text, margin).moveDown(0.2)) }
+  heading(text: string, below = 0): void { this.room(66 + below); this.tag('H2', () => this.pdf.moveDown(0.8).font('strong').fontSize(14).text(text, margin).moveDown(0.2)) }
   /** A line at the head of a sheet, beside its code. */
   lead(text: string): void { this.tag('P', () => this.pdf.font('text').fontSize(10).text(text, margin, undefined, { width: inner - 80 })) }
   line(text: string, face: Face = 'text'): void { this.tag('P', () => this.pdf.font(face).fontSize(face === 'mono' ? 8.5 : 10).text(text, margin)) }

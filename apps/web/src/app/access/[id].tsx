@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { RuleForm } from '../../places/access/AccessPage'
+import { RuleForm } from '../../places/lazyForms'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

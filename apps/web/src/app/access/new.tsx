@@ -1,4 +1,4 @@
-import { RuleForm } from '../../places/access/AccessPage'
+import { RuleForm } from '../../places/lazyForms'
 
 export default function Route() {
   return <RuleForm />

@@ -1,4 +1,4 @@
-import { ControllerForm } from '../../places/controllers/ControllerForm'
+import { ControllerForm } from '../../places/lazyForms'
 
 export default function Route() {
   return <ControllerForm />

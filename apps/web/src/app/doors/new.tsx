@@ -1,5 +1,5 @@
 import { router } from 'expo-router'
-import { DoorForm } from '../../places/plan/DoorForm'
+import { DoorForm } from '../../places/lazyForms'
 
 export default function Route() {
   return <DoorForm onDone={(d) => router.push(`/doors/${d}/plan`)} />

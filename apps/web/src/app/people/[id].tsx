@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { PersonForm } from '../../places/people/PeoplePage'
+import { PersonForm } from '../../places/lazyForms'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

@@ -1,4 +1,4 @@
-import { PersonForm } from '../../places/people/PeoplePage'
+import { PersonForm } from '../../places/lazyForms'
 
 export default function Route() {
   return <PersonForm />

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ScheduleForm } from '../../places/time/TimePage'
+import { ScheduleForm } from '../../places/lazyForms'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

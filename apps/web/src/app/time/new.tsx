@@ -1,4 +1,4 @@
-import { ScheduleForm } from '../../places/time/TimePage'
+import { ScheduleForm } from '../../places/lazyForms'
 
 export default function Route() {
   return <ScheduleForm />

@@ -1,16 +1,12 @@
-import { all, cardName, type Person } from '@rauta/core'
+import { all, cardName } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
-import { v7 } from 'uuid'
-import { Action, Chips, Tick } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
-import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { Action } from '../../parts/Action'
+import { Field } from '../../parts/Field'
+import { Line, Screen } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { fieldOf, saysOf } from '../../state/api'
-import { useDraft } from '../../state/draft'
-import { useFacts, useJob } from '../../state/job'
-import { Missing } from '../shell/Missing'
+import { useFacts } from '../../state/job'
 
 export function PeoplePage() {
   const facts = useFacts()
@@ -32,57 +28,3 @@ export function PeoplePage() {
     </Screen>
   )
 }
-
-interface CardForm { id: string; facility: string; number: string; state: 'in use' | 'lost' }
-
-export function PersonForm({ id }: { id?: string }) {
-  const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const person = id ? facts.person[id] : undefined
-  const [form, setForm, forget] = useDraft(`person-${id ?? 'new'}`, formOf(person))
-  const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
-  if (id && !person) return <Missing what="person" which={id} />
-  const setCard = (i: number, card: Partial<CardForm>) => setForm({ ...form, cards: form.cards.map((c, n) => (n === i ? { ...c, ...card } : c)) })
-  const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
-  const keep = async () => {
-    const cards = form.cards.map((c) => ({ id: c.id, facility: numberIn(c.facility) ?? NaN, number: numberIn(c.number) ?? NaN, state: c.state }))
-    const bad = cards.findIndex((c) => Number.isNaN(c.facility) || Number.isNaN(c.number))
-    if (bad >= 0) { setWrong({ says: 'Facility and number of a card are whole numbers, as printed on it.', field: `cards.${bad}` }); return }
-    try {
-      await send('person.put', { id: person?.id ?? v7(), number: form.number.trim(), name: form.name.trim(), cards, groups: form.groups })
-      forget()
-      router.push('/people')
-    } catch (e) {
-      setWrong({ says: saysOf(e), field: fieldOf(e) })
-    }
-  }
-  return (
-    <Screen title={person ? person.name : 'Add a person'} bar={<Action label="Keep the person" onPress={keep} />}>
-      {wrong && !wrong.field?.startsWith('cards') ? <Notice tone="madder">{wrong.says}</Notice> : null}
-      <Sheet>
-        <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} error={error('name')} />
-        <Field label="Number" value={form.number} onChange={(number) => setForm({ ...form, number })} mono error={error('number')} />
-      </Sheet>
-      <Sheet title="Cards, 26 bits">
-        {form.cards.map((c, i) => (
-          <View key={c.id} style={{ gap: 4 }}>
-            <View style={{ flexDirection: 'row', gap: 12 }}>
-              <View style={{ flex: 1 }}><Field label={`Facility, card ${i + 1}`} value={c.facility} onChange={(facility) => setCard(i, { facility })} keyboard="numeric" mono /></View>
-              <View style={{ flex: 2 }}><Field label={`Number, card ${i + 1}`} value={c.number} onChange={(number) => setCard(i, { number })} keyboard="numeric" mono /></View>
-            </View>
-            {error(`cards.${i}`) ? <Notice tone="madder">{error(`cards.${i}`)}</Notice> : null}
-            <Chips label={`State of card ${i + 1}`} value={c.state} onChange={(state) => setCard(i, { state })} options={[{ value: 'in use', label: 'In use' }, { value: 'lost', label: 'Lost' }]} />
-          </View>
-        ))}
-        <Action kind="plain" label="Add a card" onPress={() => setForm({ ...form, cards: [...form.cards, { id: v7(), facility: '', number: '', state: 'in use' }] })} />
-      </Sheet>
-      <Sheet title="Groups">
-        {all(facts, 'group').map((g) => <Tick key={g.id} label={g.name} on={form.groups.includes(g.id)} onPress={() => setForm({ ...form, groups: form.groups.includes(g.id) ? form.groups.filter((x) => x !== g.id) : [...form.groups, g.id] })} />)}
-        {all(facts, 'group').length === 0 ? <T tone="quiet">No group yet. Make one under Access.</T> : null}
-      </Sheet>
-      {person ? <Sheet><Action kind="danger" label="Remove this person" aside={`${person.cards.length} cards`} onPress={() => send('person.remove', { id: person.id }).then(() => router.push('/people'))} /></Sheet> : null}
-    </Screen>
-  )
-}
-
-const formOf = (p: Person | undefined) => ({ name: p?.name ?? '', number: p?.number ?? '', groups: p?.groups ?? ([] as string[]), cards: (p?.cards ?? []).map((c): CardForm => ({ id: c.id, facility: String(c.facility), number: String(c.number), state: c.state })) })

@@ -11,7 +11,7 @@ import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { useGround } from '../../theme'
 import { Missing } from '../shell/Missing'
-import { standingOf } from './BenchPage'
+import { standingOf } from './standing'
 
 const stepWord: Record<ClaimStepName, string> = { identity: 'Read who it is', holds: 'Count what it holds', secret: 'Replace the factory secret', erase: 'Erase it', network: 'Name and address', restart: 'Restart and find it again', clock: 'Zone and clock', firmware: 'Firmware', ready: 'In service' }
 const stateWord = { todo: 'to do', running: 'at work', done: 'done', waits: 'waits for you', failed: 'failed' } as const

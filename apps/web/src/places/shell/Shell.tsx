@@ -1,5 +1,5 @@
 import { Link, Slot } from 'expo-router'
-import { useEffect } from 'react'
+import { Suspense, useEffect } from 'react'
 import { View } from 'react-native'
 import { T } from '../../parts/Text'
 import { Notice } from '../../parts/Screen'
@@ -57,7 +57,7 @@ function Inside({ covered }: { covered: boolean }) {
         <TopLine />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
-        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>{ready ? <Slot /> : <Shape />}</View>
+        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}><Suspense fallback={<Shape />}>{ready ? <Slot /> : <Shape />}</Suspense></View>
         {covered ? <View style={{ flex: 1, backgroundColor: ground.paper }}><SignIn again /></View> : null}
         {wide ? null : <Tabs />}
       </View>

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ControllerForm } from '../../../places/controllers/ControllerForm'
+import { ControllerForm } from '../../../places/lazyForms'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

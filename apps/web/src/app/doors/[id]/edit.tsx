@@ -1,5 +1,5 @@
 import { router, useLocalSearchParams } from 'expo-router'
-import { DoorForm } from '../../../places/plan/DoorForm'
+import { DoorForm } from '../../../places/lazyForms'
 import { Missing } from '../../../places/shell/Missing'
 import { useFacts } from '../../../state/job'
 

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { SheetForm } from '../../../places/sheets/SheetForm'
+import { SheetForm } from '../../../places/lazyForms'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()
