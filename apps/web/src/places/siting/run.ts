@@ -17,10 +17,15 @@ export function sitingInput(facts: Facts, wishes: Wishes): Omit<SitingInput, 'ma
 }
 
 /** Searches in a worker, so that the screen stays quick. Returns how to stop it; it then hands over the best so far. */
-export function startSiting(facts: Facts, wishes: Wishes, tell: (told: Told) => void, failed: (says: string) => void): () => void {
+export function startSiting(facts: Facts, wishes: Wishes, tell: (told: Exclude<Told, { failed: string }>) => void, failed: (says: string) => void): () => void {
   const worker = new Worker(new URL('./siting.worker', import.meta.url))
-  worker.onmessage = (event: MessageEvent<Told>) => { tell(event.data); if ('done' in event.data) worker.terminate() }
-  worker.onerror = (event) => { failed(event.message || 'The search broke off.'); worker.terminate() }
+  const broke = (why: string) => { failed(`The search broke off${why ? `: ${why}` : ''}. Nothing was changed; try again.`); worker.terminate() }
+  worker.onmessage = (event: MessageEvent<Told>) => {
+    if ('failed' in event.data) { broke(event.data.failed); return }
+    tell(event.data)
+    if ('done' in event.data) worker.terminate()
+  }
+  worker.onerror = (event) => broke(event.message)
   worker.postMessage({ go: sitingInput(facts, wishes) } satisfies Ask)
   return () => worker.postMessage({ stop: true } satisfies Ask)
 }

@@ -3,7 +3,7 @@ import { siteSteps } from '@rauta/core/siting'
 
 /** What the page asks, and what it is told. Functions cannot be sent, so ids of new controllers come as a list. */
 export type Ask = { go: Omit<SitingInput, 'makeId' | 'fixed'> & { fixed: string[]; ids: string[] } } | { stop: true }
-export type Told = { soFar: SoFar } | { done: Siting; stopped: boolean; ms: number }
+export type Told = { soFar: SoFar } | { failed: string } | { done: Siting; stopped: boolean; ms: number }
 
 let stopped = false
 
@@ -12,7 +12,7 @@ const stretch = 60
 
 self.onmessage = (event: MessageEvent<Ask>) => {
   if ('stop' in event.data) { stopped = true; return }
-  void search(event.data.go)
+  search(event.data.go).catch((error: Error) => self.postMessage({ failed: error.message } satisfies Told))
 }
 
 async function search({ fixed, ids, ...rest }: Extract<Ask, { go: unknown }>['go']): Promise<void> {
