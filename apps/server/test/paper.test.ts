@@ -156,6 +156,22 @@ describe('lists', () => {
     expect(() => w.do('procured.set', { id: 'x', due: '2026-13-40' })).toThrow('is no day')
     expect(sheetOf(sheets, 'wireless-handle').atHand).toContain('Site radio key')
   })
+  it('counts licences by the doors or devices that need them, names a tool once with what it runs on, and drops what nothing needs', () => {
+    const w = smallJob()
+    const of = (group: string) => atHandList(w.facts, sheets).filter((i) => i.group === group)
+    expect(of('licence')).toEqual([])
+    w.do('controller.put', { id: 'r1', ref: 'R1', sheet: 'controller-radio', cabinet: 'Loft', supply: 'supply-5', address: '', serial: '', mac: '' })
+    expect(of('licence')).toEqual([]) // no door on it yet
+    for (const k of [1, 2, 3]) { w.do('door.add', { id: `W-0${k}`, fields: { ref: `W-0${k}`, name: `Flat ${k}`, from: 'out', to: 'in', handle: true, hardware: { lock: 'wireless-handle' } } }); w.do('door.placeProposed', { id: `W-0${k}`, controller: 'r1' }) }
+    expect(of('licence')).toEqual([{ id: 'setup-licence-licence-for-a-wireless-lock', group: 'licence', what: 'Licence for a wireless lock', count: 3, unit: '', for: 'R1' }])
+    for (const k of [1, 2]) w.do('unit.put', { id: `h${k}`, ref: `H${k}`, sheet: 'hub-radio', cabinet: 'Loft', address: '' })
+    expect(of('tool and key').find((i) => i.what.startsWith('Radio set-up tool'))).toMatchObject({ what: 'Radio set-up tool; runs on a laptop with a USB port', count: null, for: 'H1, H2' })
+    expect(of('tool and key').find((i) => i.what === 'Set-up key of the radio')).toMatchObject({ count: null })
+    // An id is what is ticked off: it must stay while the job grows.
+    const before = of('licence')[0]?.id
+    w.do('door.remove', { id: 'W-03' })
+    expect(of('licence')[0]).toMatchObject({ id: before, count: 2 })
+  })
 })
 
 describe('wire sheets of a whole job', () => {

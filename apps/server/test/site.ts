@@ -36,9 +36,9 @@ export function siteFile(change: (site: SiteFile) => void = () => undefined): Si
   return site
 }
 
-/** Those that a failed test left running: an open server would keep the whole run from ending. */
+/** Those that a failed test left running: an open server would keep the whole run from ending. The bench uses sites without a test around. */
 const running = new Set<Site>()
-afterAll(async () => { for (const site of [...running]) await site.stop() })
+if (typeof afterAll === 'function') afterAll(async () => { for (const site of [...running]) await site.stop() })
 
 export class Site {
   readonly folder = mkdtempSync(join(tmpdir(), 'rauta-test-'))

@@ -105,6 +105,16 @@ export interface SupplyFacts {
   tripA?: number
 }
 
+/** What bringing a device into service takes besides what lies at hand: a tool with what it runs on, a key, a licence. */
+export interface SetUpNeed {
+  what: string
+  kind: 'tool' | 'key' | 'licence'
+  /** For a tool: `a laptop with a USB port`. */
+  runsOn?: string
+  /** One for the whole job, for each device, or for each door on it. */
+  one: 'job' | 'device' | 'door'
+}
+
 /** A device type as data. Nothing in the code knows a type by its name. */
 export interface DeviceSheet {
   id: string
@@ -141,6 +151,7 @@ export interface DeviceSheet {
   sounds?: { sound: string; means: string }[]
   box?: string[]
   mounting?: string[]
+  setUp?: SetUpNeed[]
   /** What must be at hand to bring it into service. */
   atHand: string[]
 }

@@ -5,7 +5,7 @@ import { busPlans } from '../network/plan'
 import { cableList, cutList } from './cables'
 
 /** Something to order or bring; `id` stays the same while the job changes. `count` null where it is a thing of which one does. */
-export interface AtHandItem { id: string; group: 'cable' | 'device' | 'small part' | 'battery' | 'card' | 'tool and key'; what: string; count: number | null; unit: string; /** What it is for, shortened. */ for: string }
+export interface AtHandItem { id: string; group: 'cable' | 'device' | 'small part' | 'battery' | 'card' | 'tool and key' | 'licence'; what: string; count: number | null; unit: string; /** What it is for, shortened. */ for: string }
 
 /** Rows of drums are counted with this much on a drum where nobody says otherwise, and this much for both ends of a piece. */
 export const usualDrumM = 100
@@ -16,18 +16,18 @@ const some = (refs: readonly string[]) => { const list = [...new Set(refs)]; ret
 
 /** What must be at hand for the whole job, worked out from the plan and the device sheets. */
 export function atHandList(facts: Facts, sheets: Sheets): AtHandItem[] {
-  return [...cables(facts, sheets), ...devices(facts, sheets), ...smallParts(facts, sheets), ...batteries(facts, sheets), ...cards(facts, sheets), ...tools(facts, sheets)]
+  return [...cables(facts, sheets), ...devices(facts, sheets), ...smallParts(facts, sheets), ...batteries(facts, sheets), ...cards(facts, sheets), ...tools(facts, sheets), ...setUps(facts, sheets)]
 }
 
 function cables(facts: Facts, sheets: Sheets): AtHandItem[] {
   return cutList(cableList(facts, sheets), usualDrumM, usualEndsM).map((c): AtHandItem => ({ id: `cable-${slug(c.kind)}`, group: 'cable', what: c.kind, count: Math.ceil(c.metres), unit: 'm', for: `${c.pieces} pieces with ${usualEndsM} m for both ends${c.drums.length ? `, ${c.drums.length} drums of ${usualDrumM} m` : ''}${c.unknown ? `; ${c.unknown} more have no length yet` : ''}` }))
 }
 
-/** Every planned device with what it is for. */
-function planned(facts: Facts, sheets: Sheets): { sheet: DeviceSheet; ref: string }[] {
-  const found: { sheet: DeviceSheet; ref: string }[] = []
-  const add = (id: string | undefined, ref: string) => { const sheet = id ? sheets[id] : undefined; if (sheet) found.push({ sheet, ref }) }
-  for (const c of all(facts, 'controller')) { add(c.sheet, c.ref); if (!c.fedFrom) add(ownSupply(c, sheets), c.ref); for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`) }
+/** Every planned device with what it is for, and how many doors are on it. */
+function planned(facts: Facts, sheets: Sheets): { sheet: DeviceSheet; ref: string; doors: number }[] {
+  const found: { sheet: DeviceSheet; ref: string; doors: number }[] = []
+  const add = (id: string | undefined, ref: string, doors = 1) => { const sheet = id ? sheets[id] : undefined; if (sheet) found.push({ sheet, ref, doors }) }
+  for (const c of all(facts, 'controller')) { add(c.sheet, c.ref, all(facts, 'door').filter((d) => d.placement?.controller === c.id).length); if (!c.fedFrom) add(ownSupply(c, sheets), c.ref); for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`) }
   for (const u of all(facts, 'unit')) add(u.sheet, u.ref)
   for (const d of all(facts, 'door')) for (const p of d.parts) { add(p.sheet, `${d.ref} ${p.id}`); add(p.via, `${d.ref} ${p.id}`) }
   return found
@@ -79,4 +79,14 @@ function cards(facts: Facts, sheets: Sheets): AtHandItem[] {
 function tools(facts: Facts, sheets: Sheets): AtHandItem[] {
   const wanted = planned(facts, sheets).flatMap(({ sheet, ref }) => sheet.atHand.map((what) => ({ ref, what })))
   return [...grouped(wanted, (w) => w.what)].map(([what, list]): AtHandItem => ({ id: `tool-${slug(what)}`, group: 'tool and key', what, count: null, unit: '', for: some(list.map((l) => l.ref)) }))
+}
+
+/** Tools with what they run on, keys, licences: one for the job, or counted by devices or the doors on them. */
+function setUps(facts: Facts, sheets: Sheets): AtHandItem[] {
+  const wanted = planned(facts, sheets).flatMap(({ sheet, ref, doors }) => (sheet.setUp ?? []).map((need) => ({ ref, need, count: need.one === 'door' ? doors : 1 })))
+  return [...grouped(wanted, ({ need }) => `${need.kind} ${need.what} ${need.runsOn ?? ''}`)].map(([key, list]): AtHandItem => {
+    const { need } = list[0] as (typeof list)[number]
+    const count = need.one === 'job' ? (need.kind === 'licence' ? 1 : null) : list.reduce((sum, l) => sum + l.count, 0)
+    return { id: `setup-${slug(key)}`, group: need.kind === 'licence' ? 'licence' : 'tool and key', what: `${need.what}${need.runsOn ? `; runs on ${need.runsOn}` : ''}`, count, unit: '', for: some(list.map((l) => l.ref)) }
+  }).filter((item) => item.count !== 0)
 }

@@ -11,8 +11,8 @@ import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useGround } from '../../theme'
 
-const groupWords: Record<AtHandItem['group'], string> = { cable: 'Cables', device: 'Devices', 'small part': 'Small parts', battery: 'Batteries and cells', card: 'Cards and tags', 'tool and key': 'Tools, keys and leads' }
-const order: readonly AtHandItem['group'][] = ['tool and key', 'card', 'cable', 'device', 'small part', 'battery']
+const groupWords: Record<AtHandItem['group'], string> = { cable: 'Cables', device: 'Devices', 'small part': 'Small parts', battery: 'Batteries and cells', card: 'Cards and tags', 'tool and key': 'Tools, keys and leads', licence: 'Licences' }
+const order: readonly AtHandItem['group'][] = ['tool and key', 'licence', 'card', 'cable', 'device', 'small part', 'battery']
 
 /** What must be ordered or brought for the whole job, worked out from the plan and the device sheets. */
 export function AtHandPage() {

@@ -68,6 +68,7 @@ function Signs({ sheet }: { sheet: DeviceSheet }) {
 }
 
 function Lists({ sheet }: { sheet: DeviceSheet }) {
-  const lists = [['Must be at hand', sheet.atHand], ['In the box', sheet.box ?? []], ['Mounting', sheet.mounting ?? []], ['Reset by hand', sheet.controller?.reset.map((r, i) => `${i + 1}. ${r.says} (${r.seconds} s)`) ?? []]] as const
+  const needs = (sheet.setUp ?? []).map((n) => `${n.what}${n.runsOn ? `; runs on ${n.runsOn}` : ''}, ${n.one === 'job' ? 'one for the whole job' : `one for each ${n.one}`}`)
+  const lists = [['Needed to set it up', needs], ['Must be at hand', sheet.atHand], ['In the box', sheet.box ?? []], ['Mounting', sheet.mounting ?? []], ['Reset by hand', sheet.controller?.reset.map((r, i) => `${i + 1}. ${r.says} (${r.seconds} s)`) ?? []]] as const
   return <>{lists.filter(([, l]) => l.length).map(([title, l]) => <Sheet key={title} title={title}>{l.map((x) => <T key={x}>{x}</T>)}</Sheet>)}</>
 }
