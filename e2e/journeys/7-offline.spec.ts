@@ -33,6 +33,8 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await expect(page.getByRole('list', { name: 'Likely causes' })).toBeVisible() // judged here, by the core in the browser
   await page.getByLabel('Picture to keep with the door').setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGNY6iSFBzGMSmNDAAOhZGV/FBYyAAAAAElFTkSuQmCC', 'base64') })
   await expect(page.getByRole('img', { name: 'termination of W1, by inka' })).toBeVisible()
+  await page.getByRole('button', { name: 'Wire sheet as PDF' }).click()
+  await expect(page.getByText('Files are made by the server, and it is out of reach.')).toBeVisible()
   await page.goto('/waiting')
   await expect(page.getByRole('heading', { name: '3 wait for the server' })).toBeVisible()
   const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save them to a file' }).click()])

@@ -59,6 +59,7 @@ describe('taking devices into service', () => {
     await site.command('claim.start', { controller: 'a1' })
     const waits = await site.until('it to wait', (f) => f.claim['a1']?.steps.find((s) => s.state === 'waits'))
     expect(waits.says).toContain('goes on when the device is heard again')
+    await site.restart() // also the server may end meanwhile
     await site.hands([{ do: 'network', serial, on: true }]) // a device does not greet again when only its link was gone
     await site.until('the firmware to be shown', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits', 30_000)
     await site.stop()

@@ -7,6 +7,7 @@ import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
 import { askAddress, search } from '../reach/search'
+import { attach, fileName } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
 /** Events that a client is given at first; older ones stay in the log. */
@@ -80,7 +81,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       const of = door(String(request.params['id']))
       const taken = all(log.facts, 'photo').filter((p) => p.door === of.id).map((p) => p.id)
       const pdf = await recordPdf(log.facts, of, await photos.among(taken))
-      response.type('application/pdf').send(pdf)
+      attach(response, 'application/pdf', `${fileName(of.ref)}-record.pdf`, pdf)
     } },
   ]
 }

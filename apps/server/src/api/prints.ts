@@ -6,10 +6,8 @@ import { listNames, listPdf, tableOf, usualOptions, type ListName, type ListOpti
 import { Printing } from '../files/printing'
 import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../files/wireSheet'
 import type { LanFacts } from '../lan/facts'
-import { attach, xlsx } from './attachment'
+import { attach, fileName, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
-
-const fileName = (text: string) => text.replace(/[^A-Za-z0-9_-]+/g, '-')
 
 /** Sheets and lists on paper: a wire sheet per door, a sheet per controller and cabinet, lists as PDF, CSV and workbook. */
 export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null): Route[] {

@@ -25,7 +25,8 @@ export class ClaimRunner {
   resume(): void {
     for (const claim of all(this.context.log.facts, 'claim')) {
       const next = claim.steps.find((s) => s.state !== 'done')
-      if (next?.state === 'running' || next?.state === 'todo') this.kick(claim.id)
+      // One that waits for a reset by hand waits for its device's greeting; one that waits for a person asks the same again.
+      if (next && next.state !== 'failed' && !(next.state === 'waits' && claim.resetStep >= 0)) this.kick(claim.id)
     }
   }
 

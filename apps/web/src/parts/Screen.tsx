@@ -34,12 +34,16 @@ export function Screen({ title, mono, under, aside, bar, children, head, columns
   )
 }
 
+const inColumn = { breakInside: 'avoid' } as object
+/** On a phone what lies below the screen is laid out when it is scrolled to. In columns it would jump from one to the other. */
+const whenSeen = { contentVisibility: 'auto', containIntrinsicSize: 'auto 240px' } as object
+
 /** A sheet on the paper. */
 export function Sheet({ children, title, flush }: { children: ReactNode; title?: string; flush?: boolean }) {
   const ground = useGround()
   return (
     // Padding, since a margin is dropped at the head of a column.
-    <View style={{ paddingTop: 12, ...({ breakInside: 'avoid' } as object) }}>
+    <View style={{ paddingTop: 12, ...(useWide() ? inColumn : whenSeen) }}>
       <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10 }}>
         {title ? <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>{title}</T> : null}
         {children}

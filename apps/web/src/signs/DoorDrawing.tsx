@@ -2,7 +2,7 @@ import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type D
 import { sheetsFor } from '@rauta/contracts'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
-import Svg, { G, Line, Path, Rect, Text as SvgText } from 'react-native-svg'
+import Svg from 'react-native-svg'
 import { useFacts } from '../state/job'
 import { faces, useGround } from '../theme'
 import type { Ground } from '../theme/grounds'
@@ -30,7 +30,10 @@ interface Props {
   onConductor?: (conductor: string) => void
 }
 
-/** A door as a picture computed from its data: the wall in section, its parts, and each conductor down to its terminal. */
+/**
+ * A door as a picture computed from its data: the wall in section, its parts, and each conductor down to its terminal. Inside the drawing
+ * stand plain SVG elements: a component for each of some two hundred took most of the time to the paint.
+ */
 export function DoorDrawing({ door, controller, from, to, layer = 'parts', chosen, onPart, notes, lit, ended, inHand, onConductor }: Props) {
   const ground = useGround()
   const [width, setWidth] = useState(0)
@@ -41,14 +44,14 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
   useEffect(() => { if (width) requestAnimationFrame(() => { setTimeout(() => { performance.measure('rauta.drawing', { start: 'rauta.layout', end: performance.now() }) }) }) }, [width])
   const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${controller.ref}`
   return (
-    <View style={{ paddingHorizontal: 12 }} onLayout={(e) => { performance.mark('rauta.layout'); setWidth(Math.floor(e.nativeEvent.layout.width) - 24) }}>
+    <View style={{ paddingHorizontal: 12 }} onLayout={(e) => { const wide = Math.floor(e.nativeEvent.layout.width) - 24; if (wide !== width) { performance.mark('rauta.layout'); setWidth(wide) } }}>
       {layout ? (
         <View {...(onConductor ? tapped((x, y) => { const id = nearest(layout, x, y); if (id) onConductor(id) }) : {})}>
         <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`}>
           <Wall layout={layout} from={from} to={to} ground={ground} />
-          {layout.links.map((l, i) => <Path key={i} d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`} fill="none" stroke={ground.ink} strokeWidth={2} />)}
-          {strokesOf(layout, { ground, chosen: chosen ?? null, inHand: inHand ?? null, ended }).map(({ key, ...stroke }) => <Path key={key} fill="none" {...stroke} />)}
-          {layout.spares.map((s) => <G key={`${s.part}.${s.lead.id}`}><Line x1={s.at.x} y1={s.at.y} x2={s.at.x} y2={s.at.y + 12} stroke={wireColours[s.lead.colour] ?? ground.ink} strokeWidth={2.6} /><Line x1={s.at.x - 4} y1={s.at.y + 13} x2={s.at.x + 4} y2={s.at.y + 13} stroke={ground.ink} strokeWidth={2.6} /></G>)}
+          {layout.links.map((l, i) => <path key={i} d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`} fill="none" stroke={ground.ink} strokeWidth={2} />)}
+          {strokesOf(layout, { ground, chosen: chosen ?? null, inHand: inHand ?? null, ended }).map(({ key, ...stroke }) => <path key={key} fill="none" {...stroke} />)}
+          {layout.spares.map((s) => <g key={`${s.part}.${s.lead.id}`}><line x1={s.at.x} y1={s.at.y} x2={s.at.x} y2={s.at.y + 12} stroke={wireColours[s.lead.colour] ?? ground.ink} strokeWidth={2.6} /><line x1={s.at.x - 4} y1={s.at.y + 13} x2={s.at.x + 4} y2={s.at.y + 13} stroke={ground.ink} strokeWidth={2.6} /></g>)}
           {layout.parts.map((p) => <PartBox key={p.part.id} placed={p} ground={ground} on={chosen === p.part.id || (layer === 'live' && (lit?.has(p.part.id) ?? false))} note={layer === 'volts' ? notes?.[p.part.id] : undefined} />)}
           <StripFoot layout={layout} ground={ground} />
         </Svg>
@@ -69,11 +72,11 @@ function PartBox({ placed, ground, on, note }: { placed: PlacedPart; ground: Gro
   const { part, x, y, w, h } = placed
   const edge = part.role === 'breakGlass' ? ground.madder : ground.ink
   return (
-    <G>
-      <SvgText x={x + w / 2} y={y - 5} fontSize={12} fontFamily={faces.text} fill={ground.quiet} textAnchor="middle">{note ?? partWord[part.role]}</SvgText>
-      <Rect x={x} y={y} width={w} height={h} fill={on ? ground.oxide : ground.sheet} stroke={edge} strokeWidth={2} />
-      <SvgText x={x + w / 2} y={y + 20} fontSize={14} fontFamily={faces.strong} fill={on ? ground.onOxide : ground.ink} textAnchor="middle">{part.id}</SvgText>
-    </G>
+    <g>
+      <text x={x + w / 2} y={y - 5} fontSize={12} fontFamily={faces.text} fill={ground.quiet} textAnchor="middle">{note ?? partWord[part.role]}</text>
+      <rect x={x} y={y} width={w} height={h} fill={on ? ground.oxide : ground.sheet} stroke={edge} strokeWidth={2} />
+      <text x={x + w / 2} y={y + 20} fontSize={14} fontFamily={faces.strong} fill={on ? ground.onOxide : ground.ink} textAnchor="middle">{part.id}</text>
+    </g>
   )
 }
 
@@ -84,35 +87,35 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
   const at: Record<PlacedPart['side'], number> = { unsecured: middle - 68, leaf: middle, secured: middle + 42 }
   const count: Record<string, number> = {}
   return (
-    <G>
-      <SvgText x={0} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink}>{from}</SvgText>
-      <SvgText x={layout.width} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink} textAnchor="end">{to}</SvgText>
+    <g>
+      <text x={0} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink}>{from}</text>
+      <text x={layout.width} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink} textAnchor="end">{to}</text>
       {[[-84, -30], [30, 84]].map(([a, b]) => (
-        <G key={a}>
-          <Rect x={middle + (a ?? 0)} y={top + 22} width={(b ?? 0) - (a ?? 0)} height={9} fill={ground.sheet} stroke={ground.ink} />
-          {[8, 20, 32, 44].map((d) => <Line key={d} x1={middle + (a ?? 0) + d} y1={top + 31} x2={middle + (a ?? 0) + d + 7} y2={top + 22} stroke={ground.quiet} />)}
-        </G>
+        <g key={a}>
+          <rect x={middle + (a ?? 0)} y={top + 22} width={(b ?? 0) - (a ?? 0)} height={9} fill={ground.sheet} stroke={ground.ink} />
+          {[8, 20, 32, 44].map((d) => <line key={d} x1={middle + (a ?? 0) + d} y1={top + 31} x2={middle + (a ?? 0) + d + 7} y2={top + 22} stroke={ground.quiet} />)}
+        </g>
       ))}
-      <Line x1={middle - 30} y1={top + 26.5} x2={middle + 30} y2={top + 26.5} stroke={ground.ink} strokeWidth={4} />
+      <line x1={middle - 30} y1={top + 26.5} x2={middle + 30} y2={top + 26.5} stroke={ground.ink} strokeWidth={4} />
       {layout.parts.map(({ part, side }) => {
         const n = (count[side] = (count[side] ?? 0) + 1)
-        return <SvgText key={part.id} x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)} y={top + 46} fontSize={12} fontFamily={faces.mono} fill={ground.quiet}>{part.id}</SvgText>
+        return <text key={part.id} x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)} y={top + 46} fontSize={12} fontFamily={faces.mono} fill={ground.quiet}>{part.id}</text>
       })}
-    </G>
+    </g>
   )
 }
 
 function StripFoot({ layout, ground }: { layout: DoorLayout; ground: Ground }) {
   return (
-    <G>
-      <Path d={layout.terminals.filter((t) => !t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} />
-      {layout.terminals.some((t) => t.again) ? <Path d={layout.terminals.filter((t) => t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} strokeDasharray="3 3" /> : null}
-      <Path d={layout.terminals.filter((t) => t.conductors).map((t) => screwOf(t)).join('')} fill={ground.ink} stroke={ground.ink} />
-      <Path d={layout.terminals.filter((t) => !t.conductors).map((t) => screwOf(t)).join('')} fill="none" stroke={ground.ink} />
-      <Path d={layout.terminals.filter((t) => t.conductors).map((t) => `M${t.x + t.w / 2 - 3} ${t.y + 13}l6 -4`).join('')} fill="none" stroke={ground.sheet} strokeWidth={1.6} />
-      {layout.terminals.map((t) => <SvgText key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 32} fontSize={t.w < 10 * t.id.length ? 11 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</SvgText>)}
-      {layout.terminals.map((t) => <SvgText key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 52} fontSize={t.w < 25 ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</SvgText>)}
-    </G>
+    <g>
+      <path d={layout.terminals.filter((t) => !t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} />
+      {layout.terminals.some((t) => t.again) ? <path d={layout.terminals.filter((t) => t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} strokeDasharray="3 3" /> : null}
+      <path d={layout.terminals.filter((t) => t.conductors).map((t) => screwOf(t)).join('')} fill={ground.ink} stroke={ground.ink} />
+      <path d={layout.terminals.filter((t) => !t.conductors).map((t) => screwOf(t)).join('')} fill="none" stroke={ground.ink} />
+      <path d={layout.terminals.filter((t) => t.conductors).map((t) => `M${t.x + t.w / 2 - 3} ${t.y + 13}l6 -4`).join('')} fill="none" stroke={ground.sheet} strokeWidth={1.6} />
+      {layout.terminals.map((t) => <text key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 32} fontSize={t.w < 10 * t.id.length ? 11 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</text>)}
+      {layout.terminals.map((t) => <text key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 52} fontSize={t.w < 25 ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</text>)}
+    </g>
   )
 }
 

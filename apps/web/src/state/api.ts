@@ -7,10 +7,11 @@ export class ProblemError extends Error {
 }
 /** The server could not be asked. */
 export class AwayError extends Error {
-  readonly says = 'The server is out of reach. What you typed stays here.'
+  constructor(readonly says = 'The server is out of reach. What you typed stays here.') { super(says) }
 }
 
-async function ask<T>(path: string, init: RequestInit, withinMs?: number): Promise<T> {
+/** An answer that is one. @throws AwayError, ProblemError */
+async function answered(path: string, init: RequestInit, withinMs?: number): Promise<Response> {
   let response: Response
   try {
     response = await fetch(`/api/v1${path}`, { ...init, credentials: 'same-origin', ...(withinMs && 'timeout' in AbortSignal ? { signal: AbortSignal.timeout(withinMs) } : {}) })
@@ -18,17 +19,23 @@ async function ask<T>(path: string, init: RequestInit, withinMs?: number): Promi
     if (init.signal?.aborted) throw error
     throw new AwayError()
   }
-  const answer: unknown = await response.json().catch(() => null)
-  if (!response.ok) {
-    const problem = answer as Problem | null
-    throw new ProblemError(response.status, problem?.says ?? `The server answered ${response.status}.`, problem?.field)
-  }
-  return answer as T
+  if (response.ok) return response
+  const problem = (await response.json().catch(() => null)) as Problem | null
+  throw new ProblemError(response.status, problem?.says ?? `The server answered ${response.status}.`, problem?.field)
 }
+
+const ask = async <T>(path: string, init: RequestInit, withinMs?: number): Promise<T> => (await (await answered(path, init, withinMs)).json().catch(() => null)) as T
 
 /** @param withinMs after which the server counts as out of reach */
 export const get = <T>(path: string, withinMs?: number): Promise<T> => ask<T>(path, { method: 'GET' }, withinMs)
 export const post = <T>(path: string, body: unknown = {}, withinMs?: number): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }, withinMs)
+
+/** A file that the server makes, under the name that it gives it. */
+export async function getFile(path: string): Promise<{ name: string; bytes: Blob }> {
+  const response = await answered(path, { method: 'GET' })
+  const name = /filename\*?="?(?:UTF-8'')?([^";]+)/i.exec(response.headers.get('content-disposition') ?? '')?.[1] ?? (path.split(/[/?]/).filter((p) => p.includes('.')).at(-1) ?? 'file')
+  return { name: decodeURIComponent(name), bytes: await response.blob() }
+}
 
 /** A file's bytes as they are. */
 export const postFile = <T>(path: string, file: Blob, signal: AbortSignal): Promise<T> => ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file, signal })

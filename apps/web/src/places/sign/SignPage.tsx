@@ -5,6 +5,7 @@ import { View } from 'react-native'
 import Svg, { Path } from 'react-native-svg'
 import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
+import { FileLinks } from '../../parts/FileLinks'
 import { Field } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
@@ -47,8 +48,8 @@ export function SignPage({ id }: { id: string }) {
         </Sheet>
       ) : null}
       <Sheet title="Take it with you">
-        <Action kind="plain" label="Record as PDF" aside="for people" onPress={() => { window.open(`/api/v1/doors/${id}/record.pdf`, '_blank') }} />
-        <Action kind="plain" label="Record as JSON" aside="to be checked" onPress={() => { window.open(`/api/v1/doors/${id}/record.json`, '_blank') }} />
+        <FileLinks path={`/doors/${id}/record`} name="Record" kinds={['pdf', 'json']} />
+        <T size={13} tone="quiet">PDF for people, JSON to be checked by anybody.</T>
         <T size={13} tone="quiet">{`Head of ${chain.length} records:`}</T>
         <T face="mono" size={13} selectable style={{ wordBreak: 'break-all' } as object}>{chainHead(facts, id)}</T>
       </Sheet>
