@@ -108,6 +108,30 @@ describe('sheets of controllers and cabinets', () => {
 })
 
 describe('lists', () => {
+  it('every conductor of every net once, with its two ends, as the wire sheets have it; who ended it', async () => {
+    const w = many()
+    const door = w.door('D-10')
+    const board = boardOf(sheets, w.facts.controller[door.placement?.controller ?? ''] ?? { sheet: '' })
+    const net = netOf(door, board, sheets)
+    const one = net.conductors[0]
+    w.do('core.tick', { door: 'D-10', cable: one?.cable, core: one?.id, done: true }, 'engineer', 'inka')
+    const { rows } = tableOf('conductors', paper(w.facts))
+    const count = all(w.facts, 'door').reduce((n, d) => { const c = w.facts.controller[d.placement?.controller ?? '']; return n + (c ? netOf(d, boardOf(sheets, c), sheets).conductors.length : 0) }, 0)
+    expect(rows).toHaveLength(count)
+    const mine = rows.filter((r) => r[0] === 'D-10')
+    for (const c of net.conductors) expect(mine.filter((r) => r[1] === c.part && r[2] === c.leadName && r[3] === c.colour && r[4] === c.cable && r[7] === c.terminal.id)).toHaveLength(1)
+    expect(mine.filter((r) => r[9] === 'by inka')).toHaveLength(1)
+    const { text } = await read(await listPdf('conductors', paper(w.facts)))
+    expect(text).toContain('D-10')
+  })
+  it('the check-off of every cabinet, with who has done what', () => {
+    const w = many()
+    const before = tableOf('checks', paper(w.facts)).rows
+    expect(before.some((r) => r[1] === 'A8' && String(r[2]).startsWith('In the box of A8') && r[3] === '')).toBe(true)
+    w.do('cabinet.check', { controller: 'a8', item: 'box', done: true }, 'engineer', 'inka')
+    expect(tableOf('checks', paper(w.facts)).rows.filter((r) => r[3] === 'by inka')).toHaveLength(1)
+    expect(before.length).toBe(tableOf('checks', paper(w.facts)).rows.length)
+  })
   it('are the same on paper, as CSV and in a workbook', async () => {
     const w = many()
     const table = tableOf('cables', paper(w.facts))

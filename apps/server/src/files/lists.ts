@@ -1,11 +1,11 @@
-import { jobOf, type Facts } from '@rauta/core'
-import { atHandList, cableList, cutList, labels, usualDrumM, usualEndsM, type Label } from '@rauta/core/lists'
+import { jobOf, type Done, type Facts } from '@rauta/core'
+import { atHandList, cableList, checkList, conductorList, cutList, labels, usualDrumM, usualEndsM, type Label } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import type { TableOut } from '@rauta/papers'
 import { inner, margin, PdfFile, type Column } from './page'
 import type { PaperFor } from './wireSheet'
 
-export const listNames = ['cables', 'cuts', 'labels', 'at-hand'] as const
+export const listNames = ['conductors', 'cables', 'cuts', 'labels', 'checks', 'at-hand'] as const
 export type ListName = (typeof listNames)[number]
 export interface ListOptions { drumM: number; endsM: number }
 export const usualOptions: ListOptions = { drumM: usualDrumM, endsM: usualEndsM }
@@ -13,11 +13,14 @@ export const usualOptions: ListOptions = { drumM: usualDrumM, endsM: usualEndsM 
 /** A list of the job as a table: the same on paper, as CSV and in a workbook. */
 export function tableOf(which: ListName, { facts, origin }: PaperFor, options: ListOptions = usualOptions): TableOut {
   const sheets = sheetsFor(facts)
+  const done = (d: Done | null) => (d ? `by ${d.by}` : '')
   switch (which) {
+    case 'conductors': return { name: 'Conductors', columns: ['Door', 'Part', 'Lead', 'Colour', 'Cable', 'Core', 'Controller', 'Terminal', 'Printed', 'Ended'], rows: conductorList(facts, sheets).map((r) => [r.door, r.part, r.lead, r.colour || 'none: meter it', r.cable, r.core, r.controller, r.terminal, r.label, done(r.ended)]) }
+    case 'checks': return { name: 'Cabinets', columns: ['Cabinet', 'Controller', 'What to check', 'Done'], rows: checkList(facts, sheets).map((r) => [r.cabinet, r.controller, r.says, done(r.done)]) }
     case 'cables': return { name: 'Cables', columns: ['Cable', 'From', 'To', 'Kind', 'Length, m', 'Planned, m', 'State'], rows: cableList(facts, sheets).map((r) => [r.name, r.from, r.to, r.kind, r.lengthM, r.plannedM, r.state]) }
     case 'cuts': return { name: 'Cuts', columns: ['Kind', 'Drum', 'Cable', 'Cut, m', 'Left on the drum, m'], rows: cutRows(facts, options) }
     case 'labels': return { name: 'Labels', columns: ['For', 'Line 1', 'Line 2', 'Line 3', 'Code'], rows: labels(facts, sheets).map((l) => [l.for, l.lines[0] ?? '', l.lines[1] ?? '', l.lines[2] ?? '', origin + l.path]) }
-    case 'at-hand': return { name: 'At hand', columns: ['What', 'How many', 'Unit', 'For', 'From whom', 'By when', 'Got'], rows: atHandList(facts, sheets).map((i) => { const p = facts.procured[i.id]; return [i.what, i.count, i.unit, i.for, p?.from ?? '', p?.due ?? '', p?.got ? `by ${p.got.by}` : ''] }) }
+    case 'at-hand': return { name: 'At hand', columns: ['What', 'How many', 'Unit', 'For', 'From whom', 'By when', 'Got'], rows: atHandList(facts, sheets).map((i) => { const p = facts.procured[i.id]; return [i.what, i.count, i.unit, i.for, p?.from ?? '', p?.due ?? '', done(p?.got ?? null)] }) }
   }
 }
 
@@ -30,8 +33,8 @@ function cutRows(facts: Facts, { drumM, endsM }: ListOptions): (string | number 
   ])
 }
 
-const widths: Record<Exclude<ListName, 'labels'>, readonly number[]> = { cables: [60, 120, 100, 92, 44, 44, 39], cuts: [150, 45, 120, 80, 104], 'at-hand': [150, 45, 30, 150, 54, 40, 30] }
-const titles: Record<ListName, string> = { cables: 'Cable list', cuts: 'Cut list', labels: 'Labels', 'at-hand': 'What must be at hand' }
+const widths: Record<Exclude<ListName, 'labels'>, readonly number[]> = { conductors: [44, 30, 76, 62, 40, 62, 62, 50, 40, 33], checks: [90, 60, 300, 49], cables: [60, 120, 100, 92, 44, 44, 39], cuts: [150, 45, 120, 80, 104], 'at-hand': [150, 45, 30, 150, 54, 40, 30] }
+const titles: Record<ListName, string> = { conductors: 'Conductors', checks: 'Check-off of the cabinets', cables: 'Cable list', cuts: 'Cut list', labels: 'Labels', 'at-hand': 'What must be at hand' }
 
 /** The list on paper; labels as a sheet of labels to cut out, each with its code. */
 export async function listPdf(which: ListName, paper: PaperFor, options: ListOptions = usualOptions): Promise<Buffer> {

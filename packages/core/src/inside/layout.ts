@@ -25,7 +25,7 @@ const titleHeight = 18
  */
 export function layoutCabinet({ fitted, links }: Inside, width: number, cell = 30): CabinetLayout {
   const at = new Map(fitted.map((f, i) => [f.id, i]))
-  const marks = lettersFor(links)
+  const marks = lettersOf(links)
   const sides = ([-1, 1] as const).map((side) => sideOf(side, links.filter((l) => (l.kind === 'network') === (side > 0)), at))
   const [left, right] = sides.map((s) => s.gutter) as [number, number]
   const x = Math.max(1, left)
@@ -98,7 +98,8 @@ function endsOf(links: readonly FittedLink[], of: readonly number[], at: Readonl
   return new Map([...ends].map(([id, list]) => [id, list.sort((a, b) => a.rank - b.rank).map((e) => e.i)]))
 }
 
-function lettersFor(links: readonly FittedLink[]): Map<FittedLink, string> {
+/** A letter for each link that leaves the cabinet. */
+export function lettersOf(links: readonly FittedLink[]): Map<FittedLink, string> {
   const out = links.filter((l) => l.from === null || l.to === null)
   return new Map(out.map((l, i) => [l, i < 26 ? String.fromCharCode(97 + i) : `${i + 1}`]))
 }

@@ -1,3 +1,4 @@
 export * from './cables'
 export * from './labels'
 export * from './athand'
+export * from './conductors'

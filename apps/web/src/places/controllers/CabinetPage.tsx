@@ -1,5 +1,5 @@
 import { all, byRef, byWalk, checkOff, type Controller, type Door, type Facts } from '@rauta/core'
-import { insideOf, layoutCabinet, type Fitted } from '@rauta/core/inside'
+import { insideOf, lettersOf, type Fitted } from '@rauta/core/inside'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -23,7 +23,7 @@ export function CabinetPage({ name }: { name: string }) {
   const controllers = all(facts, 'controller').filter((c) => c.cabinet === name).sort(byRef)
   const doors = all(facts, 'door').filter((d) => controllers.some((c) => c.id === d.placement?.controller)).sort(byWalk)
   const next = controllers.find((c) => { const { done, of } = checked(facts, c); return done < of })
-  const marks = new Map(layoutCabinet(inside, 400).links.map((l) => [l.link, l.mark]))
+  const marks = lettersOf(inside.links)
   const count = (kind: Fitted['kind'], one: string, more: string) => { const n = inside.fitted.filter((f) => f.kind === kind).length; return n ? [`${n} ${n === 1 ? one : more}`] : [] }
   return (
     <Screen columns title={name} under={['Cabinet', ...count('board', 'controller', 'controllers'), ...count('expander', 'expander', 'expanders'), ...count('unit', 'other device', 'other devices')].join(' · ')} bar={next ? <Action label={`Check off ${next.ref}`} aside={`${checked(facts, next).done} of ${checked(facts, next).of}`} onPress={() => router.push(`/controllers/${next.id}`)} /> : undefined}>

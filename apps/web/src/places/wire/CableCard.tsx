@@ -1,4 +1,4 @@
-import { boardOf, cableName, newestOf, readingsBesides, readingsFor, sheetOf, switchesFor, type Cable, type Controller, type Door, type Hint, type ReadingKind } from '@rauta/core'
+import { boardOf, cableName, jobOf, newestOf, readingsBesides, readingsFor, sheetOf, switchesFor, type Cable, type Controller, type Door, type Hint, type ReadingKind } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -8,6 +8,7 @@ import { T } from '../../parts/Text'
 import { SwitchBank } from '../../signs/SwitchBank'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob, useWaitingAt } from '../../state/job'
+import { dayTime } from '../../state/time'
 import { AsBuilt } from './AsBuilt'
 import { ReadingLine } from './ReadingLine'
 
@@ -20,6 +21,7 @@ export function CableCard({ door, cable, controller, hints, elsewhere }: { door:
   const [wrong, setWrong] = useState('')
   const [more, setMore] = useState(false)
   const sheets = sheetsFor(facts)
+  const zone = jobOf(facts)?.zone ?? 'UTC'
   const tick = facts.tick[`${door.id}/${cable.id}`]
   const waiting = useWaitingAt(door.id)
   const waits = (what: string) => waiting.some((w) => { const p = w.payload as { cable?: string; what?: string }; return p.cable === cable.id && p.what === what })
@@ -27,6 +29,8 @@ export function CableCard({ door, cable, controller, hints, elsewhere }: { door:
   const sheet = sheetOf(sheets, part?.sheet ?? '')
   const { name } = sheet
   const set = sheet.coding && part?.address !== undefined ? switchesFor(sheet.coding, part.address) : null
+  /** Who and when, as short as it goes. */
+  const told = ticks.flatMap((what) => { const done = tick?.[what]; return done ? [`${what} ${done.by}, ${dayTime(done.at, zone)}`] : [] })
   const asked = readingsFor(door, cable.id, sheets, boardOf(sheets, controller))
   const there = newestOf(facts, door.id, cable.id).map((r) => r.kind)
   const besides = readingsBesides(door, cable.id, sheets).filter((k) => !asked.includes(k))
@@ -41,6 +45,7 @@ export function CableCard({ door, cable, controller, hints, elsewhere }: { door:
         </View>
         {ticks.map((what) => <Tick key={what} under label={waits(what) ? 'waits' : what} name={waits(what) ? `${what}, waits for the server` : what} on={!!tick?.[what]} onPress={() => send('tick.set', { door: door.id, cable: cable.id, what, done: !tick?.[what] }).catch((e: unknown) => setWrong(saysOf(e)))} />)}
       </View>
+      {told.length ? <T size={13} tone="quiet">{told.join(' · ')}</T> : null}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {hints.map((h) => <T key={h.says} size={15}>{h.says}</T>)}
       {sheet.coding && set?.ok ? <SwitchBank coding={sheet.coding} switches={set.switches} /> : null}

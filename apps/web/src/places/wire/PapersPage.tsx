@@ -23,6 +23,7 @@ export function PapersPage() {
   return (
     <Screen columns title="On paper" under="A4, readable in black and white; each code opens its page here">
       <WireSheets doors={all(facts, 'door').length} />
+      <Sheet title="Conductors"><T>What the wire sheets tell, as one list: every conductor with its two ends, colour, cable and core.</T><FileLinks path="/lists/conductors" name="Conductors" /></Sheet>
       <Sheet title="Cable list"><T>Every cable with both its ends, its kind, its length, and how far it has come.</T><FileLinks path="/lists/cables" name="Cable list" /></Sheet>
       <Sheet title="Cut list">
         <T>Which pieces to cut from which drum, the longest first, so that little is left over. Only what is still to pull.</T>
@@ -32,6 +33,7 @@ export function PapersPage() {
       <Sheet title="Labels"><T>For both ends of each cable, for each door and each controller.</T><FileLinks path="/lists/labels" name="Labels" /></Sheet>
       <Sheet title="Cabinets">
         {cabinets.length === 0 ? <T tone="quiet">No controller is planned yet.</T> : null}
+        <FileLinks path="/lists/checks" name="Check-off of the cabinets" />
         {cabinets.map((c) => <FileLinks key={c} path={`/cabinets/${encodeURIComponent(c)}/sheet`} name={c} kinds={['pdf']} />)}
       </Sheet>
     </Screen>
