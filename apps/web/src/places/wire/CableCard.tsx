@@ -30,7 +30,8 @@ export function CableCard({ door, cable, controller, hints, elsewhere }: { door:
   const { name } = sheet
   const set = sheet.coding && part?.address !== undefined ? switchesFor(sheet.coding, part.address) : null
   /** Who and when, as short as it goes. */
-  const told = ticks.flatMap((what) => { const done = tick?.[what]; return done ? [`${what} ${done.by}, ${dayTime(done.at, zone)}`] : [] })
+  const dones = ticks.flatMap((what) => { const done = tick?.[what]; return done ? [{ what, by: `${done.by}, ${dayTime(done.at, zone)}` }] : [] })
+  const told = [...new Set(dones.map((d) => d.by))].map((by) => `${dones.filter((d) => d.by === by).map((d) => d.what).join(', ')}: ${by}`)
   const asked = readingsFor(door, cable.id, sheets, boardOf(sheets, controller))
   const there = newestOf(facts, door.id, cable.id).map((r) => r.kind)
   const besides = readingsBesides(door, cable.id, sheets).filter((k) => !asked.includes(k))
