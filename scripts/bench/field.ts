@@ -42,7 +42,9 @@ async function sheets(at: Served): Promise<void> {
 async function sync(at: Served): Promise<void> {
   const door = all(at.log.facts, 'door')[0]
   const record = () => ({ id: v7(), name: 'reading.add', payload: { id: v7(), door: door?.id, cable: door?.cables[0]?.id, kind: 'loop', value: 1.2 }, seen: at.log.facts.rev })
-  const ask = async (path: string, body: unknown) => { const answer = await fetch(`${at.base}/api/v1${path}`, { method: 'POST', headers: { 'content-type': 'application/json', cookie: at.cookie.join('=') }, body: JSON.stringify(body) }); if (!answer.ok) throw new Error(await answer.text()); return answer.json() }
+  const post = (path: string, body: unknown) => fetch(`${at.base}/api/v1${path}`, { method: 'POST', headers: { 'content-type': 'application/json', cookie: at.cookie.join('=') }, body: JSON.stringify(body) })
+  // A connection may have been let go while this process was busy printing; a record sent twice is taken once.
+  const ask = async (path: string, body: unknown) => { const answer = await post(path, body).catch(() => post(path, body)); if (!answer.ok) throw new Error(await answer.text()); return answer.json() }
   const n = 1000
   const single: number[] = []
   const batched: number[] = []
