@@ -17,6 +17,10 @@ const began = Date.now()
 /** No part may keep the rest from being told: one that runs longer is ended and counted as failed. Minutes. */
 const longest = { checks: 8, unit: 15, journeys: 25 }
 
+/** Ends what runs now, each with all that it started; also where somebody stops the whole run. */
+const ends = new Set()
+for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => { for (const end of ends) end('SIGTERM'); process.exit(130) })
+
 /** Runs a program to its end, or ends it with all that it started. @returns its exit status, or `limit` */
 function run(command, args, { env = {}, minutes, aside = false }) {
   return new Promise((done) => {
@@ -26,13 +30,10 @@ function run(command, args, { env = {}, minutes, aside = false }) {
     for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => { out += part })
     const end = (signal) => { try { process.kill(-child.pid, signal) } catch { /* it is gone */ } }
     const limit = setTimeout(() => { over = true; end('SIGTERM'); setTimeout(() => end('SIGKILL'), 10_000).unref() }, minutes * 60_000)
-    const stop = () => { end('SIGTERM'); process.exit(130) }
-    process.once('SIGINT', stop)
-    process.once('SIGTERM', stop)
+    ends.add(end)
     child.on('close', (status) => {
       clearTimeout(limit)
-      process.off('SIGINT', stop)
-      process.off('SIGTERM', stop)
+      ends.delete(end)
       done({ status: over ? 'limit' : status, out: over ? `${out}\nEnded after ${minutes} minutes.` : out })
     })
   })

@@ -7,7 +7,7 @@ import { chromium, expect, test, type BrowserContext, type Page } from '@playwri
 import { v7 } from 'uuid'
 import { killRounds } from '../kills/kills'
 import { launch, root, type Launched } from '../launch'
-import { anotherPage, signIn } from './helpers'
+import { anotherPage, plate, signIn } from './helpers'
 
 /** On this phone, and the job written down. */
 async function installed(page: Page): Promise<void> {
@@ -31,7 +31,7 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await enter(page, '99')
   await expect(page.getByText('Kept on this phone; waits for the server.')).toBeVisible()
   await expect(page.getByRole('list', { name: 'Likely causes' })).toBeVisible() // judged here, by the core in the browser
-  await page.getByLabel('Picture to keep with the door').setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGNY6iSFBzGMSmNDAAOhZGV/FBYyAAAAAElFTkSuQmCC', 'base64') })
+  await page.getByLabel('Picture to keep with the door').setInputFiles(plate)
   await expect(page.getByRole('img', { name: 'termination of W1, by inka' })).toBeVisible()
   await page.getByRole('button', { name: 'Wire sheet as PDF' }).click()
   await expect(page.getByText('Files are made by the server, and it is out of reach.')).toBeVisible()

@@ -1,12 +1,12 @@
 import { expect, test, type Page } from '@playwright/test'
-import { signIn } from './helpers'
+import { plate, signIn } from './helpers'
 
 const enterReading = async (page: Page, name: string, value: string) => {
   const field = page.getByRole('textbox', { name: `New ${name}` })
   await field.fill(value)
   await field.press('Enter')
 }
-/** The card of one cable: all that is shown between two headings stands in it. */
+/** The box to tick of one conductor in the table. */
 const conductor = (page: Page, name: RegExp) => page.getByRole('table', { name: 'Conductors' }).getByRole('checkbox', { name })
 
 test('a fitter’s hour at one door: leads, readings, causes, as built, conductors, pictures', async ({ page }) => {
@@ -44,7 +44,7 @@ test('a fitter’s hour at one door: leads, readings, causes, as built, conducto
   await page.getByRole('checkbox', { name: 'pulled', exact: true }).click()
   for (const one of [/^K1 \+ on/, /^K1 − on/]) await conductor(page, one).click()
   await expect(page.getByRole('checkbox', { name: 'ended', exact: true })).toBeChecked()
-  await page.getByLabel('Picture to keep with the door').setInputFiles({ name: 'plate.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGNY6iSFBzGMSmNDAAOhZGV/FBYyAAAAAElFTkSuQmCC', 'base64') })
+  await page.getByLabel('Picture to keep with the door').setInputFiles(plate)
   await page.getByRole('button', { name: 'termination of W2, by inka. Larger' }).click()
   await expect(page.getByRole('button', { name: 'termination of W2, by inka. Small again' })).toBeVisible()
 

@@ -8,7 +8,7 @@ import type { Database } from '../store/open'
 import { changes as changesTable, fieldRevisions, records } from '../store/schema'
 import { Heads } from './links'
 import type { Author, Entry } from './entry'
-import { Staging, type SetBy } from './staging'
+import { keyOf, Staging, type SetBy } from './staging'
 
 const ajv = new Ajv({ allErrors: false, strict: false })
 formats.default(ajv)
@@ -33,7 +33,7 @@ export class JobLog {
     const top = await db.select({ rev: sql<number>`coalesce(max(${changesTable.rev}), 0)` }).from(changesTable).where(eq(changesTable.job, job))
     const loaded = { ...facts, rev: Number(top[0]?.rev ?? 0) } as unknown as Facts
     const log = new JobLog(db, job, clock, loaded, Heads.of(loaded), chainKey)
-    for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job))) log.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by, phone: f.phone })
+    for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job))) log.fieldRevs.set(keyOf(f), f)
     return log
   }
 
@@ -171,7 +171,7 @@ export class JobLog {
         await tx.insert(fieldRevisions).values(fields.slice(i, i + 100)).onConflictDoUpdate({ target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field], set: { rev: sql`excluded.rev`, by: sql`excluded.by`, phone: sql`excluded.phone` } })
       }
     })
-    for (const f of staging.fieldRevisions) this.fieldRevs.set(`${f.kind}/${f.id}/${f.field}`, { rev: f.rev, by: f.by, phone: f.phone })
+    for (const f of staging.fieldRevisions) this.fieldRevs.set(keyOf(f), f)
     staging.heads.settle()
     this.current = staging.facts
     for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)

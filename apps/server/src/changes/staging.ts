@@ -9,7 +9,8 @@ export interface FieldRevision extends SetBy { kind: RecordKind; id: string; fie
 export interface Staged { entry: Entry; command: string | null; fields: FieldRevision[] }
 type History = (rev: number) => { name: string; changes: Change[] } | undefined
 
-const keyOf = (f: { kind: string; id: string; field: string }) => `${f.kind}/${f.id}/${f.field}`
+/** Where a field's last revision is found. */
+export const keyOf = (f: { kind: string; id: string; field: string }) => `${f.kind}/${f.id}/${f.field}`
 /** How long a record may have waited on a phone before the hour that it tells is no longer believed. */
 const longestWaitMs = 90 * 24 * 3600_000
 
@@ -70,7 +71,7 @@ export class Staging {
     if (!record) return []
     const same = edit.same ?? ((kept: unknown, offered: unknown) => digestOf(kept ?? null) === digestOf(offered ?? null))
     return Object.entries(edit.fields).flatMap(([field, offered]) => {
-      const last = this.newFieldRevs.get(`${edit.kind}/${edit.id}/${field}`) ?? this.fieldRevs.get(`${edit.kind}/${edit.id}/${field}`)
+      const last = this.newFieldRevs.get(keyOf({ ...edit, field })) ?? this.fieldRevs.get(keyOf({ ...edit, field }))
       // What the same person did before, on the same phone, was known there whether the server had told it or not.
       const mine = last?.by === author.name && (edit.own || (!!request.phone && last.phone === request.phone))
       if (!last || last.rev <= request.seen || mine || !(field in record) || same(record[field], offered)) return []

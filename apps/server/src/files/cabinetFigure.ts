@@ -41,7 +41,7 @@ function draw({ pdf }: Page, layout: CabinetLayout): void {
         pdf.circle(s.x + s.w / 2, s.y + 8, 3.4)
         if (s.screw.on.length) pdf.fill('#000')
         else pdf.lineWidth(0.6).stroke('#000')
-        const number = s.screw.id.replace(/^E\d+\./, '')
+        const { number } = s.screw
         // Centred by hand: a width would make the library begin a new page where the drawing, before it is scaled, is taller than one.
         pdf.font('mono').fontSize(8).fillColor('#000').text(number, s.x + (s.w - pdf.widthOfString(number)) / 2, s.y + 16, { lineBreak: false })
       }

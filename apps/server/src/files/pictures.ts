@@ -12,20 +12,20 @@ const printable = new Set(['image/jpeg', 'image/png'])
 /** Pictures of a door, two beside each other, each with what it is of, who took it, when, and the beginning of its hash. */
 export function drawPictures(page: Page, list: readonly Photo[], pictures: Pictures, time: (ms: number) => string): void {
   if (list.length === 0) return
-  const judged = list.map((photo) => ({ photo, why: whyNot(page, photo, pictures) }))
-  const here = judged.filter((j) => !j.why).map((j) => j.photo)
-  page.heading('Pictures', here.length === judged.length ? tall : 0)
-  for (const { photo, why } of judged) if (why) page.row(nameOf(photo), `${captionOf(photo, time)}. ${why}`)
+  const opened = list.map((photo) => ({ photo, ...open(page, photo, pictures) }))
+  const here = opened.filter((o) => o.image)
+  page.heading('Pictures', here.length === opened.length ? tall : 0)
+  for (const { photo, why } of opened) if (why) page.row(nameOf(photo), `${captionOf(photo, time)}. ${why}`)
   for (let i = 0; i < here.length; i += 2) {
     const pair = here.slice(i, i + 2)
     page.room(tall + 40)
     const top = page.pdf.y + 4
-    pair.forEach((photo, n) => {
+    pair.forEach(({ photo, image }, n) => {
       page.pdf.y = top
-      page.figure(nameOf(photo), tall, (x, y) => { page.pdf.image(pictures.get(photo.id)?.bytes ?? Buffer.alloc(0), x + n * (wide + gap), y, { fit: [wide, tall], valign: 'bottom' }) })
+      page.figure(nameOf(photo), tall, (x, y) => { page.pdf.image(image as Buffer, x + n * (wide + gap), y, { fit: [wide, tall], valign: 'bottom' }) })
     })
     const below = page.pdf.y + 2
-    const ends = pair.map((photo, n) => page.caption(`${nameOf(photo)}, ${captionOf(photo, time)}`, margin + n * (wide + gap), below, wide))
+    const ends = pair.map(({ photo }, n) => page.caption(`${nameOf(photo)}, ${captionOf(photo, time)}`, margin + n * (wide + gap), below, wide))
     page.pdf.x = margin
     page.pdf.y = Math.max(...ends) + 6
   }
@@ -34,12 +34,11 @@ export function drawPictures(page: Page, list: readonly Photo[], pictures: Pictu
 const nameOf = (photo: Photo): string => `Picture of ${photo.of === 'nameplate' || photo.of === 'cabinet' ? `the ${photo.of}` : photo.of}${photo.cable ? ` of ${photo.cable}` : ''}`
 const captionOf = (photo: Photo, time: (ms: number) => string): string => `${photo.by}, ${time(photo.at)}, SHA-256 ${photo.sha256.slice(0, 16)}`
 
-/** In words, why a picture is not in print; empty where it is. */
-function whyNot(page: Page, photo: Photo, pictures: Pictures): string {
+/** A picture as the PDF library has it decoded (its types speak of bytes only), or in words why it is not in print. */
+function open(page: Page, photo: Photo, pictures: Pictures): { image?: unknown; why?: string } {
   const there = pictures.get(photo.id)
-  if (!there) return 'It waits on the phone that took it.'
-  if (there.sha256 !== photo.sha256) return 'What is kept is not the picture that was recorded.'
-  if (!printable.has(there.type)) return `It is kept as ${there.type.replace('image/', '')} and is seen in the application only.`
-  try { (page.pdf as unknown as { openImage(bytes: Buffer): unknown }).openImage(there.bytes) } catch { return 'It cannot be read as a picture.' }
-  return ''
+  if (!there) return { why: 'It waits on the phone that took it.' }
+  if (there.sha256 !== photo.sha256) return { why: 'What is kept is not the picture that was recorded.' }
+  if (!printable.has(there.type)) return { why: `It is kept as ${there.type.replace('image/', '')} and is seen in the application only.` }
+  try { return { image: (page.pdf as unknown as { openImage(bytes: Buffer): unknown }).openImage(there.bytes) } } catch { return { why: 'It cannot be read as a picture.' } }
 }

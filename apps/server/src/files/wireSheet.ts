@@ -1,4 +1,5 @@
 import { all, boardOf, byRef, cableName, checkOff, coresOf, coreWords, expectedReading, inCurrentOrder, jobOf, netOf, plannedOf, readingFacts, readingsFor, sheetOf, switchesFor, windowWords, wireHints, type Controller, type DeviceSheet, type Door, type Facts, type Part, type SwitchCoding } from '@rauta/core'
+import { onScrews } from '@rauta/core/inside'
 import { sheetsFor } from '@rauta/contracts'
 import { cabinetFigure } from './cabinetFigure'
 import { doorFigure } from './doorFigure'
@@ -91,11 +92,7 @@ export function drawControllerSheet(out: PdfFile, controller: Controller, { fact
   const done = facts.cabinet[controller.id]?.done ?? {}
   for (const item of checkOff(controller, facts, sheets)) page.box(item.says, done[item.id] ? `done by ${done[item.id]?.by}` : '')
   page.heading('Strip')
-  const on = new Map<string, string[]>()
-  const put = (id: string, says: string) => on.set(id, [...(on.get(id) ?? []), says])
-  const nets = doors.map((d) => ({ d, net: netOf(d, board, sheets) }))
-  for (const { d, net } of nets) for (const c of net.conductors) put(c.terminal.id, `${d.ref} ${c.part} ${c.leadName}${c.colour ? ` (${c.colour})` : ''}, ${c.cable}`)
-  for (const { net } of nets) for (const { from, to } of net.links) { put(from.id, `link to ${to.id}`); put(to.id, `link to ${from.id}`) }
+  const on = onScrews(doors, board, sheets, (d, c) => `${d.ref} ${c.part} ${c.leadName}${c.colour ? ` (${c.colour})` : ''}, ${c.cable}`)
   page.table(stripColumns, board.terminals.map((t) => [`${t.id} ${t.label}`, t.group === '*' ? 'any' : t.group, on.get(t.id)?.join('; ') ?? 'empty']))
 }
 

@@ -112,7 +112,7 @@ export const steps: Record<ClaimStepName, Step> = {
         await context.log.patch('found', found.id, `${controller.ref} is back`, (f) => ({ ...f, address: controller.address, routable: true, ownership: 'ours' }))
         return done(`Back at ${controller.address}.`)
       }
-      await context.clock.sleep(1000)
+      await context.clock.sleep(1000, signal)
     }
     return failed(`It did not come back at ${controller.address} within 90 s. Look at its RUN lamp.`)
   },

@@ -84,7 +84,7 @@ function Box({ placed: { fitted, x, y, w, h, groups }, ground, held }: { placed:
       {held ? <Rect x={held.x} y={held.y} width={held.w} height={held.h} fill="none" stroke={ground.oxide} strokeWidth={3} /> : null}
       <Path d={screws.filter((s) => s.screw.on.length).map(dot).join('')} fill={ground.ink} stroke={ground.ink} />
       <Path d={screws.filter((s) => !s.screw.on.length).map(dot).join('')} fill="none" stroke={ground.ink} />
-      {screws.map((s) => <SvgText key={s.screw.id} x={s.x + s.w / 2} y={s.y + 27} fontSize={14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{s.screw.id.replace(/^E\d+\./, '')}</SvgText>)}
+      {screws.map((s) => <SvgText key={s.screw.id} x={s.x + s.w / 2} y={s.y + 27} fontSize={14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{s.screw.number}</SvgText>)}
     </G>
   )
 }

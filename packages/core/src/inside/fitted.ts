@@ -6,10 +6,10 @@ import type { Facts } from '../job/facts'
 import { byRef } from '../job/order'
 import { bankOf } from '../power/battery'
 import { cableName } from '../power/conductor'
-import { netOf } from '../wiring/conductors'
+import { netOf, type Conductor } from '../wiring/conductors'
 
 /** A screw with everything on it: `Q-01 R1 data 0, green, W1`, `link to 12`. */
-export interface Screw { id: string; label: string; on: string[] }
+export interface Screw { id: string; /** As printed on its own board: without the expander's name. */ number: string; label: string; on: string[] }
 /** Screws that belong together, with the door they serve. */
 export interface ScrewGroup { title: string; screws: Screw[] }
 /** Something that hangs in the cabinet. */
@@ -71,8 +71,8 @@ function addPower({ fitted, links }: Inside, c: Controller, facts: Facts, sheets
 function addBoard({ fitted, links }: Inside, c: Controller, facts: Facts, sheets: Sheets): void {
   const board = boardOf(sheets, c)
   const doors = Object.values(facts.door).filter((d) => d.placement?.controller === c.id).sort(byRef)
-  const on = onScrews(doors, board, sheets)
-  const screws = (list: readonly Terminal[]): Screw[] => list.map((t) => ({ id: t.id, label: t.label, on: on.get(t.id) ?? [] }))
+  const on = onScrews(doors, board, sheets, (d, c) => `${d.ref} ${c.part} ${c.leadName}, ${c.colour || 'no colour'}, ${c.cable}`)
+  const screws = (list: readonly Terminal[]): Screw[] => list.map((t) => ({ id: t.id, number: t.id.slice(t.id.indexOf('.') + 1), label: t.label, on: on.get(t.id) ?? [] }))
   const own = board.terminals.filter((t) => !(c.expanders ?? []).some((e) => t.id.startsWith(`${e.id}.`)))
   const named = new Map((board.controller?.portGroups ?? []).map((g) => [g.id, g.name]))
   const groups = [...new Set(own.map((t) => t.group))].map((g): ScrewGroup => {
@@ -88,14 +88,13 @@ function addBoard({ fitted, links }: Inside, c: Controller, facts: Facts, sheets
   }
 }
 
-function onScrews(doors: readonly Door[], board: DeviceSheet, sheets: Sheets): Map<string, string[]> {
+/** What is under each screw of a board, by the screw's id: the conductors of its doors, then the links at the strip. @param words of a conductor */
+export function onScrews(doors: readonly Door[], board: DeviceSheet, sheets: Sheets, words: (door: Door, conductor: Conductor) => string): Map<string, string[]> {
   const on = new Map<string, string[]>()
   const put = (id: string, says: string) => on.set(id, [...(on.get(id) ?? []), says])
-  for (const d of doors) {
-    const net = netOf(d, board, sheets)
-    for (const k of net.conductors) put(k.terminal.id, `${d.ref} ${k.part} ${k.leadName}, ${k.colour || 'no colour'}, ${k.cable}`)
-    for (const { from, to } of net.links) { put(from.id, `link to ${to.id}`); put(to.id, `link to ${from.id}`) }
-  }
+  const nets = doors.map((door) => ({ door, net: netOf(door, board, sheets) }))
+  for (const { door, net } of nets) for (const c of net.conductors) put(c.terminal.id, words(door, c))
+  for (const { net } of nets) for (const { from, to } of net.links) { put(from.id, `link to ${to.id}`); put(to.id, `link to ${from.id}`) }
   return on
 }
 

@@ -16,18 +16,22 @@ const some = (refs: readonly string[]) => { const list = [...new Set(refs)]; ret
 
 /** What must be at hand for the whole job, worked out from the plan and the device sheets. */
 export function atHandList(facts: Facts, sheets: Sheets): AtHandItem[] {
-  return [...cables(facts, sheets), ...devices(facts, sheets), ...smallParts(facts, sheets), ...batteries(facts, sheets), ...cards(facts, sheets), ...tools(facts, sheets), ...setUps(facts, sheets)]
+  const list = planned(facts, sheets)
+  return [...cables(facts, sheets), ...devices(list), ...smallParts(facts, sheets), ...batteries(facts, sheets, list), ...cards(list), ...tools(list), ...setUps(list)]
 }
 
 function cables(facts: Facts, sheets: Sheets): AtHandItem[] {
   return cutList(cableList(facts, sheets), usualDrumM, usualEndsM).map((c): AtHandItem => ({ id: `cable-${slug(c.kind)}`, group: 'cable', what: c.kind, count: Math.ceil(c.metres), unit: 'm', for: `${c.pieces} pieces with ${usualEndsM} m for both ends${c.drums.length ? `, ${c.drums.length} drums of ${usualDrumM} m` : ''}${c.unknown ? `; ${c.unknown} more have no length yet` : ''}` }))
 }
 
-/** Every planned device with what it is for, and how many doors are on it. */
-function planned(facts: Facts, sheets: Sheets): { sheet: DeviceSheet; ref: string; doors: number }[] {
-  const found: { sheet: DeviceSheet; ref: string; doors: number }[] = []
+interface PlannedDevice { sheet: DeviceSheet; /** What it is for. */ ref: string; /** How many doors are on it. */ doors: number }
+
+/** Every planned device. */
+function planned(facts: Facts, sheets: Sheets): PlannedDevice[] {
+  const found: PlannedDevice[] = []
+  const doorsOn = grouped(all(facts, 'door'), (d) => d.placement?.controller ?? '')
   const add = (id: string | undefined, ref: string, doors = 1) => { const sheet = id ? sheets[id] : undefined; if (sheet) found.push({ sheet, ref, doors }) }
-  for (const c of all(facts, 'controller')) { add(c.sheet, c.ref, all(facts, 'door').filter((d) => d.placement?.controller === c.id).length); if (!c.fedFrom) add(ownSupply(c, sheets), c.ref); for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`) }
+  for (const c of all(facts, 'controller')) { add(c.sheet, c.ref, doorsOn.get(c.id)?.length ?? 0); if (!c.fedFrom) add(ownSupply(c, sheets), c.ref); for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`) }
   for (const u of all(facts, 'unit')) add(u.sheet, u.ref)
   for (const d of all(facts, 'door')) for (const p of d.parts) { add(p.sheet, `${d.ref} ${p.id}`); add(p.via, `${d.ref} ${p.id}`) }
   return found
@@ -42,8 +46,8 @@ function grouped<T extends { ref: string }>(list: readonly T[], key: (t: T) => s
   return by
 }
 
-function devices(facts: Facts, sheets: Sheets): AtHandItem[] {
-  return [...grouped(planned(facts, sheets), (p) => p.sheet.id)].map(([id, list]): AtHandItem => ({ id: `device-${id}`, group: 'device', what: list[0]?.sheet.name ?? id, count: list.length, unit: '', for: some(list.map((l) => l.ref)) }))
+function devices(planned: readonly PlannedDevice[]): AtHandItem[] {
+  return [...grouped(planned, (p) => p.sheet.id)].map(([id, list]): AtHandItem => ({ id: `device-${id}`, group: 'device', what: list[0]?.sheet.name ?? id, count: list.length, unit: '', for: some(list.map((l) => l.ref)) }))
 }
 
 function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
@@ -58,32 +62,32 @@ function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
   return found
 }
 
-function batteries(facts: Facts, sheets: Sheets): AtHandItem[] {
+function batteries(facts: Facts, sheets: Sheets, planned: readonly PlannedDevice[]): AtHandItem[] {
   const wanted = all(facts, 'controller').flatMap((c) => {
     const plan = facts.powerPlan[c.id]
     const kind = sheets[c.supply]?.supply?.battery
     return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds ? Array.from({ length: plan.batteryCount }, () => ({ ref: c.ref, what: `Battery ${kind.volts} V, ${plan.batteryAh} Ah` })) : []
   })
-  const cells = planned(facts, sheets).flatMap(({ sheet, ref }) => (sheet.ownBattery ? [{ ref, what: `Cells: ${sheet.ownBattery.cells}` }] : []))
+  const cells = planned.flatMap(({ sheet, ref }) => (sheet.ownBattery ? [{ ref, what: `Cells: ${sheet.ownBattery.cells}` }] : []))
   return [...grouped([...wanted, ...cells], (w) => w.what)].map(([what, list]): AtHandItem => ({ id: `battery-${slug(what)}`, group: 'battery', what, count: list.length, unit: '', for: some(list.map((l) => l.ref)) }))
 }
 
 /** Four test cards of each technology: good, lost, out of hours, unknown. */
 const testCardsEach = 4
 
-function cards(facts: Facts, sheets: Sheets): AtHandItem[] {
-  const readers = planned(facts, sheets).flatMap(({ sheet, ref }) => (isKind(sheet, 'reader') ? (sheet.reading?.technologies ?? []).filter((t) => /card|tag/i.test(t)).map((technology) => ({ ref, technology })) : []))
+function cards(planned: readonly PlannedDevice[]): AtHandItem[] {
+  const readers = planned.flatMap(({ sheet, ref }) => (isKind(sheet, 'reader') ? (sheet.reading?.technologies ?? []).filter((t) => /card|tag/i.test(t)).map((technology) => ({ ref, technology })) : []))
   return [...grouped(readers, (r) => r.technology)].map(([technology, list]): AtHandItem => ({ id: `card-${slug(technology)}`, group: 'card', what: `Test cards or tags, ${technology}`, count: testCardsEach, unit: '', for: `good, lost, out of hours, unknown; read at ${some(list.map((l) => l.ref))}` }))
 }
 
-function tools(facts: Facts, sheets: Sheets): AtHandItem[] {
-  const wanted = planned(facts, sheets).flatMap(({ sheet, ref }) => sheet.atHand.map((what) => ({ ref, what })))
+function tools(planned: readonly PlannedDevice[]): AtHandItem[] {
+  const wanted = planned.flatMap(({ sheet, ref }) => sheet.atHand.map((what) => ({ ref, what })))
   return [...grouped(wanted, (w) => w.what)].map(([what, list]): AtHandItem => ({ id: `tool-${slug(what)}`, group: 'tool and key', what, count: null, unit: '', for: some(list.map((l) => l.ref)) }))
 }
 
 /** Tools with what they run on, keys, licences: one for the job, or counted by devices or the doors on them. */
-function setUps(facts: Facts, sheets: Sheets): AtHandItem[] {
-  const wanted = planned(facts, sheets).flatMap(({ sheet, ref, doors }) => (sheet.setUp ?? []).map((need) => ({ ref, need, count: need.one === 'door' ? doors : 1 })))
+function setUps(planned: readonly PlannedDevice[]): AtHandItem[] {
+  const wanted = planned.flatMap(({ sheet, ref, doors }) => (sheet.setUp ?? []).map((need) => ({ ref, need, count: need.one === 'door' ? doors : 1 })))
   return [...grouped(wanted, ({ need }) => `${need.kind} ${need.what} ${need.runsOn ?? ''}`)].map(([key, list]): AtHandItem => {
     const { need } = list[0] as (typeof list)[number]
     const count = need.one === 'job' ? (need.kind === 'licence' ? 1 : null) : list.reduce((sum, l) => sum + l.count, 0)

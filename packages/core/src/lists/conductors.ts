@@ -6,6 +6,7 @@ import { all, type Facts } from '../job/facts'
 import { byRef, byWalk } from '../job/order'
 import { inCurrentOrder, netOf } from '../wiring/conductors'
 import { coresOf, coreWords } from '../wiring/cores'
+import { endedBy } from '../wiring/records'
 
 /** One conductor with both its ends, as the wire sheet of its door tells it. */
 export interface ConductorRow { door: string; part: string; lead: string; /** Empty: it has none and is metered first. */ colour: string; cable: string; core: string; controller: string; cabinet: string; terminal: string; label: string; ended: Done | null }
@@ -18,10 +19,9 @@ export function conductorList(facts: Facts, sheets: Sheets): ConductorRow[] {
     const net = netOf(door, boardOf(sheets, controller), sheets)
     const cores = new Map(door.cables.map((c) => [c.id, coresOf(c, net.conductors)]))
     return inCurrentOrder(net.conductors).map((c): ConductorRow => {
-      const tick = facts.tick[`${door.id}/${c.cable}`]
       return {
         door: door.ref, part: c.part, lead: c.leadName, colour: c.colour, cable: c.cable, core: coreWords(cores.get(c.cable)?.of[c.id]), controller: controller.ref, cabinet: controller.cabinet,
-        terminal: c.terminal.id, label: c.terminal.label, ended: tick?.cores?.[c.id] ?? tick?.ended ?? null,
+        terminal: c.terminal.id, label: c.terminal.label, ended: endedBy(facts.tick[`${door.id}/${c.cable}`], c.id),
       }
     })
   })

@@ -63,18 +63,20 @@ function anySize(value: number, expected: Expected, cable: Cable): Cause[] {
   return [length, { rule: 'halfway', says: `It is joined half way, ${metres} m from here.`, tell: 'Part the far end: it must read open. If it doesn’t, the cores touch before the end.' }]
 }
 
+const tooHigh: Cause = { rule: 'high', says: 'The supply is set too high, or it is not the supply that was planned.', tell: 'Measure at the supply’s own terminals with the locks off.' }
+const nearlyEmpty: Cause = { rule: 'battery', says: 'The supply runs on its battery, near its end.', tell: 'Measure at the supply: look for mains, its fuse, its lamp.' }
+
 /** Causes of volts outside their window. @param loop whether the newest loop reading of the cable was good, bad, or is not there @param batteryEndV what it would see at the end of the battery */
 export function voltCauses(value: number, expected: Expected, loop: 'good' | 'bad' | 'none', batteryEndV: number | null): Cause[] {
   if (value < -0.5) return [{ rule: 'reversed', says: 'Plus and minus are swapped.', tell: 'Swap the two conductors at one end, at the lock rather than at the board.' }]
   if (expected.value === 0) return [{ rule: 'fed', says: 'It is fed while it should not be: the wrong relay contact (NC for NO), or a path past the relay.', tell: 'Take the conductor off the relay’s contact: if the volts stay, there is another path.' }]
   if (value < 0.5) return [{ rule: 'feed', says: 'No volts: the feed, the break glass or the relay contact is open.', tell: 'Measure against 0 V along the way of the current: feed, after the break glass, after the relay. The first that has none is behind the fault.' }]
-  if (value > expected.value) return [{ rule: 'high', says: 'The supply is set too high, or it is not the supply that was planned.', tell: 'Measure at the supply’s own terminals with the locks off.' }]
-  const low: Cause = { rule: 'battery', says: 'The supply runs on its battery, near its end.', tell: 'Measure at the supply: look for mains, its fuse, its lamp.' }
+  if (value > expected.value) return [tooHigh]
   const copper: Cause = { rule: 'copper', says: 'The run is longer or thinner than planned.', tell: 'Take the loop reading: it would be too high as well.' }
   const joint: Cause = { rule: 'joint', says: loop === 'good' ? 'The cable is good: a joint at the board, the break glass or the relay takes the volts.' : 'A bad joint takes the volts.', tell: 'Measure across each joint while the lock is fed: more than 0.1 V is the bad one.' }
   const shared: Cause = { rule: 'shared', says: 'Something else on this supply draws at the same time.', tell: 'Measure at the supply while the lock is driven: if it sags there, the load is too much.' }
   const onBattery = batteryEndV !== null && value < expected.value && Math.abs(value - batteryEndV) < 0.04 * batteryEndV + 0.2
-  return [...(onBattery ? [low] : []), ...(loop === 'good' ? [joint, shared] : loop === 'bad' ? [copper, joint] : [copper, joint, shared]), ...(onBattery ? [] : [low])]
+  return [...(onBattery ? [nearlyEmpty] : []), ...(loop === 'good' ? [joint, shared] : loop === 'bad' ? [copper, joint] : [copper, joint, shared]), ...(onBattery ? [] : [nearlyEmpty])]
 }
 
 /** Causes of volts across a break glass outside their window. @param pressed whether it was pressed in */
@@ -85,12 +87,11 @@ export function glassCauses(value: number, expected: Expected, pressed: boolean)
     const joint: Cause = { rule: 'joint', says: `A screw or its contact takes ${show(value)} V.`, tell: 'Measure from conductor to conductor, then from screw to screw: what goes away sits between the two.' }
     return value > 3 ? [notSet, joint] : [joint, notSet]
   }
-  if (value > expected.value) return [{ rule: 'high', says: 'The supply is set too high, or it is not the supply that was planned.', tell: 'Measure at the supply’s own terminals with the locks off.' }]
+  if (value > expected.value) return [tooHigh]
   const past: Cause = { rule: 'past', says: 'The lock is fed past the break glass: pressing it lets nobody out.', tell: 'Press it and pull the leaf: the lock holds. Look for a link or a relay contact from the feed to the lock that leaves the glass out.' }
   const stuck: Cause = { rule: 'stuck', says: 'Its contact does not open, or something bridges its two screws.', tell: 'Take one conductor off it and press: the meter on its screws must read open.' }
   const feed: Cause = { rule: 'feed', says: 'No volts come to it: the feed or the relay contact before it is open, or the lock’s other conductor.', tell: 'Measure each of its screws against 0 V at the board: one of them must have all of the volts.' }
-  const low: Cause = { rule: 'battery', says: 'The supply runs on its battery, near its end.', tell: 'Measure at the supply: look for mains, its fuse, its lamp.' }
-  return value < half ? [stuck, past, feed] : [low, stuck]
+  return value < half ? [stuck, past, feed] : [nearlyEmpty, stuck]
 }
 
 /** Causes of an end-of-line value outside its window, contact closed. @param loopOhms of the cable as planned */

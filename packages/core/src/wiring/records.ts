@@ -11,3 +11,6 @@ export interface Tick {
   /** Conductors that were ended one by one, by their ids. */
   cores?: Record<string, Done>
 }
+
+/** Who put a conductor under its screw and when: ticked by itself, or with its cable. */
+export const endedBy = (tick: Tick | undefined, core: string): Done | null => tick?.cores?.[core] ?? tick?.ended ?? null

@@ -22,11 +22,11 @@ export function CabinetPage({ name }: { name: string }) {
   if (inside.fitted.length === 0) return <Missing what="cabinet" which={name} />
   const controllers = all(facts, 'controller').filter((c) => c.cabinet === name).sort(byRef)
   const doors = all(facts, 'door').filter((d) => controllers.some((c) => c.id === d.placement?.controller)).sort(byWalk)
-  const next = controllers.find((c) => { const { done, of } = checked(facts, c); return done < of })
+  const next = controllers.map((c) => ({ id: c.id, ref: c.ref, ...checked(facts, c) })).find(({ done, of }) => done < of)
   const marks = lettersOf(inside.links)
   const count = (kind: Fitted['kind'], one: string, more: string) => { const n = inside.fitted.filter((f) => f.kind === kind).length; return n ? [`${n} ${n === 1 ? one : more}`] : [] }
   return (
-    <Screen columns title={name} under={['Cabinet', ...count('board', 'controller', 'controllers'), ...count('expander', 'expander', 'expanders'), ...count('unit', 'other device', 'other devices')].join(' · ')} bar={next ? <Action label={`Check off ${next.ref}`} aside={`${checked(facts, next).done} of ${checked(facts, next).of}`} onPress={() => router.push(`/controllers/${next.id}`)} /> : undefined}>
+    <Screen columns title={name} under={['Cabinet', ...count('board', 'controller', 'controllers'), ...count('expander', 'expander', 'expanders'), ...count('unit', 'other device', 'other devices')].join(' · ')} bar={next ? <Action label={`Check off ${next.ref}`} aside={`${next.done} of ${next.of}`} onPress={() => router.push(`/controllers/${next.id}`)} /> : undefined}>
       <Sheet flush title="Inside, in the order of the power"><CabinetPicture name={name} inside={inside} onOpen={open} /></Sheet>
       {inside.links.length ? (
         <Sheet title="What joins them">
