@@ -1,7 +1,18 @@
 import fc from 'fast-check'
-import { difference, operationsFor, type Config, type Json } from '@rauta/core'
+import { difference, functionFacts, operationsFor, partFunctions, type Config, type Json } from '@rauta/core'
 import { makeDialer, onvifDriver, severalAtOnce, type Driver } from '@rauta/drivers'
 import { Site, serial, siteFile } from './site'
+
+/** A wired point for every function that a controller can be told of. */
+function everyFunction(door: number, idle: 'open' | 'closed', other: 'open' | 'closed'): Json {
+  const told = partFunctions.filter((f) => functionFacts[f].side !== 'feed')
+  return Object.fromEntries(told.map((f, n) => {
+    const part = `P${n}`
+    const { side } = functionFacts[f]
+    const more: Record<string, Json> = side === 'reader' ? { address: n } : side === 'output' ? { after: n / 2 } : { idle: n % 2 ? idle : other, ...(f === 'deskButton' ? { release: 4.5 } : {}) }
+    return [`${part}.${f}`, { part, function: f, port: `${side} ${door * 20 + n}`, ...more }]
+  }))
+}
 
 /** The driver's contract, held against the rig over the wire; another protocol's driver will have to keep it too. */
 describe('the ONVIF driver', () => {
@@ -36,15 +47,7 @@ describe('the ONVIF driver', () => {
       const made: Record<string, Json> = {}
       for (const [i, id] of doors.entries()) {
         made[`door/${id}`] = { ...part }
-        made[`terminals/${id}`] = {
-          readers: { R1: `reader ${2 * i + 1}` },
-          lockRelay: `relay ${i + 1}`,
-          energisedToRelease: true,
-          contactInput: `input ${2 * i + 1}`,
-          contactIdle,
-          exitInput: `input ${2 * i + 2}`,
-          exitIdle,
-        }
+        made[`terminals/${id}`] = everyFunction(i, contactIdle, exitIdle)
         made[`accessPoint/${id}.R1`] = { door: id, name, from: 'a', to: 'b' }
       }
       made['schedule/s'] = { name, periods: [...new Set(periods)].sort(), special: days as unknown as Json }
@@ -101,7 +104,7 @@ describe('the ONVIF driver', () => {
   it('watches: states first, then what happens, until it is ended', async () => {
     await store({
       'door/d1': { name: 'D', release: 5, heldOpen: 20, relockDelay: 0, forcedAlarm: true },
-      'terminals/d1': { readers: { R1: 'reader 1' }, lockRelay: 'relay 1', energisedToRelease: true, contactInput: 'input 1', contactIdle: 'closed', exitInput: '', exitIdle: '' },
+      'terminals/d1': { 'R1.entryReader': { part: 'R1', function: 'entryReader', port: 'reader 1' }, 'K1.lock': { part: 'K1', function: 'lock', port: 'relay 1' }, 'C1.contact': { part: 'C1', function: 'contact', port: 'input 1', idle: 'closed' } },
     })
     const watch = await driver.watch()
     const first = await watch.pull()

@@ -122,6 +122,21 @@ describe('a door from plan to proof, over the wire', () => {
     expect(Object.keys(site.rig.units.get(serial)?.memory.entities.SpecialDayGroup ?? {})).toEqual(['day-2032-05-01'])
   })
 
+  it('says what still differs when the device answers a write and does not keep it', async () => {
+    await site.hands([{ do: 'forgets', serial, operation: 'SetDoorWiring' }])
+    await site.command('door.edit', { id: 'D-04', fields: { behaviour: { ...(site.get('door', 'D-04')?.behaviour as object), exitIdle: 'closed' } } })
+    const wiring = site.get('door', 'D-04')
+    await site.command('door.edit', { id: 'D-04', fields: { hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame', exitSensor: 'sensor-exit' } } })
+    expect(wiring?.parts.map((p) => p.id)).toContain('X1')
+    const load = site.get('load', await site.load())
+    expect(load).toMatchObject({ state: 'differs', says: expect.stringContaining('terminals/D-04') as string })
+    expect(marks('D-04').load.sign).toBe('stale')
+    expect(marks('D-01').load.sign).toBe('given')
+    await site.hands([{ do: 'forgets', serial, operation: '' }])
+    expect(site.get('load', await site.load())).toMatchObject({ state: 'held' })
+    expect(marks('D-04').load.sign).toBe('given')
+  })
+
   it('gives the door’s record as a chain that verifies, and as PDF with the head and no secret', async () => {
     const record = JSON.parse((await site.ask('GET', '/doors/D-01/record.json')).text) as RecordFile
     expect(verifyChain(record.chain, { publicKey: record.publicKey, head: record.head })).toMatchObject({ ok: true })

@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { v7 } from 'uuid'
 import { makeClock, type Clock, type NetTable } from '@rauta/protocols'
 import { play, Rig, type DoorFile, type Hand, type SiteFile } from '@rauta/standins'
-import type { Facts, RecordKind, RecordTypes } from '@rauta/core'
+import type { Controller, Facts, RecordKind, RecordTypes } from '@rauta/core'
 import type { CommandAnswer } from '@rauta/contracts'
 import { startServer, type Running } from '../src'
 import { freshStore } from './fresh'
@@ -113,10 +113,10 @@ export class Site {
   hands(hands: Hand[]): Promise<string[]> { return play(this.rig, hands) }
 
   /** First use, and the plan of four doors on one controller. */
-  async plan(doors = 4): Promise<void> {
+  async plan(doors = 4, controller: Partial<Controller> = {}): Promise<void> {
     await this.ask('POST', '/first', { name: 'lead', password: 'long enough 1', job: { name: 'J', client: 'C', site: 'S', zone: 'Europe/Helsinki', network: { address: '10.7.1.0', prefix: 24, gateway: '10.7.1.1', timeServer: '10.7.1.2' } } })
     for (const [id, code] of [['out', 'O'], ['in', 'I']]) await this.command('area.put', { id, code, name: id })
-    await this.command('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-4', cabinet: 'Riser', supply: 'supply-5', address: '10.7.1.21', serial, mac: '' })
+    await this.command('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-4', cabinet: 'Riser', supply: 'supply-5', address: '10.7.1.21', serial, mac: '', ...controller })
     await this.command('schedule.put', { id: 'always', name: 'Always', periods: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }] })
     await this.command('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [{ from: '08:00', to: '12:00' }] })
     await this.command('group.put', { id: 'g', name: 'Staff' })
@@ -126,7 +126,7 @@ export class Site {
       await this.command('door.add', { id, fields: { ref: id, name: `Door ${k}`, from: 'out', to: 'in', handle: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame', exit: 'button-exit' }, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true } } })
       await this.command('door.placeProposed', { id, controller: 'a1' })
     }
-    await this.command('rule.put', { id: 'r', group: 'g', doors: Object.keys(this.facts.door), schedule: 'always' })
+    if (doors > 0) await this.command('rule.put', { id: 'r', group: 'g', doors: Object.keys(this.facts.door), schedule: 'always' })
     await this.command('person.put', { id: 'p', number: '1', name: 'Somebody', cards: [{ id: 'c', facility: 61, number: 4417, state: 'in use' }], groups: ['g'] })
   }
   async find(): Promise<void> {
@@ -156,6 +156,13 @@ export class Site {
     await played
     await this.clock.sleep(6500) // until every lock is back
     return proof
+  }
+  /** Runs a test whose verdict a person gives: it passed where the last hand came to nothing. */
+  async proveAsked(door: string, test: string, hands: Hand[]) {
+    await this.command('trial.start', { door, test })
+    const done = await this.hands(hands)
+    await this.command('trial.answer', { door, test, answer: done.at(-1) === 'it holds' ? 'passed' : 'failed', says: 'Seen.' })
+    return await this.until(`${door} ${test} to be recorded`, (f) => Object.values(f.proof).filter((p) => p.door === door && p.test === test).sort((a, b) => b.at - a.at)[0])
   }
 }
 

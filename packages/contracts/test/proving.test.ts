@@ -184,7 +184,10 @@ describe('wanted, held and what lies between', () => {
     expect(w.wanted()['door/D-01']).toMatchObject({ release: 5 })
   })
   it('holds which terminal serves which door', () => {
-    expect(smallJob().wanted()['terminals/D-01']).toMatchObject({ readers: { R1: 'reader 1' }, lockRelay: 'relay 1', contactInput: 'input 1', exitInput: 'input 2' })
+    expect(smallJob().wanted()['terminals/D-01']).toEqual({
+      'R1.entryReader': { part: 'R1', function: 'entryReader', port: 'reader 1' }, 'K1.lock': { part: 'K1', function: 'lock', port: 'relay 1' },
+      'C1.contact': { part: 'C1', function: 'contact', port: 'input 1', idle: 'closed' }, 'X1.exitButton': { part: 'X1', function: 'exitButton', port: 'input 2', idle: 'open' },
+    })
   })
   it('tells a change with both sides, grouped by door', () => {
     const w = smallJob()
@@ -202,7 +205,7 @@ describe('wanted, held and what lies between', () => {
     expect(testCardsHeld({}, wanted)).toBe(false)
     const other = { ...held, 'profile/g': { policies: [], name: 'Staff' } }
     expect(touching(difference(other, wanted), 'D-01', other, wanted).map((d) => d.key)).toEqual(['profile/g'])
-    expect(twoSided([{ key: 'terminals/D-01', held: held['terminals/D-01'], wanted: { ...(wanted['terminals/D-01'] as object), lockRelay: 'relay 2' } as Json }], w.facts).map((l) => l.what)).toEqual(['Lock relay'])
+    expect(twoSided([{ key: 'terminals/D-01', held: held['terminals/D-01'], wanted: { ...(wanted['terminals/D-01'] as object), 'K1.lock': { part: 'K1', function: 'lock', port: 'relay 2' } } as Json }], w.facts)).toEqual([{ group: 'D-01', what: 'K1, lock', holds: 'relay 1', willHold: 'relay 2' }])
   })
   it('sends nothing where nothing differs', () => { const w = smallJob(); expect(operationsFor(difference(w.wanted(), w.wanted()))).toEqual([]) })
 

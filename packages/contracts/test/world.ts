@@ -1,4 +1,4 @@
-import { applyChanges, emptyFacts, put, wantedConfig, type Change, type Config, type DeviceEvent, type Door, type Facts, type Reach, type RecordKind, type RecordTypes } from '@rauta/core'
+import { applyChanges, emptyFacts, put, wantedConfig, type Change, type Config, type DeviceEvent, type Door, type Facts, type Reach, type RecordKind, type RecordTypes, type Sheets } from '@rauta/core'
 import { commands, shippedSheets, type Role } from '../src'
 
 export const sheets = shippedSheets
@@ -9,10 +9,10 @@ export class World {
   now = Date.parse('2026-11-24T09:00:00Z')
   private count = 0
 
-  do(name: string, payload: unknown, role: Role = 'lead', by = 'vesa'): Change[] {
+  do(name: string, payload: unknown, role: Role = 'lead', by = 'vesa', known: Sheets = sheets): Change[] {
     const command = commands[name]
     if (!command) throw new Error(`no command ${name}`)
-    const changes = command.apply(this.facts, payload as never, { id: `c${++this.count}`, by, role, at: this.now, sheets })
+    const changes = command.apply(this.facts, payload as never, { id: `c${++this.count}`, by, role, at: this.now, sheets: known })
     this.take(changes)
     return changes
   }
@@ -26,6 +26,10 @@ export class World {
   wanted(controller = 'a1'): Config {
     const c = this.facts.controller[controller]
     return c ? wantedConfig(this.facts, c, sheets).config : {}
+  }
+  roundings(controller: string): { door: string; says: string }[] {
+    const c = this.facts.controller[controller]
+    return c ? wantedConfig(this.facts, c, sheets).roundings : []
   }
   /** As if a load had just been read back equal. */
   loaded(controller = 'a1'): void {
@@ -48,7 +52,7 @@ export function smallJob(hardware: Record<string, string> = magnetHardware, over
   w.do('area.put', { id: 'in', code: 'I', name: 'Inside' })
   w.do('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-2', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.21', serial: '', mac: '' })
   w.do('door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Front', from: 'out', to: 'in', hardware, ...over } })
-  w.do('door.placeProposed', { id: 'D-01', controller: 'a1' })
+  if (Object.keys(hardware).length) w.do('door.placeProposed', { id: 'D-01', controller: 'a1' })
   for (const cable of w.door().cables) w.do('cable.set', { door: 'D-01', cable: cable.id, lengthM: 20 })
   w.do('schedule.put', { id: 'day', name: 'Day', periods: [{ days: [1, 2, 3, 4, 5], from: '08:00', to: '17:00' }] })
   w.do('group.put', { id: 'g', name: 'Staff' })

@@ -26,6 +26,7 @@ export function handsFor(test: string, door: string, heldOpenS: number, magnetic
     case 'lost-card': return [card('lost')]
     case 'hours-card': return [card('hours')]
     case 'exit-button': return [at(0, 'press'), at(400, 'release'), at(800, 'push'), at(1500, 'close')]
+    case 'exit-sensor': return [{ do: 'work', door, part: 'X2' }, { after: 600, do: 'let', door, part: 'X2' }, at(800, 'push'), at(1500, 'close')]
     case 'handle': return [at(0, 'handle'), at(1500, 'close')]
     case 'forced': return magnetic ? [at(0, 'pullFeed'), at(900, 'push'), at(2500, 'close'), at(700, 'mendFeed')] : [at(0, 'handle'), at(2500, 'close')]
     case 'held-open': return [card('good'), at(1000, 'push'), at(heldOpenS * 1000 + 4000, 'close')]

@@ -21,6 +21,8 @@ export const controllers = [
 ]
 
 const magnet = { lock: 'magnet-300', contact: 'contact-frame', exit: 'button-exit', breakGlass: 'break-glass' }
+/** Its only way out besides the break glass is a sensor. */
+const magnetBySensor = { lock: 'magnet-300', contact: 'contact-frame', exitSensor: 'sensor-exit', breakGlass: 'break-glass' }
 const strike = { lock: 'strike-secure', contact: 'contact-frame' }
 interface DemoDoor { id: string; name: string; from: string; to: string; controller: string | null; group: string; handle?: boolean; escapeRoute?: boolean; passagesPerDay: number; hardware: Record<string, string>; lengths: Record<string, number> }
 export const doors: DemoDoor[] = [
@@ -30,7 +32,7 @@ export const doors: DemoDoor[] = [
   { id: 'C-02', name: 'Crew mess', from: 'crew', to: 'crew', controller: 'a1', group: 'D', handle: true, passagesPerDay: 90, hardware: { entryReader: 'reader-slim', ...strike }, lengths: { R1: 24, K1: 25, C1: 25 } },
   { id: 'T-01', name: 'Ticket office', from: 'public', to: 'tickets', controller: 'a2', group: 'A', passagesPerDay: 60, hardware: { entryReader: 'reader-slim', ...magnet }, lengths: { R1: 28, K1: 30, C1: 30, X1: 24, B1: 12 } },
   { id: 'T-02', name: 'Cash room', from: 'tickets', to: 'tickets', controller: 'a2', group: 'B', handle: true, passagesPerDay: 20, hardware: { entryReader: 'reader-slim', ...strike }, lengths: { R1: 18, K1: 19, C1: 19 } },
-  { id: 'T-03', name: 'Left luggage', from: 'public', to: 'tickets', controller: 'a2', group: 'C', passagesPerDay: 120, hardware: { entryReader: 'reader-wall', ...magnet }, lengths: { R1: 25, K1: 26, C1: 26, X1: 20, B1: 10 } },
+  { id: 'T-03', name: 'Left luggage', from: 'public', to: 'tickets', controller: 'a2', group: 'C', passagesPerDay: 120, hardware: { entryReader: 'reader-wall', ...magnetBySensor }, lengths: { R1: 25, K1: 26, C1: 26, X2: 20, B1: 10 } },
   { id: 'P-01', name: 'Pump room', from: 'crew', to: 'plant', controller: 'a3', group: 'A', handle: true, escapeRoute: true, passagesPerDay: 12, hardware: { entryReader: 'reader-slim', ...strike }, lengths: { R1: 40, K1: 42, C1: 42 } },
   { id: 'P-02', name: 'Switch room', from: 'crew', to: 'plant', controller: 'a3', group: 'B', escapeRoute: true, passagesPerDay: 8, hardware: { entryReader: 'reader-slim', ...strike }, lengths: { R1: 15, K1: 16, C1: 16 } },
   { id: 'C-03', name: 'Crew lockers', from: 'crew', to: 'crew', controller: 'a4', group: 'A', handle: true, passagesPerDay: 160, hardware: { entryReader: 'reader-slim', ...strike }, lengths: { R1: 12, K1: 14, C1: 14 } },

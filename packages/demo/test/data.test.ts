@@ -51,7 +51,7 @@ describe('the demo job', () => {
     expect(new Set(places).size).toBe(places.length)
   })
   it('knows hands for every test and a card for every name', () => {
-    for (const test of ['reader-R1', 'before-load', 'good-card', 'release-time', 'unknown-card', 'lost-card', 'hours-card', 'exit-button', 'handle', 'forced', 'held-open', 'break-glass', 'holds']) {
+    for (const test of ['reader-R1', 'before-load', 'good-card', 'release-time', 'unknown-card', 'lost-card', 'hours-card', 'exit-button', 'exit-sensor', 'handle', 'forced', 'held-open', 'break-glass', 'holds']) {
       for (const hand of handsFor(test, 'Q-01', 20, true)) if (hand['do'] === 'card') expect(site.cards[String(hand['card'])]).toMatch(/^[0-9A-F]{6}$/)
     }
     expect(() => handsFor('dance', 'Q-01', 20, true)).toThrow('No hands for dance')

@@ -18,7 +18,7 @@ export const namespaces = {
   tsc: 'http://www.onvif.org/ver10/schedule/wsdl',
   tev: 'http://www.onvif.org/ver10/events/wsdl',
   /** The vendor-neutral extension, documented in docs/protocol.md. */
-  cx: 'urn:access-commissioning-extension:1',
+  cx: 'urn:access-commissioning-extension:2',
 } as const
 
 export type ServicePrefix = 'tds' | 'tmd' | 'tac' | 'tdc' | 'tcr' | 'tar' | 'tsc' | 'tev' | 'cx'

@@ -57,7 +57,15 @@ describe('ONVIF structures are read as they were written', () => {
   it('access profiles', () => { keeps(accessProfileCodec, fc.record({ token, name, policies: fc.array(fc.record({ schedule: token, entity: token }), { maxLength: 4 }) })) })
   it('schedules', () => { keeps(scheduleCodec, fc.record({ token, name, standard: fc.constant('BEGIN:VCALENDAR\r\nEND:VCALENDAR'), specialDays: fc.array(fc.record({ group: token, ranges: fc.array(fc.record({ from: fc.constant('08:00:00'), until: fc.constant('12:00:00') }), { maxLength: 2 }) }), { maxLength: 2 }) })) })
   it('credentials with their state', () => { keeps(credentialCodec, fc.record({ token, holder: name, format: fc.constant('WIEGAND26'), value: fc.constantFrom('3D1141', '000000'), profiles: fc.array(token, { maxLength: 3 }), enabled: fc.boolean() })) })
-  it('the wiring of the extension', () => { keeps(doorWiringCodec, fc.record({ token, readers: fc.array(fc.record({ id: token, port: name, accessPoint: token }), { maxLength: 2 }), lockRelay: name, contactInput: name, exitInput: name, forcedAlarm: fc.boolean() })) })
+  it('the wiring of the extension', () => {
+    const named = { part: token, function: token, port: name }
+    keeps(doorWiringCodec, fc.record({
+      token, forcedAlarm: fc.boolean(),
+      readers: fc.array(fc.record({ ...named, accessPoint: token, address: fc.nat(126) }, { requiredKeys: ['part', 'function', 'port', 'accessPoint'] }), { maxLength: 2 }),
+      inputs: fc.array(fc.record({ ...named, releaseS: tenth }, { requiredKeys: ['part', 'function', 'port'] }), { maxLength: 4 }),
+      outputs: fc.array(fc.record({ ...named, afterS: tenth }, { requiredKeys: ['part', 'function', 'port'] }), { maxLength: 3 }),
+    }))
+  })
   it('the device’s time, to the millisecond where it has them', () => {
     fc.assert(fc.property(fc.integer({ min: 0, max: 4_000_000_000_000 }), (utcMs) => { expect(deviceTime.read(openEnvelope(envelope(deviceTime.write({ utcMs, zone: '<+02>-2', daylightSaving: true }))).body)).toEqual({ utcMs, zone: '<+02>-2', daylightSaving: true }) }))
   })

@@ -45,10 +45,9 @@ function board() {
   entities.Door['D'] = { token: 'D', name: 'D', releaseS: 5, openS: 20, relockDelayS: 2 }
   entities.DoorWiring['D'] = {
     token: 'D',
-    readers: [{ id: 'R1', port: 'reader 1', accessPoint: 'D.R1' }],
-    lockRelay: 'relay 1',
-    contactInput: 'input 1',
-    exitInput: 'input 2',
+    readers: [{ part: 'R1', function: 'entryReader', port: 'reader 1', accessPoint: 'D.R1' }],
+    inputs: [{ part: 'C1', function: 'contact', port: 'input 1' }, { part: 'X1', function: 'exitButton', port: 'input 2' }],
+    outputs: [{ part: 'K1', function: 'lock', port: 'relay 1' }],
     forcedAlarm: true,
   }
   entities.DigitalInput['input 1'] = { token: 'input 1', idle: 'closed' }
@@ -58,8 +57,9 @@ function board() {
     world,
     faults: { timerFactor: 1 },
     inputs,
-    emit: (topic, source, data) => told.push(`${((clock.at / 1000) % 86400).toFixed(0)} ${topic.split('/').at(-1)} ${data['State'] ?? data['Reason'] ?? data['LogicalState'] ?? source['AccessPointToken'] ?? ''}`.trim()),
+    emit: (topic, source, data) => topic !== topics.relay && told.push(`${((clock.at / 1000) % 86400).toFixed(0)} ${topic.split('/').at(-1)} ${data['State'] ?? data['Reason'] ?? data['LogicalState'] ?? source['AccessPointToken'] ?? ''}`.trim()),
     setRelay: (relay, on) => relays.set(relay, on),
+    energised: (relay) => relays.get(relay) ?? false,
     deviceNow: () => clock.at,
   }
   const firmware = new DoorFirmware(host)

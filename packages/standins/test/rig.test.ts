@@ -10,7 +10,7 @@ function opening(lock: DoorFile['lock'], over: Partial<DoorFile> = {}) {
   const electrics = { driven: false, powered: true }
   const inputs: Record<string, boolean> = {}
   const o = new Opening({ id: 'D', name: 'D', lock, readers: [], contact: { serial: 's', input: 'c' }, exit: { serial: 's', input: 'x' }, breakGlass: true, handle: true, ...over },
-    { energised: () => electrics.driven, powered: () => electrics.powered }, { input: (_s, input, closed) => { inputs[input] = closed } })
+    { energised: () => electrics.driven, powered: () => electrics.powered }, { input: (_s, input, closed) => { inputs[input] = closed }, after: () => () => undefined })
   o.tell()
   return { o, electrics, inputs }
 }

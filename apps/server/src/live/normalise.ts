@@ -1,4 +1,4 @@
-import type { DeviceEvent } from '@rauta/core'
+import { functionFacts, type DeviceEvent, type HeldPoint } from '@rauta/core'
 import { topics, type Notification } from '@rauta/protocols'
 
 const reasons: Record<string, [string, string]> = {
@@ -6,8 +6,11 @@ const reasons: Record<string, [string, string]> = {
 }
 const alarms: Record<string, [string, string]> = { DoorForcedOpen: ['forced', 'forced open'], DoorOpenTooLong: ['heldOpen', 'held open too long'], Normal: ['none', 'alarm over'] }
 
-/** A device's notification as an event of the job, or null for what no door is concerned with. */
-export function normalise(n: Notification, controller: string, received: number, offsetMs: number): DeviceEvent | null {
+/**
+ * A device's notification as an event of the job, or null for what no door is concerned with.
+ * @param points what the device holds of its wiring, by port: an input or relay is told as the part that sits on it
+ */
+export function normalise(n: Notification, controller: string, received: number, offsetMs: number, points: ReadonlyMap<string, HeldPoint> = new Map()): DeviceEvent | null {
   const [door = '', reader = ''] = (n.source['AccessPointToken'] ?? n.source['DoorToken'] ?? '').split('.')
   const boot = n.data['Boot'] ?? ''
   const seq = Number(n.data['Sequence'] ?? 0)
@@ -16,7 +19,14 @@ export function normalise(n: Notification, controller: string, received: number,
   const holder = n.data['CredentialHolderName'] ?? ''
   switch (n.topic) {
     case topics.granted: return made('granted', 'granted', `Released for ${holder || 'a card'} at ${reader}`)
-    case topics.grantedAnonymous: return { ...made('exit', 'active', 'Exit button pressed, released'), door: n.data['DoorToken'] ?? door, reader: '' }
+    case topics.grantedAnonymous: {
+      const point = points.get(n.data['InputToken'] ?? '')
+      const desk = n.data['External'] === 'RequestToEnter'
+      const says = `${point && Object.hasOwn(functionFacts, point.function) ? `${point.part}, ${functionFacts[point.function].says}` : desk ? 'Desk button' : 'Exit device'}: released`
+      return { ...made(desk ? 'desk' : 'exit', 'active', says), door: n.data['DoorToken'] ?? door, reader: '', ...(point ? { part: point.part } : {}) }
+    }
+    case topics.input: return pointEvent('input', n, base, points.get(n.source['InputToken'] ?? ''))
+    case topics.relay: return pointEvent('output', n, base, points.get(n.source['RelayToken'] ?? ''))
     case topics.denied: case topics.unknownCard: {
       const [state, says] = reasons[n.data['Reason'] ?? ''] ?? ['other', n.data['Reason'] ?? 'no reason given']
       return made('refused', state, `Refused at ${reader}${holder ? `, ${holder}` : ''}: ${says}`)
@@ -28,6 +38,26 @@ export function normalise(n: Notification, controller: string, received: number,
       return made('alarm', state, state === 'none' ? 'Alarm over' : `Alarm: ${says}`)
     }
     default: return null
+  }
+}
+
+/** Told as the states of the door anyhow: the leaf, the lock. */
+const toldOtherwise: ReadonlySet<string> = new Set(['contact', 'lock', 'secondLock'])
+
+/** An input or relay that went active or idle, as the part that sits on it. A door's only contact and its locks are told as its leaf and its lock. */
+function pointEvent(kind: 'input' | 'output', n: Notification, base: Omit<DeviceEvent, 'kind' | 'state' | 'says'>, point: HeldPoint | undefined): DeviceEvent | null {
+  if (!point || !Object.hasOwn(functionFacts, point.function) || (toldOtherwise.has(point.function) && !point.twoLeaves)) return null
+  const active = n.data['LogicalState'] === 'true' || n.data['LogicalState'] === 'active'
+  return { ...base, door: point.door, reader: '', part: point.part, kind, state: active ? 'active' : 'idle', says: `${point.part}, ${functionFacts[point.function].says}: ${stateWords(point, active)}` }
+}
+
+function stateWords(point: HeldPoint, active: boolean): string {
+  switch (point.function) {
+    case 'lockSensing': return active ? 'unlocked' : 'locked'
+    case 'glassPole': return active ? 'broken' : 'whole again'
+    case 'contact': case 'secondContact': return active ? 'open' : 'closed'
+    case 'opener': return active ? 'started' : 'ended'
+    default: return active ? 'active' : 'at rest'
   }
 }
 

@@ -1,4 +1,4 @@
-import { all, put, type DeviceEvent } from '@rauta/core'
+import { all, pointsByPort, put, type Config, type DeviceEvent, type HeldPoint } from '@rauta/core'
 import { serviceDriver, type Context } from '../context'
 import { failureWords } from '../words'
 import { gapEvent, normalise } from './normalise'
@@ -9,6 +9,7 @@ const pauseMs = 2000
 /** Keeps a pull-point subscription on every device in service: renewed, re-made when lost, each gap noted. */
 export class Subscriber {
   private readonly following = new Set<string>()
+  private readonly points = new Map<string, { config: Config; points: ReadonlyMap<string, HeldPoint> }>()
   constructor(private readonly context: Context) {
     context.log.onCommit((entry) => { for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id) })
   }
@@ -41,7 +42,7 @@ export class Subscriber {
           const notifications = await watch.pull()
           heardUntil = clock.now()
           const received = heardUntil
-          await this.keep(id, notifications.filter((n) => n.operation === 'Changed').flatMap((n) => normalise(n, id, received, offsetMs) ?? []))
+          await this.keep(id, notifications.filter((n) => n.operation === 'Changed').flatMap((n) => normalise(n, id, received, offsetMs, this.pointsOf(id)) ?? []))
           const boot = notifications.at(-1)?.data['Boot']
           if (boot) await this.noteBoot(id, boot)
           if (ending.aborted) { await watch.end().catch(() => undefined); return }
@@ -52,6 +53,16 @@ export class Subscriber {
         if (!ending.aborted) await clock.sleep(pauseMs, ending)
       }
     }
+  }
+
+  /** What the device was last read to hold of its wiring; worked out anew only when it was read again. */
+  private pointsOf(id: string): ReadonlyMap<string, HeldPoint> {
+    const config = this.context.log.facts.held[id]?.config ?? {}
+    const kept = this.points.get(id)
+    if (kept?.config === config) return kept.points
+    const points = pointsByPort(config)
+    this.points.set(id, { config, points })
+    return points
   }
 
   private trialRunning(id: string): boolean {

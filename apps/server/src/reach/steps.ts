@@ -1,10 +1,10 @@
 import { addressFault, jobOf, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
-import { posixZone } from '@rauta/core/zones'
 import { takenAddresses } from '@rauta/contracts'
 import { SoapFault } from '@rauta/protocols'
 import { UnreachableError, type Driver, type Secret } from '@rauta/drivers'
 import { driverAt, factorySecret, ownSecret, secretId, type Context } from '../context'
 import { strongSecret } from '../security/vault'
+import { zoneOf } from './zone'
 
 /** What a step came to. `waits` needs a person; the step is tried again when that person has acted. */
 export type StepResult = { state: 'done' | 'waits' | 'failed'; says: string }
@@ -119,7 +119,7 @@ export const steps: Record<ClaimStepName, Step> = {
   async clock(input) {
     const { context, controller, signal } = input
     const job = jobOf(context.log.facts)
-    const zone = posixZone(job?.zone ?? 'UTC', new Date(context.clock.now()).getUTCFullYear())
+    const zone = zoneOf(context.log.facts, context.clock.now())
     const driver = driverAt(context, controller.address, await ownSecret(context, controller), { signal })
     await driver.setClock({ zone, daylightSaving: zone.includes(',') })
     const read = await driver.time()
@@ -138,7 +138,7 @@ export const steps: Record<ClaimStepName, Step> = {
       const erasedAt = claim.steps.find((s) => s.name === 'erase')?.at ?? at
       return [put(facts, 'reach', {
         id: controller.id, address: controller.address, serial: identity.serial, mac: identity.mac, firmware: identity.firmware, firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
-        owned: false, erasedAt, clockOffsetMs: Math.round(time.offsetMs), clockCheckedAt: at, zoneHeld: time.zone, boot: before?.boot ?? '', lastAnswerAt: at, silentMs: 0, says: '',
+        owned: false, erasedAt, clockOffsetMs: Math.round(time.offsetMs), clockCheckedAt: at, zoneHeld: time.zone, zoneWanted: zoneOf(facts, at), boot: before?.boot ?? '', lastAnswerAt: at, silentMs: 0, says: '',
       })]
     })
     return context.log.facts.reach[controller.id]?.firmwareAccepted ? done(`${identity.firmware}, accepted`) : waits(`Firmware ${identity.firmware}. Accept it, or update it first.`)

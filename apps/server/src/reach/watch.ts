@@ -1,5 +1,6 @@
 import { all, digestOf, jobOf, put, type Held } from '@rauta/core'
 import { serviceDriver, type Context } from '../context'
+import { zoneOf } from './zone'
 import { failureWords } from '../words'
 
 /** Looks at every device in service at the job's interval: does it answer, is its clock right, does it hold what it held. */
@@ -51,8 +52,9 @@ export class Watcher {
       const reach = facts.reach[id]
       if (!reach) return []
       const moved = Math.abs(reach.clockOffsetMs - offsetMs) > 300
-      if (reach.silentMs === 0 && !moved && reach.zoneHeld === zone && reach.serial === serial && reach.firmware === firmware && !reach.says) return []
-      return [put(facts, 'reach', { ...reach, serial, firmware, firmwareAccepted: reach.firmware === firmware ? reach.firmwareAccepted : null, clockOffsetMs: Math.round(offsetMs), clockCheckedAt: at, zoneHeld: zone, lastAnswerAt: at, silentMs: 0, says: '' })]
+      const zoneWanted = zoneOf(facts, at)
+      if (reach.silentMs === 0 && !moved && reach.zoneHeld === zone && reach.zoneWanted === zoneWanted && reach.serial === serial && reach.firmware === firmware && !reach.says) return []
+      return [put(facts, 'reach', { ...reach, serial, firmware, firmwareAccepted: reach.firmware === firmware ? reach.firmwareAccepted : null, clockOffsetMs: Math.round(offsetMs), clockCheckedAt: at, zoneHeld: zone, zoneWanted, lastAnswerAt: at, silentMs: 0, says: '' })]
     })
   }
 

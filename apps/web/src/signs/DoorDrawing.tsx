@@ -66,7 +66,7 @@ export function DoorDrawing({ door, controller, from, to, layer = 'parts', chose
   )
 }
 
-const partWord: Record<PartRole, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', lock2: 'lock', contact: 'contact', contact2: 'contact', boltContact: 'bolt', exit: 'exit', exitSensor: 'sensor', deskButton: 'desk', breakGlass: 'glass', opener: 'opener' }
+const partWord: Record<PartRole, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', lock2: 'lock', contact: 'contact', contact2: 'contact', boltContact: 'bolt', exit: 'exit', exitSensor: 'sensor', deskButton: 'desk', breakGlass: 'glass', opener: 'opener', tamper: 'tamper', spare: 'spare' }
 
 function PartBox({ placed, ground, on, note }: { placed: PlacedPart; ground: Ground; on: boolean; note?: string | undefined }) {
   const { part, x, y, w, h } = placed

@@ -5,7 +5,10 @@ import { placementSchema } from './site'
 
 const seconds = { type: 'number', minimum: 0, maximum: 3600 } as const
 const idle = { enum: ['closed', 'open'] } as const
-const behaviour = object({ releaseS: { ...seconds, minimum: 0.5 }, heldOpenS: { ...seconds, minimum: 1 }, relockDelayS: seconds, contactIdle: idle, exitIdle: idle, forcedAlarm: flag })
+const behaviour = object({ releaseS: { ...seconds, minimum: 0.5 }, heldOpenS: { ...seconds, minimum: 1 }, relockDelayS: seconds, contactIdle: idle, exitIdle: idle, forcedAlarm: flag,
+  openerAfterS: { ...seconds, maximum: 60 }, deskReleaseS: { ...seconds, minimum: 0.5 },
+  idle: { type: 'object', maxProperties: 40, propertyNames: { pattern: '^[A-Z][0-9]{1,2}$' }, additionalProperties: idle },
+}, ['openerAfterS', 'deskReleaseS', 'idle'])
 const hardware = object(Object.fromEntries(partRoles.map((role) => [role, id])) as Record<PartRole, typeof id>, partRoles)
 type Hardware = Partial<Record<PartRole, string>>
 type DoorFields = Partial<Pick<Door, 'ref' | 'name' | 'from' | 'to' | 'escapeRoute' | 'passagesPerDay' | 'walk' | 'handle' | 'behaviour' | 'opening' | 'decides' | 'outdoor' | 'distances' | 'at' | 'pinned' | 'drive' | 'ends'>> & { hardware?: Hardware }
@@ -42,7 +45,7 @@ export function cablesFor(parts: readonly Part[], kept: readonly Cable[], sheets
 
 function usualCable(part: Part, sheets: Sheets): CableType {
   const cores = sheetOf(sheets, part.sheet).leads.length
-  return part.role === 'lock' || part.role === 'lock2' || part.role === 'breakGlass' ? { kind: 'iec', conductorClass: 2, mm2: 1, cores } : { kind: 'awg', gauge: 22, cores: cores > 2 ? 6 : 2 }
+  return part.role === 'lock' || part.role === 'lock2' || part.role === 'breakGlass' ? { kind: 'iec', conductorClass: 2, mm2: 1, cores } : { kind: 'awg', gauge: 22, cores: cores > 2 ? Math.max(6, cores + (cores % 2)) : 2 }
 }
 
 function checkRef(facts: Facts, wanted: string, own: string): void {

@@ -80,6 +80,7 @@ export const sign = defineCommand<{ id: string; door: string; as: 'engineer' | '
     if (p.as === 'engineer' && role === 'witness') throw new Refusal('A witness signs as the witness.')
     const configs = workedConfigs(facts, sheets)
     const marks = marksOf(facts, door, sheets, configs)
+    if (marks.plan.sign === 'stopped') throw new Refusal(`${door.ref} cannot be signed: ${marks.plan.says}`)
     if (marks.wire.sign !== 'given' || marks.prove.sign !== 'given') throw new Refusal(`${door.ref} cannot be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`)
     const { wanted, held } = configs(door.placement?.controller ?? '')
     if (testCardsOpen(held, door)) {

@@ -1,4 +1,4 @@
-import { deviceKinds, leadKinds, terminalKinds } from '@rauta/core'
+import { deviceKinds, leadKinds, partFunctions, presentables, terminalKinds } from '@rauta/core'
 import { object } from '../commands/command'
 
 const string = { type: 'string' } as const
@@ -17,7 +17,8 @@ const controller = object({
   feedVolts: t('Volts at its lock feed, V', amount), feedA: t('Amps its lock feed gives in all, A', amount), factory: t('From the factory', object({ address: t('Address', string), user: t('User', string), password: t('Password', string) })),
   terminalOneAt: t('Terminal 1 is at the', { enum: ['left', 'right'] }), reset: t('Reset by hand, step by step', list(object({ says: t('What to do', words), seconds: t('Seconds', amount) }))), lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))),
   cabinet: t('Check-off of the cabinet', list(object({ id: t('Id', words), says: t('What to check', words), after: t('Only after', list(words)) }, ['after']))), supervised: t('Supervised inputs', object({ shortBelow: t('Short below, Ω', some), closedBelow: t('Closed below, Ω', some), cutAbove: t('Cut above, Ω', some) })),
-}, ['supervised'])
+  functions: t('What it can be told that a part does', list({ enum: partFunctions })),
+}, ['supervised', 'functions'])
 
 const coding = object({
   kind: t('Kind of switch', { enum: ['binary', 'decade'] }), positions: t('Switches', { type: 'integer', minimum: 1, maximum: 12 }), order: t('Which counts', { enum: ['leastFirst', 'mostFirst'] }), inverted: t('A switch that is on counts nothing', flag),
@@ -43,7 +44,7 @@ export const sheetSchema = object({
   id: t('Short name, small letters', { type: 'string', pattern: '^[a-z0-9-]{1,40}$' }), name: t('Name', words), kind: t('Kind', { enum: deviceKinds }), also: t('And at once', list({ enum: deviceKinds })), says: t('In a sentence', { type: 'string', maxLength: 400 }), restA: t('Amps at rest, A', { type: 'number', minimum: 0, maximum: 100 }),
   place: t('Made for', { enum: ['indoor', 'outdoor'] }), terminals: t('Terminals', list(terminal)), leads: t('Leads', list(object({ id: t('Id', { type: 'string', pattern: '^[A-Za-z0-9]{1,12}$' }), name: t('Name', words), colour: t('Colour', { type: 'string', maxLength: 40 }), kind: t('Goes to', { enum: leadKinds }) }))),
   lock: t('Lock', lock), controller: t('Controller', controller), supply: t('Supply', supply), operatingV: t('Works from and to', object({ least: t('Least, V', some), most: t('Most, V', some) })), inrush: t('First moment of power', object({ amps: t('Amps, A', some), ms: t('For, ms', some) })),
-  reading: t('Reading', object({ by: t('Hands on by', { enum: ['wiegand', 'osdp', 'network', 'radio'] }), technologies: t('Technologies', lines), keypad: t('Has keys', flag), reachM: t('Reads up to, m', some), unitLoad: t('Unit loads on a bus', some) }, ['unitLoad'])),
+  reading: t('Reading', object({ by: t('Hands on by', { enum: ['wiegand', 'osdp', 'network', 'radio'] }), technologies: t('Technologies', lines), keypad: t('Has keys', flag), reachM: t('Reads up to, m', some), unitLoad: t('Unit loads on a bus', some), takes: t('Is presented with', list({ enum: presentables })) }, ['unitLoad', 'takes'])),
   coding: t('Switches for its address', coding), jumpers: t('Jumpers', list(object({ id: t('Id', words), says: t('What for', words), positions: t('Positions', lines), factory: t('Factory position', words) }))),
   network: t('Power from the network', object({ class: t('Class', { type: 'integer', minimum: 0, maximum: 8 }), restW: t('Watts at rest, W', amount), peakW: t('Watts at its peak, W', amount) })),
   feeds: t('Feeds its door', object({ volts: t('Volts, V', some), watts: t('Watts, W', some), efficiency: t('Efficiency, 0 to 1', { type: 'number', exclusiveMinimum: 0, maximum: 1 }), cutOffV: t('Cuts off under, V', some) })),

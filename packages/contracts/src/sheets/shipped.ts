@@ -9,6 +9,8 @@ const readerLeads = (colours: [string, string, string, string, string]): Lead[] 
 ]
 const pair = (a: string, b: string): Lead[] => [{ id: 'a', name: 'contact', colour: a, kind: 'contactA' }, { id: 'b', name: 'common', colour: b, kind: 'contactB' }]
 const coil = (plus: string, minus: string): Lead[] => [{ id: 'plus', name: '+', colour: plus, kind: 'lock+' }, { id: 'minus', name: '−', colour: minus, kind: 'lock-' }]
+/** A coil with a contact that tells whether the lock is locked. */
+const sensingCoil = (plus: string, minus: string, a: string, b: string): Lead[] => [...coil(plus, minus), { id: 'a', name: 'lock sensing', colour: a, kind: 'contactA' }, { id: 'b', name: 'common', colour: b, kind: 'contactB' }]
 const base = { restA: 0, terminals: [], atHand: [] }
 
 const lock = (id: string, name: string, says: string, facts: NonNullable<DeviceSheet['lock']>, leads: Lead[]): DeviceSheet => ({ ...base, id, name, kind: 'lock', says, lock: facts, leads })
@@ -19,7 +21,7 @@ const list: DeviceSheet[] = [
   { ...base, id: 'reader-slim', name: 'Card reader, slim', kind: 'reader', restA: 0.08, says: 'For a frame; Wiegand, 26 bits.', reading: { by: 'wiegand', technologies: ['card 13.56 MHz'], keypad: false, reachM: 0.05 }, leads: readerLeads(['red', 'black', 'green', 'white', 'grey']) },
   { ...base, id: 'reader-wall', name: 'Card reader, wall box', kind: 'reader', restA: 0.12, says: 'For a wall box; Wiegand, 26 bits. Its data leads are not in the usual colours.', reading: { by: 'wiegand', technologies: ['card 13.56 MHz'], keypad: false, reachM: 0.06 }, place: 'outdoor', leads: readerLeads(['brown', 'blue', 'yellow', 'violet', 'orange']) },
   lock('magnet-300', 'Magnetic lock, 300 kg', 'Holds while it is fed.', { principle: 'magnetic', fail: 'safe', nominalV: 12, leastV: 10.8, pullA: 0.5, sensing: false }, coil('violet', 'black')),
-  lock('magnet-600', 'Magnetic lock, 600 kg', 'Holds while it is fed; wants a thick cable.', { principle: 'magnetic', fail: 'safe', nominalV: 12, leastV: 11.2, pullA: 0.75, sensing: true }, coil('red', 'black')),
+  lock('magnet-600', 'Magnetic lock, 600 kg', 'Holds while it is fed; wants a thick cable.', { principle: 'magnetic', fail: 'safe', nominalV: 12, leastV: 11.2, pullA: 0.75, sensing: true }, sensingCoil('red', 'black', 'white', 'yellow')),
   lock('strike-secure', 'Strike, fail-secure', 'Frees the leaf while it is driven.', { principle: 'strike', fail: 'secure', nominalV: 12, leastV: 10.2, pullA: 0.4, sensing: false }, coil('orange', 'brown')),
   lock('strike-safe', 'Strike, fail-safe', 'Frees the leaf when the feed goes.', { principle: 'strike', fail: 'safe', nominalV: 12, leastV: 10.2, pullA: 0.24, sensing: false }, coil('orange', 'brown')),
   { ...base, id: 'contact-frame', name: 'Door contact, in the frame', kind: 'contact', says: 'Closed while the leaf is shut.', leads: pair('blue', 'yellow') },

@@ -1,10 +1,12 @@
 import { card26Hex } from '../cards/wiegand'
 import type { Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
-import type { Sheets } from '../devices/sheet'
-import { readersOf, type Door } from '../doors/door'
+import type { DeviceSheet, Sheets } from '../devices/sheet'
+import { accessPlaces, accessPointToken } from '../doors/accesspoints'
+import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
-import { controllerFacts, portsOf } from '../wiring/placement'
+import { controllerFacts } from '../wiring/placement'
+import { toldPoints, type WiredPoint } from '../wiring/points'
 import type { Period } from '../time/schedule'
 import type { Config, Json } from './records'
 
@@ -23,57 +25,64 @@ export const testPrefix = 'test/'
 
 /** What a controller shall hold, worked out from the job and brought to the form that its sheet can keep. */
 export function wantedConfig(facts: Facts, controller: Controller, sheets: Sheets): Wanted {
-  const sheet = controllerFacts(boardOf(sheets, controller))
+  const board = boardOf(sheets, controller)
   const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id).sort((a, b) => a.ref.localeCompare(b.ref))
   const roundings: Rounding[] = []
   const config: Record<string, Json> = {}
   for (const door of doors) {
-    config[`door/${door.id}`] = doorPart(door, sheet.releaseStepS, sheet.longestReleaseS, roundings)
-    config[`terminals/${door.id}`] = terminalPart(door, facts, controller, sheets)
-    for (const reader of readersOf(door)) config[`accessPoint/${accessPointToken(door, reader.id)}`] = accessPointPart(door, reader.id, reader.role === 'exitReader')
+    const kept = timersOf(board, door, roundings)
+    config[`door/${door.id}`] = doorPart(door, kept)
+    config[`terminals/${door.id}`] = terminalPart(toldPoints(door, board, sheets), kept)
+    for (const place of accessPlaces(door, sheets)) config[`accessPoint/${accessPointToken(door, place.part.id)}`] = accessPointPart(door, place.part.id, place.leaving)
   }
-  Object.assign(config, peopleParts(facts, doors), testParts(facts, doors))
+  Object.assign(config, peopleParts(facts, doors, sheets), testParts(facts, doors, sheets))
   return { config, roundings }
 }
 
-export const accessPointToken = (door: Door, reader: string): string => `${door.id}.${reader}`
+/** A time in seconds as the device can keep it: in its steps, at least one of them, at most `longest`. */
+type Timers = (name: string, seconds: number, longest?: number) => number
 
-function doorPart(door: Door, step: number, longest: number, roundings: Rounding[]): Json {
-  const kept = (name: string, wanted: number, max: number): number => {
-    const value = Math.min(max, Math.max(step, Math.round(wanted / step) * step))
-    const exact = Number(value.toFixed(3))
-    if (exact !== wanted) roundings.push({ door: door.ref, says: `${name} ${wanted} s becomes ${exact} s on this device.` })
-    return exact
+/** Every time of a door goes through here, so that what is wanted is what can be held, and what is rounded is told. */
+function timersOf(board: DeviceSheet, door: Door, roundings: Rounding[]): Timers {
+  const { releaseStepS: step, longestReleaseS } = controllerFacts(board)
+  return (name, wanted, longest = longestReleaseS) => {
+    const value = Number(Math.min(longest, Math.max(step, Math.round(wanted / step) * step)).toFixed(3))
+    if (value !== wanted) roundings.push({ door: door.ref, says: `${name} ${wanted} s becomes ${value} s on this device.` })
+    return value
   }
+}
+
+const longestOpenS = 3600
+
+function doorPart(door: Door, kept: Timers): Json {
   const b = door.behaviour
   return {
     name: `${door.ref} ${door.name}`,
-    release: kept('Release time', b.releaseS, longest),
-    heldOpen: kept('Open time', b.heldOpenS, 3600),
-    relockDelay: b.relockDelayS === 0 ? 0 : kept('Delay before relock', b.relockDelayS, longest),
+    release: kept('Release time', b.releaseS),
+    heldOpen: kept('Open time', b.heldOpenS, longestOpenS),
+    relockDelay: b.relockDelayS === 0 ? 0 : kept('Delay before relock', b.relockDelayS),
     forcedAlarm: b.forcedAlarm,
   }
 }
 
-function terminalPart(door: Door, facts: Facts, controller: Controller, sheets: Sheets): Json {
-  const ports = portsOf(door, boardOf(sheets, controller))
-  const lock = door.parts.find((p) => p.role === 'lock')
-  return {
-    readers: ports.readers,
-    lockRelay: ports.lockRelay,
-    energisedToRelease: lock ? true : false,
-    contactInput: ports.contactInput,
-    contactIdle: ports.contactInput ? door.behaviour.contactIdle : '',
-    exitInput: ports.exitInput,
-    exitIdle: ports.exitInput ? door.behaviour.exitIdle : '',
-  }
+/** Every point that is wired to the controller, with all that it must know of it. */
+function terminalPart(points: readonly WiredPoint[], kept: Timers): Json {
+  return Object.fromEntries(points.map((p) => [p.key, {
+    part: p.part.id,
+    function: p.function,
+    port: p.port,
+    ...(p.idle === undefined ? {} : { idle: p.idle }),
+    ...(p.address === undefined ? {} : { address: p.address }),
+    ...(p.afterS === undefined ? {} : { after: p.afterS === 0 ? 0 : kept('Opener’s delay', p.afterS) }),
+    ...(p.releaseS === undefined ? {} : { release: kept('Release by the desk button', p.releaseS) }),
+  }]))
 }
 
 function accessPointPart(door: Door, reader: string, leaving: boolean): Json {
   return { door: door.id, name: `${door.ref} ${reader}`, from: leaving ? door.to : door.from, to: leaving ? door.from : door.to }
 }
 
-function peopleParts(facts: Facts, doors: readonly Door[]): Record<string, Json> {
+function peopleParts(facts: Facts, doors: readonly Door[], sheets: Sheets): Record<string, Json> {
   const parts: Record<string, Json> = {}
   const here = new Set(doors.map((d) => d.id))
   const rules = all(facts, 'rule').map((rule) => ({ ...rule, doors: rule.doors.filter((d) => here.has(d)) })).filter((rule) => rule.doors.length > 0)
@@ -83,7 +92,7 @@ function peopleParts(facts: Facts, doors: readonly Door[]): Record<string, Json>
   }
   for (const group of new Set(rules.map((r) => r.group))) {
     const policies = rules.filter((r) => r.group === group).flatMap((rule) => doors.filter((d) => rule.doors.includes(d.id))
-      .flatMap((door) => readersOf(door).map((reader) => ({ at: accessPointToken(door, reader.id), schedule: rule.schedule }))))
+      .flatMap((door) => accessPlaces(door, sheets).map((place) => ({ at: accessPointToken(door, place.part.id), schedule: rule.schedule }))))
     parts[`profile/${group}`] = { name: facts.group[group]?.name ?? group, policies: sorted(policies) }
   }
   for (const person of all(facts, 'person')) {
@@ -108,11 +117,11 @@ const sorted = (policies: { at: string; schedule: string }[]): Json =>
   [...policies].sort((a, b) => a.at.localeCompare(b.at) || a.schedule.localeCompare(b.schedule))
 
 /** The test cards' own parts: there while a door of this controller is still to be proved. */
-function testParts(facts: Facts, doors: readonly Door[]): Record<string, Json> {
+function testParts(facts: Facts, doors: readonly Door[], sheets: Sheets): Record<string, Json> {
   const kit = facts.testCards['kit']
   const open = doors.filter((d) => !d.testCardsOff)
   if (!kit || open.length === 0) return {}
-  const at = open.flatMap((d) => readersOf(d).map((r) => accessPointToken(d, r.id)))
+  const at = open.flatMap((d) => accessPlaces(d, sheets).filter((a) => a.cards).map((a) => accessPointToken(d, a.part.id)))
   const profile = (schedule: string): Json => ({ name: schedule, policies: sorted(at.map((a) => ({ at: a, schedule }))) })
   const credential = (card: { facility: number; number: number }, enabled: boolean, p: string): Json => ({ holder: 'Test card', card: card26Hex(card), enabled, profiles: [p] })
   return {

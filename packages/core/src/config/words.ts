@@ -1,4 +1,5 @@
 import { card26FromHex, cardName } from '../cards/wiegand'
+import { functionFacts, type PartFunction } from '../doors/functions'
 import type { Facts } from '../job/facts'
 import { canonicalJson } from './canonical'
 import type { Difference } from './difference'
@@ -9,8 +10,7 @@ export interface TwoSided { group: string; what: string; holds: string; willHold
 
 const fields: Readonly<Record<string, string>> = {
   name: 'Name', release: 'Release time', heldOpen: 'Open time', relockDelay: 'Delay before relock', forcedAlarm: 'Forced-open alarm',
-  readers: 'Reader ports', lockRelay: 'Lock relay', contactInput: 'Contact on', contactIdle: 'Contact at rest', exitInput: 'Exit button on',
-  exitIdle: 'Exit button at rest', energisedToRelease: 'Relay acts to release', door: 'Door', from: 'Leads from', to: 'Leads to',
+  door: 'Door', from: 'Leads from', to: 'Leads to',
   periods: 'Periods', special: 'Special days', policies: 'May pass', holder: 'Holder', card: 'Card', enabled: 'State', profiles: 'Groups',
 }
 const seconds = new Set(['release', 'heldOpen', 'relockDelay'])
@@ -31,7 +31,35 @@ function linesOf(d: Difference, facts: Facts): TwoSided[] {
   const wanted = asObject(d.wanted)
   return [...new Set([...Object.keys(held), ...Object.keys(wanted)])]
     .filter((f) => canonicalJson(held[f] ?? null) !== canonicalJson(wanted[f] ?? null))
-    .map((f) => ({ group, what: d.key.includes('door/') || d.key.includes('terminals/') ? (fields[f] ?? f) : `${name}: ${fields[f] ?? f}`, holds: valueWords(f, held[f], facts), willHold: valueWords(f, wanted[f], facts) }))
+    .map((f) => ({ group, what: whatWords(d.key, f, held[f] ?? wanted[f], name), holds: fieldWords(d.key, f, held[f], facts), willHold: fieldWords(d.key, f, wanted[f], facts) }))
+}
+
+const isTerminals = (key: string) => key.startsWith('terminals/')
+
+function whatWords(key: string, field: string, value: Json | undefined, name: string): string {
+  if (isTerminals(key)) return pointName(value, field)
+  return key.startsWith('door/') ? (fields[field] ?? field) : `${name}: ${fields[field] ?? field}`
+}
+
+/** A wired point: `K1, lock`. */
+function pointName(value: Json | undefined, key: string): string {
+  const point = asObject(value ?? null)
+  const facts = functionFacts[String(point['function']) as PartFunction] as { says: string } | undefined
+  return point['part'] ? `${String(point['part'])}, ${facts?.says ?? String(point['function'])}` : key
+}
+
+const fieldWords = (key: string, field: string, value: Json | undefined, facts: Facts): string => (isTerminals(key) ? pointWords(value) : valueWords(field, value, facts))
+
+/** Where a wired point is and what the device knows of it: `input 7, closed at rest`. */
+function pointWords(value: Json | undefined): string {
+  if (value === undefined) return 'not told'
+  const point = asObject(value)
+  const says = [String(point['port'] ?? '')]
+  if (point['address'] !== undefined) says.push(`address ${String(point['address'])}`)
+  if (point['idle'] !== undefined) says.push(`${String(point['idle'])} at rest`)
+  if (point['after'] !== undefined) says.push(`${String(point['after'])} s after the lock`)
+  if (point['release'] !== undefined) says.push(`releases for ${String(point['release'])} s`)
+  return says.join(', ')
 }
 
 const asObject = (value: Json): { [key: string]: Json } => (value !== null && typeof value === 'object' && !Array.isArray(value) ? value : { value })
@@ -60,7 +88,7 @@ function summary(key: string, value: Json, facts: Facts): string {
   const object = asObject(value)
   const kind = key.replace('test/', '').split('/')[0]
   if (kind === 'door') return `${object['name']}, release ${object['release']} s, open ${object['heldOpen']} s`
-  if (kind === 'terminals') return [object['lockRelay'], object['contactInput'], object['exitInput']].filter(Boolean).join(', ')
+  if (kind === 'terminals') return Object.entries(object).map(([k, point]) => `${pointName(point, k)}: ${pointWords(point)}`).join('; ')
   if (kind === 'credential') return `${object['holder']}, ${object['enabled'] ? 'in use' : 'lost'}`
   if (kind === 'profile') return valueWords('policies', object['policies'], facts)
   if (kind === 'schedule') return valueWords('periods', object['periods'], facts)

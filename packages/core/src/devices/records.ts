@@ -94,7 +94,10 @@ export interface Reach {
   erasedAt: number
   clockOffsetMs: number
   clockCheckedAt: number
+  /** POSIX zone string that it holds, as it was last read. */
   zoneHeld: string
+  /** The one that the job wanted of it then. */
+  zoneWanted?: string
   boot: string
   lastAnswerAt: number
   /** Milliseconds of trying without an answer since the last one. */

@@ -1,6 +1,7 @@
 import type { SwitchCoding } from './coding'
 import type { PowerClass } from '../power/ethernet'
 import type { Thresholds } from '../power/supervised'
+import type { PartFunction } from '../doors/functions'
 
 /** What a terminal is for; a lead may only go to a terminal of the kind that it wants. */
 export const terminalKinds = [
@@ -84,7 +85,13 @@ export interface ControllerFacts {
   cabinet: { id: string; says: string; /** Ids of what must be done before. */ after?: string[] }[]
   /** Ohms at which its supervised inputs tell the states apart, where it has such inputs. */
   supervised?: Thresholds
+  /** What it can be told that a part does; everything where it is not said. */
+  functions?: PartFunction[]
 }
+
+/** What a reader is presented with. Tags are cards here; a `picture` is a code on paper or a phone. */
+export const presentables = ['card', 'code', 'finger', 'face', 'picture'] as const
+export type Presentable = (typeof presentables)[number]
 
 /** What it draws from a network port. Watts at the device. */
 export interface NetworkDraw { class: PowerClass['class']; restW: number; peakW: number }
@@ -136,7 +143,7 @@ export interface DeviceSheet {
   inrush?: { amps: number; ms: number }
   place?: 'indoor' | 'outdoor'
   /** How it hands on what it reads. `osdp` sits on a bus under an address. */
-  reading?: { by: 'wiegand' | 'osdp' | 'network' | 'radio'; technologies: string[]; keypad: boolean; reachM: number; unitLoad?: number }
+  reading?: { by: 'wiegand' | 'osdp' | 'network' | 'radio'; technologies: string[]; keypad: boolean; reachM: number; unitLoad?: number; /** A card where it is not said. */ takes?: Presentable[] }
   coding?: SwitchCoding
   jumpers?: { id: string; says: string; positions: string[]; factory: string }[]
   network?: NetworkDraw
@@ -167,3 +174,6 @@ export function sheetOf(sheets: Sheets, id: string): DeviceSheet {
 
 /** Whether a device is of a kind, first or among other things. */
 export const isKind = (sheet: DeviceSheet, kind: DeviceKind): boolean => sheet.kind === kind || (sheet.also?.includes(kind) ?? false)
+
+/** Whether a device reads cards or tags: one that reads only codes, fingers or faces is never asked for one. */
+export const takesCards = (sheet: DeviceSheet): boolean => isKind(sheet, 'reader') && (sheet.reading?.takes ?? ['card']).includes('card')

@@ -45,6 +45,8 @@ const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
   deskButton: 'desk button|desk release|reception button|d1|vastaanoton painike|empfangstaster|receptionsknapp|bouton d accueil|pulsador de recepcion',
   breakGlass: 'break glass|emergency release|green box|emergency door release|b1|hataavaus|hatapainike|nottaster|fluchttaster|nododppnare|nodoppnare|bris de glace|declencheur|pulsador de emergencia|rotura de cristal',
   opener: 'opener|door operator|operator|o1|oviautomatiikka|avauskoneisto|turantrieb|drehflugelantrieb|dorroppnare|dorrautomatik|ouvre porte|operateur|operador|abrepuertas',
+  tamper: 'tamper|tamper switch|tamper contact|t1|kansikosketin|sabotagekontakt|sabotasjekontakt|contact d autoprotection|autoprotection|contacto antisabotaje|antisabotaje',
+  spare: 'spare|spare input|s1|varatulo|reserve|reserveeingang|reservingang|entree de reserve|entrada de reserva',
 }
 
 const byWord = new Map<string, Meaning>(plainMeanings.flatMap((m) => [[plain(meaningWords(m)), m] as const, ...words[m].split('|').map((w) => [w, m] as const)]))

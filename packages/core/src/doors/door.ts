@@ -2,7 +2,7 @@ import type { DeviceKind } from '../devices/sheet'
 import type { CableType } from '../power/conductor'
 
 /** What a part does at its door. */
-export const partRoles = ['entryReader', 'exitReader', 'lock', 'lock2', 'contact', 'contact2', 'boltContact', 'exit', 'exitSensor', 'deskButton', 'breakGlass', 'opener'] as const
+export const partRoles = ['entryReader', 'exitReader', 'lock', 'lock2', 'contact', 'contact2', 'boltContact', 'exit', 'exitSensor', 'deskButton', 'breakGlass', 'opener', 'tamper', 'spare'] as const
 export type PartRole = (typeof partRoles)[number]
 
 /** What kind of device does what at a door, the trade's letter and number for it, and how it is called. */
@@ -12,6 +12,7 @@ export const roleFacts: Readonly<Record<PartRole, { id: string; kind: DeviceKind
   contact: { id: 'C1', kind: 'contact', says: 'Door contact' }, contact2: { id: 'C2', kind: 'contact', says: 'Contact of the second leaf' }, boltContact: { id: 'L1', kind: 'contact', says: 'Bolt contact' },
   exit: { id: 'X1', kind: 'exit', says: 'Exit button' }, exitSensor: { id: 'X2', kind: 'exit', says: 'Exit sensor' }, deskButton: { id: 'D1', kind: 'exit', says: 'Desk button' },
   breakGlass: { id: 'B1', kind: 'breakGlass', says: 'Break glass' }, opener: { id: 'O1', kind: 'opener', says: 'Opener' },
+  tamper: { id: 'T1', kind: 'contact', says: 'Tamper switch' }, spare: { id: 'S1', kind: 'contact', says: 'Spare input' },
 }
 
 /** What an opening is. */
@@ -56,15 +57,24 @@ export interface Placement {
   terminals: Record<string, string>
 }
 
+/** State of a contact as the input sees it when nothing happens. */
+export type IdleState = 'closed' | 'open'
+
 /** How the door behaves. Seconds; idle states as the input sees them when nothing happens. */
 export interface Behaviour {
   releaseS: number
   heldOpenS: number
   relockDelayS: number
-  contactIdle: 'closed' | 'open'
-  exitIdle: 'closed' | 'open'
+  contactIdle: IdleState
+  exitIdle: IdleState
   /** Whether an opening without a release raises the forced-open alarm. */
   forcedAlarm: boolean
+  /** How long the opener waits after the lock has been told to let go; a second where it is not said. */
+  openerAfterS?: number
+  /** How long the desk button releases; as long as a card where it is not said. */
+  deskReleaseS?: number
+  /** Idle states that differ from the usual, by part: `B1`, `L1`. */
+  idle?: Record<string, IdleState>
 }
 
 export interface Door {
@@ -110,9 +120,17 @@ export function partOf(door: Door, role: PartRole): Part | undefined {
   return door.parts.find((part) => part.role === role)
 }
 
+/** Parts that serve as entry or exit reader; a lock or station that is a reader too is found by `accessPointsOf`. */
 export function readersOf(door: Door): Part[] {
   return door.parts.filter((part) => part.role === 'entryReader' || part.role === 'exitReader')
 }
+
+/** Openings behind which nobody can be shut in. */
+const nobodyInside: ReadonlySet<OpeningKind> = new Set(['cabinet', 'locker', 'padlock', 'liftCall'])
+
+/** Whether somebody on the secured side can ask to leave: by a device, a reader or a handle. */
+export const hasWayOut = (door: Door): boolean =>
+  door.handle || nobodyInside.has(door.opening ?? 'door') || door.parts.some((p) => p.role === 'exit' || p.role === 'exitSensor' || p.role === 'exitReader')
 
 /** What can never be seen at this door because a part is absent, in words. */
 export function blindSpots(door: Door): string[] {
@@ -120,15 +138,12 @@ export function blindSpots(door: Door): string[] {
   if (!partOf(door, 'contact')) {
     says.push('Without a door contact nobody can see whether the leaf is open: no forced-open alarm, no held-open alarm, no proof that it closed.')
   }
-  if (!partOf(door, 'exit') && door.handle) {
+  if (!partOf(door, 'exit') && !partOf(door, 'exitSensor') && door.handle) {
     says.push(
       door.behaviour.forcedAlarm && partOf(door, 'contact')
         ? 'The handle gives no signal: each leaving raises the forced-open alarm.'
         : 'The handle gives no signal: leaving cannot be told from forcing the door.',
     )
-  }
-  if (!partOf(door, 'exit') && !door.handle && !partOf(door, 'exitReader')) {
-    says.push('No exit device, handle or exit reader: nobody can ask to leave from the secured side.')
   }
   return says
 }

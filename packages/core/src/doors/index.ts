@@ -1,2 +1,4 @@
 export * from './door'
 export * from './openings'
+export * from './functions'
+export * from './accesspoints'

@@ -1,2 +1,4 @@
+export * from './state'
 export * from './marks'
+export * from './reach'
 export * from './keeper'

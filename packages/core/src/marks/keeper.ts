@@ -4,7 +4,8 @@ import type { Door } from '../doors/door'
 import { all, emptyFacts, recordKinds, type Facts, type RecordKind } from '../job/facts'
 import { supplyOf } from '../supplies/fed'
 import { supplyReport, type SupplyReport } from '../supplies/report'
-import { marksOf, workedConfigs, type DoorMarks, type WorkedConfigs } from './marks'
+import { marksOf, workedConfigs, type WorkedConfigs } from './marks'
+import type { DoorMarks } from './state'
 
 /** Kinds whose records tell by `door` which door they are about. */
 const ofDoor: ReadonlySet<RecordKind> = new Set(['tick', 'reading', 'proof', 'snag', 'signature'])

@@ -3,34 +3,22 @@ import { difference, lasting, touching, type Difference } from '../config/differ
 import { twoSided } from '../config/words'
 import type { Config } from '../config/records'
 import { wantedConfig } from '../config/wanted'
-import { claimSteps } from '../devices/records'
 import { checkOff } from '../cabinets/checkoff'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
-import { all, jobOf, type Facts } from '../job/facts'
-import { stop, warn, marks, type Finding, type Mark } from '../job/finding'
+import { all, type Facts } from '../job/facts'
+import { stop, warn, marks, type Finding } from '../job/finding'
+import { untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
+import { reachMark } from './reach'
+import type { DoorMarks, MarkState, Sign } from './state'
 import { planFindings } from '../wiring/findings'
 import { judgeReading } from '../readings/judge'
 import { newestOf } from '../readings/newest'
 import { readingsFor } from '../readings/asked'
 import { readingFacts, type Reading } from '../readings/records'
 import type { Planned } from '../wiring/volts'
-
-export type Sign = 'notNeeded' | 'stopped' | 'stale' | 'given' | 'underWay' | 'todo'
-
-/** One mark of one door: its sign, the share done, and in words why it is missing. */
-export interface MarkState {
-  mark: Mark
-  sign: Sign
-  /** 0 to 1. */
-  share: number
-  /** One line; for a missing mark what is missing. */
-  says: string
-  findings: Finding[]
-}
-export type DoorMarks = Record<Mark, MarkState>
 
 /** Config of each controller worked out once for many doors. */
 export interface Worked { wanted: Config; held: Config; known: boolean }
@@ -54,12 +42,12 @@ export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
 export function marksOf(facts: Facts, door: Door, sheets: Sheets, configs: WorkedConfigs = workedConfigs(facts, sheets), neighbours: readonly Door[] = all(facts, 'door')): DoorMarks {
   const plan = planMark(facts, door, sheets, neighbours)
   const wire = wireMark(facts, door, sheets, neighbours)
-  const reach = reachMark(facts, door)
-  const load = loadMark(facts, door, configs)
+  const reach = reachMark(facts, door, sheets)
+  const load = loadMark(facts, door, configs, silent(plan))
   const worked = configs(door.placement?.controller ?? '')
   const tests = standings(facts, door, sheets, worked.wanted, worked.held)
-  const prove = proveMark(tests, load)
-  return { plan, wire, reach, load, prove, sign: signMark(facts, door, tests, wire, prove) }
+  const prove = proveMark(tests, load, silent(plan))
+  return { plan, wire, reach, load, prove, sign: signMark(facts, door, tests, { plan, wire, prove }) }
 }
 
 /** The first mark that is neither given nor not needed, or null for a door that is signed. */
@@ -67,10 +55,13 @@ export function nextMark(state: DoorMarks): MarkState | null {
   return marks.map((m) => state[m]).find((m) => m.sign !== 'given' && m.sign !== 'notNeeded') ?? null
 }
 
-const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose'])
+const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose', 'no-bus-address'])
+
+/** A part that is wired and that its controller is not told of, or that no test would prove: it stops the door before Load. */
+const silent = (plan: MarkState): Finding | undefined => plan.findings.find((f) => f.rule === 'untold' || f.rule === 'untested' || f.rule === 'no-bus-address')
 
 function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
-  const findings = planFindings(door, facts.controller, sheets, neighbours)
+  const findings = [...planFindings(door, facts.controller, sheets, neighbours), ...untestedFindings(facts, door, sheets)]
   const stops = findings.filter((f) => f.grade === 'stop')
   const faults = stops.filter((f) => !incomplete.has(f.rule))
   if (faults[0]) return { mark: 'plan', sign: 'stopped', share: 0.5, says: faults[0].says, findings }
@@ -149,32 +140,12 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
 
 const anyTick = (facts: Facts, door: Door) => door.cables.some((c) => facts.tick[`${door.id}/${c.id}`]) || all(facts, 'reading').some((r) => r.door === door.id)
 
-function reachMark(facts: Facts, door: Door): MarkState {
-  const controller = facts.controller[door.placement?.controller ?? '']
-  const limits = jobOf(facts)?.limits
-  const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'reach', sign, share, says, findings: sign === 'stale' ? [warn('reach', 'lost', says)] : [] })
-  if (!controller || !limits) return state('todo', 0, 'The door is on no controller yet.')
-  const reach = facts.reach[controller.id]
-  const claim = facts.claim[controller.id]
-  if (!reach) {
-    const done = claim?.steps.filter((s) => s.state === 'done').length ?? 0
-    const at = claim?.steps.find((s) => s.state === 'waits' || s.state === 'failed' || s.state === 'running')
-    if (claim) return state('underWay', done / claimSteps.length, at ? `${controller.ref}: ${at.says}` : `${controller.ref} is being taken into service.`)
-    return state('todo', 0, `${controller.ref} is still to be found.`)
-  }
-  if (!reach.owned) return state('underWay', 0.5, `${controller.ref} is not yet owned by this job.`)
-  if (reach.silentMs > limits.reachS * 1000) return state('stale', 1, `${controller.ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)
-  if (controller.serial && reach.serial !== controller.serial) return state('stale', 1, `${controller.ref}: another device (${reach.serial}) answers at its address.`)
-  if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000) return state('stale', 1, `The clock of ${controller.ref} is ${(reach.clockOffsetMs / 1000).toFixed(1)} s off.`)
-  if (!reach.firmwareAccepted) return state('underWay', 0.9, `Nobody has accepted firmware ${reach.firmware} of ${controller.ref}.`)
-  return state('given', 1, `${controller.ref} answers at ${reach.address}.`)
-}
-
-function loadMark(facts: Facts, door: Door, configs: WorkedConfigs): MarkState {
+function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Finding | undefined): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
   const findings: Finding[] = []
   const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'load', sign, share, says, findings })
   if (!controller) return state('todo', 0, 'The door is on no controller yet.')
+  if (unheard) return state('stopped', 0, unheard.says)
   if (!all(facts, 'rule').some((rule) => rule.doors.includes(door.id))) {
     findings.push(stop('load', 'no-rule', `No rule lets anybody pass ${door.ref}. No rule means refused.`))
     return state('todo', 0, findings[0]?.says ?? '')
@@ -202,7 +173,7 @@ function differenceWords(open: readonly Difference[], facts: Facts, ref: string)
   return `${first.what}: ${ref} holds ${first.holds}, the job wants ${first.willHold === 'removed' ? 'it gone' : first.willHold}.${more}`
 }
 
-function proveMark(tests: readonly Standing[], load: MarkState): MarkState {
+function proveMark(tests: readonly Standing[], load: MarkState, unheard: Finding | undefined): MarkState {
   const called = tests.filter((t) => t.state !== 'not applicable')
   const passed = called.filter((t) => t.state === 'passed').length
   const share = called.length ? passed / called.length : 0
@@ -210,6 +181,7 @@ function proveMark(tests: readonly Standing[], load: MarkState): MarkState {
   const failed = called.filter((t) => t.state === 'failed')
   const stale = called.filter((t) => t.state === 'stale')
   if (called.length === 0) return state('todo', 'No test is called for until the door is placed.')
+  if (unheard) return state('stopped', unheard.says)
   if (failed[0]) return state('stopped', `${failed[0].test.title}: ${failed[0].proof?.says ?? 'failed'}`)
   if (stale.length) return state('stale', `${stale.length} ${stale.length === 1 ? 'proof is' : 'proofs are'} stale: ${stale.map((t) => t.test.title.toLowerCase()).join(', ')}.`)
   if (passed === called.length) return state('given', `All ${passed} tests passed.`)
@@ -228,13 +200,14 @@ export function openSnags(facts: Facts, door: string) {
   return all(facts, 'snag').filter((s) => s.door === door && s.closedAt === null)
 }
 
-function signMark(facts: Facts, door: Door, tests: readonly Standing[], wire: MarkState, prove: MarkState): MarkState {
+function signMark(facts: Facts, door: Door, tests: readonly Standing[], { plan, wire, prove }: Pick<DoorMarks, 'plan' | 'wire' | 'prove'>): MarkState {
   const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'sign', sign, share, says, findings: [] })
   const signed = all(facts, 'signature').filter((s) => s.door === door.id)
   const basis = signBasis(facts, door, tests)
   const by = (role: 'engineer' | 'witness') => signed.filter((s) => s.role === role && s.basis === basis).sort((a, b) => b.at - a.at)[0]
   const engineer = by('engineer')
   const witness = by('witness')
+  if (plan.sign === 'stopped') return signed.length ? state('stale', 1, `What was signed no longer stands. ${plan.says}`) : state('todo', 0, plan.says)
   if (wire.sign !== 'given' || prove.sign !== 'given') {
     return signed.length ? state('stale', 1, 'What was signed no longer stands.') : state('todo', 0, 'Waits for Wire and Prove.')
   }

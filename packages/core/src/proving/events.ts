@@ -13,10 +13,13 @@ export interface DeviceEvent {
   received: number
   /** Device clock minus server clock when it was received, ms. */
   offsetMs: number
-  kind: 'granted' | 'refused' | 'exit' | 'leaf' | 'lock' | 'alarm' | 'input' | 'gap'
+  /** `exit`: asked to leave by a device; `desk`: let in from the desk; `input` and `output`: a wired point of the door went active or idle. */
+  kind: 'granted' | 'refused' | 'exit' | 'desk' | 'leaf' | 'lock' | 'alarm' | 'input' | 'output' | 'gap'
   /** Door id as the device was told it; empty where the event is not about a door. */
   door: string
   reader: string
+  /** Part at the door that it came from, where the device told the port and the port is a part's. */
+  part?: string
   /** Six hexadecimal digits, empty where no card was read. */
   card: string
   /** `open`, `closed`, `locked`, `unlocked`, `forced`, `heldOpen`, `none`, `active`, `idle`, or a refusal's reason. */

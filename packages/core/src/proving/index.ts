@@ -1,5 +1,7 @@
 export * from './events'
 export * from './records'
+export * from './test'
+export * from './tests'
 export * from './script'
 export * from './judge'
 export * from './standing'

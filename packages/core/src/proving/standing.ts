@@ -3,7 +3,8 @@ import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import type { Proof } from './records'
-import { scriptFor, testDigest, type Test } from './script'
+import { scriptFor, testDigest } from './script'
+import type { Test } from './test'
 
 /** Where a test of a door stands now. `proof` is the record that counts. */
 export interface Standing {

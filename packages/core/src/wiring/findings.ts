@@ -1,4 +1,4 @@
-import { blindSpots, partOf, type Door } from '../doors/door'
+import { blindSpots, hasWayOut, partOf, type Door, type Part } from '../doors/door'
 import type { Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
@@ -7,6 +7,7 @@ import { fedPastTheGlass } from './bypass'
 import { netOf } from './conductors'
 import { fitFindings, readsCards, secondPoleFinding } from './fit'
 import { load, noGroup, wantsOf } from './placement'
+import { untoldFindings } from './points'
 import { lockVolts, type Planned } from './volts'
 
 /** Everything the plan of a door has to say, each finding owned by the mark Plan. */
@@ -20,12 +21,21 @@ function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
   const lock = lockPart && sheetOf(sheets, lockPart.sheet).lock
   if (!lock && !partOf(door, 'opener')) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door.'))
   if (!readsCards(door, sheets)) found.push(stop('plan', 'no-reader', 'Nothing reads a card at this door. Choose a reader, or a lock or door station that is one.'))
+  for (const part of door.parts) found.push(...wayOutFindings(door, part, sheets))
+  if (door.parts.length > 0 && !hasWayOut(door) && !found.some((f) => f.rule === 'magnet-exit')) found.push(stop('plan', 'no-way-out', 'No exit device, handle or exit reader: nobody can ask to leave from the secured side. Plan one.'))
+  return found
+}
+
+/** What each lock asks for so that people get out, whichever leaf it is on. */
+function wayOutFindings(door: Door, part: Part, sheets: Sheets): Finding[] {
+  const lock = sheetOf(sheets, part.sheet).lock
+  const found: Finding[] = []
   if (lock?.fail === 'secure' && door.escapeRoute && !door.handle) {
-    found.push(stop('plan', 'escape-secure', 'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.', lockPart?.id))
+    found.push(stop('plan', 'escape-secure', 'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.', part.id))
   }
   if (lock?.principle === 'magnetic') {
-    if (!partOf(door, 'breakGlass')) found.push(stop('plan', 'magnet-break-glass', 'A magnetic lock needs a break glass in its feed, so that people get out when everything else fails.', lockPart?.id))
-    if (!partOf(door, 'exit') && !partOf(door, 'exitSensor')) found.push(stop('plan', 'magnet-exit', 'A magnetic lock needs an exit button: a handle does not free it.', lockPart?.id))
+    if (!partOf(door, 'breakGlass')) found.push(stop('plan', 'magnet-break-glass', 'A magnetic lock needs a break glass in its feed, so that people get out when everything else fails.', part.id))
+    if (!partOf(door, 'exit') && !partOf(door, 'exitSensor')) found.push(stop('plan', 'magnet-exit', 'A magnetic lock needs an exit button: a handle does not free it.', part.id))
   }
   return found
 }
@@ -51,7 +61,7 @@ function placementFindings(door: Door, controllers: Readonly<Record<string, Cont
     }
   }
   for (const id of fedPastTheGlass(door, netOf(door, sheet, sheets), sheet)) found.push(stop('plan', 'glass-bypassed', `${id} stays fed when the break glass is broken: its + finds a way to the feed past the glass. Put it behind the relay, and the glass before it.`, id))
-  return [...found, ...sharedPorts(door, sheet, controller.ref, doors)]
+  return [...found, ...untoldFindings(door, sheet, controller.ref, sheets), ...sharedPorts(door, sheet, controller.ref, doors)]
 }
 
 function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string, doors: readonly Door[]): Finding[] {

@@ -1,7 +1,8 @@
-import { partOf, readersOf, type Door, type Part, type Placement } from '../doors/door'
+import type { Door, Part, Placement } from '../doors/door'
 import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
 import { leadsToController } from './chain'
+import { boardOfPort, byPort, keyScrew, markerOf, portWords, sharedKinds, type PortClass } from './ports'
 import { isKind, sheetOf, type ControllerFacts, type DeviceSheet, type LeadKind, type Sheets, type Terminal, type TerminalKind } from '../devices/sheet'
 
 /** One lead of a part and the terminal kind it wants. Links that the panel closes by itself are not leads. */
@@ -20,14 +21,13 @@ const kindFor: Readonly<Record<LeadKind, TerminalKind | 'restingSide'>> = {
 export function wantsOf(door: Door, sheets: Sheets, parts: readonly Part[] = door.parts): Want[] {
   return parts.flatMap((part) => leadsToController(part, sheets).filter((lead) => !(part.fed === 'own' && lead.kind === 'supply+')).map((lead) => {
     const kind = kindFor[lead.kind]
-    return { part: part.id, lead: lead.id, kind: kind === 'restingSide' ? restingSide(door, sheets) : kind }
+    return { part: part.id, lead: lead.id, kind: kind === 'restingSide' ? restingSide(part, sheets) : kind }
   }))
 }
 
-/** A fail-safe lock is powered while locked, so it hangs on the contact that is closed at rest. */
-function restingSide(door: Door, sheets: Sheets): 'relayNC' | 'relayNO' {
-  const lock = partOf(door, 'lock')
-  return lock && sheetOf(sheets, lock.sheet).lock?.fail === 'secure' ? 'relayNO' : 'relayNC'
+/** A fail-safe lock is powered while locked, so it hangs on the contact that is closed at rest: each lock of a door by its own sheet. */
+function restingSide(part: Part, sheets: Sheets): 'relayNC' | 'relayNO' {
+  return sheetOf(sheets, part.sheet).lock?.fail === 'secure' ? 'relayNO' : 'relayNC'
 }
 
 /** How many conductors each terminal of a controller carries, doors other than `except` counted. */
@@ -95,28 +95,6 @@ function fillGroup(door: Door, board: DeviceSheet, group: string, used: Readonly
   return { ok: true, terminals }
 }
 
-/** What one port of a controller does; the leads of a part go to one port of each class. */
-type PortClass = 'reader' | 'bus' | 'lock' | 'input' | 'aux'
-const portWords: Readonly<Record<PortClass, string>> = { reader: 'reader port', bus: 'bus', lock: 'lock relay', input: 'input', aux: 'second relay' }
-const classOf: Readonly<Record<TerminalKind, PortClass>> = {
-  'reader+': 'reader', 'reader-': 'reader', d0: 'reader', d1: 'reader', led: 'reader', busA: 'bus', busB: 'bus', bus0: 'bus', input: 'input', inputCommon: 'input',
-  'feed+': 'lock', 'feed-': 'lock', relayC: 'lock', relayNC: 'lock', relayNO: 'lock', auxC: 'aux', auxNO: 'aux',
-}
-/** The screw that makes a port what it is: where it is taken, the port is. A lock relay is shared by the lock, its second leaf and the break glass; a bus by all that hang on it. */
-const keyScrew: Partial<Record<PortClass, TerminalKind>> = { reader: 'd0', input: 'input', aux: 'auxC' }
-
-function byPort(wants: readonly Want[]): Map<PortClass, Want[]> {
-  const found = new Map<PortClass, Want[]>()
-  // A reader on a bus takes its supply beside the bus.
-  const onBus = wants.some((w) => w.kind === 'busA')
-  for (const want of wants) {
-    const own = classOf[want.kind]
-    const at = own === 'reader' && onBus ? 'bus' : own
-    found.set(at, [...(found.get(at) ?? []), want])
-  }
-  return found
-}
-
 /** Terminals of a port group while a door's parts are put on them. */
 class Filling {
   private readonly count: Map<string, number>
@@ -138,7 +116,7 @@ class Filling {
   }
 
   private portsOf(portClass: PortClass): string[] {
-    const marker = keyScrew[portClass] ?? (portClass === 'bus' ? 'busA' : 'relayC')
+    const marker = markerOf[portClass]
     return [...new Set(this.terminals.filter((t) => t.kind === marker).map((t) => t.port))].filter((p) => !this.takenPorts.has(p))
   }
 
@@ -156,37 +134,7 @@ class Filling {
   }
 }
 
-/** Kinds of which a board may have one screw for several ports. */
-const sharedKinds: ReadonlySet<TerminalKind> = new Set(['inputCommon', 'feed+', 'feed-', 'reader+', 'reader-'])
-/** A shared screw serves ports of its own board only: `E1 …` belongs to expander E1. */
-const boardOfPort = (port: string) => /^(E\d+) /.exec(port)?.[1] ?? ''
 const besides = (t: Terminal, port: string) => boardOfPort(t.port) === boardOfPort(port)
-
-/** Terminal numbers as the controller's board counts them, for the configuration that is loaded. */
-export interface PortUse {
-  readers: Record<string, string>
-  lockRelay: string
-  contactInput: string
-  exitInput: string
-}
-
-/** Ports (not screws) that serve the door's parts: what the controller has to be told. Empty string where a part is absent. */
-export function portsOf(door: Door, controller: DeviceSheet): PortUse {
-  const port = (part: Part | undefined, kind: TerminalKind[]): string => {
-    if (!part || !door.placement) return ''
-    for (const [key, id] of Object.entries(door.placement.terminals)) {
-      const terminal = controller.terminals.find((t) => t.id === id)
-      if (key.startsWith(`${part.id}.`) && terminal && kind.includes(terminal.kind)) return terminal.port
-    }
-    return ''
-  }
-  return {
-    readers: Object.fromEntries(readersOf(door).map((reader) => [reader.id, port(reader, ['d0', 'busA'])])),
-    lockRelay: port(partOf(door, 'lock'), ['relayNC', 'relayNO']) || port(partOf(door, 'opener'), ['auxC']),
-    contactInput: port(partOf(door, 'contact'), ['input']),
-    exitInput: port(partOf(door, 'exit'), ['input']),
-  }
-}
 
 export function controllerFacts(sheet: DeviceSheet): ControllerFacts {
   if (!sheet.controller) throw new Error(`${sheet.name} is not a controller.`)

@@ -1,7 +1,7 @@
-import { fromICalendar, testPrefix, testSchedules, toICalendar, type Config, type Json, type Operation } from '@rauta/core'
+import { accessPointToken, fromICalendar, functionFacts, testPrefix, testSchedules, toICalendar, type Config, type Json, type Operation, type PartFunction } from '@rauta/core'
 import {
   accessPointCodec, accessProfileCodec, child, credentialCodec, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, MalformedError, readCredential, scheduleCodec, specialDayGroupCodec, textOf,
-  type EntityCodec, type OnvifSchedule, type OnvifSpecialDayGroup,
+  type DigitalInput, type DoorWiring, type EntityCodec, type OnvifSchedule, type OnvifSpecialDayGroup,
 } from '@rauta/protocols'
 import type { OnvifSession } from './session'
 
@@ -35,12 +35,7 @@ export async function readConfig(session: OnvifSession): Promise<Config> {
     const wiring = wirings.get(door.token)
     config[`door/${door.token}`] = { name: door.name, release: door.releaseS, heldOpen: door.openS, relockDelay: door.relockDelayS, forcedAlarm: wiring?.forcedAlarm ?? false }
   }
-  for (const w of wirings.values()) {
-    config[`terminals/${w.token}`] = {
-      readers: Object.fromEntries(w.readers.map((r) => [r.id, r.port])), lockRelay: w.lockRelay, energisedToRelease: w.lockRelay !== '',
-      contactInput: w.contactInput, contactIdle: w.contactInput ? (inputs.get(w.contactInput) ?? '') : '', exitInput: w.exitInput, exitIdle: w.exitInput ? (inputs.get(w.exitInput) ?? '') : '',
-    }
-  }
+  for (const w of wirings.values()) config[`terminals/${w.token}`] = pointsOf(w, inputs)
   for (const a of await list(session, accessPointCodec)) config[`accessPoint/${a.token}`] = { door: a.entity, name: a.name, from: a.areaFrom, to: a.areaTo }
   await readTimes(session, config)
   for (const p of await list(session, accessProfileCodec)) config[keyFor('profile', p.token)] = { name: p.name, policies: p.policies.map((x) => ({ at: x.entity, schedule: x.schedule })).sort((a, b) => a.at.localeCompare(b.at) || a.schedule.localeCompare(b.schedule)) }
@@ -112,8 +107,22 @@ export async function writePart(session: OnvifSession, operation: Operation): Pr
   }
 }
 
-const emptyWiring = (token: string) => ({ token, readers: [], lockRelay: '', contactInput: '', exitInput: '', forcedAlarm: false })
+const emptyWiring = (token: string): DoorWiring => ({ token, readers: [], inputs: [], outputs: [], forcedAlarm: false })
 const wiringOf = async (session: OnvifSession, token: string) => (await list(session, doorWiringCodec)).find((w) => w.token === token) ?? emptyWiring(token)
+
+/** What a device holds of a door's wiring, point by point. A point that it holds twice shows as a difference. */
+function pointsOf(w: DoorWiring, idle: ReadonlyMap<string, string>): Json {
+  const points: Record<string, Json> = {}
+  const add = (point: { part: string; function: string; port: string }, more: Dict) => {
+    const key = `${point.part}.${point.function}`
+    points[Object.hasOwn(points, key) ? `${key} again` : key] = { part: point.part, function: point.function, port: point.port, ...more }
+  }
+  // A reader that hands its cards to another access point than its own is a difference too.
+  for (const r of w.readers) add(r, { ...(r.address === undefined ? {} : { address: r.address }), ...(r.accessPoint === accessPointToken({ id: w.token }, r.part) ? {} : { accessPoint: r.accessPoint }) })
+  for (const i of w.inputs) add(i, { idle: idle.get(i.port) ?? '', ...(i.releaseS === undefined ? {} : { release: i.releaseS }) })
+  for (const o of w.outputs) add(o, o.afterS === undefined ? {} : { after: o.afterS })
+  return points
+}
 
 /** The alarm setting lives with the wiring on the device; the two parts are written one after the other. */
 async function writeAlarm(session: OnvifSession, token: string, forcedAlarm: boolean): Promise<void> {
@@ -122,10 +131,23 @@ async function writeAlarm(session: OnvifSession, token: string, forcedAlarm: boo
 
 async function writeTerminals(session: OnvifSession, token: string, value: Dict): Promise<void> {
   const { forcedAlarm } = await wiringOf(session, token)
-  const readers = Object.entries(dict(value['readers'] ?? null)).map(([id, port]) => ({ id, port: String(port), accessPoint: `${token}.${id}` }))
-  const inputs = [{ token: text(value['contactInput']), idle: value['contactIdle'] }, { token: text(value['exitInput']), idle: value['exitIdle'] }].filter((i) => i.token)
-  if (inputs.length) await session.call('tmd', el('tmd:SetDigitalInputConfigurations', inputs.map((i) => digitalInputCodec.write({ token: i.token, idle: i.idle === 'open' ? 'open' : 'closed' }))))
-  await set(session, doorWiringCodec, { token, readers, lockRelay: text(value['lockRelay']), contactInput: text(value['contactInput']), exitInput: text(value['exitInput']), forcedAlarm })
+  const wiring: DoorWiring = { ...emptyWiring(token), forcedAlarm }
+  const resting: DigitalInput[] = []
+  for (const point of Object.values(value).map(dict)) {
+    const named = { part: text(point['part']), function: text(point['function']), port: text(point['port']) }
+    const side = Object.hasOwn(functionFacts, named.function) ? functionFacts[named.function as PartFunction].side : undefined
+    switch (side) {
+      case 'reader': wiring.readers.push({ ...named, accessPoint: accessPointToken({ id: token }, named.part), ...(typeof point['address'] === 'number' ? { address: point['address'] } : {}) }); break
+      case 'output': wiring.outputs.push({ ...named, ...(typeof point['after'] === 'number' ? { afterS: point['after'] } : {}) }); break
+      case 'input':
+        wiring.inputs.push({ ...named, ...(typeof point['release'] === 'number' ? { releaseS: point['release'] } : {}) })
+        resting.push({ token: named.port, idle: point['idle'] === 'open' ? 'open' : 'closed' })
+        break
+      default: throw new MalformedError(`${named.part} has the function ${named.function}, which this device cannot be told.`)
+    }
+  }
+  if (resting.length) await session.call('tmd', el('tmd:SetDigitalInputConfigurations', resting.map(digitalInputCodec.write)))
+  await set(session, doorWiringCodec, wiring)
 }
 
 async function writeSchedule(session: OnvifSession, token: string, value: Dict): Promise<void> {

@@ -86,22 +86,30 @@ export function readCredential(e: Element): OnvifCredential {
   }
 }
 
-/** Extension: which ports of the controller serve a door, and whether an opening without release alarms. */
-export interface DoorWiring {
-  token: string
-  readers: { id: string; port: string; accessPoint: string }[]
-  lockRelay: string
-  contactInput: string
-  exitInput: string
-  forcedAlarm: boolean
-}
+/** Extension: a reader, input or output of the controller that serves a door, and what it does there. Times in seconds. */
+export interface WiredReader { part: string; function: string; port: string; accessPoint: string; /** On a bus. */ address?: number }
+export interface WiredInput { part: string; function: string; port: string; /** Releases the door for so long, where it has a time of its own. */ releaseS?: number }
+export interface WiredOutput { part: string; function: string; port: string; /** Waits so long after the lock has been told to let go. */ afterS?: number }
+/** Extension: everything that is wired to the controller for a door, and whether an opening without release alarms. */
+export interface DoorWiring { token: string; readers: WiredReader[]; inputs: WiredInput[]; outputs: WiredOutput[]; forcedAlarm: boolean }
+
+const wired = (w: { part: string; function: string; port: string }) => [el('cx:Part', w.part), el('cx:Function', w.function), el('cx:Port', w.port)]
+const readWired = (e: Element) => ({ part: needed(e, 'Part'), function: needed(e, 'Function'), port: needed(e, 'Port') })
+const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) => (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
+
 export const doorWiringCodec: EntityCodec<DoorWiring> = {
   service: 'cx', name: 'DoorWiring', list: 'GetDoorWiringList',
-  write: (w) => el('cx:DoorWiring', { token: w.token }, w.readers.map((r) => el('cx:Reader', el('cx:Id', r.id), el('cx:Port', r.port), el('cx:AccessPoint', r.accessPoint))),
-    el('cx:LockRelay', w.lockRelay), el('cx:ContactInput', w.contactInput), el('cx:ExitInput', w.exitInput), el('cx:ForcedAlarm', w.forcedAlarm)),
+  write: (w) => el('cx:DoorWiring', { token: w.token },
+    w.readers.map((r) => el('cx:Reader', wired(r), el('cx:AccessPoint', r.accessPoint), r.address === undefined ? null : el('cx:Address', r.address))),
+    w.inputs.map((i) => el('cx:Input', wired(i), i.releaseS === undefined ? null : el('cx:ReleaseTime', toDuration(i.releaseS)))),
+    w.outputs.map((o) => el('cx:Output', wired(o), o.afterS === undefined ? null : el('cx:After', toDuration(o.afterS)))),
+    el('cx:ForcedAlarm', w.forcedAlarm)),
   read: (e) => ({
-    token: e.getAttribute('token') ?? '', readers: elements(e, 'Reader').map((r) => ({ id: needed(r, 'Id'), port: needed(r, 'Port'), accessPoint: needed(r, 'AccessPoint') })),
-    lockRelay: textOf(e, 'LockRelay'), contactInput: textOf(e, 'ContactInput'), exitInput: textOf(e, 'ExitInput'), forcedAlarm: textOf(e, 'ForcedAlarm') === 'true',
+    token: e.getAttribute('token') ?? '',
+    readers: elements(e, 'Reader').map((r) => ({ ...readWired(r), accessPoint: needed(r, 'AccessPoint'), ...optional('address', textOf(r, 'Address'), Number) })),
+    inputs: elements(e, 'Input').map((i) => ({ ...readWired(i), ...optional('releaseS', textOf(i, 'ReleaseTime'), fromDuration) })),
+    outputs: elements(e, 'Output').map((o) => ({ ...readWired(o), ...optional('afterS', textOf(o, 'After'), fromDuration) })),
+    forcedAlarm: textOf(e, 'ForcedAlarm') === 'true',
   }),
 }
 

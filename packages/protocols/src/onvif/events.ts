@@ -39,4 +39,5 @@ export const topics = {
   lock: 'Door/State/LockPhysicalState',
   alarm: 'Door/State/DoorAlarm',
   input: 'Device/Trigger/DigitalInput',
+  relay: 'Device/Trigger/Relay',
 } as const

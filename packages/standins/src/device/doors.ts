@@ -1,4 +1,4 @@
-import { topics, type DoorWiring } from '@rauta/protocols'
+import { topics, type DoorWiring, type WiredInput, type WiredOutput } from '@rauta/protocols'
 import { inForce, localTime } from './calendar'
 import type { World } from '../site/world'
 import type { Memory } from './memory'
@@ -11,24 +11,42 @@ export interface Board {
   inputs: ReadonlyMap<string, boolean>
   emit(topic: string, source: Record<string, string>, data: Record<string, string>): void
   setRelay(relay: string, energised: boolean): void
+  energised(relay: string): boolean
   deviceNow(): number
 }
 
-interface DoorState { leafOpen: boolean; unlocked: boolean; openedAfterRelease: boolean; alarm: 'Normal' | 'DoorForcedOpen' | 'DoorOpenTooLong'; relock: (() => void) | null; heldOpen: (() => void) | null }
+interface DoorState {
+  leafOpen: boolean
+  unlocked: boolean
+  openedAfterRelease: boolean
+  alarm: 'Normal' | 'DoorForcedOpen' | 'DoorOpenTooLong'
+  relock: (() => void) | null
+  heldOpen: (() => void) | null
+  /** Ends the opener's waiting; null while it does not wait. */
+  opener: (() => void) | null
+  /** Its delay is over, and it waits for the lock sensing to say unlocked. */
+  openerDue: boolean
+}
+
+const isContact = (i: WiredInput) => i.function === 'contact' || i.function === 'secondContact'
+const isLock = (o: WiredOutput) => o.function === 'lock' || o.function === 'secondLock'
 
 /** Firmware of a door controller: what it does when a card is read, an input changes, a timer ends. */
 export class DoorFirmware {
   private readonly states = new Map<string, DoorState>()
+  /** The input that is changing now; the board keeps its new state only afterwards. */
+  private changing: { port: string; closed: boolean } | null = null
   constructor(private readonly unit: Board) {}
 
   /** After power-up every lock is at rest and every door is looked at anew. */
   restart(): void {
-    for (const s of this.states.values()) { s.relock?.(); s.heldOpen?.() }
+    for (const s of this.states.values()) { s.relock?.(); s.heldOpen?.(); s.opener?.() }
     this.states.clear()
   }
 
-  cardRead(port: string, card: string): void {
-    const { wiring, reader } = this.readerOn(port)
+  /** @param address of the reader on a bus */
+  cardRead(port: string, card: string, address?: number): void {
+    const { wiring, reader } = this.readerOn(port, address)
     if (!wiring || !reader) return
     const at = { AccessPointToken: reader.accessPoint }
     const credential = Object.values(this.unit.memory.entities.CredentialData).find((c) => c.value === card)
@@ -43,31 +61,47 @@ export class DoorFirmware {
   }
 
   inputChanged(port: string, closed: boolean): void {
-    const idle = this.unit.memory.entities.DigitalInput[port]?.idle ?? 'open'
-    const active = (closed ? 'closed' : 'open') !== idle
-    this.unit.emit(topics.input, { InputToken: port }, { LogicalState: active ? 'true' : 'false' })
+    this.changing = { port, closed }
+    this.unit.emit(topics.input, { InputToken: port }, { LogicalState: this.active(port) ? 'true' : 'false' })
     for (const wiring of Object.values(this.unit.memory.entities.DoorWiring)) {
-      if (wiring.exitInput === port && active) {
-        this.unit.emit(topics.grantedAnonymous, { AccessPointToken: wiring.readers[0]?.accessPoint ?? '' }, { DoorToken: wiring.token, External: 'RequestToExit' })
-        this.release(wiring)
-      }
-      if (wiring.contactInput === port) this.leaf(wiring, active)
+      for (const input of wiring.inputs) if (input.port === port) this.act(wiring, input)
     }
+    this.changing = null
+  }
+
+  /** What an input does for its door; a break glass, a tamper and a spare only tell. */
+  private act(wiring: DoorWiring, input: WiredInput): void {
+    const active = this.active(input.port)
+    if (isContact(input)) return this.leaf(wiring, this.anyActive(wiring, isContact))
+    if (input.function === 'lockSensing') return this.lockSensed(wiring)
+    if (!active) return
+    const leaving = input.function === 'exitButton' || input.function === 'exitSensor'
+    if (!leaving && input.function !== 'deskButton') return
+    this.unit.emit(topics.grantedAnonymous, { AccessPointToken: wiring.readers[0]?.accessPoint ?? '' }, { DoorToken: wiring.token, External: leaving ? 'RequestToExit' : 'RequestToEnter', InputToken: input.port })
+    this.release(wiring, input.releaseS)
+  }
+
+  /** @param before the input that is changing now counts as it was */
+  private active(port: string, before = false): boolean {
+    const closed = this.changing?.port === port && !before ? this.changing.closed : this.unit.inputs.get(port)
+    return closed !== undefined && (closed ? 'closed' : 'open') !== (this.unit.memory.entities.DigitalInput[port]?.idle ?? 'open')
+  }
+  private anyActive(wiring: DoorWiring, which: (input: WiredInput) => boolean, before = false): boolean {
+    return wiring.inputs.some((i) => which(i) && this.active(i.port, before))
   }
 
   state(token: string): DoorState {
     let state = this.states.get(token)
     if (!state) {
       const wiring = this.unit.memory.entities.DoorWiring[token]
-      const idle = this.unit.memory.entities.DigitalInput[wiring?.contactInput ?? '']?.idle ?? 'closed'
-      const closed = this.unit.inputs.get(wiring?.contactInput ?? '')
-      state = { leafOpen: closed !== undefined && (closed ? 'closed' : 'open') !== idle, unlocked: false, openedAfterRelease: false, alarm: 'Normal', relock: null, heldOpen: null }
+      state = { leafOpen: !!wiring && this.anyActive(wiring, isContact, true), unlocked: false, openedAfterRelease: false, alarm: 'Normal', relock: null, heldOpen: null, opener: null, openerDue: false }
       this.states.set(token, state)
     }
     return state
   }
 
-  release(wiring: DoorWiring): void {
+  /** @param seconds for which it is released; the door's own time where it is not said */
+  release(wiring: DoorWiring, seconds?: number): void {
     const door = this.unit.memory.entities.Door[wiring.token]
     if (!door) return
     const state = this.state(wiring.token)
@@ -75,20 +109,49 @@ export class DoorFirmware {
     if (!state.unlocked) {
       state.unlocked = true
       state.openedAfterRelease = false
-      this.unit.setRelay(wiring.lockRelay, true)
       this.unit.emit(topics.lock, { DoorToken: wiring.token }, { State: 'Unlocked' })
+      for (const output of wiring.outputs.filter(isLock)) this.drive(output, true)
+      for (const output of wiring.outputs.filter((o) => !isLock(o))) this.startOpener(wiring, state, output)
     }
-    state.relock = this.unit.world.after(door.releaseS * 1000, () => { if (!state.leafOpen) this.lock(wiring) })
+    state.relock = this.unit.world.after((seconds ?? door.releaseS) * 1000, () => {
+      // The opener lets the leaf fall shut before the lock is asked to hold it.
+      for (const output of wiring.outputs.filter((o) => !isLock(o))) this.drive(output, false)
+      if (!state.leafOpen) this.lock(wiring)
+    })
   }
 
   lock(wiring: DoorWiring): void {
     const state = this.state(wiring.token)
     state.relock?.()
     state.relock = null
+    state.opener?.()
+    state.opener = null
+    state.openerDue = false
     if (!state.unlocked) return
     state.unlocked = false
-    this.unit.setRelay(wiring.lockRelay, false)
     this.unit.emit(topics.lock, { DoorToken: wiring.token }, { State: 'Locked' })
+    for (const output of wiring.outputs) this.drive(output, false)
+  }
+
+  private drive(output: WiredOutput, on: boolean): void {
+    if (!on && !this.unit.energised(output.port)) return
+    this.unit.setRelay(output.port, on)
+    this.unit.emit(topics.relay, { RelayToken: output.port }, { LogicalState: on ? 'active' : 'inactive' })
+  }
+
+  /** An opener never works against a lock: it waits its time after the lock was told, and for the lock sensing where there is one. */
+  private startOpener(wiring: DoorWiring, state: DoorState, opener: WiredOutput): void {
+    state.opener = this.unit.world.after((opener.afterS ?? 0) * 1000, () => {
+      state.openerDue = true
+      this.lockSensed(wiring)
+    })
+  }
+  private lockSensed(wiring: DoorWiring): void {
+    const state = this.state(wiring.token)
+    const sensed = wiring.inputs.filter((i) => i.function === 'lockSensing')
+    if (!state.unlocked || !state.openerDue || sensed.some((i) => !this.active(i.port))) return
+    state.openerDue = false
+    for (const output of wiring.outputs.filter((o) => !isLock(o))) this.drive(output, true)
   }
 
   private leaf(wiring: DoorWiring, open: boolean): void {
@@ -103,7 +166,8 @@ export class DoorFirmware {
   private opened(wiring: DoorWiring, state: DoorState): void {
     const door = this.unit.memory.entities.Door[wiring.token]
     if (!door) return
-    if (!state.unlocked && wiring.forcedAlarm) this.alarm(wiring, state, 'DoorForcedOpen')
+    const broken = this.anyActive(wiring, (i) => i.function === 'glassPole')
+    if (!state.unlocked && wiring.forcedAlarm && !broken) this.alarm(wiring, state, 'DoorForcedOpen')
     state.openedAfterRelease = state.unlocked
     state.heldOpen = this.unit.world.after(door.openS * 1000 * this.unit.faults.timerFactor, () => this.alarm(wiring, state, 'DoorOpenTooLong'))
   }
@@ -124,9 +188,9 @@ export class DoorFirmware {
     this.unit.emit(topics.alarm, { DoorToken: wiring.token }, { State: alarm })
   }
 
-  private readerOn(port: string) {
+  private readerOn(port: string, address?: number) {
     for (const wiring of Object.values(this.unit.memory.entities.DoorWiring)) {
-      const reader = wiring.readers.find((r) => r.port === port)
+      const reader = wiring.readers.find((r) => r.port === port && r.address === address)
       if (reader) return { wiring, reader }
     }
     return { wiring: null, reader: null }

@@ -81,6 +81,11 @@ async function call(unit: Unit, request: IncomingMessage, text: string) {
   if (!beforeSignIn.has(operation)) authorise(unit, token)
   if (!handler) throw new Fault('Sender', 'ter:ActionNotSupported', `${operation} is not supported here.`)
   if (isWrite(operation) && !unit.beforeWrite()) throw new Fault('Receiver', 'ter:Action', 'Power lost')
+  // A device that answers and does not do what it was asked: what it held before is back when it has answered.
+  if (unit.faults.forgets === operation) {
+    const kept = structuredClone(unit.memory.entities)
+    setImmediate(() => { unit.memory.entities = kept })
+  }
   return handler({
     unit, body, base: `http://${request.headers.host ?? ''}`, query: url.searchParams,
     wait: (ms) => (arm) => new Promise((done) => { const cancel = unit.world.after(ms, done); arm(() => { cancel(); done() }); request.on('close', done) }),

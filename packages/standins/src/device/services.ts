@@ -1,3 +1,4 @@
+import { partFunctions } from '@rauta/core'
 import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec, accessProfileCodec, child, credentialCodec, credentialElement, deviceInformation, deviceTime, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, fromDuration, namespaces, needed,
@@ -181,11 +182,24 @@ const io: Record<string, Handler> = {
   GetRelayOutputs: ({ unit }) => answer('tmd:GetRelayOutputsResponse', [...unit.relays.keys()].map((token) => el('tmd:RelayOutputs', { token }, el('tt:Properties', el('tt:Mode', 'Bistable'), el('tt:IdleState', 'open'))))),
 }
 
+/** Wiring is refused where it speaks of a function that this type of controller does not know. */
+const wiring: Record<string, Handler> = {
+  ...entityHandlers(doorWiringCodec, 'DoorWiring'),
+  SetDoorWiring: (call) => {
+    const element = child(call.body, 'DoorWiring')
+    const value = element && doorWiringCodec.read(element)
+    const known: readonly string[] = call.unit.sheet?.functions ?? partFunctions
+    const odd = value && [...value.readers, ...value.inputs, ...value.outputs].find((p) => !known.includes(p.function))
+    if (odd) throw new Fault('Sender', 'ter:InvalidArgVal', `${odd.part}: the function ${odd.function} is not known here.`)
+    return (entityHandlers(doorWiringCodec, 'DoorWiring')['SetDoorWiring'] as Handler)(call)
+  },
+}
+
 const handlers: Record<string, Record<string, Handler>> = {
   [servicePaths.tds]: device, [servicePaths.tmd]: io, [servicePaths.tev]: events, [servicePaths.tdc]: doorControl, [servicePaths.tcr]: credentials,
   [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'), [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
   [servicePaths.tsc]: { ...entityHandlers(scheduleCodec, 'Schedule'), ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup') },
-  [servicePaths.cx]: entityHandlers(doorWiringCodec, 'DoorWiring'),
+  [servicePaths.cx]: wiring,
 }
 
 export const isWrite = (operation: string) => /^(Set(?!SynchronizationPoint)|Delete|Create(?!PullPoint))/.test(operation)

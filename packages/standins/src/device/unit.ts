@@ -7,10 +7,10 @@ import { PullPoints } from './events'
 import { noEntities, type Memory, type MemoryStore } from './memory'
 
 /** Faults that the rig's hands can put on a device; they show only through their effects. */
-export interface UnitFaults { networkCut: boolean; slowMs: number; timerFactor: number; eventDelayMs: number; eventTimes: number; garbage: 'none' | 'noise' | 'half' | 'silence'; cutPowerAfterWrites: number }
-const noFaults = (): UnitFaults => ({ networkCut: false, slowMs: 0, timerFactor: 1, eventDelayMs: 0, eventTimes: 1, garbage: 'none', cutPowerAfterWrites: 0 })
+export interface UnitFaults { networkCut: boolean; slowMs: number; timerFactor: number; eventDelayMs: number; eventTimes: number; garbage: 'none' | 'noise' | 'half' | 'silence'; cutPowerAfterWrites: number; /** Operation that it answers and does not do. */ forgets: string }
+const noFaults = (): UnitFaults => ({ networkCut: false, slowMs: 0, timerFactor: 1, eventDelayMs: 0, eventTimes: 1, garbage: 'none', cutPowerAfterWrites: 0, forgets: '' })
 
-export interface UnitHooks { relay(serial: string, relay: string, energised: boolean): void; up(unit: Unit): void; down(unit: Unit): void }
+export interface UnitHooks { power(serial: string): void; relay(serial: string, relay: string, energised: boolean): void; up(unit: Unit): void; down(unit: Unit): void }
 
 const bootMs = 4000
 
@@ -70,6 +70,7 @@ export class Unit {
   power(on: boolean): void {
     if (on === this.powered) return
     this.powered = on
+    this.hooks.power(this.serial)
     this.cancelBoot?.()
     if (on) {
       this.poweredSince = this.world.now()
@@ -119,6 +120,7 @@ export class Unit {
     if (wasUp) this.hooks.down(this)
   }
 
+  energised(relay: string): boolean { return this.relays.get(relay) ?? false }
   setRelay(relay: string, energised: boolean): void {
     this.relays.set(relay, energised)
     this.hooks.relay(this.serial, relay, energised)
@@ -131,7 +133,7 @@ export class Unit {
     this.inputs.set(port, closed)
   }
 
-  card(port: string, card: string): void { if (this.up) this.doors.cardRead(port, card) }
+  card(port: string, card: string, address?: number): void { if (this.up) this.doors.cardRead(port, card, address) }
 
   emit(topic: string, source: Record<string, string>, data: Record<string, string>, operation: Notification['operation'] = 'Changed', only?: string): void {
     const notification: Notification = { topic, utcMs: this.deviceNow(), operation, source, data: { ...data, Boot: this.boot, Sequence: String(++this.sequence) } }

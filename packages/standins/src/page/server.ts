@@ -11,7 +11,8 @@ export function stateOf(rig: Rig) {
     devices: [...rig.units.values()].map((u) => ({ serial: u.serial, model: u.file.model, address: u.memory.address, up: u.up, powered: u.powered, network: !u.faults.networkCut, slowMs: u.faults.slowMs, clockOffMs: u.memory.clockOffMs, lamp: u.up ? 'RUN steady' : u.powered ? 'RUN slow' : 'dark' })),
     doors: [...rig.openings.values()].map((o) => ({
       id: o.file.id, name: o.file.name, principle: o.file.lock.principle, leafOpen: o.leafOpen, holds: o.holds(), volts: o.volts(), glassBroken: o.glassBroken, feedPulled: o.feedPulled,
-      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side })), exit: !!o.file.exit, breakGlass: o.file.breakGlass, handle: o.file.handle, controller: o.file.lock.serial,
+      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side })), exit: !!o.file.exit, breakGlass: o.file.breakGlass, second: !!o.file.lock2, leaf2Open: o.leaf2Open, opener: !!o.file.opener, openerOff: o.openerOff,
+      worked: Object.keys(o.file.worked ?? {}).map((part) => ({ part, on: o.isWorked(part) })), handle: o.file.handle, controller: o.file.lock.serial,
     })),
   }
 }

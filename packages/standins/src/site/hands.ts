@@ -3,7 +3,8 @@ import type { Rig } from './rig'
 /** One thing that a hand does. `after` is ms from the one before, on the site's clock. */
 export type Hand = { after?: number } & (
   | { do: 'card'; door: string; reader: string; card: string }
-  | { do: 'push' | 'close' | 'press' | 'release' | 'handle' | 'key' | 'breakGlass' | 'mendGlass' | 'pullFeed' | 'mendFeed'; door: string }
+  | { do: 'work' | 'let'; door: string; part: string }
+  | { do: 'push2' | 'close2' | 'openerOff' | 'openerOn' | 'push' | 'close' | 'press' | 'release' | 'handle' | 'key' | 'breakGlass' | 'mendGlass' | 'pullFeed' | 'mendFeed'; door: string }
   | { do: 'power'; serial: string; on: boolean }
   | { do: 'network'; serial: string; on: boolean }
   | { do: 'slow' | 'eventDelay'; serial: string; ms: number }
@@ -14,6 +15,7 @@ export type Hand = { after?: number } & (
   | { do: 'timerFactor'; serial: string; factor: number }
   | { do: 'garbage'; serial: string; kind: 'none' | 'noise' | 'half' | 'silence' }
   | { do: 'cutPowerAfterWrites'; serial: string; writes: number }
+  | { do: 'forgets'; serial: string; operation: string }
   | { do: 'clock'; serial: string; offMs: number }
 )
 
@@ -50,6 +52,7 @@ function act(rig: Rig, hand: Hand): string {
     case 'timerFactor': unit.faults.timerFactor = hand.factor; return 'timers off'
     case 'garbage': unit.faults.garbage = hand.kind; return hand.kind
     case 'cutPowerAfterWrites': unit.faults.cutPowerAfterWrites = hand.writes; return 'power will go'
+    case 'forgets': unit.faults.forgets = hand.operation; return hand.operation ? `forgets ${hand.operation}` : 'forgets nothing'
     case 'secret': for (const user of unit.memory.users) user.password = hand.secret; unit.save(); return 'secret changed'
     case 'setKey': unit.key(hand.held); return hand.held ? 'SET held' : 'SET let go'
     case 'dropSubscriptions': unit.pullPoints.endAll(); return 'subscriptions dropped'
@@ -68,9 +71,15 @@ function actOnDoor(rig: Rig, hand: Extract<Hand, { door: string }>): string {
     case 'release': opening.press(false); return 'let go'
     case 'handle': return opening.file.handle && opening.mechanical() ? 'it opens' : 'it holds'
     case 'key': return opening.mechanical() ? 'it opens' : 'it holds'
-    case 'breakGlass': opening.glassBroken = opening.file.breakGlass; return opening.file.breakGlass ? 'broken' : 'there is none'
-    case 'mendGlass': opening.glassBroken = false; return 'whole again'
-    case 'pullFeed': opening.feedPulled = true; return 'feed pulled'
-    case 'mendFeed': opening.feedPulled = false; return 'feed back'
+    case 'push2': return opening.push2() ? 'it opens' : 'it holds'
+    case 'openerOff': case 'openerOn': opening.openerOff = hand.do === 'openerOff'; return opening.openerOff ? 'opener off' : 'opener on'
+    case 'close2': opening.close2(); return 'closed'
+    case 'work': case 'let':
+      if (!opening.work(hand.part, hand.do === 'work')) throw new Error(`Door ${hand.door} has no ${hand.part} to work.`)
+      return hand.do === 'work' ? 'worked' : 'let go'
+    case 'breakGlass': opening.setGlass(true); return opening.file.breakGlass ? 'broken' : 'there is none'
+    case 'mendGlass': opening.setGlass(false); return 'whole again'
+    case 'pullFeed': opening.setFeed(true); return 'feed pulled'
+    case 'mendFeed': opening.setFeed(false); return 'feed back'
   }
 }

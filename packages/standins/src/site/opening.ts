@@ -1,35 +1,64 @@
-import type { DoorFile } from './wiring'
+import type { DoorFile, LockFile } from './wiring'
 
 /** What acts on the electrics of a door from outside: relay contacts and whether the cabinet feeds it. */
 export interface Feed { energised(serial: string, relay: string): boolean; powered(serial: string): boolean }
-export interface OpeningHooks { input(serial: string, input: string, closed: boolean): void }
+export interface OpeningHooks {
+  input(serial: string, input: string, closed: boolean): void
+  after(ms: number, then: () => void): () => void
+}
 
-/** Physics of one door: a leaf, a lock that needs volts, a contact, and what hands do to them. */
+/** How long an opener takes to move a leaf, ms. */
+const openerMs = 1500
+
+/** Physics of one door: leaves, locks that need volts, contacts, an opener, and what hands do to them. */
 export class Opening {
   leafOpen = false
+  leaf2Open = false
   glassBroken = false
   feedPulled = false
   buttonPressed = false
-  constructor(readonly file: DoorFile, private readonly feed: Feed, private readonly hooks: OpeningHooks) {}
+  private readonly worked = new Set<string>()
+  private moving: (() => void) | null = null
+  /** Its own switch: off, it moves nothing whatever its contact says. */
+  openerOff = false
+  private openerDriven = false
+  private wired: DoorFile
+  constructor(file: DoorFile, private readonly feed: Feed, private readonly hooks: OpeningHooks) {
+    this.wired = file
+  }
+
+  get file(): DoorFile { return this.wired }
+  /** Puts the door's conductors on other screws; what is left hanging falls open. */
+  rewire(file: DoorFile): void {
+    for (const at of this.inputs()) this.hooks.input(at.serial, at.input, false)
+    this.wired = file
+    this.tell()
+  }
 
   /** Volts at the lock now. */
-  volts(): number {
-    const { lock } = this.file
+  volts(lock: LockFile = this.file.lock): number {
     const driven = this.feed.energised(lock.serial, lock.relay)
     const fed = this.feed.powered(lock.serial) && !this.glassBroken && !this.feedPulled && (lock.fail === 'safe' ? !driven : driven)
     return fed ? (lock.feedV * lock.coilOhm) / (lock.coilOhm + lock.loopOhm) : 0
   }
 
-  /** Whether the lock keeps the leaf shut. */
-  holds(): boolean {
-    const enough = this.volts() >= this.file.lock.leastV
-    return this.file.lock.fail === 'safe' ? enough : !enough
+  /** Whether a lock keeps its leaf shut. */
+  holds(lock: LockFile = this.file.lock): boolean {
+    const enough = this.volts(lock) >= lock.leastV
+    return lock.fail === 'safe' ? enough : !enough
   }
 
   /** Pushes the leaf; true where it opens. */
   push(): boolean {
     if (!this.leafOpen && this.holds()) return false
     this.setLeaf(true)
+    return true
+  }
+  push2(): boolean {
+    const { lock2 } = this.file
+    if (!lock2 || (!this.leaf2Open && this.holds(lock2))) return false
+    this.leaf2Open = true
+    this.tell()
     return true
   }
 
@@ -41,28 +70,66 @@ export class Opening {
   }
 
   close(): void { this.setLeaf(false) }
+  close2(): void { this.leaf2Open = false; this.tell() }
 
   press(down: boolean): void {
     this.buttonPressed = down
-    this.tellButton()
+    this.tell()
+  }
+  setGlass(broken: boolean): void {
+    this.glassBroken = broken && this.file.breakGlass
+    this.tell()
+  }
+  setFeed(pulled: boolean): void {
+    this.feedPulled = pulled
+    this.tell()
+  }
+  /** Works a part, or lets it go. @returns whether there is such a part */
+  work(part: string, on: boolean): boolean {
+    if (!this.file.worked?.[part]) return false
+    if (on) this.worked.add(part)
+    else this.worked.delete(part)
+    this.tell()
+    return true
+  }
+  isWorked(part: string): boolean { return this.worked.has(part) }
+
+  /** A relay of a controller moved: locks and the opener follow. */
+  relayMoved(serial: string): void {
+    const { opener } = this.file
+    if (opener?.serial === serial) this.openerMoved(this.feed.energised(serial, opener.relay))
+    this.tell()
+  }
+  private openerMoved(driven: boolean): void {
+    if (driven === this.openerDriven) return
+    this.openerDriven = driven
+    this.moving?.()
+    this.moving = this.hooks.after(openerMs, () => { if (!this.openerOff && (!driven || !this.holds())) this.setLeaf(driven) })
   }
 
   private setLeaf(open: boolean): void {
+    if (this.leafOpen === open) return
     this.leafOpen = open
-    this.tellContact()
+    this.tell()
   }
 
-  /** What the inputs see, told again, for example after a controller came up. */
+  /** What every input sees now; a controller takes notice only of what changed. Locks are told before leaves: a bolt moves first. */
   tell(): void {
-    this.tellContact()
-    this.tellButton()
+    for (const { serial, input, closed } of this.inputs()) this.hooks.input(serial, input, closed)
   }
 
-  private tellContact(): void {
-    const contact = this.file.contact
-    if (contact) this.hooks.input(contact.serial, contact.input, this.leafOpen === (contact.reversed ?? false))
-  }
-  private tellButton(): void {
-    if (this.file.exit) this.hooks.input(this.file.exit.serial, this.file.exit.input, this.buttonPressed)
+  private inputs(): { serial: string; input: string; closed: boolean }[] {
+    const { file } = this
+    const seen: { serial: string; input: string; closed: boolean }[] = []
+    const say = (at: { serial: string; input: string } | undefined, closed: boolean) => { if (at) seen.push({ serial: at.serial, input: at.input, closed }) }
+    say(file.glassPole, !this.glassBroken)
+    say(file.lock.sensing, this.holds() && !this.leafOpen)
+    if (file.lock2) say(file.lock2.sensing, this.holds(file.lock2) && !this.leaf2Open)
+    say(file.bolt, this.holds() && !this.leafOpen)
+    say(file.contact, this.leafOpen === (file.contact?.reversed ?? false))
+    say(file.contact2, !this.leaf2Open)
+    say(file.exit, this.buttonPressed)
+    for (const [part, at] of Object.entries(file.worked ?? {})) say(at, (at.rests === 'closed') !== this.worked.has(part))
+    return seen
   }
 }

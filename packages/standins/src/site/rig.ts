@@ -30,7 +30,8 @@ export class Rig {
     this.store = new MemoryStore(options.memoryFolder)
     for (const file of site.devices) {
       this.units.set(file.serial, new Unit(file, this.world, this.store, {
-        relay: () => undefined,
+        power: () => { for (const opening of this.openings.values()) opening.tell() },
+        relay: (serial) => { for (const opening of this.openings.values()) opening.relayMoved(serial) },
         up: (unit) => this.cameUp(unit),
         down: (unit) => { this.addresses.leave(unit); if (!unit.faults.networkCut) this.discovery.bye(unit) },
       }))
@@ -38,7 +39,7 @@ export class Rig {
     for (const file of site.doors) {
       this.openings.set(file.id, new Opening(file,
         { energised: (serial, relay) => this.units.get(serial)?.relays.get(relay) ?? false, powered: (serial) => this.units.get(serial)?.powered ?? false },
-        { input: (serial, input, closed) => this.units.get(serial)?.input(input, closed) }))
+        { input: (serial, input, closed) => this.units.get(serial)?.input(input, closed), after: (ms, then) => this.world.after(ms, then) }))
     }
     for (const opening of this.openings.values()) opening.tell()
   }
@@ -60,7 +61,7 @@ export class Rig {
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
     const hex = this.cards[card] ?? card
     const read = file.dataSwapped ? (0xffffff - parseInt(hex, 16)).toString(16).toUpperCase().padStart(6, '0') : hex.toUpperCase()
-    this.units.get(file.serial)?.card(file.port, read)
+    this.units.get(file.serial)?.card(file.port, read, file.address)
   }
 
   async stop(): Promise<void> {

@@ -24,13 +24,31 @@ export interface DeviceFile {
   holds?: { doors: number; people: number }
 }
 
+/** Screws of a controller as its board names the port. */
+interface InputAt { serial: string; input: string }
+interface OutputAt { serial: string; relay: string }
+
+/** A lock on its relay, with the copper on the way. `sensing` closes while it is locked and the leaf shut. */
+export interface LockFile extends OutputAt { principle: 'magnetic' | 'strike'; fail: 'safe' | 'secure'; feedV: number; loopOhm: number; coilOhm: number; leastV: number; sensing?: InputAt }
+
 export interface DoorFile {
   id: string
   name: string
-  lock: { principle: 'magnetic' | 'strike'; fail: 'safe' | 'secure'; feedV: number; loopOhm: number; coilOhm: number; leastV: number; serial: string; relay: string }
-  readers: { id: string; side: 'outside' | 'inside'; serial: string; port: string; dataSwapped?: boolean }[]
-  contact?: { serial: string; input: string; reversed?: boolean }
-  exit?: { serial: string; input: string }
+  lock: LockFile
+  /** Of the second leaf, where the door has one. */
+  lock2?: LockFile
+  readers: { id: string; side: 'outside' | 'inside'; serial: string; port: string; /** On a bus. */ address?: number; dataSwapped?: boolean }[]
+  contact?: InputAt & { reversed?: boolean }
+  contact2?: InputAt
+  /** Closes while the bolt is thrown and the leaf shut. */
+  bolt?: InputAt
+  exit?: InputAt
   breakGlass: boolean
+  /** Second pole of the break glass: closed while it is whole. */
+  glassPole?: InputAt
+  /** Moves the leaf while its relay is driven, unless the lock holds it. */
+  opener?: OutputAt
+  /** What hands work besides, by the part: exit sensor, desk button, tamper, spare. */
+  worked?: Record<string, InputAt & { rests: 'open' | 'closed' }>
   handle: boolean
 }

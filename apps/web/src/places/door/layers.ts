@@ -24,6 +24,6 @@ export function litParts(facts: Facts, door: Door): Set<string> {
   const newest = all(facts, 'event').filter((e) => e.door === door.id).sort((a, b) => b.at - a.at)[0]
   if (!newest) return new Set()
   const role = { leaf: 'contact', alarm: 'contact', lock: 'lock', exit: 'exit' }[newest.kind as string]
-  const part = newest.reader || (role ? (door.parts.find((p) => p.role === role)?.id ?? '') : '')
+  const part = newest.part || newest.reader || (role ? (door.parts.find((p) => p.role === role)?.id ?? '') : '')
   return new Set(part ? [part] : [])
 }

@@ -94,7 +94,7 @@ function Hardware({ form, set, error }: { form: Form; set: <K extends keyof Form
             options={[{ value: '', label: role === 'lock' ? 'None yet' : 'None' }, ...Object.values(sheetsFor(facts)).filter((s) => isKind(s, roleFacts[role].kind)).map((s) => ({ value: s.id, label: s.name }))]} />
         ))}
       </View>
-      {shown.length < partRoles.length ? <Action kind="plain" label="More: second leaf, bolt contact, sensor, desk button, opener" onPress={() => setMore(true)} /> : null}
+      {shown.length < partRoles.length ? <Action kind="plain" label="More: second leaf, bolt contact, sensor, desk button, opener, tamper, spare" onPress={() => setMore(true)} /> : null}
     </Sheet>
   )
 }

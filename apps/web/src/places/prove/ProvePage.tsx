@@ -41,7 +41,7 @@ export function ProvePage({ id }: { id: string }) {
         <T size={22}>{now.test.instruction}</T>
         <T size={17} tone="quiet">{now.test.expect}</T>
       </View>
-      {trial ? <Running door={door} test={now.test} /> : <Verdict standing={now} />}
+      {trial ? <Running door={door} test={now.test} /> : <Verdict door={id} standing={now} />}
       <Sheet flush title="Tape"><Tape controller={door.placement?.controller ?? ''} doors={[door.id]} limit={8} /></Sheet>
       <Sheet flush title="All tests of this door">
         {list.map((s) => <Line key={s.test.id} label={`${s.test.title}: ${s.state}`} onPress={() => setPicked(s.test.id)}><View style={{ flexDirection: 'row', gap: 8 }}><T style={{ flex: 1 }}>{s.test.title}</T><T tone={tones[s.state]}>{s.state === 'todo' ? 'to do' : s.state}</T></View></Line>)}
@@ -59,12 +59,12 @@ function Progress({ list, now }: { list: readonly Standing[]; now: string }) {
   )
 }
 
-function Verdict({ standing }: { standing: Standing }) {
+function Verdict({ door, standing }: { door: string; standing: Standing }) {
   const facts = useFacts()
   const { proof, state, test } = standing
-  const last = all(facts, 'proof').filter((p) => p.test === test.id && p.door === proof?.door).sort((a, b) => b.at - a.at)[0]
+  const last = all(facts, 'proof').filter((p) => p.test === test.id && p.door === door).sort((a, b) => b.at - a.at)[0]
   const word: Record<Standing['state'], string> = { todo: '', passed: 'Passed', failed: 'Failed', stale: 'Stale', 'not applicable': 'Not applicable' }
-  if (state === 'todo') return <LastTry test={test} />
+  if (state === 'todo') return <LastTry door={door} test={test} />
   return (
     <View role="status" style={{ paddingHorizontal: 16, gap: 4 }}>
       <T face="strong" size={34} tone={tones[state]}>{word[state]}</T>
@@ -75,9 +75,9 @@ function Verdict({ standing }: { standing: Standing }) {
 }
 
 /** A try that counted for nothing is still told. */
-function LastTry({ test }: { test: Test }) {
+function LastTry({ door, test }: { door: string; test: Test }) {
   const facts = useFacts()
-  const last = all(facts, 'proof').filter((p) => p.test === test.id && (p.verdict === 'skipped' || p.verdict === 'not judged')).sort((a, b) => b.at - a.at)[0]
+  const last = all(facts, 'proof').filter((p) => p.door === door && p.test === test.id && (p.verdict === 'skipped' || p.verdict === 'not judged')).sort((a, b) => b.at - a.at)[0]
   return last ? <View role="status" style={{ paddingHorizontal: 16 }}><T face="strong" size={28} tone="ochre">{last.verdict === 'skipped' ? 'Skipped' : 'Not judged'}</T><T size={17}>{last.says}</T></View> : null
 }
 

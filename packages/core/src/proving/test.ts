@@ -1,0 +1,42 @@
+/** How a test is judged; its values are what the events are compared with. `part` is a part's id at the door. */
+export type TestKind =
+  | { kind: 'beforeLoad' }
+  | { kind: 'readerIs'; reader: string; card: string }
+  | { kind: 'opens'; card: string; releaseS: number; /** Contact that must see it, where the door has two. */ contact: string }
+  | { kind: 'releaseTime'; card: string; seconds: number; toleranceS: number }
+  | { kind: 'refused'; card: string; reason: string }
+  | { kind: 'exit'; part: string; /** The door has no other exit device, so that an exit told without a name is this one. */ only: boolean; contact: boolean }
+  | { kind: 'desk'; part: string; seconds: number; toleranceS: number }
+  | { kind: 'handle'; alarm: boolean }
+  | { kind: 'forced' }
+  | { kind: 'heldOpen'; card: string; seconds: number; toleranceS: number }
+  | { kind: 'secondLeaf'; card: string; /** Contacts of the two leaves; empty where there is none. */ second: string; first: string }
+  | { kind: 'sensing'; part: string; contact: boolean }
+  | { kind: 'opener'; part: string; afterS: number; toleranceS: number; /** Lock sensing that must say unlocked first; empty where there is none. */ sensing: string; contact: boolean }
+  | { kind: 'breakGlass'; /** The second pole that tells the controller; empty where there is none. */ pole: string }
+  | { kind: 'input'; part: string; /** Whether anything else may come of it. */ quiet: boolean }
+  | { kind: 'holds' }
+
+/** A part of the configuration a test depends on: `door.release` is the field `release` of the door's part, `terminals.K1.lock` the wired point. */
+export type Dependency = `door.${string}` | `terminals.${string}` | 'accessPoints'
+
+export interface Test {
+  id: string
+  title: string
+  /** What to do, as one instruction. */
+  instruction: string
+  /** What should come of it. */
+  expect: string
+  judge: TestKind
+  /** Set where a person has to say whether it passed: the question with its answers. */
+  ask: { question: string; yes: string; no: string } | null
+  depends: Dependency[]
+  cards: string[]
+  /** Wired points that it proves, by their keys: `K1.lock`. */
+  proves: string[]
+  /** Why this test is not applicable, decided from the records; empty where it is. */
+  notApplicable: string
+}
+
+/** Tolerance of a timer: a second or a tenth, whichever is more (common practice, no source). */
+export const timerToleranceS = (seconds: number): number => Math.max(1, seconds / 10)

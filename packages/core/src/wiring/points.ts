@@ -1,0 +1,122 @@
+import type { DeviceSheet, Sheets, TerminalKind } from '../devices/sheet'
+import { sheetOf } from '../devices/sheet'
+import type { Door, IdleState, Part } from '../doors/door'
+import { stop, type Finding } from '../job/finding'
+import { functionFacts, type PartFunction } from '../doors/functions'
+import { functionOf } from './functions'
+import { wantsOf } from './placement'
+import { byPort, portWords, sharedKinds, type PortClass } from './ports'
+
+/** One thing that a part does at one port of its controller. A part may have several: a lock with its sensing, a reader with its tamper. */
+export interface WiredPoint {
+  /** Of the part and its function: `K1.lock`. Unique at a door. */
+  key: string
+  part: Part
+  function: PartFunction
+  /** Port of the board, as the board counts them: `input 7`, `E1 relay 2`. */
+  port: string
+  /** How an input rests. */
+  idle?: IdleState
+  /** On a bus. */
+  address?: number
+  /** Seconds that an output waits after the lock has been told to let go. */
+  afterS?: number
+  /** Seconds for which an input releases the door, where it has a rule of its own. */
+  releaseS?: number
+}
+
+/** Seconds that an opener waits where nobody said otherwise (common practice, no source). */
+export const usualOpenerAfterS = 1
+
+/** The screws by which the port of a class is known. */
+const portScrews: Readonly<Record<PortClass, readonly TerminalKind[]>> = {
+  reader: ['d0'], bus: ['busA'], power: ['reader+'], lock: ['relayNC', 'relayNO', 'relayC'], input: ['input'], aux: ['auxC'],
+}
+
+/** A part's leads that go to one class of port, with what they do there. */
+interface Use { part: Part; class: PortClass; does: PartFunction | null; leads: string[]; kinds: TerminalKind[] }
+
+function usesOf(door: Door, sheets: Sheets): Use[] {
+  return door.parts.flatMap((part) => [...byPort(wantsOf(door, sheets, [part]))].map(([portClass, wants]) => (
+    { part, class: portClass, does: functionOf(part.role, portClass), leads: wants.map((w) => w.lead), kinds: wants.map((w) => w.kind) }
+  )))
+}
+
+/** The port that a use's leads end on, empty where they are on none. */
+function portOf(use: Use, door: Door, board: DeviceSheet): string {
+  for (const lead of use.leads) {
+    const terminal = board.terminals.find((t) => t.id === door.placement?.terminals[`${use.part.id}.${lead}`])
+    if (terminal && portScrews[use.class].includes(terminal.kind)) return terminal.port
+  }
+  return ''
+}
+
+/** Everything that the door's parts do at their controller, in the order of the parts. What is on no terminal is left out. */
+export function wiredPoints(door: Door, board: DeviceSheet, sheets: Sheets): WiredPoint[] {
+  return usesOf(door, sheets).flatMap((use) => {
+    const port = portOf(use, door, board)
+    return use.does && port ? [pointOf(door, use.part, use.does, port, use.class)] : []
+  })
+}
+
+/** Points that the controller has to be told of: all but what acts in the feed by itself. */
+export const toldPoints = (door: Door, board: DeviceSheet, sheets: Sheets): WiredPoint[] =>
+  wiredPoints(door, board, sheets).filter((p) => functionFacts[p.function].side !== 'feed')
+
+function pointOf(door: Door, part: Part, does: PartFunction, port: string, portClass: PortClass): WiredPoint {
+  const b = door.behaviour
+  const point: WiredPoint = { key: `${part.id}.${does}`, part, function: does, port }
+  if (functionFacts[does].side === 'input') point.idle = b.idle?.[part.id] ?? usualIdle(door, does)
+  if (portClass === 'bus' && part.address !== undefined) point.address = part.address
+  if (does === 'opener') point.afterS = door.parts.some((p) => p.role === 'lock') ? (b.openerAfterS ?? usualOpenerAfterS) : 0
+  if (does === 'deskButton') point.releaseS = b.deskReleaseS ?? b.releaseS
+  return point
+}
+
+/** How an input rests where nobody said otherwise: contacts closed while all is shut and whole, buttons open while nobody presses. */
+function usualIdle(door: Door, does: PartFunction): IdleState {
+  switch (does) {
+    case 'contact': case 'secondContact': return door.behaviour.contactIdle
+    case 'exitButton': case 'exitSensor': case 'deskButton': return door.behaviour.exitIdle
+    case 'spare': return 'open'
+    default: return 'closed'
+  }
+}
+
+/** Inputs of a door whose rest is not already said by its contact or its exit button, with how they rest now. Needs no place on a controller. */
+export function otherInputs(door: Door, sheets: Sheets): { part: Part; function: PartFunction; idle: IdleState }[] {
+  return usesOf(door, sheets).flatMap(({ part, class: at, does }) => (
+    at === 'input' && does && does !== 'contact' && does !== 'secondContact' && does !== 'exitButton' ? [{ part, function: does, idle: door.behaviour.idle?.[part.id] ?? usualIdle(door, does) }] : []
+  ))
+}
+
+/** What a controller of this type can be told; everything where its sheet does not say. */
+export const canBeTold = (board: DeviceSheet, does: PartFunction): boolean =>
+  functionFacts[does].side === 'feed' || (board.controller?.functions?.includes(does) ?? true)
+
+/**
+ * Parts that are wired and would stay silent: their leads have no function that a controller knows, this controller cannot be told
+ * of it, or it could not tell them apart. Each is a stop: nothing is wired, ticked and forgotten.
+ */
+export function untoldFindings(door: Door, board: DeviceSheet, ref: string, sheets: Sheets): Finding[] {
+  const uses = usesOf(door, sheets)
+  return uses.flatMap((use) => {
+    const name = `${use.part.id} ${sheetOf(sheets, use.part.sheet).name}`
+    if (!use.does) return [stop('plan', 'untold', `${name} has leads for a ${portWords[use.class]}, and no controller can be told what they do there. Choose another device, or leave those leads off its sheet.`, use.part.id)]
+    const what = functionFacts[use.does].says
+    if (!canBeTold(board, use.does)) return [stop('plan', 'untold', `${ref} cannot be told of ${use.part.id}, the ${what}: its type does not know that function. Place the door on another controller.`, use.part.id)]
+    if (use.class === 'bus' && use.part.address === undefined) return [stop('plan', 'no-bus-address', `${name} has no address on its bus yet. Give it one under Addresses.`, use.part.id)]
+    const twin = uses.find((u) => u !== use && u.part.id === use.part.id && u.does === use.does)
+    if (twin) return [stop('plan', 'untold', `${name} would do the same on two ports: ${what}. Choose another device.`, use.part.id)]
+    return splitFindings(use, door, board)
+  })
+}
+
+/** Leads of one use on two ports: a reader with its data lines on two ports never reads. */
+function splitFindings(use: Use, door: Door, board: DeviceSheet): Finding[] {
+  const ports = new Set(use.leads.flatMap((lead) => {
+    const terminal = board.terminals.find((t) => t.id === door.placement?.terminals[`${use.part.id}.${lead}`])
+    return terminal && !sharedKinds.has(terminal.kind) ? [terminal.port] : []
+  }))
+  return ports.size > 1 ? [stop('plan', 'split', `${use.part.id} sits on ${[...ports].join(' and ')}. All its leads belong on one port.`, use.part.id)] : []
+}
