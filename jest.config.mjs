@@ -1,5 +1,7 @@
 const node = (displayName, folders) => ({
-  displayName, testEnvironment: 'node', rootDir: '.',
+  displayName,
+  testEnvironment: 'node',
+  rootDir: '.',
   testMatch: folders.map((f) => `<rootDir>/${f}/test/**/*.test.ts`),
   extensionsToTreatAsEsm: ['.ts'],
   transform: { '\\.tsx?$': '<rootDir>/scripts/jest-esbuild.cjs' },
@@ -7,5 +9,17 @@ const node = (displayName, folders) => ({
 
 export default {
   testTimeout: 60000,
-  projects: [node('core', ['packages/core', 'packages/contracts', 'packages/papers', 'packages/protocols', 'packages/standins', 'packages/drivers', 'packages/demo', 'apps/cli']), node('server', ['apps/server'])],
+  projects: [
+    node('core', [
+      'packages/core',
+      'packages/contracts',
+      'packages/papers',
+      'packages/protocols',
+      'packages/standins',
+      'packages/drivers',
+      'packages/demo',
+      'apps/cli',
+    ]),
+    node('server', ['apps/server']),
+  ],
 }

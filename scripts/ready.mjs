@@ -23,24 +23,46 @@ export function install() {
   const stamp = join(root, 'node_modules', '.rauta-installed')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Installing packages ...')
-  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 'inherit', 'inherit'] })
+  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
+    cwd: root,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  })
   writeFileSync(stamp, wanted)
 }
 
 function filesUnder(folder) {
-  return readdirSync(folder, { withFileTypes: true }).flatMap((e) => e.name === 'node_modules' || e.name === 'dist' || e.name === '.expo' ? [] : e.isDirectory() ? filesUnder(join(folder, e.name)) : [join(folder, e.name)])
+  return readdirSync(folder, { withFileTypes: true }).flatMap((e) =>
+    e.name === 'node_modules' || e.name === 'dist' || e.name === '.expo'
+      ? []
+      : e.isDirectory()
+        ? filesUnder(join(folder, e.name))
+        : [join(folder, e.name)],
+  )
 }
 
 /** Exports the web application where a source of it is newer than the last export. */
 export function buildWeb() {
-  const sources = ['apps/web', 'packages/core/src', 'packages/contracts/src'].flatMap((f) => filesUnder(join(root, f))).sort()
-  const wanted = hash(sources.map((f) => `${f.slice(root.length)} ${hash(readFileSync(f))}`).join('\n') + hash(readFileSync(join(root, 'package-lock.json'))) + hash(readFileSync(join(root, 'scripts/service-worker.mjs'))))
+  const sources = ['apps/web', 'packages/core/src', 'packages/contracts/src']
+    .flatMap((f) => filesUnder(join(root, f)))
+    .sort()
+  const wanted = hash(
+    sources.map((f) => `${f.slice(root.length)} ${hash(readFileSync(f))}`).join('\n') +
+      hash(readFileSync(join(root, 'package-lock.json'))) +
+      hash(readFileSync(join(root, 'scripts/service-worker.mjs'))),
+  )
   const dist = join(root, 'apps/web/dist')
   const stamp = join(dist, '.built')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
   console.log('Building the web application (one or two minutes the first time) ...')
-  execFileSync(process.execPath, [join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web'], { cwd: join(root, 'apps/web'), stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' } })
+  execFileSync(process.execPath, [join(root, 'node_modules/expo/bin/cli'), 'export', '--platform', 'web'], {
+    cwd: join(root, 'apps/web'),
+    stdio: ['ignore', 'ignore', 'inherit'],
+    env: { ...process.env, CI: '1', EXPO_NO_TELEMETRY: '1', EXPO_OFFLINE: '1' },
+  })
   if (!existsSync(dist) || !statSync(dist).isDirectory()) throw new Error('The export made nothing.')
-  execFileSync(process.execPath, [join(root, 'scripts/service-worker.mjs')], { cwd: root, stdio: ['ignore', 'ignore', 'inherit'] })
+  execFileSync(process.execPath, [join(root, 'scripts/service-worker.mjs')], {
+    cwd: root,
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
   writeFileSync(stamp, wanted)
 }

@@ -9,13 +9,30 @@ const out = process.env['SHOTS_OUT'] ?? 'docs/screenshots'
 const phone = { width: 390, height: 844 }
 const wide = { width: 1280, height: 800 }
 
-interface View { name: string; path: string; size: typeof phone; dark?: boolean; /** What is done before the picture is taken; nothing that changes the job. */ before?: (page: Page) => Promise<void> }
+interface View {
+  name: string
+  path: string
+  size: typeof phone
+  dark?: boolean
+  /** What is done before the picture is taken; nothing that changes the job. */ before?: (page: Page) => Promise<void>
+}
 
 /** A list as an office might send it, with two rows to mend. */
-const list = ['Tower block, issue B', '', 'Door no;Name;From;To;Escape route;Length to Riser 1;Reader', 'X-01;Stair, first floor;Crew side;Crew side / Tower;yes;24 m;Card reader, slim', 'X-02;Store;Crew side / Tower;Crew side / Tower;no;far;Card reader, slim', 'X-03;Roof;Crew side / Tower;Crew side / Tower;perhaps;31,5;none', 'C-07;Mess store, renamed;;;;;', 'C-06;Crew stair, first floor;;;;;'].join('\n')
+const list = [
+  'Tower block, issue B',
+  '',
+  'Door no;Name;From;To;Escape route;Length to Riser 1;Reader',
+  'X-01;Stair, first floor;Crew side;Crew side / Tower;yes;24 m;Card reader, slim',
+  'X-02;Store;Crew side / Tower;Crew side / Tower;no;far;Card reader, slim',
+  'X-03;Roof;Crew side / Tower;Crew side / Tower;perhaps;31,5;none',
+  'C-07;Mess store, renamed;;;;;',
+  'C-06;Crew stair, first floor;;;;;',
+].join('\n')
 
 const bringList = async (page: Page) => {
-  await page.getByLabel('File with the door schedule').setInputFiles({ name: 'tower.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
+  await page
+    .getByLabel('File with the door schedule')
+    .setInputFiles({ name: 'tower.csv', mimeType: 'text/csv', buffer: Buffer.from(list) })
   await page.getByRole('list', { name: 'Rows' }).waitFor()
 }
 const search = async (page: Page) => {
@@ -31,17 +48,33 @@ const withoutSignal = async (page: Page) => {
   await page.getByRole('textbox', { name: 'New loop resistance, Ω' }).first().fill('3,9')
   await page.getByRole('button', { name: 'Enter' }).first().click()
   await page.getByText('Kept on this phone; waits for the server.').waitFor()
-  await page.getByText(/2 wait/).first().click()
+  await page
+    .getByText(/2 wait/)
+    .first()
+    .click()
   await page.getByRole('heading', { name: '2 wait for the server' }).waitFor()
 }
 
 const views: View[] = [
-  { name: 'doors', path: '/doors', size: phone }, { name: 'door', path: '/doors/C-02', size: phone }, { name: 'plan', path: '/doors/Q-01/plan', size: phone },
-  { name: 'job', path: '/job', size: phone }, { name: 'schedule', path: '/schedule', size: phone, before: bringList }, { name: 'sheet', path: '/sheets/reader-bus', size: phone }, { name: 'siting', path: '/siting', size: phone, before: search },
-  { name: 'supply', path: '/supplies/a6', size: phone, dark: true }, { name: 'addresses', path: '/addresses', size: phone },
-  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone, dark: true }, { name: 'cabinet', path: '/cabinets/Riser%201', size: phone }, { name: 'reach', path: '/reach', size: phone }, { name: 'load', path: '/load', size: phone },
-  { name: 'prove', path: '/doors/T-01/prove', size: phone }, { name: 'sign', path: '/doors/Q-01/sign', size: phone }, { name: 'at-hand', path: '/at-hand', size: phone },
-  { name: 'doors-wide', path: '/doors/C-02', size: wide }, { name: 'plan-wide', path: '/doors/V-07/plan', size: wide }, { name: 'waiting', path: '/doors/V-05/wire', size: phone, before: withoutSignal },
+  { name: 'doors', path: '/doors', size: phone },
+  { name: 'door', path: '/doors/C-02', size: phone },
+  { name: 'plan', path: '/doors/Q-01/plan', size: phone },
+  { name: 'job', path: '/job', size: phone },
+  { name: 'schedule', path: '/schedule', size: phone, before: bringList },
+  { name: 'sheet', path: '/sheets/reader-bus', size: phone },
+  { name: 'siting', path: '/siting', size: phone, before: search },
+  { name: 'supply', path: '/supplies/a6', size: phone, dark: true },
+  { name: 'addresses', path: '/addresses', size: phone },
+  { name: 'wire', path: '/doors/P-01/wire?part=K1', size: phone, dark: true },
+  { name: 'cabinet', path: '/cabinets/Riser%201', size: phone },
+  { name: 'reach', path: '/reach', size: phone },
+  { name: 'load', path: '/load', size: phone },
+  { name: 'prove', path: '/doors/T-01/prove', size: phone },
+  { name: 'sign', path: '/doors/Q-01/sign', size: phone },
+  { name: 'at-hand', path: '/at-hand', size: phone },
+  { name: 'doors-wide', path: '/doors/C-02', size: wide },
+  { name: 'plan-wide', path: '/doors/V-07/plan', size: wide },
+  { name: 'waiting', path: '/doors/V-05/wire', size: phone, before: withoutSignal },
 ]
 
 async function signIn(page: Page): Promise<void> {
@@ -58,7 +91,12 @@ for (const view of views.filter((v) => only.length === 0 || only.includes(v.name
   await page.setViewportSize(view.size)
   await page.emulateMedia({ colorScheme: view.dark ? 'dark' : 'light' })
   await page.goto(base + view.path)
-  await page.getByRole('main').getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first().waitFor()
+  await page
+    .getByRole('main')
+    .getByRole('heading', { level: 1 })
+    .filter({ hasNotText: /^Rauta$/ })
+    .first()
+    .waitFor()
   await view.before?.(page)
   await page.waitForTimeout(600)
   await page.screenshot({ path: join(out, `${view.name}.png`) })

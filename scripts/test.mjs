@@ -19,17 +19,39 @@ const longest = { checks: 8, unit: 15, journeys: 25 }
 
 /** Ends what runs now, each with all that it started; also where somebody stops the whole run. */
 const ends = new Set()
-for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => { for (const end of ends) end('SIGTERM'); process.exit(130) })
+for (const signal of ['SIGINT', 'SIGTERM'])
+  process.on(signal, () => {
+    for (const end of ends) end('SIGTERM')
+    process.exit(130)
+  })
 
 /** Runs a program to its end, or ends it with all that it started. @returns its exit status, or `limit` */
 function run(command, args, { env = {}, minutes, aside = false }) {
   return new Promise((done) => {
-    const child = spawn(command, args, { cwd: root, detached: true, stdio: aside ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'], env: { ...process.env, ...env } })
+    const child = spawn(command, args, {
+      cwd: root,
+      detached: true,
+      stdio: aside ? ['ignore', 'pipe', 'pipe'] : ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    })
     let out = ''
     let over = false
-    for (const stream of [child.stdout, child.stderr]) stream?.on('data', (part) => { out += part })
-    const end = (signal) => { try { process.kill(-child.pid, signal) } catch { /* it is gone */ } }
-    const limit = setTimeout(() => { over = true; end('SIGTERM'); setTimeout(() => end('SIGKILL'), 10_000).unref() }, minutes * 60_000)
+    for (const stream of [child.stdout, child.stderr])
+      stream?.on('data', (part) => {
+        out += part
+      })
+    const end = (signal) => {
+      try {
+        process.kill(-child.pid, signal)
+      } catch {
+        /* it is gone */
+      }
+    }
+    const limit = setTimeout(() => {
+      over = true
+      end('SIGTERM')
+      setTimeout(() => end('SIGKILL'), 10_000).unref()
+    }, minutes * 60_000)
     ends.add(end)
     child.on('close', (status) => {
       clearTimeout(limit)
@@ -41,12 +63,17 @@ function run(command, args, { env = {}, minutes, aside = false }) {
 
 /** Checks that pass or fail as a whole, side by side; each says what it has to say when it ends. */
 async function checks(list) {
-  await Promise.all(list.map(async ([name, command, args]) => {
-    const { status, out } = await run(command, args, { minutes: longest.checks, aside: true })
-    console.log(`\n== ${name}\n${out.trim()}`)
-    if (status === 0) passed += 1
-    else { failed += 1; console.log(`${name} failed`) }
-  }))
+  await Promise.all(
+    list.map(async ([name, command, args]) => {
+      const { status, out } = await run(command, args, { minutes: longest.checks, aside: true })
+      console.log(`\n== ${name}\n${out.trim()}`)
+      if (status === 0) passed += 1
+      else {
+        failed += 1
+        console.log(`${name} failed`)
+      }
+    }),
+  )
 }
 
 /** A runner that counts its own tests and writes them as JSON. @param aside its words are held back until it ends, since another runs beside it */
@@ -59,23 +86,44 @@ async function counted(name, command, args, { env = {}, file, read, minutes, asi
   rmSync(file, { force: true })
   passed += good
   failed += bad
-  if (status === 'limit') { failed += 1; console.log(`${name} did not end within ${minutes} minutes`) }
-  else if (status !== 0 && bad === 0) failed += 1
-  if (good + bad === 0) { failed += 1; console.log(`${name} ran no test`) }
+  if (status === 'limit') {
+    failed += 1
+    console.log(`${name} did not end within ${minutes} minutes`)
+  } else if (status !== 0 && bad === 0) failed += 1
+  if (good + bad === 0) {
+    failed += 1
+    console.log(`${name} ran no test`)
+  }
 }
 
 /** One run of Jest. It is told to end when its tests have: what a failed test leaves open must not hold up the rest. */
 function unitTests(name, file, args, aside = false) {
   const at = join(root, `test-results-${file}.json`)
-  return counted(name, bin('jest'), [...args, '--maxWorkers=1', '--forceExit', '--json', `--outputFile=${at}`, '--silent'], {
-    env: file === 'web' ? {} : { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' }, file: at, minutes: longest.unit, aside, read: (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
-  })
+  return counted(
+    name,
+    bin('jest'),
+    [...args, '--maxWorkers=1', '--forceExit', '--json', `--outputFile=${at}`, '--silent'],
+    {
+      env: file === 'web' ? {} : { NODE_OPTIONS: '--experimental-vm-modules --no-warnings' },
+      file: at,
+      minutes: longest.unit,
+      aside,
+      read: (r) => [r.numPassedTests, r.numFailedTests + r.numRuntimeErrorTestSuites],
+    },
+  )
 }
 
 const bin = (name) => join(root, 'node_modules/.bin', name)
 await checks([
-  ['Lint', bin('eslint'), ['.', '--max-warnings', '0']], ['Types', bin('tsc'), ['-p', 'tsconfig.json']], ['Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json']],
-  ['Borders of the packages', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src']],
+  ['Format', bin('prettier'), ['--check', '.', '--log-level', 'warn']],
+  ['Lint', bin('eslint'), ['.', '--max-warnings', '0']],
+  ['Types', bin('tsc'), ['-p', 'tsconfig.json']],
+  ['Types of the web application', bin('tsc'), ['-p', 'apps/web/tsconfig.json']],
+  [
+    'Borders of the packages',
+    bin('depcruise'),
+    ['--config', '.dependency-cruiser.cjs', 'packages', 'apps/server/src', 'apps/cli/src', 'apps/web/src'],
+  ],
 ])
 // The server's tests live in quickened time and have the machine to themselves.
 const web = unitTests('Unit tests of the web application', 'web', ['-c', 'apps/web/jest.config.cjs'], true)
@@ -83,7 +131,12 @@ await unitTests('Unit tests of the core', 'core', ['--selectProjects', 'core'])
 await web
 await unitTests('Unit tests of the server', 'server', ['--selectProjects', 'server'])
 const journeys = join(root, 'test-results-journeys.json')
-await counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], { env: { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys }, file: journeys, minutes: longest.journeys, read: (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected] })
+await counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
+  env: { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys },
+  file: journeys,
+  minutes: longest.journeys,
+  read: (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected],
+})
 
 console.log(`\n${Math.round((Date.now() - began) / 1000)} s after install and export`)
 console.log(`${passed} passed, ${failed} failed`)
@@ -92,7 +145,10 @@ process.exit(failed ? 1 : 0)
 /** A package of Debian's, installed where it is missing and we may. */
 function debian(name, file, why) {
   if (existsSync(file)) return
-  if (process.getuid?.() !== 0) { console.error(`${why}: install Debian’s package ${name}, then run again.`); process.exit(1) }
+  if (process.getuid?.() !== 0) {
+    console.error(`${why}: install Debian’s package ${name}, then run again.`)
+    process.exit(1)
+  }
   console.log(`Installing ${name} ...`)
   const env = { ...process.env, DEBIAN_FRONTEND: 'noninteractive' }
   execFileSync('apt-get', ['update', '-qq'], { stdio: 'ignore', env })

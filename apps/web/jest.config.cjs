@@ -1,11 +1,39 @@
-const esm = ['(jest-)?react-native', '@react-native(-community)?', 'expo(nent)?', '@expo(nent)?/.*', '@expo-google-fonts/.*', 'react-navigation', '@react-navigation/.*', '@rneui', 'react-native-svg', 'uuid', '@noble', 'canonicalize', 'temporal-polyfill', 'temporal-utils', 'zustand', '@rauta']
+const esm = [
+  '(jest-)?react-native',
+  '@react-native(-community)?',
+  'expo(nent)?',
+  '@expo(nent)?/.*',
+  '@expo-google-fonts/.*',
+  'react-navigation',
+  '@react-navigation/.*',
+  '@rneui',
+  'react-native-svg',
+  'uuid',
+  '@noble',
+  'canonicalize',
+  'temporal-polyfill',
+  'temporal-utils',
+  'zustand',
+  '@rauta',
+]
 
 module.exports = {
   preset: 'jest-expo/web',
   rootDir: '../..',
   testMatch: ['<rootDir>/apps/web/test/**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/apps/web/test/setup.cjs'],
-  transform: { '\\.[jt]sx?$': ['babel-jest', { configFile: require.resolve('./babel.config.js'), caller: { name: 'metro', bundler: 'metro', platform: 'web' } }] },
+  transform: {
+    '\\.[jt]sx?$': [
+      'babel-jest',
+      {
+        configFile: require.resolve('./babel.config.js'),
+        caller: { name: 'metro', bundler: 'metro', platform: 'web' },
+      },
+    ],
+  },
   transformIgnorePatterns: [`/node_modules/(?!(${esm.join('|')}))`],
-  moduleNameMapper: { '^canonicalize$': '<rootDir>/node_modules/canonicalize/lib/canonicalize.js', '\\.ttf$': '<rootDir>/apps/web/test/file.cjs' },
+  moduleNameMapper: {
+    '^canonicalize$': '<rootDir>/node_modules/canonicalize/lib/canonicalize.js',
+    '\\.ttf$': '<rootDir>/apps/web/test/file.cjs',
+  },
 }

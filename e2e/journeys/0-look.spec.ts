@@ -2,22 +2,83 @@ import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 import { signIn } from './helpers'
 
-const views = ['/doors', '/doors/C-02', '/doors/Q-02/plan', '/doors/P-01/wire', '/doors/Q-01/behaviour', '/doors/T-01/prove', '/doors/Q-01/sign', '/controllers/a1', '/cabinets/Lane%20cabinet', '/reach', '/reach/a3', '/load', '/prove', '/people', '/people/p-101', '/time', '/time/sailings', '/access', '/job', '/live', '/team', '/more', '/schedule', '/sheets', '/sheets/reader-bus', '/sheets/new?like=strike-fast', '/siting', '/supplies', '/supplies/a6', '/supplies/release', '/supplies/units/n1', '/addresses', '/addresses/switches', '/waiting', '/at-hand', '/papers']
+const views = [
+  '/doors',
+  '/doors/C-02',
+  '/doors/Q-02/plan',
+  '/doors/P-01/wire',
+  '/doors/Q-01/behaviour',
+  '/doors/T-01/prove',
+  '/doors/Q-01/sign',
+  '/controllers/a1',
+  '/cabinets/Lane%20cabinet',
+  '/reach',
+  '/reach/a3',
+  '/load',
+  '/prove',
+  '/people',
+  '/people/p-101',
+  '/time',
+  '/time/sailings',
+  '/access',
+  '/job',
+  '/live',
+  '/team',
+  '/more',
+  '/schedule',
+  '/sheets',
+  '/sheets/reader-bus',
+  '/sheets/new?like=strike-fast',
+  '/siting',
+  '/supplies',
+  '/supplies/a6',
+  '/supplies/release',
+  '/supplies/units/n1',
+  '/addresses',
+  '/addresses/switches',
+  '/waiting',
+  '/at-hand',
+  '/papers',
+]
 
-const fewer = ['/more', '/team', '/people/p-101', '/doors/Q-01/behaviour', '/prove', '/addresses/switches', '/supplies/release', '/sheets/reader-bus', '/supplies/units/n1', '/reach/a3']
+const fewer = [
+  '/more',
+  '/team',
+  '/people/p-101',
+  '/doors/Q-01/behaviour',
+  '/prove',
+  '/addresses/switches',
+  '/supplies/release',
+  '/sheets/reader-bus',
+  '/supplies/units/n1',
+  '/reach/a3',
+]
 
 /** What axe finds serious on a view, in both grounds. */
 async function seriousOn(page: Page, view: string): Promise<string[]> {
   await page.emulateMedia({ colorScheme: 'light' })
   await page.goto(view)
-  await expect(page.getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first()).toBeVisible()
+  await expect(
+    page
+      .getByRole('heading', { level: 1 })
+      .filter({ hasNotText: /^Rauta$/ })
+      .first(),
+  ).toBeVisible()
   await page.waitForTimeout(150)
   const whole = await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21aa']).analyze()
   // The other ground has the same structure; only its colours can differ.
   await page.emulateMedia({ colorScheme: 'dark' })
   await page.waitForTimeout(100)
   const dark = await new AxeBuilder({ page }).withRules(['color-contrast']).analyze()
-  return [...whole.violations, ...dark.violations].filter((v) => v.impact === 'serious' || v.impact === 'critical').map((v) => `${view}: ${v.id}: ${v.nodes.slice(0, 2).map((n) => n.html.slice(0, 160)).join(' | ')}`)
+  return [...whole.violations, ...dark.violations]
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${view}: ${v.id}: ${v.nodes
+          .slice(0, 2)
+          .map((n) => n.html.slice(0, 160))
+          .join(' | ')}`,
+    )
 }
 
 test('axe finds nothing serious on any main view, in Daylight and in the plant room', async ({ page, context }) => {
@@ -26,7 +87,9 @@ test('axe finds nothing serious on any main view, in Daylight and in the plant r
   const left = views.filter((v) => !fewer.includes(v))
   const found: string[] = []
   // Two pages side by side, each taking the next view.
-  const work = async (on: Page) => { for (let view = left.shift(); view; view = left.shift()) found.push(...(await seriousOn(on, view))) }
+  const work = async (on: Page) => {
+    for (let view = left.shift(); view; view = left.shift()) found.push(...(await seriousOn(on, view)))
+  }
   await Promise.all([work(page), context.newPage().then(work)])
   expect(found).toEqual([])
 })
@@ -35,10 +98,21 @@ test('every main view has its name, fits the phone, and what is tapped is high e
   await signIn(page)
   for (const view of views) {
     await page.goto(view)
-    await expect(page.getByRole('heading', { level: 1 }).filter({ hasNotText: /^Rauta$/ }).first()).toBeVisible()
+    await expect(
+      page
+        .getByRole('heading', { level: 1 })
+        .filter({ hasNotText: /^Rauta$/ })
+        .first(),
+    ).toBeVisible()
     await expect(page).toHaveTitle(/· Rauta$/)
     expect([view, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([view, 390])
-    const low = await page.getByRole('button').evaluateAll((nodes) => nodes.filter((n) => n.getBoundingClientRect().height > 0 && n.getBoundingClientRect().height < 47.5).map((n) => n.getAttribute('aria-label') ?? n.textContent))
+    const low = await page
+      .getByRole('button')
+      .evaluateAll((nodes) =>
+        nodes
+          .filter((n) => n.getBoundingClientRect().height > 0 && n.getBoundingClientRect().height < 47.5)
+          .map((n) => n.getAttribute('aria-label') ?? n.textContent),
+      )
     expect([view, low]).toEqual([view, []])
   }
 })

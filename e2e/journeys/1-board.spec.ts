@@ -37,7 +37,9 @@ test.describe('the board', () => {
     await page.getByRole('textbox', { name: 'Find a door' }).fill('cash')
     await expect(doors).toHaveCount(1)
     await page.getByRole('textbox', { name: 'Find a door' }).fill('')
-    const planned = /Plan: (\d+) of 48/.exec((await page.getByRole('listitem', { name: /^Plan: \d+ of 48$/ }).getAttribute('aria-label')) ?? '')?.[1]
+    const planned = /Plan: (\d+) of 48/.exec(
+      (await page.getByRole('listitem', { name: /^Plan: \d+ of 48$/ }).getAttribute('aria-label')) ?? '',
+    )?.[1]
     await page.getByRole('radio', { name: 'No Plan' }).click()
     await expect(doors).toHaveCount(48 - Number(planned))
   })

@@ -59,7 +59,10 @@ test('a conductor is taken in hand by tapping its line, ticked, and a reading is
   const drawing = page.getByRole('img', { name: /^Door drawing/ })
   const held = page.getByRole('group', { name: 'Conductor in hand' })
   /** On the line, just above its screw. */
-  const tapAbove = async (terminal: string) => { const at = await drawing.getByText(terminal, { exact: true }).boundingBox(); await page.mouse.click((at?.x ?? 0) + (at?.width ?? 0) / 2, (at?.y ?? 0) - 28) }
+  const tapAbove = async (terminal: string) => {
+    const at = await drawing.getByText(terminal, { exact: true }).boundingBox()
+    await page.mouse.click((at?.x ?? 0) + (at?.width ?? 0) / 2, (at?.y ?? 0) - 28)
+  }
   const rows = page.getByRole('table', { name: 'Conductors' }).getByRole('row')
   const terminal = (await rows.filter({ hasText: 'feed in' }).first().getByRole('cell').nth(3).textContent()) ?? ''
   await tapAbove(terminal)

@@ -8,7 +8,11 @@ test('a device that holds an old job is counted, agreed to, erased, addressed an
   await expect(page.getByText('4 answered.')).toBeVisible()
   await page.getByRole('button', { name: /^A3: / }).click()
   const agree = page.getByRole('button', { name: 'Agree to erase, 57 people, 2 doors' })
-  if (!(await agree.isVisible().catch(() => false))) await page.getByRole('button', { name: 'Go on' }).click({ timeout: 3000 }).catch(() => undefined)
+  if (!(await agree.isVisible().catch(() => false)))
+    await page
+      .getByRole('button', { name: 'Go on' })
+      .click({ timeout: 3000 })
+      .catch(() => undefined)
   await expect(page.getByText('It holds 2 doors, 57 people').first()).toBeVisible()
   await agree.click()
   await page.getByRole('button', { name: /Accept this firmware/ }).click({ timeout: 40_000 })
@@ -22,7 +26,10 @@ test('a device that holds an old job is counted, agreed to, erased, addressed an
   await expect(page.getByRole('heading', { name: 'Unsent: 1 device' })).toBeVisible()
 })
 
-test('a device with an unknown secret is reset by hand, step by step, and goes on by itself', async ({ page, request }) => {
+test('a device with an unknown secret is reset by hand, step by step, and goes on by itself', async ({
+  page,
+  request,
+}) => {
   await signIn(page)
   await page.goto('/reach/a4')
   await expect(page.getByText(/reset it by hand/).first()).toBeVisible()
@@ -32,7 +39,12 @@ test('a device with an unknown secret is reset by hand, step by step, and goes o
   await expect(page.getByRole('timer')).toContainText('s')
   await page.getByRole('button', { name: 'Done, next' }).click()
   await expect(page.getByText('Hold the key marked SET')).toBeVisible()
-  await hands(request, [{ do: 'power', serial: 'RG-2004-A4', on: false }, { after: 500, do: 'setKey', serial: 'RG-2004-A4', held: true }, { do: 'power', serial: 'RG-2004-A4', on: true }, { after: 8200, do: 'setKey', serial: 'RG-2004-A4', held: false }])
+  await hands(request, [
+    { do: 'power', serial: 'RG-2004-A4', on: false },
+    { after: 500, do: 'setKey', serial: 'RG-2004-A4', held: true },
+    { do: 'power', serial: 'RG-2004-A4', on: true },
+    { after: 8200, do: 'setKey', serial: 'RG-2004-A4', held: false },
+  ])
   await page.getByRole('button', { name: /Accept this firmware/ }).click({ timeout: 60_000 })
   await expect(page.getByRole('listitem', { name: 'In service: done' })).toBeVisible({ timeout: 30_000 })
 })

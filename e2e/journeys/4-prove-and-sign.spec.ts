@@ -19,7 +19,10 @@ const script: { title: string; hands: Hand[]; yes?: string }[] = [
   { title: 'It holds when locked', hands: [at(0, 'push')], yes: 'It holds' },
 ]
 
-test('in real time: a door is proved with hands and clock, signed by both, and its record checked', async ({ page, request }) => {
+test('in real time: a door is proved with hands and clock, signed by both, and its record checked', async ({
+  page,
+  request,
+}) => {
   test.setTimeout(220_000)
   await signIn(page)
   await page.goto(`/doors/${door}/prove`)
@@ -30,19 +33,29 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
     await page.waitForTimeout(700)
     const played = hands(request, step.hands)
     if (step.title.startsWith('Hold it open')) await expect(page.getByText('Open since')).toBeVisible()
-    if (step.yes) { await played; await page.getByRole('button', { name: step.yes, exact: true }).click() }
+    if (step.yes) {
+      await played
+      await page.getByRole('button', { name: step.yes, exact: true }).click()
+    }
     await expect(page.getByText('Passed', { exact: true })).toBeVisible({ timeout: 40_000 })
     await played
     // A lock that was released without being opened needs its time to come back.
-    if (/planned|right time/.test(step.title)) await expect(page.getByRole('log', { name: 'Tape' }).getByText('Locked again').first()).toBeVisible()
+    if (/planned|right time/.test(step.title))
+      await expect(page.getByRole('log', { name: 'Tape' }).getByText('Locked again').first()).toBeVisible()
     if (step.title.includes('planned')) await page.waitForTimeout(5500)
-    await page.getByRole('button', { name: /^(Next test|To the door)/ }).first().click()
+    await page
+      .getByRole('button', { name: /^(Next test|To the door)/ })
+      .first()
+      .click()
   }
   await page.goto(`/doors/${door}/sign`)
   await expect(page.getByText('The test cards still open this door.')).toBeVisible()
   await page.getByRole('button', { name: /Take the test cards off/ }).click()
   await expect(page.getByRole('button', { name: 'Sign', exact: true })).toBeVisible({ timeout: 30_000 })
-  for (const [who, label] of [['Inka Saarto', 'Name of the engineer'], ['Kerttu Alanen', 'Name of the witness']] as const) {
+  for (const [who, label] of [
+    ['Inka Saarto', 'Name of the engineer'],
+    ['Kerttu Alanen', 'Name of the witness'],
+  ] as const) {
     await page.getByRole('button', { name: 'Sign', exact: true }).click()
     await page.getByRole('textbox', { name: label }).fill(who)
     const pad = await page.getByRole('img', { name: 'Field to sign in' }).boundingBox()
@@ -59,18 +72,30 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
   const answer = await page.request.get(`/api/v1/doors/${door}/record.json`)
   const file = test.info().outputPath('record.json')
   writeFileSync(file, await answer.body())
-  const record = JSON.parse(readFileSync(file, 'utf8')) as { head: string; publicKey: string; chain: { body: { value?: number } }[] }
+  const record = JSON.parse(readFileSync(file, 'utf8')) as {
+    head: string
+    publicKey: string
+    chain: { body: { value?: number } }[]
+  }
   const key = test.info().outputPath('key.txt')
   writeFileSync(key, record.publicKey)
   const root = new URL('../..', import.meta.url)
-  const verify = (...args: string[]) => execFileSync(process.execPath, ['--import', 'tsx', 'apps/cli/src/main.ts', 'verify', file, ...args], { cwd: root, encoding: 'utf8' })
+  const verify = (...args: string[]) =>
+    execFileSync(process.execPath, ['--import', 'tsx', 'apps/cli/src/main.ts', 'verify', file, ...args], {
+      cwd: root,
+      encoding: 'utf8',
+    })
   expect(verify('--key', key)).toContain('unbroken, and of this job')
   const reading = record.chain.findIndex((r) => typeof r.body.value === 'number')
   const edited = record.chain[reading]
   if (edited) edited.body.value = 0.01
   writeFileSync(file, JSON.stringify(record))
   let said = ''
-  try { verify('--key', key) } catch (error) { said = String((error as { stdout?: string }).stdout) }
+  try {
+    verify('--key', key)
+  } catch (error) {
+    said = String((error as { stdout?: string }).stdout)
+  }
   expect(said).toContain(`Record ${reading + 1} (reading`)
   const pdf = await page.request.get(`/api/v1/doors/${door}/record.pdf`)
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')

@@ -10,10 +10,21 @@ const base = `http://127.0.0.1:${port}`
 test.describe('an empty store', () => {
   const data = mkdtempSync(join(tmpdir(), 'rauta-first-'))
   let rauta: Launched
-  test.beforeAll(async () => { rauta = await launch(['start'], { PORT: String(port), RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }) })
-  test.afterAll(async () => { await rauta.stop(); rmSync(data, { recursive: true, force: true }) })
+  test.beforeAll(async () => {
+    rauta = await launch(['start'], {
+      PORT: String(port),
+      RAUTA_DATA: join(data, 'store'),
+      RAUTA_KEY: join(data, 'key'),
+    })
+  })
+  test.afterAll(async () => {
+    await rauta.stop()
+    rmSync(data, { recursive: true, force: true })
+  })
 
-  test('the first visit makes the lead’s account and the job, and leads on from empty screens to a placed door', async ({ page }) => {
+  test('the first visit makes the lead’s account and the job, and leads on from empty screens to a placed door', async ({
+    page,
+  }) => {
     await page.goto(base)
     await page.getByRole('textbox', { name: 'Your name' }).fill('helmi')
     await page.getByLabel('Password, 10 characters or more').fill('short')
@@ -32,13 +43,22 @@ test.describe('an empty store', () => {
     await expect(page.getByText('No door yet.')).toBeVisible()
     await page.getByRole('button', { name: 'Add a door' }).click()
     await page.getByRole('button', { name: 'Add areas first' }).click()
-    for (const [code, name] of [['P', 'Pier'], ['S', 'Store']] as const) {
+    for (const [code, name] of [
+      ['P', 'Pier'],
+      ['S', 'Store'],
+    ] as const) {
       await page.getByRole('textbox', { name: 'Code' }).fill(code)
       await page.getByRole('textbox', { name: 'Name of the area' }).fill(name)
       await page.getByRole('button', { name: 'Add the area' }).click()
       await expect(page.getByRole('button', { name: `${code} ${name}`, exact: true })).toBeVisible()
     }
-    for (const [label, value] of [['Good card', '88 1'], ['Lost card', '88 2'], ['Card out of hours', '88 3'], ['Card nobody is told of', '88 4']] as const) await page.getByRole('textbox', { name: label }).fill(value)
+    for (const [label, value] of [
+      ['Good card', '88 1'],
+      ['Lost card', '88 2'],
+      ['Card out of hours', '88 3'],
+      ['Card nobody is told of', '88 4'],
+    ] as const)
+      await page.getByRole('textbox', { name: label }).fill(value)
     await page.getByRole('button', { name: 'Keep the test cards' }).click()
     await page.goto(`${base}/controllers/new`)
     await page.getByRole('textbox', { name: 'Cabinet' }).fill('Riser')

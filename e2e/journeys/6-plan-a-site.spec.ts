@@ -7,8 +7,17 @@ test('a door schedule is looked through, taken over, and taken back as one', asy
   await signIn(page)
   await page.goto('/more')
   await page.getByRole('button', { name: 'Door schedule' }).click()
-  const list = ['Tower block, issue B', '', 'Ovinumero;Nimi;Mistä;Mihin;Poistumistie;Kaapelin pituus;Lukija', 'X-01;Porras, 1. kerros;Crew side;Crew side / Tower;kyllä;24 m;Card reader, slim', 'X-02;Varasto;Crew side / Tower;Crew side / Tower;ei;kaukana;Card reader, slim', 'X-03;Katto;Crew side / Tower;Crew side / Tower;ei;31,5;none'].join('\r\n')
-  await page.getByLabel('File with the door schedule').setInputFiles({ name: 'ovet.csv', mimeType: 'text/csv', buffer: Buffer.from(list, 'latin1') })
+  const list = [
+    'Tower block, issue B',
+    '',
+    'Ovinumero;Nimi;Mistä;Mihin;Poistumistie;Kaapelin pituus;Lukija',
+    'X-01;Porras, 1. kerros;Crew side;Crew side / Tower;kyllä;24 m;Card reader, slim',
+    'X-02;Varasto;Crew side / Tower;Crew side / Tower;ei;kaukana;Card reader, slim',
+    'X-03;Katto;Crew side / Tower;Crew side / Tower;ei;31,5;none',
+  ].join('\r\n')
+  await page
+    .getByLabel('File with the door schedule')
+    .setInputFiles({ name: 'ovet.csv', mimeType: 'text/csv', buffer: Buffer.from(list, 'latin1') })
   await expect(page.getByText('Text in Windows-1252, cells parted by semicolon. Titles in row 3.')).toBeVisible()
   const rows = page.getByRole('list', { name: 'Rows' }).getByRole('listitem')
   await expect(rows.first()).toContainText('“kaukana” is not a length. Write a length like 35 or 35 m.')
@@ -29,12 +38,16 @@ test('the list goes out, and brought back it changes nothing', async ({ page }) 
   const download = page.waitForEvent('download')
   await page.getByRole('button', { name: 'The list as a workbook, .xlsx' }).click()
   const file = await (await download).path()
-  await page.getByLabel('File with the door schedule').setInputFiles({ name: 'back.xlsx', mimeType: 'application/octet-stream', buffer: readFileSync(file) })
+  await page
+    .getByLabel('File with the door schedule')
+    .setInputFiles({ name: 'back.xlsx', mimeType: 'application/octet-stream', buffer: readFileSync(file) })
   await expect(page.getByRole('radio', { name: /^All / })).toBeVisible()
   await expect(page.getByRole('radio', { name: /(new|changed|bad)$/ })).toHaveCount(0)
 })
 
-test('open doors are placed all at once, with the reason of each, and the change can be taken back', async ({ page }) => {
+test('open doors are placed all at once, with the reason of each, and the change can be taken back', async ({
+  page,
+}) => {
   await signIn(page)
   await page.goto('/siting')
   await page.getByRole('button', { name: /^Work out where every door goes/ }).click()
@@ -52,14 +65,20 @@ test('a supply tells what it lacks, where its numbers come from, and what opens 
   await page.goto('/supplies')
   await page.getByRole('button', { name: /^Supply of A6/ }).click()
   await page.getByRole('button', { name: /^At rest: .*Where it comes from$/ }).click()
-  await expect(page.getByText('Sum of what draws while nobody passes: board, readers, and locks that are fed while they are shut.')).toBeVisible()
+  await expect(
+    page.getByText(
+      'Sum of what draws while nobody passes: board, readers, and locks that are fed while they are shut.',
+    ),
+  ).toBeVisible()
   await expect(page.getByRole('img', { name: /^Volts at V-0\d K1 over the first second/ })).toBeVisible()
   await page.getByRole('textbox', { name: 'Hours asked for' }).fill('30')
   await page.getByRole('button', { name: 'Keep battery and supply' }).click()
   await expect(page.getByText(/Ah of battery last .* 30 h are asked for/)).toBeVisible()
   await page.getByRole('button', { name: 'What opens when' }).click()
   await page.getByRole('radio', { name: 'Fire signal' }).click()
-  await expect(page.getByRole('button', { name: /^V-01 / })).toContainText('The fire relay takes the feed away: the lock lets go, on battery too.')
+  await expect(page.getByRole('button', { name: /^V-01 / })).toContainText(
+    'The fire relay takes the feed away: the lock lets go, on battery too.',
+  )
 })
 
 test('addresses are given as proposed; switches are read the other way', async ({ page }) => {
@@ -75,7 +94,9 @@ test('addresses are given as proposed; switches are read the other way', async (
   await expect(page.getByRole('status').filter({ hasText: 'That is address' })).toContainText('31')
 })
 
-test('a device sheet of one’s own is made from the schema, refused while it contradicts itself, and used at a door', async ({ page }) => {
+test('a device sheet of one’s own is made from the schema, refused while it contradicts itself, and used at a door', async ({
+  page,
+}) => {
   await signIn(page)
   await page.goto('/sheets/strike-fast')
   await page.getByRole('button', { name: 'Make one like it' }).click()

@@ -13,7 +13,23 @@ import { anotherPage, plate, signIn } from './helpers'
 async function installed(page: Page): Promise<void> {
   await page.goto(new URL('/waiting', page.url()).href)
   await expect(page.getByText('Rauta is on this phone and opens without the server.')).toBeVisible()
-  await expect.poll(() => page.evaluate(() => new Promise((done) => { const open = indexedDB.open('rauta'); open.onsuccess = () => { const get = open.result.transaction('snapshot').objectStore('snapshot').count(); get.onsuccess = () => { done(get.result); open.result.close() } } }))).toBe(1)
+  await expect
+    .poll(() =>
+      page.evaluate(
+        () =>
+          new Promise((done) => {
+            const open = indexedDB.open('rauta')
+            open.onsuccess = () => {
+              const get = open.result.transaction('snapshot').objectStore('snapshot').count()
+              get.onsuccess = () => {
+                done(get.result)
+                open.result.close()
+              }
+            }
+          }),
+      ),
+    )
+    .toBe(1)
 }
 const reading = (page: Page) => page.getByRole('textbox', { name: 'New loop resistance, Ω' }).first()
 async function enter(page: Page, value: string): Promise<void> {
@@ -21,7 +37,11 @@ async function enter(page: Page, value: string): Promise<void> {
   await page.getByRole('button', { name: 'Enter' }).first().click()
 }
 
-test('a door is wired without signal, the page is opened anew, and the records arrive once when the server is back', async ({ page, context, browser }) => {
+test('a door is wired without signal, the page is opened anew, and the records arrive once when the server is back', async ({
+  page,
+  context,
+  browser,
+}) => {
   await signIn(page, 'inka')
   await installed(page)
   await context.setOffline(true)
@@ -37,8 +57,14 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await expect(page.getByText('Files are made by the server, and it is out of reach.')).toBeVisible()
   await page.goto('/waiting')
   await expect(page.getByRole('heading', { name: '3 wait for the server' })).toBeVisible()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save them to a file' }).click()])
-  expect(JSON.parse(readFileSync(await download.path(), 'utf8'))).toMatchObject({ by: 'inka', records: [{ name: 'tick.set' }, { name: 'reading.add' }, { name: 'photo.add' }] })
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save them to a file' }).click(),
+  ])
+  expect(JSON.parse(readFileSync(await download.path(), 'utf8'))).toMatchObject({
+    by: 'inka',
+    records: [{ name: 'tick.set' }, { name: 'reading.add' }, { name: 'photo.add' }],
+  })
   // Meanwhile somebody else ticks the same cable: both agree afterwards.
   const other = await anotherPage(browser, 'vesa')
   await other.goto('/doors/V-06/wire')
@@ -48,7 +74,13 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await expect(page.getByText('Nothing waits.')).toBeVisible({ timeout: 20_000 })
   await expect(other.getByText('99.00')).toBeVisible()
   await expect(other.getByRole('img', { name: 'termination of W1, by inka' })).toBeVisible()
-  const id = (await page.evaluate(async () => ((await (await fetch('/api/v1/facts')).json()) as { records: { kind: string; data: { id: string } }[] }).records.find((r) => r.kind === 'photo')?.data.id)) ?? ''
+  const id =
+    (await page.evaluate(
+      async () =>
+        (
+          (await (await fetch('/api/v1/facts')).json()) as { records: { kind: string; data: { id: string } }[] }
+        ).records.find((r) => r.kind === 'photo')?.data.id,
+    )) ?? ''
   expect((await page.request.get(`/api/v1/photos/${id}`)).headers()['content-type']).toBe('image/jpeg')
   // The file brings nothing twice.
   await other.goto('/waiting')
@@ -57,11 +89,20 @@ test('a door is wired without signal, the page is opened anew, and the records a
   await other.context().close()
 })
 
-test('twenty kills while readings are entered without signal lose nothing that was shown as kept', async ({ baseURL }) => {
+test('twenty kills while readings are entered without signal lose nothing that was shown as kept', async ({
+  baseURL,
+}) => {
   test.setTimeout(240_000)
   const seed = Number(process.env['SEED'] ?? Date.now() % 1e9)
   console.log(`kills: seed ${seed}`)
-  const told = await killRounds({ base: baseURL ?? '', kills: 20, browsers: 2, seed, door: 'V-03', log: () => undefined })
+  const told = await killRounds({
+    base: baseURL ?? '',
+    kills: 20,
+    browsers: 2,
+    seed,
+    door: 'V-03',
+    log: () => undefined,
+  })
   expect(told).toMatchObject({ lost: [], twice: [] })
   expect(told.shown).toBeGreaterThan(15)
 })
@@ -70,9 +111,25 @@ test.describe('a laptop on the local network', () => {
   const data = mkdtempSync(join(tmpdir(), 'rauta-lan-'))
   const web = join(data, 'web')
   let rauta: Launched
-  const start = async () => { rauta = await launch(['start', '--lan', '127.0.0.1'], { PORT: '4398', LAN_PORT: '4443', LAN_TRUST_PORT: '4388', LAN_NAME: 'off', RAUTA_WEB: web, RAUTA_DATA: join(data, 'store'), RAUTA_KEY: join(data, 'key') }) }
-  test.beforeAll(async () => { cpSync(join(root, 'apps/web/dist'), web, { recursive: true }); await start() })
-  test.afterAll(async () => { await rauta.stop(); rmSync(data, { recursive: true, force: true }) })
+  const start = async () => {
+    rauta = await launch(['start', '--lan', '127.0.0.1'], {
+      PORT: '4398',
+      LAN_PORT: '4443',
+      LAN_TRUST_PORT: '4388',
+      LAN_NAME: 'off',
+      RAUTA_WEB: web,
+      RAUTA_DATA: join(data, 'store'),
+      RAUTA_KEY: join(data, 'key'),
+    })
+  }
+  test.beforeAll(async () => {
+    cpSync(join(root, 'apps/web/dist'), web, { recursive: true })
+    await start()
+  })
+  test.afterAll(async () => {
+    await rauta.stop()
+    rmSync(data, { recursive: true, force: true })
+  })
 
   test('without a secure context it says that it can’t work offline; with the job’s authority trusted it does, and a new build meanwhile strands nothing', async () => {
     test.setTimeout(240_000)
@@ -80,8 +137,18 @@ test.describe('a laptop on the local network', () => {
     const host = new URL(origin).hostname
     const code = /needs this code: (\d{4} \d{4})/.exec(rauta.said)?.[1] ?? ''
     const authority = new X509Certificate(await (await fetch('http://127.0.0.1:4388/trust/authority.crt')).text())
-    const spki = createHash('sha256').update(authority.publicKey.export({ type: 'spki', format: 'der' })).digest('base64')
-    const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu', `--host-resolver-rules=MAP ${host} 127.0.0.1,MAP rauta.test 127.0.0.1`, `--ignore-certificate-errors-spki-list=${spki}`] })
+    const spki = createHash('sha256')
+      .update(authority.publicKey.export({ type: 'spki', format: 'der' }))
+      .digest('base64')
+    const browser = await chromium.launch({
+      executablePath: '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        `--host-resolver-rules=MAP ${host} 127.0.0.1,MAP rauta.test 127.0.0.1`,
+        `--ignore-certificate-errors-spki-list=${spki}`,
+      ],
+    })
     const phone: BrowserContext = await browser.newContext({ viewport: { width: 390, height: 844 } })
     const page = await phone.newPage()
     try {
@@ -96,13 +163,56 @@ test.describe('a laptop on the local network', () => {
       await page.getByRole('button', { name: 'Begin the job' }).click()
       await expect(page.getByRole('heading', { level: 1, name: '0 doors' })).toBeVisible()
       const commands: [string, unknown][] = [
-        ['area.put', { id: 'out', code: 'O', name: 'Out' }], ['area.put', { id: 'in', code: 'I', name: 'In' }], ['controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-2', cabinet: 'Riser', supply: 'supply-5', address: '', serial: '', mac: '' }],
-        ['door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Gate', from: 'out', to: 'in', handle: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure' } } }], ['door.placeProposed', { id: 'D-01', controller: 'a1' }], ['cable.set', { door: 'D-01', cable: 'W1', lengthM: 20 }],
+        ['area.put', { id: 'out', code: 'O', name: 'Out' }],
+        ['area.put', { id: 'in', code: 'I', name: 'In' }],
+        [
+          'controller.put',
+          {
+            id: 'a1',
+            ref: 'A1',
+            sheet: 'controller-2',
+            cabinet: 'Riser',
+            supply: 'supply-5',
+            address: '',
+            serial: '',
+            mac: '',
+          },
+        ],
+        [
+          'door.add',
+          {
+            id: 'D-01',
+            fields: {
+              ref: 'D-01',
+              name: 'Gate',
+              from: 'out',
+              to: 'in',
+              handle: true,
+              hardware: { entryReader: 'reader-slim', lock: 'strike-secure' },
+            },
+          },
+        ],
+        ['door.placeProposed', { id: 'D-01', controller: 'a1' }],
+        ['cable.set', { door: 'D-01', cable: 'W1', lengthM: 20 }],
       ]
-      const results = await page.evaluate(async (records) => (await fetch('/api/v1/commands/batch', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ records }) })).json(), commands.map(([name, payload]) => ({ id: v7(), name, payload, seen: 0 }))) as { results: { ok: boolean }[] }
+      const results = (await page.evaluate(
+        async (records) =>
+          (
+            await fetch('/api/v1/commands/batch', {
+              method: 'POST',
+              headers: { 'content-type': 'application/json' },
+              body: JSON.stringify({ records }),
+            })
+          ).json(),
+        commands.map(([name, payload]) => ({ id: v7(), name, payload, seen: 0 })),
+      )) as { results: { ok: boolean }[] }
       expect(results.results.map((r) => r.ok)).toEqual(commands.map(() => true))
       await page.goto(`${origin}/doors`)
-      await expect(page.getByRole('heading', { level: 1, name: '1 doors' }).or(page.getByRole('heading', { level: 1, name: '1 door' }))).toBeVisible()
+      await expect(
+        page
+          .getByRole('heading', { level: 1, name: '1 doors' })
+          .or(page.getByRole('heading', { level: 1, name: '1 door' })),
+      ).toBeVisible()
       await installed(page)
       await page.goto(`${origin}/team`)
       await expect(page.getByRole('img', { name: /^Code that opens http:\/\/127\.0\.0\.1:4388\/trust/ })).toBeVisible()
@@ -124,18 +234,38 @@ test.describe('a laptop on the local network', () => {
       await rauta.stop()
       await enter(page, '1,37')
       await expect(page.getByText('Kept on this phone; waits for the server.')).toBeVisible()
-      writeFileSync(join(web, 'index.html'), readFileSync(join(web, 'index.html'), 'utf8').replace('<head>', '<head><meta name="build" content="next">'))
-      execFileSync(process.execPath, [join(root, 'scripts/service-worker.mjs')], { cwd: root, env: { ...process.env, WEB_DIST: web }, stdio: 'ignore' })
+      writeFileSync(
+        join(web, 'index.html'),
+        readFileSync(join(web, 'index.html'), 'utf8').replace('<head>', '<head><meta name="build" content="next">'),
+      )
+      execFileSync(process.execPath, [join(root, 'scripts/service-worker.mjs')], {
+        cwd: root,
+        env: { ...process.env, WEB_DIST: web },
+        stdio: 'ignore',
+      })
       await page.goto(`${origin}/doors/D-01/wire`)
       await expect(page.getByText('Kept on this phone; waits for the server.')).toBeVisible()
       await start()
       await expect(page.getByText('Kept on this phone; waits for the server.')).toBeHidden({ timeout: 30_000 })
       await expect(page.getByText('1.37')).toBeVisible()
-      const there = await page.evaluate(async () => ((await (await fetch('/api/v1/facts')).json()) as { records: { kind: string }[] }).records.filter((r) => r.kind === 'reading').length)
+      const there = await page.evaluate(
+        async () =>
+          ((await (await fetch('/api/v1/facts')).json()) as { records: { kind: string }[] }).records.filter(
+            (r) => r.kind === 'reading',
+          ).length,
+      )
       expect(there).toBe(1)
       await page.goto(`${origin}/waiting`)
       await page.getByRole('button', { name: 'A newer Rauta is ready: take it' }).click({ timeout: 30_000 })
-      await expect.poll(() => page.evaluate(() => document.querySelector('meta[name=build]')?.getAttribute('content') ?? '').catch(() => ''), { timeout: 20_000 }).toBe('next')
+      await expect
+        .poll(
+          () =>
+            page
+              .evaluate(() => document.querySelector('meta[name=build]')?.getAttribute('content') ?? '')
+              .catch(() => ''),
+          { timeout: 20_000 },
+        )
+        .toBe('next')
     } finally {
       await browser.close()
     }

@@ -7,7 +7,8 @@ const enterReading = async (page: Page, name: string, value: string) => {
   await field.press('Enter')
 }
 /** The box to tick of one conductor in the table. */
-const conductor = (page: Page, name: RegExp) => page.getByRole('table', { name: 'Conductors' }).getByRole('checkbox', { name })
+const conductor = (page: Page, name: RegExp) =>
+  page.getByRole('table', { name: 'Conductors' }).getByRole('checkbox', { name })
 
 test('a fitter’s hour at one door: leads, readings, causes, as built, conductors, pictures', async ({ page }) => {
   await signIn(page, 'inka')
@@ -64,7 +65,10 @@ test('the cabinet is checked off in its order, and what must be at hand is got',
   await page.goto('/at-hand')
   const thing = page.getByRole('checkbox').first()
   const name = (await thing.textContent()) ?? ''
-  await page.getByRole('button', { name: /^From whom and by when/ }).first().click()
+  await page
+    .getByRole('button', { name: /^From whom and by when/ })
+    .first()
+    .click()
   await page.getByRole('textbox', { name: 'From whom' }).fill('the office')
   await page.getByRole('textbox', { name: 'By when' }).fill('31.12.')
   await page.getByRole('button', { name: 'Keep', exact: true }).click()
@@ -82,12 +86,18 @@ test('the cabinet is checked off in its order, and what must be at hand is got',
 test('on paper: a door’s sheet and all sheets, with progress, as files that are what they say', async ({ page }) => {
   await signIn(page, 'inka')
   await page.goto('/doors/V-07/wire')
-  const [one] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Wire sheet as PDF' }).click()])
+  const [one] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Wire sheet as PDF' }).click(),
+  ])
   expect(one.suggestedFilename()).toBe('V-07-wire.pdf')
   await page.goto('/papers')
   await page.getByRole('button', { name: /^Make the wire sheets/ }).click()
   await expect(page.getByText(/of \d+|\d+ wire sheets/).first()).toBeVisible()
   await expect(page.getByText(/^\d+ wire sheets\.$/)).toBeVisible({ timeout: 60_000 })
-  const [all] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Wire sheets as PDF' }).click()])
+  const [all] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Wire sheets as PDF' }).click(),
+  ])
   expect(all.suggestedFilename()).toBe('wire-sheets.pdf')
 })

@@ -28,4 +28,11 @@ export async function anotherPage(browser: Browser, name: string): Promise<Page>
 export const card = (door: string, which: string, reader = 'R1'): Hand => ({ do: 'card', door, reader, card: which })
 export const good = 'test card, good'
 /** A picture as a phone's camera hands it over. */
-export const plate = { name: 'plate.png', mimeType: 'image/png', buffer: Buffer.from('iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGNY6iSFBzGMSmNDAAOhZGV/FBYyAAAAAElFTkSuQmCC', 'base64') }
+export const plate = {
+  name: 'plate.png',
+  mimeType: 'image/png',
+  buffer: Buffer.from(
+    'iVBORw0KGgoAAAANSUhEUgAAAAoAAAAKCAIAAAACUFjqAAAAEklEQVR4nGNY6iSFBzGMSmNDAAOhZGV/FBYyAAAAAElFTkSuQmCC',
+    'base64',
+  ),
+}

@@ -5,8 +5,23 @@ import { join } from 'node:path'
 import { chromium, type Browser, type BrowserContext, type Page } from '@playwright/test'
 import { numbers } from '../../packages/core/test/trees'
 
-export interface KillsAsked { base: string; kills: number; /** How many of them end the whole browser; the others the page's process. */ browsers: number; seed: number; door: string; log: (says: string) => void }
-export interface KillsTold { kills: number; browsers: number; duringSync: number; shown: number; arrived: number; lost: number[]; twice: number[] }
+export interface KillsAsked {
+  base: string
+  kills: number
+  /** How many of them end the whole browser; the others the page's process. */ browsers: number
+  seed: number
+  door: string
+  log: (says: string) => void
+}
+export interface KillsTold {
+  kills: number
+  browsers: number
+  duringSync: number
+  shown: number
+  arrived: number
+  lost: number[]
+  twice: number[]
+}
 
 /** A browser of our own, in a profile that outlives it. */
 class Phone {
@@ -16,11 +31,32 @@ class Phone {
   readonly profile = mkdtempSync(join(tmpdir(), 'rauta-phone-'))
 
   async open(offline: boolean): Promise<BrowserContext> {
-    const started = spawn('/usr/bin/chromium', ['--headless=new', '--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--window-size=390,844', '--remote-debugging-port=0', `--user-data-dir=${this.profile}`, 'about:blank'], { stdio: ['ignore', 'ignore', 'pipe'], detached: true })
+    const started = spawn(
+      '/usr/bin/chromium',
+      [
+        '--headless=new',
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--window-size=390,844',
+        '--remote-debugging-port=0',
+        `--user-data-dir=${this.profile}`,
+        'about:blank',
+      ],
+      { stdio: ['ignore', 'ignore', 'pipe'], detached: true },
+    )
     this.process = started
     const address = await new Promise<string>((done, fail) => {
       let said = ''
-      started.stderr.on('data', (data: Buffer) => { said += data.toString(); const found = /DevTools listening on (ws:\S+)/.exec(said); if (found?.[1]) done(found[1]) })
+      started.stderr.on('data', (data: Buffer) => {
+        said += data.toString()
+        const found = /DevTools listening on (ws:\S+)/.exec(said)
+        if (found?.[1]) done(found[1])
+      })
       started.on('exit', () => fail(new Error(`The browser ended: ${said.slice(-300)}`)))
     })
     this.browser = await chromium.connectOverCDP(address)
@@ -37,7 +73,11 @@ class Phone {
     const { process: child } = this
     if (child?.pid === undefined) return
     const gone = new Promise((done) => child.once('exit', done))
-    try { process.kill(-child.pid, 'SIGKILL') } catch { /* it was gone already */ }
+    try {
+      process.kill(-child.pid, 'SIGKILL')
+    } catch {
+      /* it was gone already */
+    }
     await gone
     await this.browser?.close().catch(() => undefined)
   }
@@ -55,7 +95,8 @@ async function crash(context: BrowserContext, page: Page): Promise<void> {
   await page.close({ runBeforeUnload: false }).catch(() => undefined)
 }
 
-const signIn = (context: BrowserContext, base: string) => context.request.post(`${base}/api/v1/sign-in`, { data: { name: 'inka', password: 'alder-quay-demo' } })
+const signIn = (context: BrowserContext, base: string) =>
+  context.request.post(`${base}/api/v1/sign-in`, { data: { name: 'inka', password: 'alder-quay-demo' } })
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
 
 /**
@@ -91,9 +132,26 @@ export async function killRounds({ base, kills, browsers, seed, door, log }: Kil
           await field.fill(String(mine).replace('.', ','))
           await page.getByRole('button', { name: 'Enter' }).first().click({ timeout: 2000 })
           // What the screen shows as kept has to be there ever after.
-          await page.getByText('Kept on this phone; waits for the server.').and(page.locator(':visible')).first().waitFor({ timeout: 2000 })
+          await page
+            .getByText('Kept on this phone; waits for the server.')
+            .and(page.locator(':visible'))
+            .first()
+            .waitFor({ timeout: 2000 })
           await page.getByText(mine.toFixed(2), { exact: true }).first().waitFor({ timeout: 2000 })
-          const waits = await page.evaluate((wanted) => new Promise<boolean>((done) => { const open = indexedDB.open('rauta'); open.onsuccess = () => { const all = open.result.transaction('waiting').objectStore('waiting').getAll(); all.onsuccess = () => { done((all.result as { payload: { value?: number } }[]).some((w) => w.payload.value === wanted)); open.result.close() } } }), mine)
+          const waits = await page.evaluate(
+            (wanted) =>
+              new Promise<boolean>((done) => {
+                const open = indexedDB.open('rauta')
+                open.onsuccess = () => {
+                  const all = open.result.transaction('waiting').objectStore('waiting').getAll()
+                  all.onsuccess = () => {
+                    done((all.result as { payload: { value?: number } }[]).some((w) => w.payload.value === wanted))
+                    open.result.close()
+                  }
+                }
+              }),
+            mine,
+          )
           if (waits) shown.add(value)
         }
       })().catch(() => undefined)
@@ -101,7 +159,11 @@ export async function killRounds({ base, kills, browsers, seed, door, log }: Kil
       if (sync) {
         duringSync += 1
         await context.setOffline(false)
-        void page.evaluate(() => { window.dispatchEvent(new Event('online')) }).catch(() => undefined)
+        void page
+          .evaluate(() => {
+            window.dispatchEvent(new Event('online'))
+          })
+          .catch(() => undefined)
         await pause(next() * 400)
       }
       if (wholeBrowser.has(n)) {
@@ -120,9 +182,21 @@ export async function killRounds({ base, kills, browsers, seed, door, log }: Kil
     await context.setOffline(false)
     await page.goto(`${base}/waiting`)
     await page.getByText('Nothing waits').waitFor({ timeout: 60_000 })
-    const facts = (await (await context.request.get(`${base}/api/v1/facts`)).json()) as { records: { kind: string; data: { door?: string; by?: string; value?: number; kind?: string } }[] }
-    const there = facts.records.filter((r) => r.kind === 'reading' && r.data.door === door && r.data.by === 'inka').map((r) => Math.round((r.data.value ?? 0) * 1000))
-    return { kills, browsers, duringSync, shown: shown.size, arrived: there.length, lost: [...shown].filter((v) => !there.includes(v)), twice: there.filter((v, i) => there.indexOf(v) !== i) }
+    const facts = (await (await context.request.get(`${base}/api/v1/facts`)).json()) as {
+      records: { kind: string; data: { door?: string; by?: string; value?: number; kind?: string } }[]
+    }
+    const there = facts.records
+      .filter((r) => r.kind === 'reading' && r.data.door === door && r.data.by === 'inka')
+      .map((r) => Math.round((r.data.value ?? 0) * 1000))
+    return {
+      kills,
+      browsers,
+      duringSync,
+      shown: shown.size,
+      arrived: there.length,
+      lost: [...shown].filter((v) => !there.includes(v)),
+      twice: there.filter((v, i) => there.indexOf(v) !== i),
+    }
   } finally {
     await phone.end()
   }

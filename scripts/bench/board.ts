@@ -12,39 +12,108 @@ import { bigSite } from './site'
 /** A server with a job of so many doors, placed by the real commands. */
 export async function serverWith(doors: number) {
   const folder = mkdtempSync(join(tmpdir(), 'rauta-board-'))
-  const server = await startServer({ dataFolder: null, keyFile: join(folder, 'key'), port: 0, clock: makeClock(1), table: null, webFolder: resolve('apps/web/dist'), rigPage: null, logLevel: 'silent' })
+  const server = await startServer({
+    dataFolder: null,
+    keyFile: join(folder, 'key'),
+    port: 0,
+    clock: makeClock(1),
+    table: null,
+    webFolder: resolve('apps/web/dist'),
+    rigPage: null,
+    logLevel: 'silent',
+  })
   const base = `http://127.0.0.1:${server.port}`
-  const signed = await fetch(`${base}/api/v1/first`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'lead', password: 'long enough 1', job: { name: 'J', client: '', site: '', zone: 'UTC', network: { address: '10.1.0.0', prefix: 16, gateway: '10.1.0.1', timeServer: '10.1.0.1' } } }) })
+  const signed = await fetch(`${base}/api/v1/first`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      name: 'lead',
+      password: 'long enough 1',
+      job: {
+        name: 'J',
+        client: '',
+        site: '',
+        zone: 'UTC',
+        network: { address: '10.1.0.0', prefix: 16, gateway: '10.1.0.1', timeServer: '10.1.0.1' },
+      },
+    }),
+  })
   const cookie = signed.headers.get('set-cookie')?.split(';')[0]?.split('=') ?? []
   const { log } = server.context
-  const run = (name: string, payload: object) => log.run({ id: v7(), name, payload, seen: log.facts.rev }, { name: 'lead', role: 'lead' })
+  const run = (name: string, payload: object) =>
+    log.run({ id: v7(), name, payload, seen: log.facts.rev }, { name: 'lead', role: 'lead' })
   await run('area.put', { id: 'a', code: 'A', name: 'All' })
   const site = bigSite(Math.max(doors, 1))
   if (doors) {
-    await run('doors.import', { file: 'bench', meanings: {}, doors: site.doors.map((d) => ({ ref: d.ref, name: d.name, from: 'All', to: 'All', handle: true, lengthM: 30, hardware: Object.fromEntries(d.parts.map((p) => [p.role, p.sheet])) })) })
+    await run('doors.import', {
+      file: 'bench',
+      meanings: {},
+      doors: site.doors.map((d) => ({
+        ref: d.ref,
+        name: d.name,
+        from: 'All',
+        to: 'All',
+        handle: true,
+        lengthM: 30,
+        hardware: Object.fromEntries(d.parts.map((p) => [p.role, p.sheet])),
+      })),
+    })
     const { all } = await import('@rauta/core')
     const { siteDoors } = await import('@rauta/core/siting')
-    const siting = siteDoors({ ...site, doors: all(log.facts, 'door').map((d, i) => ({ ...d, at: site.doors[i]?.at ?? { x: 0, y: 0 } })) })
-    await run('site.place', { controllers: siting.controllers, doors: siting.doors.map(({ door, placement, lengthM }) => ({ door, placement, lengthM })) })
+    const siting = siteDoors({
+      ...site,
+      doors: all(log.facts, 'door').map((d, i) => ({ ...d, at: site.doors[i]?.at ?? { x: 0, y: 0 } })),
+    })
+    await run('site.place', {
+      controllers: siting.controllers,
+      doors: siting.doors.map(({ door, placement, lengthM }) => ({ door, placement, lengthM })),
+    })
   }
-  return { base, cookie, log, close: async () => { await server.close(); rmSync(folder, { recursive: true, force: true }) } }
+  return {
+    base,
+    cookie,
+    log,
+    close: async () => {
+      await server.close()
+      rmSync(folder, { recursive: true, force: true })
+    },
+  }
 }
 
 /** Long tasks of a first look at the board and a scroll through it, CPU slowed four times. */
-async function longTasks(browser: Browser, at: { base: string; cookie: string[] }, doors: number): Promise<{ tasks: number[]; ready: number }> {
+async function longTasks(
+  browser: Browser,
+  at: { base: string; cookie: string[] },
+  doors: number,
+): Promise<{ tasks: number[]; ready: number }> {
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
   await context.addCookies([{ name: at.cookie[0] ?? '', value: at.cookie[1] ?? '', url: at.base }])
   const page = await context.newPage()
-  await page.addInitScript(() => { const kept: number[] = []; (window as unknown as { longTasks: number[] }).longTasks = kept; new PerformanceObserver((list) => { for (const e of list.getEntries()) kept.push(e.duration) }).observe({ type: 'longtask', buffered: true }) })
+  await page.addInitScript(() => {
+    const kept: number[] = []
+    ;(window as unknown as { longTasks: number[] }).longTasks = kept
+    new PerformanceObserver((list) => {
+      for (const e of list.getEntries()) kept.push(e.duration)
+    }).observe({ type: 'longtask', buffered: true })
+  })
   const session = await context.newCDPSession(page)
   await session.send('Emulation.setCPUThrottlingRate', { rate: 4 })
   const from = performance.now()
   await page.goto(`${at.base}/doors`)
   await page.getByRole('heading', { level: 1, name: `${doors} doors` }).waitFor()
-  if (doors) await page.getByRole('list', { name: 'Doors', exact: true }).getByRole('listitem').nth(doors - 1).waitFor({ state: 'attached', timeout: 60_000 })
+  if (doors)
+    await page
+      .getByRole('list', { name: 'Doors', exact: true })
+      .getByRole('listitem')
+      .nth(doors - 1)
+      .waitFor({ state: 'attached', timeout: 60_000 })
   const ready = performance.now() - from
   await page.waitForTimeout(2500)
-  for (let i = 0; i < 8; i++) { await page.mouse.move(200, 500); await page.mouse.wheel(0, 2500); await page.waitForTimeout(120) }
+  for (let i = 0; i < 8; i++) {
+    await page.mouse.move(200, 500)
+    await page.mouse.wheel(0, 2500)
+    await page.waitForTimeout(120)
+  }
   await page.waitForTimeout(800)
   const tasks = await page.evaluate(() => (window as unknown as { longTasks: number[] }).longTasks)
   await context.close()
@@ -63,8 +132,15 @@ export async function boardBench(): Promise<void> {
     ours.push(answer.tasks)
     ready.push(answer.ready)
   }
-  const say = (list: number[][]) => `${median(list.map((t) => t.length))} tasks over 50 ms, the longest ${Math.round(median(list.map((t) => Math.max(0, ...t))))} ms`
-  row('board of 500 doors, first look and a scroll, CPU slowed 4 times', `${say(ours)}; all rows after ${(median(ready) / 1000).toFixed(1)} s`, `the same board with no door ${say(bare)}`, `${(median(ours.map((t) => t.reduce((a, b) => a + b, 0))) / Math.max(1, median(bare.map((t) => t.reduce((a, b) => a + b, 0))))).toFixed(1)} times the time in long tasks`, 'no long task that the empty board doesn’t have')
+  const say = (list: number[][]) =>
+    `${median(list.map((t) => t.length))} tasks over 50 ms, the longest ${Math.round(median(list.map((t) => Math.max(0, ...t))))} ms`
+  row(
+    'board of 500 doors, first look and a scroll, CPU slowed 4 times',
+    `${say(ours)}; all rows after ${(median(ready) / 1000).toFixed(1)} s`,
+    `the same board with no door ${say(bare)}`,
+    `${(median(ours.map((t) => t.reduce((a, b) => a + b, 0))) / Math.max(1, median(bare.map((t) => t.reduce((a, b) => a + b, 0))))).toFixed(1)} times the time in long tasks`,
+    'no long task that the empty board doesn’t have',
+  )
   await browser.close()
   await full.close()
   await empty.close()

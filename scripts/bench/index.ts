@@ -23,23 +23,47 @@ const people = 200
 async function loads(): Promise<void> {
   const site = new Site(siteFile(), undefined, 1)
   writeFileSync(join(site.folder, 'bench-site.json'), JSON.stringify(siteFile()))
-  const rig = spawn(process.execPath, ['--import', 'tsx', 'packages/standins/src/main.ts'], { env: { ...process.env, RAUTA_NET: JSON.stringify(site.table), RIG_SITE: join(site.folder, 'bench-site.json'), RIG_MEMORY: join(site.folder, 'bench-rig'), RIG_PORT: '0' }, stdio: ['ignore', 'pipe', 'inherit'] })
+  const rig = spawn(process.execPath, ['--import', 'tsx', 'packages/standins/src/main.ts'], {
+    env: {
+      ...process.env,
+      RAUTA_NET: JSON.stringify(site.table),
+      RIG_SITE: join(site.folder, 'bench-site.json'),
+      RIG_MEMORY: join(site.folder, 'bench-rig'),
+      RIG_PORT: '0',
+    },
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
   await new Promise((done) => rig.stdout.once('data', done))
   await new Promise((done) => setTimeout(done, 4500))
   await site.start({ rig: false })
   await site.plan()
   await site.ask('POST', '/search', {})
   await site.command('claim.start', { controller: 'a1' })
-  await site.until('the firmware', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits', 60_000)
+  await site.until(
+    'the firmware',
+    (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits',
+    60_000,
+  )
   await site.command('firmware.accept', { controller: 'a1' })
   await site.until('it in service', (f) => f.reach['a1']?.owned)
-  for (let i = 0; i < people; i++) await site.command('person.put', { id: `b${i}`, number: `9${i}`, name: `Person ${i}`, cards: [{ id: `bc${i}`, facility: 60, number: i, state: 'in use' }], groups: ['g'] })
+  for (let i = 0; i < people; i++)
+    await site.command('person.put', {
+      id: `b${i}`,
+      number: `9${i}`,
+      name: `Person ${i}`,
+      cards: [{ id: `bc${i}`, facility: 60, number: i, state: 'in use' }],
+      groups: ['g'],
+    })
   const at = site.facts.controller['a1']?.address ?? ''
   let requests = 0
   const { dialer } = site.server.context
   const { post } = dialer
-  dialer.post = (...args) => { if (args[0] === at) requests += 1; return post(...args) }
-  const body = '<s:Envelope xmlns:s="http://www.w3.org/2003/05/soap-envelope"><s:Body><t:GetSystemDateAndTime xmlns:t="http://www.onvif.org/ver10/device/wsdl"/></s:Body></s:Envelope>'
+  dialer.post = (...args) => {
+    if (args[0] === at) requests += 1
+    return post(...args)
+  }
+  const body =
+    '<s:Envelope xmlns:s="http://www.w3.org/2003/05/soap-envelope"><s:Body><t:GetSystemDateAndTime xmlns:t="http://www.onvif.org/ver10/device/wsdl"/></s:Body></s:Envelope>'
   const ratios: number[] = []
   const times: number[] = []
   const bares: number[] = []
@@ -52,11 +76,21 @@ async function loads(): Promise<void> {
     requests = 0
     const took = await time(() => site.load())
     count = requests
-    const bare = await time(async () => { for (let i = 0; i < count; i++) await post(at, 80, '/onvif/device_service', body, { timeoutMs: 5000 }) })
-    times.push(took); bares.push(bare); ratios.push(took / bare)
+    const bare = await time(async () => {
+      for (let i = 0; i < count; i++) await post(at, 80, '/onvif/device_service', body, { timeoutMs: 5000 })
+    })
+    times.push(took)
+    bares.push(bare)
+    ratios.push(took / bare)
   }
   dialer.post = post
-  row(`load of one controller with ${people} people, ${count} round trips`, `${median(times).toFixed(0)} ms`, `the same number of bare HTTP round trips to the same rig, one after the other ${median(bares).toFixed(0)} ms`, median(ratios).toFixed(2), '1.2')
+  row(
+    `load of one controller with ${people} people, ${count} round trips`,
+    `${median(times).toFixed(0)} ms`,
+    `the same number of bare HTTP round trips to the same rig, one after the other ${median(bares).toFixed(0)} ms`,
+    median(ratios).toFixed(2),
+    '1.2',
+  )
   await site.server.close()
   rig.kill('SIGTERM')
 }
@@ -66,21 +100,38 @@ async function writes(): Promise<void> {
   await site.plan(1)
   const { log } = site.server.context
   const n = 300
-  const ours = await time(async () => { for (let i = 0; i < n; i++) await log.run({ id: v7(), name: 'group.put', payload: { id: `w${i}`, name: `W${i}` }, seen: 0 }, { name: 'lead', role: 'lead' }) })
+  const ours = await time(async () => {
+    for (let i = 0; i < n; i++)
+      await log.run(
+        { id: v7(), name: 'group.put', payload: { id: `w${i}`, name: `W${i}` }, seen: 0 },
+        { name: 'lead', role: 'lead' },
+      )
+  })
   await site.stop()
   const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
   const raw = new PGlite(join(folder, 'raw'))
   await raw.query('create table t (id text primary key, data jsonb)')
-  const bare = await time(async () => { for (let i = 0; i < n; i++) await raw.query('insert into t values ($1, $2)', [`w${i}`, JSON.stringify({ id: `w${i}`, name: `W${i}` })]) })
+  const bare = await time(async () => {
+    for (let i = 0; i < n; i++)
+      await raw.query('insert into t values ($1, $2)', [`w${i}`, JSON.stringify({ id: `w${i}`, name: `W${i}` })])
+  })
   await raw.close()
   rmSync(folder, { recursive: true, force: true })
-  row(`${n} commands through the change log`, `${((n / ours) * 1000).toFixed(0)} a second`, `raw single-row PGlite inserts ${((n / bare) * 1000).toFixed(0)} a second`, (ours / bare).toFixed(2), 'none set')
+  row(
+    `${n} commands through the change log`,
+    `${((n / ours) * 1000).toFixed(0)} a second`,
+    `raw single-row PGlite inserts ${((n / bare) * 1000).toFixed(0)} a second`,
+    (ours / bare).toFixed(2),
+    'none set',
+  )
 }
 
 function size(): void {
   const folder = 'apps/web/dist/_expo/static/js/web'
   const first = readdirSync(folder).filter((f) => /^(entry|__common|_layout|__expo|index)/.test(f))
-  const bytes = first.filter((f) => !f.startsWith('index')).reduce((sum, f) => sum + gzipSync(readFileSync(join(folder, f))).length, 0)
+  const bytes = first
+    .filter((f) => !f.startsWith('index'))
+    .reduce((sum, f) => sum + gzipSync(readFileSync(join(folder, f))).length, 0)
   row('script of the first load, gzip', `${(bytes / 1000).toFixed(0)} kB`, 'goal of the plan', '', '420 kB')
 }
 
@@ -88,9 +139,32 @@ function size(): void {
 async function usable(): Promise<void> {
   const other = await emptyShell()
   const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
-  const server = await startServer({ dataFolder: null, keyFile: join(folder, 'key'), port: 0, clock: makeClock(1), table: null, webFolder: resolve('apps/web/dist'), rigPage: null, logLevel: 'silent' })
+  const server = await startServer({
+    dataFolder: null,
+    keyFile: join(folder, 'key'),
+    port: 0,
+    clock: makeClock(1),
+    table: null,
+    webFolder: resolve('apps/web/dist'),
+    rigPage: null,
+    logLevel: 'silent',
+  })
   const base = `http://127.0.0.1:${server.port}`
-  const signed = await fetch(`${base}/api/v1/first`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'lead', password: 'long enough 1', job: { name: 'J', client: '', site: '', zone: 'UTC', network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' } } }) })
+  const signed = await fetch(`${base}/api/v1/first`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({
+      name: 'lead',
+      password: 'long enough 1',
+      job: {
+        name: 'J',
+        client: '',
+        site: '',
+        zone: 'UTC',
+        network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' },
+      },
+    }),
+  })
   const cookie = signed.headers.get('set-cookie')?.split(';')[0]?.split('=') ?? []
   const browser = await launchBrowser()
   const measure = async (url: string, heading: RegExp, signedIn: boolean) => {
@@ -99,15 +173,27 @@ async function usable(): Promise<void> {
     const page = await context.newPage()
     const session = await context.newCDPSession(page)
     await session.send('Emulation.setCPUThrottlingRate', { rate: 4 })
-    const took = await time(async () => { await page.goto(url); await page.getByRole('heading', { level: 1, name: heading }).waitFor() })
+    const took = await time(async () => {
+      await page.goto(url)
+      await page.getByRole('heading', { level: 1, name: heading }).waitFor()
+    })
     await context.close()
     return took
   }
   const emptyUrl = `http://127.0.0.1:${other.port}/`
   const ours: number[] = []
   const bare: number[] = []
-  for (let i = 0; i < 5; i++) { bare.push(await measure(emptyUrl, /Empty/, false)); ours.push(await measure(`${base}/doors`, /0 doors/, true)) }
-  row('first load to usable, CPU slowed 4 times', `${median(ours).toFixed(0)} ms`, `an empty shell of the same stack ${median(bare).toFixed(0)} ms`, (median(ours) / median(bare)).toFixed(2), '1.4')
+  for (let i = 0; i < 5; i++) {
+    bare.push(await measure(emptyUrl, /Empty/, false))
+    ours.push(await measure(`${base}/doors`, /0 doors/, true))
+  }
+  row(
+    'first load to usable, CPU slowed 4 times',
+    `${median(ours).toFixed(0)} ms`,
+    `an empty shell of the same stack ${median(bare).toFixed(0)} ms`,
+    (median(ours) / median(bare)).toFixed(2),
+    '1.4',
+  )
   await browser.close()
   await server.close()
   await other.close()
@@ -117,25 +203,50 @@ async function usable(): Promise<void> {
 async function starts(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
   const env = { ...process.env, RAUTA_DATA: join(folder, 'data'), RAUTA_KEY: join(folder, 'key'), PORT: '0' }
-  const once = (file: string, args: string[]) => time(() => new Promise<void>((done, fail) => {
-    const child = spawn(process.execPath, [...args, file], { env, stdio: ['ignore', 'pipe', 'inherit'] })
-    child.stdout.once('data', () => { child.once('exit', () => done()); child.kill('SIGTERM') })
-    child.once('error', fail)
-  }))
+  const once = (file: string, args: string[]) =>
+    time(
+      () =>
+        new Promise<void>((done, fail) => {
+          const child = spawn(process.execPath, [...args, file], { env, stdio: ['ignore', 'pipe', 'inherit'] })
+          child.stdout.once('data', () => {
+            child.once('exit', () => done())
+            child.kill('SIGTERM')
+          })
+          child.once('error', fail)
+        }),
+    )
   const nothing = join(folder, 'nothing.ts')
   writeFileSync(nothing, "console.log('{}'); setInterval(() => undefined, 1000)")
   await once('apps/server/src/main.ts', ['--import', 'tsx'])
   const ours: number[] = []
   const bare: number[] = []
-  for (let i = 0; i < 3; i++) { ours.push(await once('apps/server/src/main.ts', ['--import', 'tsx'])); bare.push(await once(nothing, ['--import', 'tsx'])) }
-  row('start and end of the server on an existing store', `${median(ours).toFixed(0)} ms`, `a process that only prints a line ${median(bare).toFixed(0)} ms`, (median(ours) / median(bare)).toFixed(2), 'none set')
+  for (let i = 0; i < 3; i++) {
+    ours.push(await once('apps/server/src/main.ts', ['--import', 'tsx']))
+    bare.push(await once(nothing, ['--import', 'tsx']))
+  }
+  row(
+    'start and end of the server on an existing store',
+    `${median(ours).toFixed(0)} ms`,
+    `a process that only prints a line ${median(bare).toFixed(0)} ms`,
+    (median(ours) / median(bare)).toFixed(2),
+    'none set',
+  )
   rmSync(folder, { recursive: true, force: true })
 }
 
 const only = process.argv[2]
-if (only === 'plan') { await planBench(); process.exit(0) }
-if (only === 'board') { await boardBench(); process.exit(0) }
-if (only === 'field') { await fieldBench(); process.exit(0) }
+if (only === 'plan') {
+  await planBench()
+  process.exit(0)
+}
+if (only === 'board') {
+  await boardBench()
+  process.exit(0)
+}
+if (only === 'field') {
+  await fieldBench()
+  process.exit(0)
+}
 size()
 await planBench()
 await boardBench()
@@ -144,5 +255,8 @@ await writes()
 await loads()
 await usable()
 await starts()
-writeFileSync('docs/bench.md', `# Measurements\n\nFrom \`npm run bench\`, each beside its baseline in the same run. Machines are noisy: the ratios count.\n\n| what | measured | baseline | ratio | goal |\n|---|---|---|---|---|\n${rows.join('\n')}\n`)
+writeFileSync(
+  'docs/bench.md',
+  `# Measurements\n\nFrom \`npm run bench\`, each beside its baseline in the same run. Machines are noisy: the ratios count.\n\n| what | measured | baseline | ratio | goal |\n|---|---|---|---|---|\n${rows.join('\n')}\n`,
+)
 process.exit(0)

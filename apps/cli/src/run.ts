@@ -1,10 +1,28 @@
 import { Ajv, type ValidateFunction } from 'ajv'
-import { applyChanges, decide, emptyFacts, type Change, type Facts, type Person, type Rule, type Schedule, type SpecialDay } from '@rauta/core'
+import {
+  applyChanges,
+  decide,
+  emptyFacts,
+  type Change,
+  type Facts,
+  type Person,
+  type Rule,
+  type Schedule,
+  type SpecialDay,
+} from '@rauta/core'
 import { verifyChain } from '@rauta/core/chain'
 import { recordFileSchema, type RecordFile } from '@rauta/contracts'
 import { addresses, battery, place, poe, switches, volts } from './plan'
 import type { Outcome } from './outcome'
-import { addressesSchema, batterySchema, placeSchema, poeSchema, switchesSchema, voltsSchema, whySchema } from './schemas'
+import {
+  addressesSchema,
+  batterySchema,
+  placeSchema,
+  poeSchema,
+  switchesSchema,
+  voltsSchema,
+  whySchema,
+} from './schemas'
 
 type Read = (file: string) => string
 
@@ -20,7 +38,16 @@ rauta why INPUT.json                                  who passes where, when, an
 A file called - is standard input. Schemas: docs/cli.md`
 
 const ajv = new Ajv({ strict: false, allowUnionTypes: true })
-const checks = { record: ajv.compile(recordFileSchema), volts: ajv.compile(voltsSchema), battery: ajv.compile(batterySchema), poe: ajv.compile(poeSchema), switches: ajv.compile(switchesSchema), addresses: ajv.compile(addressesSchema), place: ajv.compile(placeSchema), why: ajv.compile(whySchema) }
+const checks = {
+  record: ajv.compile(recordFileSchema),
+  volts: ajv.compile(voltsSchema),
+  battery: ajv.compile(batterySchema),
+  poe: ajv.compile(poeSchema),
+  switches: ajv.compile(switchesSchema),
+  addresses: ajv.compile(addressesSchema),
+  place: ajv.compile(placeSchema),
+  why: ajv.compile(whySchema),
+}
 
 /** Runs one command line; never throws for bad input, but says what and where. Exit code 0 good, 1 the answer is no, 2 bad input. */
 export function run(argv: readonly string[], read: Read): Outcome {
@@ -28,15 +55,24 @@ export function run(argv: readonly string[], read: Read): Outcome {
   if (!command || !file) return { code: 2, out: usage }
   try {
     switch (command) {
-      case 'verify': return verify(parse(file, read, checks.record), rest, read)
-      case 'volts': return volts(parse(file, read, checks.volts))
-      case 'battery': return battery(parse(file, read, checks.battery))
-      case 'poe': return poe(parse(file, read, checks.poe))
-      case 'switches': return switches(parse(file, read, checks.switches))
-      case 'addresses': return addresses(parse(file, read, checks.addresses))
-      case 'place': return place(parse(file, read, checks.place))
-      case 'why': return why(parse(file, read, checks.why))
-      default: return { code: 2, out: usage }
+      case 'verify':
+        return verify(parse(file, read, checks.record), rest, read)
+      case 'volts':
+        return volts(parse(file, read, checks.volts))
+      case 'battery':
+        return battery(parse(file, read, checks.battery))
+      case 'poe':
+        return poe(parse(file, read, checks.poe))
+      case 'switches':
+        return switches(parse(file, read, checks.switches))
+      case 'addresses':
+        return addresses(parse(file, read, checks.addresses))
+      case 'place':
+        return place(parse(file, read, checks.place))
+      case 'why':
+        return why(parse(file, read, checks.why))
+      default:
+        return { code: 2, out: usage }
     }
   } catch (error) {
     return { code: 2, out: (error as Error).message }
@@ -56,7 +92,10 @@ function parse<T>(file: string, read: Read, check: ValidateFunction): T {
   } catch (error) {
     throw new Error(`${file} is not JSON: ${(error as Error).message}`, { cause: error })
   }
-  if (!check(value)) throw new Error(`${file}: ${check.errors?.[0]?.instancePath || 'the file'} ${check.errors?.[0]?.message ?? 'is not right'}.`)
+  if (!check(value))
+    throw new Error(
+      `${file}: ${check.errors?.[0]?.instancePath || 'the file'} ${check.errors?.[0]?.message ?? 'is not right'}.`,
+    )
   return value as T
 }
 
@@ -69,16 +108,30 @@ function verify(record: RecordFile, rest: readonly string[], read: Read): Outcom
   const keyFile = option(rest, '--key')
   const head = option(rest, '--head')
   const publicKey = keyFile ? (/[0-9a-f]{64}/i.exec(read(keyFile))?.[0] ?? '') : undefined
-  if (keyFile && !publicKey) return { code: 2, out: `${keyFile} holds no key: 64 hexadecimal digits, as printed on the record.` }
-  const verdict = verifyChain(record.chain, { ...(publicKey ? { publicKey: publicKey.toLowerCase() } : {}), ...(head ? { head } : {}) })
+  if (keyFile && !publicKey)
+    return { code: 2, out: `${keyFile} holds no key: 64 hexadecimal digits, as printed on the record.` }
+  const verdict = verifyChain(record.chain, {
+    ...(publicKey ? { publicKey: publicKey.toLowerCase() } : {}),
+    ...(head ? { head } : {}),
+  })
   return { code: verdict.ok ? 0 : 1, out: `${record.door.ref} ${record.door.name}: ${verdict.says}` }
 }
 
-interface WhyInput { zone: string; at: string; door: string; person: Person; rules: Rule[]; schedules: Schedule[]; specialDays?: SpecialDay[]; groups?: { id: string; name: string }[] }
+interface WhyInput {
+  zone: string
+  at: string
+  door: string
+  person: Person
+  rules: Rule[]
+  schedules: Schedule[]
+  specialDays?: SpecialDay[]
+  groups?: { id: string; name: string }[]
+}
 
 function why(input: WhyInput): Outcome {
   const atMs = Date.parse(input.at)
-  if (Number.isNaN(atMs)) return { code: 2, out: `at: ${input.at} is not a moment. Write it as 2027-01-04T06:15:00+02:00.` }
+  if (Number.isNaN(atMs))
+    return { code: 2, out: `at: ${input.at} is not a moment. Write it as 2027-01-04T06:15:00+02:00.` }
   const facts = factsFrom(input)
   const door = { id: input.door, ref: input.door } as Parameters<typeof decide>[2]
   const decision = decide(facts, input.person, door, atMs)
@@ -88,5 +141,15 @@ function why(input: WhyInput): Outcome {
 function factsFrom(input: WhyInput): Facts {
   const put = (kind: string, record: { id: string }) => ({ kind, id: record.id, before: null, after: record }) as Change
   const job = { id: 'job', zone: input.zone }
-  return applyChanges(emptyFacts(), [put('job', job), ...input.rules.map((r) => put('rule', r)), ...input.schedules.map((s) => put('schedule', s)), ...(input.specialDays ?? []).map((d) => put('specialDay', d)), ...(input.groups ?? []).map((g) => put('group', g))], 1)
+  return applyChanges(
+    emptyFacts(),
+    [
+      put('job', job),
+      ...input.rules.map((r) => put('rule', r)),
+      ...input.schedules.map((s) => put('schedule', s)),
+      ...(input.specialDays ?? []).map((d) => put('specialDay', d)),
+      ...(input.groups ?? []).map((g) => put('group', g)),
+    ],
+    1,
+  )
 }

@@ -4,86 +4,281 @@ const string = { type: 'string' } as const
 const positive = { ...number, exclusiveMinimum: 0 } as const
 const amount = { ...number, minimum: 0 } as const
 const flag = { type: 'boolean' } as const
-const make = { cores: { type: 'integer', minimum: 1 }, perConductor: { type: 'integer', minimum: 1, maximum: 4 }, clad: flag } as const
+const make = {
+  cores: { type: 'integer', minimum: 1 },
+  perConductor: { type: 'integer', minimum: 1, maximum: 4 },
+  clad: flag,
+} as const
 const cable = {
-  type: 'object', required: ['kind', 'cores'], additionalProperties: false, properties: { kind: { enum: ['iec', 'awg'] }, conductorClass: { enum: [2, 5] }, mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] }, gauge: { type: 'integer', minimum: 0, maximum: 40 }, ...make },
+  type: 'object',
+  required: ['kind', 'cores'],
+  additionalProperties: false,
+  properties: {
+    kind: { enum: ['iec', 'awg'] },
+    conductorClass: { enum: [2, 5] },
+    mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] },
+    gauge: { type: 'integer', minimum: 0, maximum: 40 },
+    ...make,
+  },
 } as const
 const consumer = {
-  type: 'object', required: ['kind'], additionalProperties: false,
-  properties: { kind: { enum: ['current', 'resistance', 'power'] }, amps: amount, ohm: positive, watts: amount, efficiency: { ...positive, maximum: 1 }, cutOffV: positive },
-  allOf: [['current', ['amps']], ['resistance', ['ohm']], ['power', ['watts', 'cutOffV']]].map(([kind, required]) => ({ if: { properties: { kind: { const: kind } } }, then: { required } })),
+  type: 'object',
+  required: ['kind'],
+  additionalProperties: false,
+  properties: {
+    kind: { enum: ['current', 'resistance', 'power'] },
+    amps: amount,
+    ohm: positive,
+    watts: amount,
+    efficiency: { ...positive, maximum: 1 },
+    cutOffV: positive,
+  },
+  allOf: [
+    ['current', ['amps']],
+    ['resistance', ['ohm']],
+    ['power', ['watts', 'cutOffV']],
+  ].map(([kind, required]) => ({ if: { properties: { kind: { const: kind } } }, then: { required } })),
 } as const
 
 /** What `rauta volts` takes: one run with a lock at its end, or a whole tree. Volts, ohms, amps, watts, metres, degrees C. */
 export const voltsSchema = {
-  type: 'object', required: ['sourceV'], additionalProperties: false,
+  type: 'object',
+  required: ['sourceV'],
+  additionalProperties: false,
   properties: {
-    sourceV: positive, sourceOhm: amount, celsius: { ...number, minimum: -40, maximum: 90 }, cable, lengthM: amount,
-    lock: { type: 'object', required: ['nominalV', 'amps', 'leastV'], additionalProperties: false, properties: { nominalV: positive, amps: positive, leastV: positive, current: { enum: ['direct', 'alternating'] } } },
-    nodes: { type: 'array', minItems: 1, maxItems: 20_000, items: { type: 'object', required: ['id', 'from'], additionalProperties: false, properties: { id: string, from: { type: ['string', 'null'] }, cable, lengthM: amount, ohm: amount, diodeV: amount, leastV: positive, consumers: { type: 'array', items: consumer } } } },
+    sourceV: positive,
+    sourceOhm: amount,
+    celsius: { ...number, minimum: -40, maximum: 90 },
+    cable,
+    lengthM: amount,
+    lock: {
+      type: 'object',
+      required: ['nominalV', 'amps', 'leastV'],
+      additionalProperties: false,
+      properties: {
+        nominalV: positive,
+        amps: positive,
+        leastV: positive,
+        current: { enum: ['direct', 'alternating'] },
+      },
+    },
+    nodes: {
+      type: 'array',
+      minItems: 1,
+      maxItems: 20_000,
+      items: {
+        type: 'object',
+        required: ['id', 'from'],
+        additionalProperties: false,
+        properties: {
+          id: string,
+          from: { type: ['string', 'null'] },
+          cable,
+          lengthM: amount,
+          ohm: amount,
+          diodeV: amount,
+          leastV: positive,
+          consumers: { type: 'array', items: consumer },
+        },
+      },
+    },
   },
   oneOf: [{ required: ['cable', 'lengthM', 'lock'] }, { required: ['nodes'] }],
 } as const
 
 /** What `rauta battery` takes. Amps, hours, ampere-hours, degrees C. */
 export const batterySchema = {
-  type: 'object', required: ['restA', 'hours'], additionalProperties: false,
+  type: 'object',
+  required: ['restA', 'hours'],
+  additionalProperties: false,
   properties: {
-    restA: amount, hours: positive, movingAh: amount, celsius: { ...number, minimum: -30, maximum: 60 }, peukert: { anyOf: [{ ...number, minimum: 1, maximum: 2 }, { type: 'null' }] },
-    bank: { type: 'object', required: ['ah', 'count', 'wiring', 'volts'], additionalProperties: false, properties: { ah: positive, count: { type: 'integer', minimum: 1 }, wiring: { enum: ['series', 'parallel'] }, volts: positive } },
+    restA: amount,
+    hours: positive,
+    movingAh: amount,
+    celsius: { ...number, minimum: -30, maximum: 60 },
+    peukert: { anyOf: [{ ...number, minimum: 1, maximum: 2 }, { type: 'null' }] },
+    bank: {
+      type: 'object',
+      required: ['ah', 'count', 'wiring', 'volts'],
+      additionalProperties: false,
+      properties: {
+        ah: positive,
+        count: { type: 'integer', minimum: 1 },
+        wiring: { enum: ['series', 'parallel'] },
+        volts: positive,
+      },
+    },
   },
 } as const
 
 /** What `rauta poe` takes: a source with its ports, and what asks for power at them. Volts, watts, metres. */
 export const poeSchema = {
-  type: 'object', required: ['volts', 'budgetW', 'ports', 'devices'], additionalProperties: false,
+  type: 'object',
+  required: ['volts', 'budgetW', 'ports', 'devices'],
+  additionalProperties: false,
   properties: {
-    volts: positive, budgetW: amount, ports: { type: 'array', items: { type: 'object', required: ['id', 'highestClass'], additionalProperties: false, properties: { id: string, highestClass: { type: 'integer', minimum: 0, maximum: 8 } } } },
-    devices: { type: 'array', items: { type: 'object', required: ['name', 'port', 'lengthM', 'class', 'restW', 'peakW'], additionalProperties: false, properties: { name: string, port: string, lengthM: amount, class: { type: 'integer', minimum: 0, maximum: 8 }, restW: amount, peakW: amount } } },
+    volts: positive,
+    budgetW: amount,
+    ports: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['id', 'highestClass'],
+        additionalProperties: false,
+        properties: { id: string, highestClass: { type: 'integer', minimum: 0, maximum: 8 } },
+      },
+    },
+    devices: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['name', 'port', 'lengthM', 'class', 'restW', 'peakW'],
+        additionalProperties: false,
+        properties: {
+          name: string,
+          port: string,
+          lengthM: amount,
+          class: { type: 'integer', minimum: 0, maximum: 8 },
+          restW: amount,
+          peakW: amount,
+        },
+      },
+    },
   },
 } as const
 
 /** What `rauta switches` takes: a coding, and an address to set or switches to read. */
 export const switchesSchema = {
-  type: 'object', required: ['coding'], additionalProperties: false,
+  type: 'object',
+  required: ['coding'],
+  additionalProperties: false,
   properties: {
-    coding: { type: 'object', required: ['kind', 'positions'], additionalProperties: false, properties: { kind: { enum: ['binary', 'decade'] }, positions: { type: 'integer', minimum: 1, maximum: 12 }, order: { enum: ['leastFirst', 'mostFirst'] }, inverted: flag, offset: { type: 'integer', minimum: 0 } } },
-    address: { type: 'integer' }, switches: { type: 'array', items: { type: 'integer', minimum: 0, maximum: 9 } },
+    coding: {
+      type: 'object',
+      required: ['kind', 'positions'],
+      additionalProperties: false,
+      properties: {
+        kind: { enum: ['binary', 'decade'] },
+        positions: { type: 'integer', minimum: 1, maximum: 12 },
+        order: { enum: ['leastFirst', 'mostFirst'] },
+        inverted: flag,
+        offset: { type: 'integer', minimum: 0 },
+      },
+    },
+    address: { type: 'integer' },
+    switches: { type: 'array', items: { type: 'integer', minimum: 0, maximum: 9 } },
   },
   oneOf: [{ required: ['address'] }, { required: ['switches'] }],
 } as const
 
 /** What `rauta addresses` takes: a subnet, what is not ours, and devices with or without an address. */
 export const addressesSchema = {
-  type: 'object', required: ['network', 'prefix', 'gateway', 'devices'], additionalProperties: false,
+  type: 'object',
+  required: ['network', 'prefix', 'gateway', 'devices'],
+  additionalProperties: false,
   properties: {
-    network: string, prefix: { type: 'integer', minimum: 8, maximum: 30 }, gateway: string, timeServer: string, reserved: string,
-    devices: { type: 'array', items: { type: 'object', required: ['ref'], additionalProperties: false, properties: { ref: string, address: string, factory: string } } },
+    network: string,
+    prefix: { type: 'integer', minimum: 8, maximum: 30 },
+    gateway: string,
+    timeServer: string,
+    reserved: string,
+    devices: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['ref'],
+        additionalProperties: false,
+        properties: { ref: string, address: string, factory: string },
+      },
+    },
   },
 } as const
 
-const place = { type: 'object', required: ['x', 'y'], additionalProperties: false, properties: { x: number, y: number } } as const
+const place = {
+  type: 'object',
+  required: ['x', 'y'],
+  additionalProperties: false,
+  properties: { x: number, y: number },
+} as const
 
 /** What `rauta place` takes: doors with their hardware by sheet id, cabinets, and what is wished. Metres. */
 export const placeSchema = {
-  type: 'object', required: ['doors', 'cabinets'], additionalProperties: false,
+  type: 'object',
+  required: ['doors', 'cabinets'],
+  additionalProperties: false,
   properties: {
-    doors: { type: 'array', minItems: 1, maxItems: 5000, items: { type: 'object', required: ['ref', 'hardware'], additionalProperties: false, properties: { ref: string, hardware: { type: 'object', additionalProperties: string }, at: place, distances: { type: 'object', additionalProperties: amount } } } },
-    cabinets: { type: 'array', minItems: 1, items: { type: 'object', required: ['name'], additionalProperties: false, properties: { name: string, at: place } } },
-    spare: { type: 'integer', minimum: 0, maximum: 4 }, most: { type: 'integer', minimum: 0 }, allowed: { type: 'array', items: string }, sheets: { type: 'array', items: { type: 'object' } },
+    doors: {
+      type: 'array',
+      minItems: 1,
+      maxItems: 5000,
+      items: {
+        type: 'object',
+        required: ['ref', 'hardware'],
+        additionalProperties: false,
+        properties: {
+          ref: string,
+          hardware: { type: 'object', additionalProperties: string },
+          at: place,
+          distances: { type: 'object', additionalProperties: amount },
+        },
+      },
+    },
+    cabinets: {
+      type: 'array',
+      minItems: 1,
+      items: {
+        type: 'object',
+        required: ['name'],
+        additionalProperties: false,
+        properties: { name: string, at: place },
+      },
+    },
+    spare: { type: 'integer', minimum: 0, maximum: 4 },
+    most: { type: 'integer', minimum: 0 },
+    allowed: { type: 'array', items: string },
+    sheets: { type: 'array', items: { type: 'object' } },
   },
 } as const
 
-const period = { type: 'object', required: ['days', 'from', 'to'], properties: { days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 } }, from: string, to: string } } as const
+const period = {
+  type: 'object',
+  required: ['days', 'from', 'to'],
+  properties: { days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 } }, from: string, to: string },
+} as const
 
 /** What `rauta why` takes: a person, a door, a moment, and the rules and schedules that may decide. */
 export const whySchema = {
-  type: 'object', required: ['zone', 'at', 'door', 'person', 'rules', 'schedules'],
+  type: 'object',
+  required: ['zone', 'at', 'door', 'person', 'rules', 'schedules'],
   properties: {
-    zone: string, at: string, door: string,
-    person: { type: 'object', required: ['name', 'cards', 'groups'], properties: { name: string, groups: { type: 'array', items: string }, cards: { type: 'array', items: { type: 'object', required: ['facility', 'number', 'state'], properties: { facility: number, number, state: { enum: ['in use', 'lost'] } } } } } },
+    zone: string,
+    at: string,
+    door: string,
+    person: {
+      type: 'object',
+      required: ['name', 'cards', 'groups'],
+      properties: {
+        name: string,
+        groups: { type: 'array', items: string },
+        cards: {
+          type: 'array',
+          items: {
+            type: 'object',
+            required: ['facility', 'number', 'state'],
+            properties: { facility: number, number, state: { enum: ['in use', 'lost'] } },
+          },
+        },
+      },
+    },
     rules: { type: 'array', items: { type: 'object', required: ['id', 'group', 'doors', 'schedule'] } },
-    schedules: { type: 'array', items: { type: 'object', required: ['id', 'name', 'periods'], properties: { periods: { type: 'array', items: period } } } },
+    schedules: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['id', 'name', 'periods'],
+        properties: { periods: { type: 'array', items: period } },
+      },
+    },
     specialDays: { type: 'array', items: { type: 'object', required: ['id', 'date', 'name', 'periods'] } },
     groups: { type: 'array', items: { type: 'object', required: ['id', 'name'] } },
   },

@@ -30,13 +30,22 @@ export async function ownSecret(context: Context, controller: Controller): Promi
   return password ? { user: factorySecret(context.log.facts, controller).user, password } : null
 }
 
-export function driverAt(context: Context, address: string, secret: Secret | null, options: { port?: number; signal?: AbortSignal; timeoutMs?: number } = {}): Driver {
+export function driverAt(
+  context: Context,
+  address: string,
+  secret: Secret | null,
+  options: { port?: number; signal?: AbortSignal; timeoutMs?: number } = {},
+): Driver {
   const { port = 80, ...rest } = options
   return onvifDriver({ dialer: context.dialer, clock: context.clock, address, port, secret, ...rest })
 }
 
 /** Driver of a device that is in service, or null while it is not. */
-export async function serviceDriver(context: Context, controllerId: string, signal?: AbortSignal): Promise<Driver | null> {
+export async function serviceDriver(
+  context: Context,
+  controllerId: string,
+  signal?: AbortSignal,
+): Promise<Driver | null> {
   const controller = context.log.facts.controller[controllerId]
   const reach = context.log.facts.reach[controllerId]
   const secret = controller && (await ownSecret(context, controller))

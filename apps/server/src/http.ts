@@ -19,7 +19,17 @@ import type { LanFacts } from './lan/facts'
 import type { LiveStream } from './live/stream'
 import type { Accounts } from './security/accounts'
 
-export interface AppOptions { context: Context; accounts: Accounts; stream: LiveStream; publicKey: string; rigPage: string | null; webFolder: string | null; firstCode: string | null; photos: Photos; lan: () => LanFacts | null }
+export interface AppOptions {
+  context: Context
+  accounts: Accounts
+  stream: LiveStream
+  publicKey: string
+  rigPage: string | null
+  webFolder: string | null
+  firstCode: string | null
+  photos: Photos
+  lan: () => LanFacts | null
+}
 
 /** The HTTP interface and the built web application. */
 export function makeApp(options: AppOptions): Express {
@@ -27,24 +37,116 @@ export function makeApp(options: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   // Plain http on loopback: asking browsers to upgrade would break it.
-  app.use(helmet({ strictTransportSecurity: false, contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null, 'script-src': ["'self'"], 'style-src': ["'self'", "'unsafe-inline'"], 'connect-src': ["'self'"], 'worker-src': ["'self'", 'blob:'], 'img-src': ["'self'", 'data:', 'blob:'] } } }))
-  app.use(compression({ filter: (request, response) => !(request as express.Request).originalUrl.startsWith('/api/v1/live') && compression.filter(request, response) }))
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: {
+          'upgrade-insecure-requests': null,
+          'script-src': ["'self'"],
+          'style-src': ["'self'", "'unsafe-inline'"],
+          'connect-src': ["'self'"],
+          'worker-src': ["'self'", 'blob:'],
+          'img-src': ["'self'", 'data:', 'blob:'],
+        },
+      },
+    }),
+  )
+  app.use(
+    compression({
+      filter: (request, response) =>
+        !(request as express.Request).originalUrl.startsWith('/api/v1/live') && compression.filter(request, response),
+    }),
+  )
   const api = express.Router()
-  api.use(express.json({ limit: '2mb', type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false }))
-  const health: Route = { method: 'get', path: '/health', says: 'Whether the server is ready', roles: 'anyone', answer: answers.health, handle: async () => ({ ready: true }) }
-  const routes = [health, ...sessionRoutes({ accounts, log: context.log, publicKey: options.publicKey, rigPage: options.rigPage, firstCode: options.firstCode }), ...lanRoutes(options.lan), ...jobRoutes(context, options.stream, accounts, options.photos), ...paperRoutes(context), ...printRoutes(context, options.lan), ...photoRoutes(options.photos, context)]
-  const limit = rateLimit({ windowMs: 60_000, limit: 10, skipSuccessfulRequests: true, standardHeaders: true, legacyHeaders: false, handler: (_request, response) => { response.status(429).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Too many tries', status: 429, says: 'Too many wrong tries. Wait a minute, then try again.' })) } })
-  mount(api, routes, async (request) => { const token = tokenOf(request); return token ? accounts.bySession(token) : null }, { '/sign-in': [limit], '/first': [limit] })
+  api.use(
+    express.json({
+      limit: '2mb',
+      type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false,
+    }),
+  )
+  const health: Route = {
+    method: 'get',
+    path: '/health',
+    says: 'Whether the server is ready',
+    roles: 'anyone',
+    answer: answers.health,
+    handle: async () => ({ ready: true }),
+  }
+  const routes = [
+    health,
+    ...sessionRoutes({
+      accounts,
+      log: context.log,
+      publicKey: options.publicKey,
+      rigPage: options.rigPage,
+      firstCode: options.firstCode,
+    }),
+    ...lanRoutes(options.lan),
+    ...jobRoutes(context, options.stream, accounts, options.photos),
+    ...paperRoutes(context),
+    ...printRoutes(context, options.lan),
+    ...photoRoutes(options.photos, context),
+  ]
+  const limit = rateLimit({
+    windowMs: 60_000,
+    limit: 10,
+    skipSuccessfulRequests: true,
+    standardHeaders: true,
+    legacyHeaders: false,
+    handler: (_request, response) => {
+      response
+        .status(429)
+        .type('application/problem+json')
+        .send(
+          JSON.stringify({
+            type: 'about:blank',
+            title: 'Too many tries',
+            status: 429,
+            says: 'Too many wrong tries. Wait a minute, then try again.',
+          }),
+        )
+    },
+  })
+  mount(
+    api,
+    routes,
+    async (request) => {
+      const token = tokenOf(request)
+      return token ? accounts.bySession(token) : null
+    },
+    { '/sign-in': [limit], '/first': [limit] },
+  )
   app.use('/api/v1', api)
-  app.get('/api/openapi.json', (_request, response) => { response.json(openApi(routes)) })
-  app.use('/api', (_request, response) => { response.status(404).type('application/problem+json').send(JSON.stringify({ type: 'about:blank', title: 'Not found', status: 404, says: 'There is nothing at this address.' })) })
+  app.get('/api/openapi.json', (_request, response) => {
+    response.json(openApi(routes))
+  })
+  app.use('/api', (_request, response) => {
+    response
+      .status(404)
+      .type('application/problem+json')
+      .send(
+        JSON.stringify({
+          type: 'about:blank',
+          title: 'Not found',
+          status: 404,
+          says: 'There is nothing at this address.',
+        }),
+      )
+  })
   const web = options.webFolder
   if (web && existsSync(join(web, 'index.html'))) {
     app.use('/_expo', express.static(join(web, '_expo'), { immutable: true, maxAge: '1y' }))
     app.use('/assets', express.static(join(web, 'assets'), { immutable: true, maxAge: '1y' }))
-    app.get('/sw.js', (_request, response) => { response.setHeader('cache-control', 'no-cache'); response.sendFile(join(web, 'sw.js')) })
+    app.get('/sw.js', (_request, response) => {
+      response.setHeader('cache-control', 'no-cache')
+      response.sendFile(join(web, 'sw.js'))
+    })
     app.use(express.static(web, { index: false, cacheControl: false }))
-    app.get('/{*rest}', (_request, response) => { response.setHeader('cache-control', 'no-cache'); response.sendFile(join(web, 'index.html')) })
+    app.get('/{*rest}', (_request, response) => {
+      response.setHeader('cache-control', 'no-cache')
+      response.sendFile(join(web, 'index.html'))
+    })
   }
   app.use(problems((error) => context.logger.error(error)))
   return app

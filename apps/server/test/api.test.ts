@@ -12,45 +12,89 @@ import { Site, siteFile } from './site'
 
 describe('the HTTP interface', () => {
   let site: Site
-  beforeAll(async () => { site = await new Site(siteFile()).start({ rig: false }); await site.plan(2) })
+  beforeAll(async () => {
+    site = await new Site(siteFile()).start({ rig: false })
+    await site.plan(2)
+  })
   afterAll(() => site.stop())
-  const signIn = async (name: string, password: string) => (await site.ask('POST', '/sign-in', { name, password }, '')).headers.get('set-cookie')?.split(';')[0] ?? ''
+  const signIn = async (name: string, password: string) =>
+    (await site.ask('POST', '/sign-in', { name, password }, '')).headers.get('set-cookie')?.split(';')[0] ?? ''
 
-  it('is ready, and says so', async () => { expect(await site.ask('GET', '/health', undefined, '')).toMatchObject({ status: 200, body: { ready: true } }) })
+  it('is ready, and says so', async () => {
+    expect(await site.ask('GET', '/health', undefined, '')).toMatchObject({ status: 200, body: { ready: true } })
+  })
 
   it('describes itself in OpenAPI 3.1 that a general validator accepts', async () => {
     const source = await (await fetch(site.base.replace('/v1', '/openapi.json'))).text()
-    const problems = await lintFromString({ source, config: await createConfig({ extends: ['minimal'], rules: { struct: 'error', 'operation-operationId-unique': 'error', 'path-parameters-defined': 'error' } }) })
+    const problems = await lintFromString({
+      source,
+      config: await createConfig({
+        extends: ['minimal'],
+        rules: { struct: 'error', 'operation-operationId-unique': 'error', 'path-parameters-defined': 'error' },
+      }),
+    })
     expect(problems.filter((p) => p.severity === 'error').map((p) => p.message)).toEqual([])
     expect((JSON.parse(source) as { openapi: string }).openapi).toBe('3.1.0')
   })
 
   it('tells nobody anything before signing in', async () => {
-    for (const path of ['/facts', '/changes', '/live', '/accounts', '/doors/D-01/record.json']) expect((await site.ask('GET', path, undefined, '')).status).toBe(401)
+    for (const path of ['/facts', '/changes', '/live', '/accounts', '/doors/D-01/record.json'])
+      expect((await site.ask('GET', path, undefined, '')).status).toBe(401)
     expect((await site.ask('GET', '/me', undefined, '')).body).toEqual({ state: 'out' })
-    expect((await site.ask('POST', '/first', { name: 'x', password: 'long enough 1', job: { name: 'J', client: '', site: '', zone: 'UTC', network: {} } }, '')).status).toBe(409)
+    expect(
+      (
+        await site.ask(
+          'POST',
+          '/first',
+          { name: 'x', password: 'long enough 1', job: { name: 'J', client: '', site: '', zone: 'UTC', network: {} } },
+          '',
+        )
+      ).status,
+    ).toBe(409)
   })
 
   it('keeps the session in a cookie that scripts and other sites cannot use', async () => {
     const answer = await site.ask('POST', '/sign-in', { name: 'lead', password: 'long enough 1' }, '')
     expect(answer.headers.get('set-cookie')).toMatch(/HttpOnly.*SameSite=Strict/i)
     const cookie = answer.headers.get('set-cookie')?.split(';')[0] ?? ''
-    expect((await site.ask('GET', '/me', undefined, cookie)).body).toMatchObject({ state: 'in', name: 'lead', role: 'lead' })
+    expect((await site.ask('GET', '/me', undefined, cookie)).body).toMatchObject({
+      state: 'in',
+      name: 'lead',
+      role: 'lead',
+    })
     await site.ask('POST', '/sign-out', {}, cookie)
     expect((await site.ask('GET', '/facts', undefined, cookie)).status).toBe(401)
   })
 
   it('lets each role do its part only', async () => {
-    for (const role of ['viewer', 'witness', 'engineer']) expect((await site.ask('POST', '/accounts', { name: role, password: 'long enough 2', role })).status).toBe(200)
+    for (const role of ['viewer', 'witness', 'engineer'])
+      expect((await site.ask('POST', '/accounts', { name: role, password: 'long enough 2', role })).status).toBe(200)
     const viewer = await signIn('viewer', 'long enough 2')
     const edit = { id: v7(), name: 'door.edit', payload: { id: 'D-01', fields: { name: 'x' } }, seen: 9999 }
-    expect(await site.ask('POST', '/commands', edit, viewer)).toMatchObject({ status: 409, body: { says: 'A viewer may not do this.' } })
-    expect((await site.ask('POST', '/accounts', { name: 'y', password: 'long enough 3', role: 'lead' }, await signIn('engineer', 'long enough 2'))).status).toBe(403)
+    expect(await site.ask('POST', '/commands', edit, viewer)).toMatchObject({
+      status: 409,
+      body: { says: 'A viewer may not do this.' },
+    })
+    expect(
+      (
+        await site.ask(
+          'POST',
+          '/accounts',
+          { name: 'y', password: 'long enough 3', role: 'lead' },
+          await signIn('engineer', 'long enough 2'),
+        )
+      ).status,
+    ).toBe(403)
     expect((await site.ask('GET', '/facts', undefined, viewer)).status).toBe(200)
   })
 
   it('applies a command once however often it arrives', async () => {
-    const request = { id: v7(), name: 'reading.add', payload: { id: v7(), door: 'D-01', cable: 'W1', kind: 'loop', value: 1.5 }, seen: site.facts.rev }
+    const request = {
+      id: v7(),
+      name: 'reading.add',
+      payload: { id: v7(), door: 'D-01', cable: 'W1', kind: 'loop', value: 1.5 },
+      seen: site.facts.rev,
+    }
     const first = await site.ask('POST', '/commands', request)
     const again = await Promise.all([1, 2, 3].map(() => site.ask('POST', '/commands', request)))
     for (const answer of again) expect(answer.body).toMatchObject({ rev: first.body['rev'], repeated: true })
@@ -89,8 +133,11 @@ describe('the HTTP interface', () => {
   })
 
   it.each([
-    ['a negative length', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: -3 }, /lengthM must be 0 or more/], ['a length in words', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: '100 ft' }, /must be a number/],
-    ['a field nobody knows', 'door.edit', { id: 'D-01', fields: { colour: 'red' } }, /not known: colour/], ['a command nobody knows', 'door.paint', {}, /no command door.paint/], ['an id that does not exist', 'door.edit', { id: 'X-9', fields: { name: 'x' } }, /no door X-9/],
+    ['a negative length', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: -3 }, /lengthM must be 0 or more/],
+    ['a length in words', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: '100 ft' }, /must be a number/],
+    ['a field nobody knows', 'door.edit', { id: 'D-01', fields: { colour: 'red' } }, /not known: colour/],
+    ['a command nobody knows', 'door.paint', {}, /no command door.paint/],
+    ['an id that does not exist', 'door.edit', { id: 'X-9', fields: { name: 'x' } }, /no door X-9/],
   ])('refuses %s in words', async (_what, name, payload, says) => {
     const answer = await site.ask('POST', '/commands', { id: v7(), name, payload, seen: site.facts.rev })
     expect(answer.status).toBe(409)
@@ -99,16 +146,25 @@ describe('the HTTP interface', () => {
   })
 
   it('refuses a body of 20 MB, what is not JSON, and what is not there', async () => {
-    expect((await site.ask('POST', '/commands', { id: v7(), name: 'x', payload: { x: 'y'.repeat(20_000_000) }, seen: 0 })).status).toBe(413)
+    expect(
+      (await site.ask('POST', '/commands', { id: v7(), name: 'x', payload: { x: 'y'.repeat(20_000_000) }, seen: 0 }))
+        .status,
+    ).toBe(413)
     const cookie = await signIn('lead', 'long enough 1')
-    const broken = await fetch(`${site.base}/commands`, { method: 'POST', headers: { cookie, 'content-type': 'application/json' }, body: '{"a":' })
+    const broken = await fetch(`${site.base}/commands`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/json' },
+      body: '{"a":',
+    })
     expect([broken.status, ((await broken.json()) as { says: string }).says]).toEqual([400, 'The request is not JSON.'])
     expect((await site.ask('GET', '/doors/none/record.pdf')).status).toBe(404)
     expect((await site.ask('GET', '/nothing')).status).toBe(404)
   })
 
   it('limits tries to sign in', async () => {
-    const tries = await Promise.all(Array.from({ length: 12 }, () => site.ask('POST', '/sign-in', { name: 'lead', password: 'wrong' }, '')))
+    const tries = await Promise.all(
+      Array.from({ length: 12 }, () => site.ask('POST', '/sign-in', { name: 'lead', password: 'wrong' }, '')),
+    )
     expect(tries.filter((t) => t.status === 429).length).toBeGreaterThanOrEqual(1)
     expect(tries.find((t) => t.status === 429)?.body['says']).toContain('Wait a minute')
   })
@@ -123,14 +179,25 @@ describe('the HTTP interface', () => {
 
 describe('starting', () => {
   const folder = () => mkdtempSync(join(tmpdir(), 'rauta-start-'))
-  const options = (dataFolder: string, port = 0) => ({ dataFolder, keyFile: join(dataFolder, '..', `${v7()}.key`), port, clock: makeClock(1), table: null, webFolder: null, rigPage: null, logLevel: 'silent' })
+  const options = (dataFolder: string, port = 0) => ({
+    dataFolder,
+    keyFile: join(dataFolder, '..', `${v7()}.key`),
+    port,
+    clock: makeClock(1),
+    table: null,
+    webFolder: null,
+    rigPage: null,
+    logLevel: 'silent',
+  })
 
   it('says in one line when the port is in use', async () => {
     const other = createServer().listen(0, '127.0.0.1')
     await new Promise((done) => other.once('listening', done))
     const at = other.address()
     const port = typeof at === 'object' && at ? at.port : 0
-    await expect(startServer(options(folder(), port))).rejects.toThrow(new StartError(`Port ${port} is in use. Stop what uses it, or choose another with PORT.`))
+    await expect(startServer(options(folder(), port))).rejects.toThrow(
+      new StartError(`Port ${port} is in use. Stop what uses it, or choose another with PORT.`),
+    )
     other.close()
   })
   it('says when another server uses the folder, and takes over from one that died', async () => {
@@ -150,7 +217,9 @@ describe('starting', () => {
   it('refuses a store that a newer version wrote', async () => {
     const data = folder()
     const store = await openStore(data)
-    await store.db.execute("insert into drizzle.__drizzle_migrations (hash, created_at) values ('later', 99999999999999)")
+    await store.db.execute(
+      "insert into drizzle.__drizzle_migrations (hash, created_at) values ('later', 99999999999999)",
+    )
     await store.close()
     await expect(openStore(data)).rejects.toThrow(/newer version of Rauta/)
   })

@@ -6,12 +6,19 @@ import { Site, serial, siteFile } from './site'
 /** A wired point for every function that a controller can be told of. */
 function everyFunction(door: number, idle: 'open' | 'closed', other: 'open' | 'closed'): Json {
   const told = partFunctions.filter((f) => functionFacts[f].side !== 'feed')
-  return Object.fromEntries(told.map((f, n) => {
-    const part = `P${n}`
-    const { side } = functionFacts[f]
-    const more: Record<string, Json> = side === 'reader' ? { address: n } : side === 'output' ? { after: n / 2 } : { idle: n % 2 ? idle : other, ...(f === 'deskButton' ? { release: 4.5 } : {}) }
-    return [`${part}.${f}`, { part, function: f, port: `${side} ${door * 20 + n}`, ...more }]
-  }))
+  return Object.fromEntries(
+    told.map((f, n) => {
+      const part = `P${n}`
+      const { side } = functionFacts[f]
+      const more: Record<string, Json> =
+        side === 'reader'
+          ? { address: n }
+          : side === 'output'
+            ? { after: n / 2 }
+            : { idle: n % 2 ? idle : other, ...(f === 'deskButton' ? { release: 4.5 } : {}) }
+      return [`${part}.${f}`, { part, function: f, port: `${side} ${door * 20 + n}`, ...more }]
+    }),
+  )
 }
 
 /** The driver's contract, held against the rig over the wire; another protocol's driver will have to keep it too. */
@@ -19,20 +26,41 @@ describe('the ONVIF driver', () => {
   let site: Site
   let driver: Driver
   beforeAll(async () => {
-    site = await new Site(siteFile((f) => f.devices.forEach((d) => { d.clockOffMs = 3_600_000 })), undefined, 1).start()
+    site = await new Site(
+      siteFile((f) =>
+        f.devices.forEach((d) => {
+          d.clockOffMs = 3_600_000
+        }),
+      ),
+      undefined,
+      1,
+    ).start()
     await site.until('it to be up', () => site.rig.units.get(serial)?.up)
-    driver = onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address: '192.168.90.40', port: 80, secret: { user: 'installer', password: 'factory' } })
+    driver = onvifDriver({
+      dialer: makeDialer(site.table),
+      clock: site.clock,
+      address: '192.168.90.40',
+      port: 80,
+      secret: { user: 'installer', password: 'factory' },
+    })
   })
   afterAll(() => site.stop())
 
   /** As a load does: a second pass takes away what the first left loose. */
   const store = async (wanted: Config) => {
-    for (let pass = 0; pass < 2; pass++) for (const operation of operationsFor(difference(await driver.read(), wanted))) await driver.write(operation)
+    for (let pass = 0; pass < 2; pass++)
+      for (const operation of operationsFor(difference(await driver.read(), wanted))) await driver.write(operation)
   }
 
   const period = fc.constantFrom('12345 08:00-17:00', '67 06:30-01:00', '1234567 00:00-24:00', '5 22:00-06:00')
-  const special = fc.subarray([{ date: '2030-01-01', periods: [] as string[] }, { date: '2030-12-24', periods: ['08:00-12:00'] }, { date: '2031-06-20', periods: ['00:00-24:00'] }])
-  const text = fc.string({ minLength: 1, maxLength: 12, unit: fc.constantFrom('a', 'B', ' ', '&', '<', 'ä', '1') }).map((s) => s.trim() || 'x')
+  const special = fc.subarray([
+    { date: '2030-01-01', periods: [] as string[] },
+    { date: '2030-12-24', periods: ['08:00-12:00'] },
+    { date: '2031-06-20', periods: ['00:00-24:00'] },
+  ])
+  const text = fc
+    .string({ minLength: 1, maxLength: 12, unit: fc.constantFrom('a', 'B', ' ', '&', '<', 'ä', '1') })
+    .map((s) => s.trim() || 'x')
   const door = fc.record({
     name: text,
     release: fc.integer({ min: 1, max: 240 }).map((n) => n / 2),
@@ -42,7 +70,16 @@ describe('the ONVIF driver', () => {
   })
   const idle = fc.constantFrom('open', 'closed')
   const config: fc.Arbitrary<Config> = fc
-    .tuple(fc.subarray(['d1', 'd2', 'd3'], { minLength: 1 }), door, idle, idle, fc.array(period, { maxLength: 3 }), special, text, fc.boolean())
+    .tuple(
+      fc.subarray(['d1', 'd2', 'd3'], { minLength: 1 }),
+      door,
+      idle,
+      idle,
+      fc.array(period, { maxLength: 3 }),
+      special,
+      text,
+      fc.boolean(),
+    )
     .map(([doors, part, contactIdle, exitIdle, periods, days, name, enabled]) => {
       const made: Record<string, Json> = {}
       for (const [i, id] of doors.entries()) {
@@ -78,7 +115,13 @@ describe('the ONVIF driver', () => {
 
   it('reads lists longer than a page', async () => {
     const many: Record<string, Json> = {}
-    for (let i = 0; i < 130; i++) many[`credential/n${String(i).padStart(3, '0')}`] = { holder: `Holder ${i}`, card: i.toString(16).toUpperCase().padStart(6, '0'), enabled: true, profiles: [] }
+    for (let i = 0; i < 130; i++)
+      many[`credential/n${String(i).padStart(3, '0')}`] = {
+        holder: `Holder ${i}`,
+        card: i.toString(16).toUpperCase().padStart(6, '0'),
+        enabled: true,
+        profiles: [],
+      }
     await store(many)
     expect(Object.keys(await driver.read())).toHaveLength(130)
     expect(await driver.holds()).toEqual({ doors: 0, people: 130, rules: 0, schedules: 0 })
@@ -104,11 +147,18 @@ describe('the ONVIF driver', () => {
   it('watches: states first, then what happens, until it is ended', async () => {
     await store({
       'door/d1': { name: 'D', release: 5, heldOpen: 20, relockDelay: 0, forcedAlarm: true },
-      'terminals/d1': { 'R1.entryReader': { part: 'R1', function: 'entryReader', port: 'reader 1' }, 'K1.lock': { part: 'K1', function: 'lock', port: 'relay 1' }, 'C1.contact': { part: 'C1', function: 'contact', port: 'input 1', idle: 'closed' } },
+      'terminals/d1': {
+        'R1.entryReader': { part: 'R1', function: 'entryReader', port: 'reader 1' },
+        'K1.lock': { part: 'K1', function: 'lock', port: 'relay 1' },
+        'C1.contact': { part: 'C1', function: 'contact', port: 'input 1', idle: 'closed' },
+      },
     })
     const watch = await driver.watch()
     const first = await watch.pull()
-    expect(first.map((n) => [n.operation, n.topic, n.data['State']])).toEqual([['Initialized', 'Door/State/DoorPhysicalState', 'Closed'], ['Initialized', 'Door/State/LockPhysicalState', 'Locked']])
+    expect(first.map((n) => [n.operation, n.topic, n.data['State']])).toEqual([
+      ['Initialized', 'Door/State/DoorPhysicalState', 'Closed'],
+      ['Initialized', 'Door/State/LockPhysicalState', 'Locked'],
+    ])
     const waiting = watch.pull()
     await site.hands([{ do: 'handle', door: 'D-01' }])
     expect((await waiting).map((n) => n.topic)).toContain('Device/Trigger/DigitalInput')
@@ -119,16 +169,33 @@ describe('the ONVIF driver', () => {
   })
 
   it('says which of its reasons kept it from a device', async () => {
-    const at = (address: string) => onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address, port: 80, secret: null }).time()
+    const at = (address: string) =>
+      onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address, port: 80, secret: null }).time()
     await expect(at('172.16.3.4')).rejects.toMatchObject({ why: 'no address in that subnet' })
     await expect(at('10.7.1.200')).rejects.toMatchObject({ why: 'refused', says: 'Nothing answers at 10.7.1.200.' })
     await site.hands([{ do: 'garbage', serial, kind: 'silence' }])
-    const slow = onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address: '192.168.90.40', port: 80, secret: null, timeoutMs: 1500 })
+    const slow = onvifDriver({
+      dialer: makeDialer(site.table),
+      clock: site.clock,
+      address: '192.168.90.40',
+      port: 80,
+      secret: null,
+      timeoutMs: 1500,
+    })
     await expect(slow.time()).rejects.toMatchObject({ why: 'no answer', says: '192.168.90.40 does not answer.' })
     await site.hands([{ do: 'garbage', serial, kind: 'none' }])
     const stop = new AbortController()
     stop.abort()
-    await expect(onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address: '192.168.90.40', port: 80, secret: null, signal: stop.signal }).time()).rejects.toMatchObject({ why: 'stopped' })
+    await expect(
+      onvifDriver({
+        dialer: makeDialer(site.table),
+        clock: site.clock,
+        address: '192.168.90.40',
+        port: 80,
+        secret: null,
+        signal: stop.signal,
+      }).time(),
+    ).rejects.toMatchObject({ why: 'stopped' })
   })
 })
 

@@ -1,5 +1,14 @@
 import fc from 'fast-check'
-import { applyChanges, emptyFacts, put, type Change, type ChainRecord, type Door, type Load, type Reach } from '@rauta/core'
+import {
+  applyChanges,
+  emptyFacts,
+  put,
+  type Change,
+  type ChainRecord,
+  type Door,
+  type Load,
+  type Reach,
+} from '@rauta/core'
 import { publicKeyOf, verifyChain } from '@rauta/core/chain'
 import { topics, type Notification } from '@rauta/protocols'
 import { chainChanges, Heads } from '../src/changes/links'
@@ -15,31 +24,87 @@ const notification = (topic: string, source: Record<string, string>, data: Recor
   source,
   data: { Boot: 'b1', Sequence: '7', ...data },
 })
-const event = (topic: string, source: Record<string, string>, data: Record<string, string>) => normalise(notification(topic, source, data), 'a1', 1040, -3)
+const event = (topic: string, source: Record<string, string>, data: Record<string, string>) =>
+  normalise(notification(topic, source, data), 'a1', 1040, -3)
 
 describe('what a device tells, as an event of the job', () => {
   it.each([
-    ['a granted card', topics.granted, { AccessPointToken: 'D-01.R2' }, { Card: '3D1141', CredentialHolderName: '101 Oona' }, { kind: 'granted', door: 'D-01', reader: 'R2', card: '3D1141', says: 'Released for 101 Oona at R2' }],
-    ['an unknown card', topics.unknownCard, { AccessPointToken: 'D-01.R1' }, { Card: 'FFFFFF', Reason: 'CredentialNotFound' }, { kind: 'refused', state: 'unknown', says: 'Refused at R1: the card is unknown' }],
-    ['a lost card', topics.denied, { AccessPointToken: 'D-01.R1' }, { Reason: 'CredentialNotEnabled' }, { kind: 'refused', state: 'lost' }],
-    ['a card out of hours', topics.denied, { AccessPointToken: 'D-01.R1' }, { Reason: 'NotPermittedAtThisTime' }, { kind: 'refused', state: 'hours' }],
-    ['a reason nobody knows', topics.denied, { AccessPointToken: 'D-01.R1' }, { Reason: 'ter:Odd' }, { kind: 'refused', state: 'other', says: 'Refused at R1: ter:Odd' }],
-    ['the exit button', topics.grantedAnonymous, { AccessPointToken: 'D-01.R1' }, { DoorToken: 'D-01' }, { kind: 'exit', door: 'D-01', reader: '' }],
+    [
+      'a granted card',
+      topics.granted,
+      { AccessPointToken: 'D-01.R2' },
+      { Card: '3D1141', CredentialHolderName: '101 Oona' },
+      { kind: 'granted', door: 'D-01', reader: 'R2', card: '3D1141', says: 'Released for 101 Oona at R2' },
+    ],
+    [
+      'an unknown card',
+      topics.unknownCard,
+      { AccessPointToken: 'D-01.R1' },
+      { Card: 'FFFFFF', Reason: 'CredentialNotFound' },
+      { kind: 'refused', state: 'unknown', says: 'Refused at R1: the card is unknown' },
+    ],
+    [
+      'a lost card',
+      topics.denied,
+      { AccessPointToken: 'D-01.R1' },
+      { Reason: 'CredentialNotEnabled' },
+      { kind: 'refused', state: 'lost' },
+    ],
+    [
+      'a card out of hours',
+      topics.denied,
+      { AccessPointToken: 'D-01.R1' },
+      { Reason: 'NotPermittedAtThisTime' },
+      { kind: 'refused', state: 'hours' },
+    ],
+    [
+      'a reason nobody knows',
+      topics.denied,
+      { AccessPointToken: 'D-01.R1' },
+      { Reason: 'ter:Odd' },
+      { kind: 'refused', state: 'other', says: 'Refused at R1: ter:Odd' },
+    ],
+    [
+      'the exit button',
+      topics.grantedAnonymous,
+      { AccessPointToken: 'D-01.R1' },
+      { DoorToken: 'D-01' },
+      { kind: 'exit', door: 'D-01', reader: '' },
+    ],
     ['a leaf', topics.leaf, { DoorToken: 'D-01' }, { State: 'Open' }, { kind: 'leaf', state: 'open' }],
     ['a lock', topics.lock, { DoorToken: 'D-01' }, { State: 'Unlocked' }, { kind: 'lock', state: 'unlocked' }],
-    ['a forced door', topics.alarm, { DoorToken: 'D-01' }, { State: 'DoorForcedOpen' }, { kind: 'alarm', state: 'forced', says: 'Alarm: forced open' }],
+    [
+      'a forced door',
+      topics.alarm,
+      { DoorToken: 'D-01' },
+      { State: 'DoorForcedOpen' },
+      { kind: 'alarm', state: 'forced', says: 'Alarm: forced open' },
+    ],
     ['the end of an alarm', topics.alarm, { DoorToken: 'D-01' }, { State: 'Normal' }, { kind: 'alarm', state: 'none' }],
   ])('%s', (_what, topic, source, data, expected) => {
-    expect(event(topic, source, data)).toMatchObject({ ...expected, id: 'a1:b1:7', controller: 'a1', at: 1000, received: 1040, offsetMs: -3 })
+    expect(event(topic, source, data)).toMatchObject({
+      ...expected,
+      id: 'a1:b1:7',
+      controller: 'a1',
+      at: 1000,
+      received: 1040,
+      offsetMs: -3,
+    })
   })
   it('an input that no door is concerned with is no event', () => {
     expect(event(topics.input, { InputToken: 'input 3' }, { LogicalState: 'true' })).toBeNull()
   })
   it('is the same event however often it is told', () => {
-    expect(event(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })?.id).toBe(event(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })?.id)
+    expect(event(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })?.id).toBe(
+      event(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })?.id,
+    )
   })
   it('a gap is the server’s own note, with how long it was', () => {
-    expect(gapEvent('a1', 1000, 6500, 'silence')).toMatchObject({ kind: 'gap', state: '5500', says: 'Events may be missing: silence' })
+    expect(gapEvent('a1', 1000, 6500, 'silence')).toMatchObject({
+      kind: 'gap',
+      state: '5500',
+      says: 'Events may be missing: silence',
+    })
   })
 })
 
@@ -57,7 +122,12 @@ describe('failures in words', () => {
 })
 
 const secret = '55'.repeat(32)
-const door = { id: 'D', ref: 'D', name: 'd', placement: { controller: 'a1', portGroup: 'A', terminals: {} } } as unknown as Door
+const door = {
+  id: 'D',
+  ref: 'D',
+  name: 'd',
+  placement: { controller: 'a1', portGroup: 'A', terminals: {} },
+} as unknown as Door
 const other = { ...door, id: 'E', ref: 'E', placement: null } as Door
 
 function facts() {
@@ -78,7 +148,8 @@ function chainsOf(commits: Change[][]): ChainRecord[] {
   }
   return all
 }
-const reading = (id: string, at: string) => put(facts(), 'reading', { id, door: at, cable: 'W1', kind: 'loop', value: 1, by: 'v', at: 0 })
+const reading = (id: string, at: string) =>
+  put(facts(), 'reading', { id, door: at, cable: 'W1', kind: 'loop', value: 1, by: 'v', at: 0 })
 
 describe('the records of a door', () => {
   it('are one chain for each door, signed with the job’s key, whatever comes in which order', () => {
@@ -96,10 +167,41 @@ describe('the records of a door', () => {
     )
   })
   it('take in what is done to their controller, for the doors on it only', () => {
-    const reach: Reach = { id: 'a1', address: '10.1.1.1', serial: 'S', mac: 'M', firmware: '1', firmwareAccepted: null, owned: true, erasedAt: 1, clockOffsetMs: 0, clockCheckedAt: 0, zoneHeld: '', boot: '', lastAnswerAt: 0, silentMs: 0, says: '' }
-    const load: Load = { id: 'l', controller: 'a1', state: 'held', total: 1, done: 1, says: '', by: 'v', startedAt: 0, endedAt: 0, digest: 'x' }
+    const reach: Reach = {
+      id: 'a1',
+      address: '10.1.1.1',
+      serial: 'S',
+      mac: 'M',
+      firmware: '1',
+      firmwareAccepted: null,
+      owned: true,
+      erasedAt: 1,
+      clockOffsetMs: 0,
+      clockCheckedAt: 0,
+      zoneHeld: '',
+      boot: '',
+      lastAnswerAt: 0,
+      silentMs: 0,
+      says: '',
+    }
+    const load: Load = {
+      id: 'l',
+      controller: 'a1',
+      state: 'held',
+      total: 1,
+      done: 1,
+      says: '',
+      by: 'v',
+      startedAt: 0,
+      endedAt: 0,
+      digest: 'x',
+    }
     const before = facts()
-    const records = chainsOf([[put(before, 'reach', reach)], [put(before, 'load', load)], [put(before, 'cabinet', { id: 'a1', done: {} })]])
+    const records = chainsOf([
+      [put(before, 'reach', reach)],
+      [put(before, 'load', load)],
+      [put(before, 'cabinet', { id: 'a1', done: {} })],
+    ])
     expect(records.map((r) => `${r.door} ${r.kind}`)).toEqual(['D taken', 'D load', 'D cabinet'])
   })
   it('leave out what changes nothing under them: silence, progress, a device that is not ours yet', () => {

@@ -10,7 +10,12 @@ const cache = join(root, 'node_modules/.cache')
 /** An empty store with its tables, made once for these migrations: setting up a database takes longer than most tests. */
 export async function freshStore(folder: string): Promise<void> {
   if (existsSync(folder)) return
-  const what = [join(root, 'apps/server/migrations/meta/_journal.json'), join(root, 'node_modules/@electric-sql/pglite/package.json')].map((f) => readFileSync(f, 'utf8')).join()
+  const what = [
+    join(root, 'apps/server/migrations/meta/_journal.json'),
+    join(root, 'node_modules/@electric-sql/pglite/package.json'),
+  ]
+    .map((f) => readFileSync(f, 'utf8'))
+    .join()
   const made = join(cache, `rauta-store-${createHash('sha256').update(what).digest('hex').slice(0, 16)}`)
   if (!existsSync(made)) await make(made)
   mkdirSync(dirname(folder), { recursive: true })
@@ -23,6 +28,10 @@ async function make(made: string): Promise<void> {
   const store = await openStore(at)
   await store.close()
   // Another worker may have been quicker: then its store is as good.
-  try { renameSync(join(at, 'store'), made) } catch { /* it is there */ }
+  try {
+    renameSync(join(at, 'store'), made)
+  } catch {
+    /* it is there */
+  }
   rmSync(at, { recursive: true, force: true })
 }

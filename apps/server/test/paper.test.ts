@@ -12,19 +12,33 @@ import { magnetHardware, sheets, smallJob, strikeHardware, type World } from '..
 
 const origin = 'https://rauta-0a1b2c.local:4443'
 /** A PDF's text and its structure, as a general reader finds them. */
-async function read(pdf: Buffer): Promise<{ pages: number; text: string; lines: string[]; roles: Set<string>; alts: string[]; byPage: string[][] }> {
+async function read(
+  pdf: Buffer,
+): Promise<{ pages: number; text: string; lines: string[]; roles: Set<string>; alts: string[]; byPage: string[][] }> {
   const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise
   const lines: string[] = []
   const byPage: string[][] = []
   const roles = new Set<string>()
   const alts: string[] = []
-  interface Node { role?: string; alt?: string; children?: Node[] }
-  const walk = (node: Node | null) => { if (node?.role) roles.add(node.role); if (node?.alt) alts.push(node.alt); for (const child of node?.children ?? []) walk(child) }
+  interface Node {
+    role?: string
+    alt?: string
+    children?: Node[]
+  }
+  const walk = (node: Node | null) => {
+    if (node?.role) roles.add(node.role)
+    if (node?.alt) alts.push(node.alt)
+    for (const child of node?.children ?? []) walk(child)
+  }
   for (let n = 1; n <= document.numPages; n++) {
     const page = await document.getPage(n)
     const { items } = await page.getTextContent()
     const byLine = new Map<number, string[]>()
-    for (const item of items) if ('str' in item && item.str.trim()) { const y = Math.round((item.transform as number[])[5] ?? 0); byLine.set(y, [...(byLine.get(y) ?? []), item.str]) }
+    for (const item of items)
+      if ('str' in item && item.str.trim()) {
+        const y = Math.round((item.transform as number[])[5] ?? 0)
+        byLine.set(y, [...(byLine.get(y) ?? []), item.str])
+      }
     byPage.push([...byLine.values()].map((l) => l.join(' ')))
     lines.push(...(byPage.at(-1) ?? []))
     walk((await page.getStructTree()) as Node | null)
@@ -34,12 +48,39 @@ async function read(pdf: Buffer): Promise<{ pages: number; text: string; lines: 
 }
 const many = (): World => {
   const w = smallJob(magnetHardware)
-  w.do('controller.put', { id: 'a8', ref: 'A8', sheet: 'controller-8', cabinet: 'Loft', supply: 'supply-10', address: '10.1.1.28', serial: '', mac: '', expanders: [{ id: 'E1', sheet: 'expander-io' }] })
-  const kinds = [strikeHardware, { ...strikeHardware, exitReader: 'reader-slim', exit: 'button-exit' }, { ...strikeHardware, entryReader: 'reader-bus', exitReader: 'reader-bus-keypad', lock2: 'strike-secure', contact2: 'contact-frame', boltContact: 'contact-bolt', deskButton: 'button-desk' }, { entryReader: 'reader-wall', lock: 'wireless-handle' }]
+  w.do('controller.put', {
+    id: 'a8',
+    ref: 'A8',
+    sheet: 'controller-8',
+    cabinet: 'Loft',
+    supply: 'supply-10',
+    address: '10.1.1.28',
+    serial: '',
+    mac: '',
+    expanders: [{ id: 'E1', sheet: 'expander-io' }],
+  })
+  const kinds = [
+    strikeHardware,
+    { ...strikeHardware, exitReader: 'reader-slim', exit: 'button-exit' },
+    {
+      ...strikeHardware,
+      entryReader: 'reader-bus',
+      exitReader: 'reader-bus-keypad',
+      lock2: 'strike-secure',
+      contact2: 'contact-frame',
+      boltContact: 'contact-bolt',
+      deskButton: 'button-desk',
+    },
+    { entryReader: 'reader-wall', lock: 'wireless-handle' },
+  ]
   kinds.forEach((hardware, i) => {
     const id = `D-1${i}`
     w.do('door.add', { id, fields: { ref: id, name: `Kind ${i}`, from: 'out', to: 'in', handle: true, hardware } })
-    try { w.do('door.placeProposed', { id, controller: 'a8' }) } catch { /* a kind that this controller does not take stays without a place: it has a sheet too */ }
+    try {
+      w.do('door.placeProposed', { id, controller: 'a8' })
+    } catch {
+      /* a kind that this controller does not take stays without a place: it has a sheet too */
+    }
     for (const c of w.door(id).cables) w.do('cable.set', { door: id, cable: c.id, lengthM: 18 + i * 7 })
   })
   return w
@@ -48,27 +89,49 @@ const paper = (facts: Facts) => ({ facts, origin })
 
 describe('a wire sheet can be followed', () => {
   const w = many()
-  it.each(all(w.facts, 'door').map((d) => d.id))('%s: each conductor with its two ends, its colour and its core stands on one line', async (id) => {
-    const door = w.door(id)
-    const { lines, text, roles, alts } = await read(await wireSheetPdf(door, paper(w.facts)))
-    expect(text).toContain(`${door.ref} ${door.name}`)
-    const controller = w.facts.controller[door.placement?.controller ?? '']
-    if (!controller) { expect(text).toContain('on no controller yet'); return }
-    const net = netOf(door, boardOf(sheetsFor(w.facts), controller), sheetsFor(w.facts))
-    for (const c of net.conductors) {
-      const cable = door.cables.find((x) => x.id === c.cable)
-      const core = cable ? coreWords(coresOf(cable, net.conductors).of[c.id]) : ''
-      const line = lines.find((l) => l.includes(`${door.ref} ${c.part}`) && l.includes(`${controller.ref} ${c.terminal.id} ${c.terminal.label}`) && l.includes(c.leadName))
-      expect([c.id, line]).toEqual([c.id, expect.stringContaining(`${c.cable} ${core}`) as string])
-      expect(line).toContain(c.colour || 'none: meter it')
-      if (c.colour) expect(text).toContain(colourCodes[c.colour])
-    }
-    if (net.conductors.length) for (const role of ['H1', 'Table', 'TR', 'TH', 'TD', 'Figure']) expect(roles).toContain(role)
-    expect(alts.join(' ')).toContain(`Code that opens ${origin}/doors/${door.id}/wire`)
-  })
+  it.each(all(w.facts, 'door').map((d) => d.id))(
+    '%s: each conductor with its two ends, its colour and its core stands on one line',
+    async (id) => {
+      const door = w.door(id)
+      const { lines, text, roles, alts } = await read(await wireSheetPdf(door, paper(w.facts)))
+      expect(text).toContain(`${door.ref} ${door.name}`)
+      const controller = w.facts.controller[door.placement?.controller ?? '']
+      if (!controller) {
+        expect(text).toContain('on no controller yet')
+        return
+      }
+      const net = netOf(door, boardOf(sheetsFor(w.facts), controller), sheetsFor(w.facts))
+      for (const c of net.conductors) {
+        const cable = door.cables.find((x) => x.id === c.cable)
+        const core = cable ? coreWords(coresOf(cable, net.conductors).of[c.id]) : ''
+        const line = lines.find(
+          (l) =>
+            l.includes(`${door.ref} ${c.part}`) &&
+            l.includes(`${controller.ref} ${c.terminal.id} ${c.terminal.label}`) &&
+            l.includes(c.leadName),
+        )
+        expect([c.id, line]).toEqual([c.id, expect.stringContaining(`${c.cable} ${core}`) as string])
+        expect(line).toContain(c.colour || 'none: meter it')
+        if (c.colour) expect(text).toContain(colourCodes[c.colour])
+      }
+      if (net.conductors.length)
+        for (const role of ['H1', 'Table', 'TR', 'TH', 'TD', 'Figure']) expect(roles).toContain(role)
+      expect(alts.join(' ')).toContain(`Code that opens ${origin}/doors/${door.id}/wire`)
+    },
+  )
   it('draws the switches of a device as they must stand for its address', async () => {
     const bus = many()
-    bus.do('door.add', { id: 'D-20', fields: { ref: 'D-20', name: 'Bus', from: 'out', to: 'in', handle: true, hardware: { ...strikeHardware, entryReader: 'reader-bus' } } })
+    bus.do('door.add', {
+      id: 'D-20',
+      fields: {
+        ref: 'D-20',
+        name: 'Bus',
+        from: 'out',
+        to: 'in',
+        handle: true,
+        hardware: { ...strikeHardware, entryReader: 'reader-bus' },
+      },
+    })
     bus.do('door.placeProposed', { id: 'D-20', controller: 'a8' })
     bus.do('part.address', { door: 'D-20', part: 'R1', address: 5 })
     const { alts } = await read(await wireSheetPdf(bus.door('D-20'), paper(bus.facts)))
@@ -94,11 +157,15 @@ describe('sheets of controllers and cabinets', () => {
     const cabinet = await read(await cabinetSheetPdf('Loft', paper(w.facts)))
     expect(cabinet.text).toContain('D-10 W1')
     expect(cabinet.pages).toBeGreaterThan(1)
-    expect(cabinet.alts.some((a) => a.startsWith('Inside of Loft: Supply of A8') && a.includes('E1 Expander'))).toBe(true)
+    expect(cabinet.alts.some((a) => a.startsWith('Inside of Loft: Supply of A8') && a.includes('E1 Expander'))).toBe(
+      true,
+    )
     expect(cabinet.alts).toContain(`Code that opens ${origin}/cabinets/Loft`)
     expect(cabinet.text).toContain('A8 to E1')
     // The picture stands whole on one page, however tall: every screw of the strip is in it.
-    const strip = boardOf(sheets, w.facts.controller['a8'] ?? { sheet: '' }).terminals.map((t) => t.id.replace(/^E\d+\./, ''))
+    const strip = boardOf(sheets, w.facts.controller['a8'] ?? { sheet: '' }).terminals.map((t) =>
+      t.id.replace(/^E\d+\./, ''),
+    )
     const withPicture = cabinet.byPage.filter((lines) => lines.join(' ').includes('Supply of A8'))
     expect(withPicture).toHaveLength(1)
     const words = new Map<string, number>()
@@ -116,10 +183,19 @@ describe('lists', () => {
     const one = net.conductors[0]
     w.do('core.tick', { door: 'D-10', cable: one?.cable, core: one?.id, done: true }, 'engineer', 'inka')
     const { rows } = tableOf('conductors', paper(w.facts))
-    const count = all(w.facts, 'door').reduce((n, d) => { const c = w.facts.controller[d.placement?.controller ?? '']; return n + (c ? netOf(d, boardOf(sheets, c), sheets).conductors.length : 0) }, 0)
+    const count = all(w.facts, 'door').reduce((n, d) => {
+      const c = w.facts.controller[d.placement?.controller ?? '']
+      return n + (c ? netOf(d, boardOf(sheets, c), sheets).conductors.length : 0)
+    }, 0)
     expect(rows).toHaveLength(count)
     const mine = rows.filter((r) => r[0] === 'D-10')
-    for (const c of net.conductors) expect(mine.filter((r) => r[1] === c.part && r[2] === c.leadName && r[3] === c.colour && r[4] === c.cable && r[7] === c.terminal.id)).toHaveLength(1)
+    for (const c of net.conductors)
+      expect(
+        mine.filter(
+          (r) =>
+            r[1] === c.part && r[2] === c.leadName && r[3] === c.colour && r[4] === c.cable && r[7] === c.terminal.id,
+        ),
+      ).toHaveLength(1)
     expect(mine.filter((r) => r[9] === 'by inka')).toHaveLength(1)
     const { text } = await read(await listPdf('conductors', paper(w.facts)))
     expect(text).toContain('D-10')
@@ -147,36 +223,85 @@ describe('lists', () => {
     const list = labels(w.facts, sheets)
     const { alts, text } = await read(await listPdf('labels', paper(w.facts)))
     expect(alts).toHaveLength(list.length)
-    for (const l of list) { expect(alts).toContain(`Code that opens ${origin}${l.path}`); expect(text).toContain(l.lines[0]) }
+    for (const l of list) {
+      expect(alts).toContain(`Code that opens ${origin}${l.path}`)
+      expect(text).toContain(l.lines[0])
+    }
   })
   it('no piece is forgotten, no drum holds more than it has, and the drums are no more than the rule allows', () => {
-    fc.assert(fc.property(fc.array(fc.integer({ min: 1, max: 130 }), { maxLength: 60 }), fc.integer({ min: 50, max: 120 }), (lengths, drumM) => {
-      const rows = lengths.map((lengthM, i) => ({ name: `C${i}`, door: '', cable: '', from: '', to: '', kind: 'k', cores: 2, lengthM, plannedM: null, state: 'to pull' as const }))
-      const [cut] = cutList(rows, drumM, 2)
-      if (!cut) { expect(lengths).toEqual([]); return }
-      expect(cut.drums.flatMap((d) => d.pieces.map((p) => p.name)).concat(cut.tooLong).sort()).toEqual(rows.map((r) => r.name).sort())
-      const fits = lengths.filter((l) => l + 2 <= drumM)
-      for (const d of cut.drums) { const used = d.pieces.reduce((s, p) => s + p.lengthM, 0); expect(used).toBeLessThanOrEqual(drumM); expect(d.leftM).toBe(drumM - used) }
-      // Nothing can go under the metres over a drum's; first fit decreasing stays within 11/9 of the best and one more.
-      const least = Math.ceil(fits.reduce((s, l) => s + l + 2, 0) / drumM)
-      expect(cut.drums.length).toBeGreaterThanOrEqual(least)
-      const large = fits.filter((l) => l + 2 > drumM / 2).length
-      expect(cut.drums.length).toBeLessThanOrEqual(Math.max(large, Math.ceil((least * 3) / 2) + 1))
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 130 }), { maxLength: 60 }),
+        fc.integer({ min: 50, max: 120 }),
+        (lengths, drumM) => {
+          const rows = lengths.map((lengthM, i) => ({
+            name: `C${i}`,
+            door: '',
+            cable: '',
+            from: '',
+            to: '',
+            kind: 'k',
+            cores: 2,
+            lengthM,
+            plannedM: null,
+            state: 'to pull' as const,
+          }))
+          const [cut] = cutList(rows, drumM, 2)
+          if (!cut) {
+            expect(lengths).toEqual([])
+            return
+          }
+          expect(
+            cut.drums
+              .flatMap((d) => d.pieces.map((p) => p.name))
+              .concat(cut.tooLong)
+              .sort(),
+          ).toEqual(rows.map((r) => r.name).sort())
+          const fits = lengths.filter((l) => l + 2 <= drumM)
+          for (const d of cut.drums) {
+            const used = d.pieces.reduce((s, p) => s + p.lengthM, 0)
+            expect(used).toBeLessThanOrEqual(drumM)
+            expect(d.leftM).toBe(drumM - used)
+          }
+          // Nothing can go under the metres over a drum's; first fit decreasing stays within 11/9 of the best and one more.
+          const least = Math.ceil(fits.reduce((s, l) => s + l + 2, 0) / drumM)
+          expect(cut.drums.length).toBeGreaterThanOrEqual(least)
+          const large = fits.filter((l) => l + 2 > drumM / 2).length
+          expect(cut.drums.length).toBeLessThanOrEqual(Math.max(large, Math.ceil((least * 3) / 2) + 1))
+        },
+      ),
+    )
   })
   it('what must be at hand follows the plan: cables by kind, batteries, cards of each technology, tools, and what is got is remembered', () => {
     const w = many()
     const list = () => atHandList(w.facts, sheets)
     const metres = cutList(cableList(w.facts, sheets), 100, 2).reduce((s, c) => s + Math.ceil(c.metres), 0)
-    expect(list().filter((i) => i.group === 'cable').reduce((s, i) => s + (i.count ?? 0), 0)).toBe(metres)
+    expect(
+      list()
+        .filter((i) => i.group === 'cable')
+        .reduce((s, i) => s + (i.count ?? 0), 0),
+    ).toBe(metres)
     expect(list().find((i) => i.what.includes('card 13.56'))).toMatchObject({ count: 4, group: 'card' })
     expect(list().find((i) => i.what === 'Site radio key')?.for ?? '').toContain('D-13')
     expect(list().find((i) => i.id === 'device-expander-io')).toMatchObject({ count: 1, for: 'A8 E1' })
     expect(list().find((i) => i.group === 'battery' && i.what.startsWith('Battery'))).toBeUndefined()
-    w.do('powerPlan.put', { id: 'a8', batteryAh: 12, batteryCount: 2, wiring: 'parallel', hours: 4, celsius: 20, movements: 10, fireRelay: false })
+    w.do('powerPlan.put', {
+      id: 'a8',
+      batteryAh: 12,
+      batteryCount: 2,
+      wiring: 'parallel',
+      hours: 4,
+      celsius: 20,
+      movements: 10,
+      fireRelay: false,
+    })
     expect(list().find((i) => i.what === 'Battery 12 V, 12 Ah')).toMatchObject({ count: 2, for: 'A8' })
     w.do('procured.set', { id: 'tool-site-radio-key', got: true, from: 'The maker', due: '2026-12-01' })
-    expect(w.facts.procured['tool-site-radio-key']).toMatchObject({ from: 'The maker', due: '2026-12-01', got: { by: 'vesa' } })
+    expect(w.facts.procured['tool-site-radio-key']).toMatchObject({
+      from: 'The maker',
+      due: '2026-12-01',
+      got: { by: 'vesa' },
+    })
     expect(() => w.do('procured.set', { id: 'x', due: '2026-13-40' })).toThrow('is no day')
     expect(sheetOf(sheets, 'wireless-handle').atHand).toContain('Site radio key')
   })
@@ -184,12 +309,48 @@ describe('lists', () => {
     const w = smallJob()
     const of = (group: string) => atHandList(w.facts, sheets).filter((i) => i.group === group)
     expect(of('licence')).toEqual([])
-    w.do('controller.put', { id: 'r1', ref: 'R1', sheet: 'controller-radio', cabinet: 'Loft', supply: 'supply-5', address: '', serial: '', mac: '' })
+    w.do('controller.put', {
+      id: 'r1',
+      ref: 'R1',
+      sheet: 'controller-radio',
+      cabinet: 'Loft',
+      supply: 'supply-5',
+      address: '',
+      serial: '',
+      mac: '',
+    })
     expect(of('licence')).toEqual([]) // no door on it yet
-    for (const k of [1, 2, 3]) { w.do('door.add', { id: `W-0${k}`, fields: { ref: `W-0${k}`, name: `Flat ${k}`, from: 'out', to: 'in', handle: true, hardware: { lock: 'wireless-handle' } } }); w.do('door.placeProposed', { id: `W-0${k}`, controller: 'r1' }) }
-    expect(of('licence')).toEqual([{ id: 'setup-licence-licence-for-a-wireless-lock', group: 'licence', what: 'Licence for a wireless lock', count: 3, unit: '', for: 'R1' }])
-    for (const k of [1, 2]) w.do('unit.put', { id: `h${k}`, ref: `H${k}`, sheet: 'hub-radio', cabinet: 'Loft', address: '' })
-    expect(of('tool and key').find((i) => i.what.startsWith('Radio set-up tool'))).toMatchObject({ what: 'Radio set-up tool; runs on a laptop with a USB port', count: null, for: 'H1, H2' })
+    for (const k of [1, 2, 3]) {
+      w.do('door.add', {
+        id: `W-0${k}`,
+        fields: {
+          ref: `W-0${k}`,
+          name: `Flat ${k}`,
+          from: 'out',
+          to: 'in',
+          handle: true,
+          hardware: { lock: 'wireless-handle' },
+        },
+      })
+      w.do('door.placeProposed', { id: `W-0${k}`, controller: 'r1' })
+    }
+    expect(of('licence')).toEqual([
+      {
+        id: 'setup-licence-licence-for-a-wireless-lock',
+        group: 'licence',
+        what: 'Licence for a wireless lock',
+        count: 3,
+        unit: '',
+        for: 'R1',
+      },
+    ])
+    for (const k of [1, 2])
+      w.do('unit.put', { id: `h${k}`, ref: `H${k}`, sheet: 'hub-radio', cabinet: 'Loft', address: '' })
+    expect(of('tool and key').find((i) => i.what.startsWith('Radio set-up tool'))).toMatchObject({
+      what: 'Radio set-up tool; runs on a laptop with a USB port',
+      count: null,
+      for: 'H1, H2',
+    })
     expect(of('tool and key').find((i) => i.what === 'Set-up key of the radio')).toMatchObject({ count: null })
     // An id is what is ticked off: it must stay while the job grows.
     const before = of('licence')[0]?.id
@@ -202,7 +363,14 @@ describe('wire sheets of a whole job', () => {
   it('are made door by door, tell how far they are, and stop with what is made', async () => {
     const w = many()
     const printing = new Printing()
-    const until = async (id: string, states: string[]) => { for (let i = 0; i < 400; i++) { const p = printing.of(id); if (p && states.includes(p.state) && printing.file(id)) return p; await new Promise((done) => setTimeout(done, 10)) } throw new Error('never') }
+    const until = async (id: string, states: string[]) => {
+      for (let i = 0; i < 400; i++) {
+        const p = printing.of(id)
+        if (p && states.includes(p.state) && printing.file(id)) return p
+        await new Promise((done) => setTimeout(done, 10))
+      }
+      throw new Error('never')
+    }
     const whole = printing.start(w.facts, origin, 'vesa', 0)
     expect(whole).toMatchObject({ state: 'running', total: 5 })
     expect(await until(whole.id, ['ready'])).toMatchObject({ done: 5, says: '5 wire sheets.' })

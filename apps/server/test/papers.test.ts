@@ -5,13 +5,27 @@ import { Site, siteFile } from './site'
 
 /** A list with every trap at once: titles above, merged titles, blank rows, titles said again, units, yes and no, bad cells among good rows. */
 const list = [
-  'Door schedule, issue C;;;;;;', ';;;;;;', 'Door no;Name;From;To;Escape route;Release time;Cable length', '0001;Café, "quay" side;Terminal;Terminal / Crew flats;kyllä;5 s;35 m', ';;;;;;', '0002;Büro;Terminal;Terminal / Crew flats;nein;0,5;12,5',
-  'Door no;Name;From;To;Escape route;Release time;Cable length', '0003;Hall;Terminal;Terminal;perhaps;5;20', '0004;Store;Terminal;Terminal;ja;soon;20', ';No ref;Terminal;Terminal;no;5;20', '0001;Twice;Terminal;Terminal;no;5;20', 'D-01;Front door, renamed;;;;;', '0005;Attic;Terminal;Terminal;no;5 s;100 ft',
+  'Door schedule, issue C;;;;;;',
+  ';;;;;;',
+  'Door no;Name;From;To;Escape route;Release time;Cable length',
+  '0001;Café, "quay" side;Terminal;Terminal / Crew flats;kyllä;5 s;35 m',
+  ';;;;;;',
+  '0002;Büro;Terminal;Terminal / Crew flats;nein;0,5;12,5',
+  'Door no;Name;From;To;Escape route;Release time;Cable length',
+  '0003;Hall;Terminal;Terminal;perhaps;5;20',
+  '0004;Store;Terminal;Terminal;ja;soon;20',
+  ';No ref;Terminal;Terminal;no;5;20',
+  '0001;Twice;Terminal;Terminal;no;5;20',
+  'D-01;Front door, renamed;;;;;',
+  '0005;Attic;Terminal;Terminal;no;5 s;100 ft',
 ].join('\r\n')
 
 describe('a door schedule over HTTP', () => {
   let site: Site
-  beforeAll(async () => { site = await new Site(siteFile()).start({ rig: false }); await site.plan(2) })
+  beforeAll(async () => {
+    site = await new Site(siteFile()).start({ rig: false })
+    await site.plan(2)
+  })
   afterAll(() => site.stop())
 
   const bring = async (bytes: Uint8Array, file = 'list.csv') => {
@@ -19,19 +33,38 @@ describe('a door schedule over HTTP', () => {
     return { status: answer.status, body: answer.body as unknown as PaperView & { says: string } }
   }
   const take = (id: string) => site.ask('POST', `/door-schedule/${id}/take`, {})
-  const doors = () => Object.values(site.facts.door).map((d) => d.ref).sort()
+  const doors = () =>
+    Object.values(site.facts.door)
+      .map((d) => d.ref)
+      .sort()
 
-  it.each([['UTF-8', Buffer.from(list)], ['UTF-8 with its mark', Buffer.from(`\ufeff${list}`)], ['UTF-16', Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(list, 'utf16le')])], ['Windows-1252', iconv.encode(list, 'windows-1252')], ['tabs', Buffer.from(list.replaceAll(';', '\t'))]])('in %s: every bad row is named by its reason, no good row is lost, nothing is changed yet', async (_name, bytes) => {
-    const before = site.facts.rev
-    const { status, body } = await bring(bytes)
-    expect(status).toBe(200)
-    expect(body.headerRow).toBe(3)
-    expect(body.counts).toEqual({ new: 3, changed: 1, same: 0, bad: 4 })
-    expect(body.rows.filter((r) => r.state === 'bad').map((r) => [r.row, r.faults[0]?.cell, r.faults[0]?.says])).toEqual([[8, 'E8', '“perhaps” is neither yes nor no'], [9, 'F9', '“soon” is not a time'], [10, 'A10', 'there is no reference'], [11, 'row 11', '0001 stands in row 4 as well']])
-    expect(body.rows.find((r) => r.ref === '0001' && r.state === 'new')?.name).toBe('Café, "quay" side')
-    expect(body.areas.map((a) => a.path)).toEqual(['Terminal', 'Terminal / Crew flats'])
-    expect(site.facts.rev).toBe(before)
-  })
+  it.each([
+    ['UTF-8', Buffer.from(list)],
+    ['UTF-8 with its mark', Buffer.from(`\ufeff${list}`)],
+    ['UTF-16', Buffer.concat([Buffer.from([0xff, 0xfe]), Buffer.from(list, 'utf16le')])],
+    ['Windows-1252', iconv.encode(list, 'windows-1252')],
+    ['tabs', Buffer.from(list.replaceAll(';', '\t'))],
+  ])(
+    'in %s: every bad row is named by its reason, no good row is lost, nothing is changed yet',
+    async (_name, bytes) => {
+      const before = site.facts.rev
+      const { status, body } = await bring(bytes)
+      expect(status).toBe(200)
+      expect(body.headerRow).toBe(3)
+      expect(body.counts).toEqual({ new: 3, changed: 1, same: 0, bad: 4 })
+      expect(
+        body.rows.filter((r) => r.state === 'bad').map((r) => [r.row, r.faults[0]?.cell, r.faults[0]?.says]),
+      ).toEqual([
+        [8, 'E8', '“perhaps” is neither yes nor no'],
+        [9, 'F9', '“soon” is not a time'],
+        [10, 'A10', 'there is no reference'],
+        [11, 'row 11', '0001 stands in row 4 as well'],
+      ])
+      expect(body.rows.find((r) => r.ref === '0001' && r.state === 'new')?.name).toBe('Café, "quay" side')
+      expect(body.areas.map((a) => a.path)).toEqual(['Terminal', 'Terminal / Crew flats'])
+      expect(site.facts.rev).toBe(before)
+    },
+  )
 
   it('is taken over as one change; brought again it changes nothing; taken back it is as if it had never been', async () => {
     const first = await bring(Buffer.from(list))
@@ -66,7 +99,7 @@ describe('a door schedule over HTTP', () => {
     const first = await bring(file)
     expect(first.body.columns[4]?.meaning).toBe('ignore')
     const corrected = await site.ask('POST', `/door-schedule/${first.body.id}/columns`, { columns: { 4: 'handle' } })
-    expect(((corrected.body as unknown as PaperView).columns[4])?.meaning).toBe('handle')
+    expect((corrected.body as unknown as PaperView).columns[4]?.meaning).toBe('handle')
     await take(first.body.id)
     expect(site.facts.door['R-1']?.handle).toBe(true)
     expect((await bring(file)).body.columns[4]?.meaning).toBe('handle')
@@ -88,7 +121,10 @@ describe('a door schedule over HTTP', () => {
   })
 
   it('says what is wrong with a file that is no list, and with one that is empty', async () => {
-    expect(await bring(Buffer.from('%PDF-1.7'), 'plan.pdf')).toMatchObject({ status: 422, body: { says: expect.stringContaining('plan.pdf is a PDF') } })
+    expect(await bring(Buffer.from('%PDF-1.7'), 'plan.pdf')).toMatchObject({
+      status: 422,
+      body: { says: expect.stringContaining('plan.pdf is a PDF') },
+    })
     expect((await bring(Buffer.alloc(0), 'e.csv')).body.says).toBe('e.csv is empty.')
     expect((await bring(Buffer.from('a;b\n1;2\n'), 'x.csv')).body).toMatchObject({ headerRow: 0, rows: [] })
   })
@@ -98,7 +134,9 @@ describe('a door schedule over HTTP', () => {
     const back = await bring(csv)
     expect(back.body.counts).toMatchObject({ new: 0, changed: 0, bad: 0 })
     const xlsx = await site.bytes('/door-schedule.xlsx?empty=1')
-    expect(Buffer.from(unzipSync(xlsx)['xl/worksheets/sheet1.xml'] ?? []).toString()).toContain('<dataValidation type="list"')
+    expect(Buffer.from(unzipSync(xlsx)['xl/worksheets/sheet1.xml'] ?? []).toString()).toContain(
+      '<dataValidation type="list"',
+    )
     expect((await bring(xlsx, 't.xlsx')).body.counts).toEqual({ new: 0, changed: 0, same: 0, bad: 0 })
   })
 })

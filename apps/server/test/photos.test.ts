@@ -8,22 +8,55 @@ import { Site, siteFile } from './site'
 const picture = (n: number) => Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(2000, n)])
 /** A real PNG of one colour. */
 function png(grey: number): Buffer {
-  const chunk = (kind: string, data: Buffer) => { const body = Buffer.concat([Buffer.from(kind, 'latin1'), data]); const out = Buffer.alloc(body.length + 8); out.writeUInt32BE(data.length, 0); body.copy(out, 4); out.writeUInt32BE(crc32(body), body.length + 4); return out }
+  const chunk = (kind: string, data: Buffer) => {
+    const body = Buffer.concat([Buffer.from(kind, 'latin1'), data])
+    const out = Buffer.alloc(body.length + 8)
+    out.writeUInt32BE(data.length, 0)
+    body.copy(out, 4)
+    out.writeUInt32BE(crc32(body), body.length + 4)
+    return out
+  }
   const head = Buffer.from([0, 0, 0, 4, 0, 0, 0, 3, 8, 0, 0, 0, 0])
   const rows = Buffer.concat([0, 1, 2].map(() => Buffer.from([0, grey, grey, grey, grey])))
-  return Buffer.concat([Buffer.from('\x89PNG\r\n\x1a\n', 'latin1'), chunk('IHDR', head), chunk('IDAT', deflateSync(rows)), chunk('IEND', Buffer.alloc(0))])
+  return Buffer.concat([
+    Buffer.from('\x89PNG\r\n\x1a\n', 'latin1'),
+    chunk('IHDR', head),
+    chunk('IDAT', deflateSync(rows)),
+    chunk('IEND', Buffer.alloc(0)),
+  ])
 }
 const hash = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex')
 
 describe('pictures kept with a door', () => {
   let site: Site
-  beforeAll(async () => { site = await new Site(siteFile()).start({ rig: false }); await site.plan(1) })
+  beforeAll(async () => {
+    site = await new Site(siteFile()).start({ rig: false })
+    await site.plan(1)
+  })
   afterAll(() => site.stop())
   let cookie = ''
-  beforeAll(async () => { cookie = (await site.ask('POST', '/sign-in', { name: 'lead', password: 'long enough 1' }, '')).headers.get('set-cookie')?.split(';')[0] ?? '' })
-  const put = async (id: string, bytes: Buffer) => { const answer = await fetch(`${site.base}/photos/${id}`, { method: 'POST', headers: { cookie, 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) }); return { status: answer.status, body: (await answer.json()) as { says: string } } }
+  beforeAll(async () => {
+    cookie =
+      (await site.ask('POST', '/sign-in', { name: 'lead', password: 'long enough 1' }, '')).headers
+        .get('set-cookie')
+        ?.split(';')[0] ?? ''
+  })
+  const put = async (id: string, bytes: Buffer) => {
+    const answer = await fetch(`${site.base}/photos/${id}`, {
+      method: 'POST',
+      headers: { cookie, 'content-type': 'application/octet-stream' },
+      body: new Uint8Array(bytes),
+    })
+    return { status: answer.status, body: (await answer.json()) as { says: string } }
+  }
   const get = (id: string) => fetch(`${site.base}/photos/${id}`, { headers: { cookie } })
-  const record = (id: string, bytes: Buffer) => site.ask('POST', '/commands', { id: v7(), name: 'photo.add', payload: { id, door: 'D-01', cable: '', of: 'nameplate', width: 10, height: 10, sha256: hash(bytes) }, seen: site.facts.rev })
+  const record = (id: string, bytes: Buffer) =>
+    site.ask('POST', '/commands', {
+      id: v7(),
+      name: 'photo.add',
+      payload: { id, door: 'D-01', cable: '', of: 'nameplate', width: 10, height: 10, sha256: hash(bytes) },
+      seen: site.facts.rev,
+    })
 
   it('are given back as they came, once their record names them, and stand in the door’s chain', async () => {
     const id = v7()
@@ -33,14 +66,24 @@ describe('pictures kept with a door', () => {
     const back = await get(id)
     expect(back.headers.get('content-type')).toContain('image/jpeg')
     expect(Buffer.from(await back.arrayBuffer()).equals(picture(1))).toBe(true)
-    expect(Object.values(site.facts.chain).some((c) => c.kind === 'photo' && (c.body as { sha256: string }).sha256 === hash(picture(1)))).toBe(true)
+    expect(
+      Object.values(site.facts.chain).some(
+        (c) => c.kind === 'photo' && (c.body as { sha256: string }).sha256 === hash(picture(1)),
+      ),
+    ).toBe(true)
   })
   it('a picture sent twice is kept once; another under the same id is refused; what is no picture is named', async () => {
     const id = v7()
     expect((await put(id, picture(2))).status).toBe(200)
     expect((await put(id, picture(2))).status).toBe(200)
-    expect(await put(id, picture(3))).toMatchObject({ status: 422, body: { says: expect.stringContaining('Another picture') as string } })
-    expect(await put(v7(), Buffer.from('hello'))).toMatchObject({ status: 422, body: { says: expect.stringContaining('no picture') as string } })
+    expect(await put(id, picture(3))).toMatchObject({
+      status: 422,
+      body: { says: expect.stringContaining('Another picture') as string },
+    })
+    expect(await put(v7(), Buffer.from('hello'))).toMatchObject({
+      status: 422,
+      body: { says: expect.stringContaining('no picture') as string },
+    })
     expect((await put('../../etc', picture(1))).status).toBe(404)
   })
   it('one that is not what was recorded is not shown', async () => {
@@ -52,19 +95,28 @@ describe('pictures kept with a door', () => {
   it('one that has not arrived says where it waits', async () => {
     const id = v7()
     await record(id, picture(6))
-    expect((await (await get(id)).json() as { says: string }).says).toContain('waits on the phone')
+    expect(((await (await get(id)).json()) as { says: string }).says).toContain('waits on the phone')
   })
   it('stand in the printed record with who took them and the beginning of their hash; what is missing or no picture says why', async () => {
     const [a, b] = [v7(), v7()]
-    await put(a, png(40)); await record(a, png(40))
-    await put(b, png(200)); await record(b, png(200))
+    await put(a, png(40))
+    await record(a, png(40))
+    await put(b, png(200))
+    await record(b, png(200))
     const pdf = await site.bytes('/doors/D-01/record.pdf')
     const document = await getDocument({ data: pdf, verbosity: 0 }).promise
     let text = ''
     let images = 0
     const figures: string[] = []
-    interface Node { role?: string; alt?: string; children?: Node[] }
-    const walk = (node: Node | null) => { if (node?.role === 'Figure') figures.push(node.alt ?? ''); for (const child of node?.children ?? []) walk(child) }
+    interface Node {
+      role?: string
+      alt?: string
+      children?: Node[]
+    }
+    const walk = (node: Node | null) => {
+      if (node?.role === 'Figure') figures.push(node.alt ?? '')
+      for (const child of node?.children ?? []) walk(child)
+    }
     for (let n = 1; n <= document.numPages; n++) {
       const page = await document.getPage(n)
       text += (await page.getTextContent()).items.map((i) => ('str' in i ? i.str : '')).join(' ')

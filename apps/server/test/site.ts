@@ -16,19 +16,52 @@ let nets = 40 * Number(process.env['JEST_WORKER_ID'] ?? 1)
 /** A network of its own for each site, so that nothing of one test is heard in another. */
 function ownNet(): NetTable {
   const n = ++nets
-  return { prefixes: [{ site: '10.7.1.0', wire: `127.${n}.1.0`, length: 24 }, { site: '192.168.90.0', wire: `127.${n}.90.0`, length: 24 }], ports: { '80': 18100 + n }, interfaces: [{ name: 'site', address: '10.7.1.5', prefix: 24 }, { name: 'bench', address: '192.168.90.5', prefix: 24 }], discoveryPort: 13700 + n }
+  return {
+    prefixes: [
+      { site: '10.7.1.0', wire: `127.${n}.1.0`, length: 24 },
+      { site: '192.168.90.0', wire: `127.${n}.90.0`, length: 24 },
+    ],
+    ports: { '80': 18100 + n },
+    interfaces: [
+      { name: 'site', address: '10.7.1.5', prefix: 24 },
+      { name: 'bench', address: '192.168.90.5', prefix: 24 },
+    ],
+    discoveryPort: 13700 + n,
+  }
 }
 
 const strike = (serial: string, k: number): Omit<DoorFile, 'id' | 'name'> => ({
-  lock: { principle: 'strike', fail: 'secure', feedV: 13.6, loopOhm: 1, coilOhm: 30, leastV: 10.2, serial, relay: `relay ${k}` },
-  readers: [{ id: 'R1', side: 'outside', serial, port: `reader ${2 * k - 1}` }], contact: { serial, input: `input ${2 * k - 1}` }, exit: { serial, input: `input ${2 * k}` }, breakGlass: false, handle: true,
+  lock: {
+    principle: 'strike',
+    fail: 'secure',
+    feedV: 13.6,
+    loopOhm: 1,
+    coilOhm: 30,
+    leastV: 10.2,
+    serial,
+    relay: `relay ${k}`,
+  },
+  readers: [{ id: 'R1', side: 'outside', serial, port: `reader ${2 * k - 1}` }],
+  contact: { serial, input: `input ${2 * k - 1}` },
+  exit: { serial, input: `input ${2 * k}` },
+  breakGlass: false,
+  handle: true,
 })
 
 export const serial = 'RG-4001'
 /** Four doors on one controller, wired as planned. */
 export function siteFile(change: (site: SiteFile) => void = () => undefined): SiteFile {
   const site: SiteFile = {
-    devices: [{ serial, mac: '02:00:00:00:00:01', model: 'controller-4', firmware: '3.2.1', powered: true, clockOffMs: 3_600_000 }],
+    devices: [
+      {
+        serial,
+        mac: '02:00:00:00:00:01',
+        model: 'controller-4',
+        firmware: '3.2.1',
+        powered: true,
+        clockOffMs: 3_600_000,
+      },
+    ],
     doors: [1, 2, 3, 4].map((k) => ({ id: `D-0${k}`, name: `Door ${k}`, ...strike(serial, k) })),
     cards: { good: '582711', lost: '582712', hours: '582713', unknown: '582714' },
   }
@@ -38,7 +71,10 @@ export function siteFile(change: (site: SiteFile) => void = () => undefined): Si
 
 /** Those that a failed test left running: an open server would keep the whole run from ending. The bench uses sites without a test around. */
 const running = new Set<Site>()
-if (typeof afterAll === 'function') afterAll(async () => { for (const site of [...running]) await site.stop() })
+if (typeof afterAll === 'function')
+  afterAll(async () => {
+    for (const site of [...running]) await site.stop()
+  })
 
 export class Site {
   readonly folder = mkdtempSync(join(tmpdir(), 'rauta-test-'))
@@ -46,21 +82,40 @@ export class Site {
   rig!: Rig
   server!: Running
   private cookie = ''
-  constructor(private readonly file: SiteFile, readonly table: NetTable = ownNet(), readonly speed = factor) {
+  constructor(
+    private readonly file: SiteFile,
+    readonly table: NetTable = ownNet(),
+    readonly speed = factor,
+  ) {
     this.clock = makeClock(speed, Date.now(), Date.now() - 3600_000)
   }
 
   async start(options: { rig?: boolean } = {}): Promise<this> {
     running.add(this)
     writeFileSync(join(this.folder, 'site.json'), JSON.stringify(this.file))
-    this.rig = new Rig({ clock: this.clock, table: this.table, siteFile: join(this.folder, 'site.json'), memoryFolder: join(this.folder, 'rig'), random: () => 0.1 })
+    this.rig = new Rig({
+      clock: this.clock,
+      table: this.table,
+      siteFile: join(this.folder, 'site.json'),
+      memoryFolder: join(this.folder, 'rig'),
+      random: () => 0.1,
+    })
     if (options.rig !== false) await this.rig.start()
     await this.startServer()
     return this
   }
   async startServer(): Promise<void> {
     await freshStore(join(this.folder, 'data', 'store'))
-    this.server = await startServer({ dataFolder: join(this.folder, 'data'), keyFile: join(this.folder, 'key'), port: 0, clock: this.clock, table: this.table, webFolder: null, rigPage: null, logLevel: 'silent' })
+    this.server = await startServer({
+      dataFolder: join(this.folder, 'data'),
+      keyFile: join(this.folder, 'key'),
+      port: 0,
+      clock: this.clock,
+      table: this.table,
+      webFolder: null,
+      rigPage: null,
+      logLevel: 'silent',
+    })
   }
   async stop(): Promise<void> {
     running.delete(this)
@@ -69,21 +124,42 @@ export class Site {
     rmSync(this.folder, { recursive: true, force: true })
   }
 
-  get facts(): Facts { return this.server.context.log.facts }
-  get base(): string { return `http://127.0.0.1:${this.server.port}/api/v1` }
+  get facts(): Facts {
+    return this.server.context.log.facts
+  }
+  get base(): string {
+    return `http://127.0.0.1:${this.server.port}/api/v1`
+  }
 
-  async ask(method: 'GET' | 'POST', path: string, body?: unknown, cookie = this.cookie): Promise<{ status: number; body: Record<string, unknown>; text: string; headers: Headers }> {
-    const response = await fetch(this.base + path, { method, headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) }, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
+  async ask(
+    method: 'GET' | 'POST',
+    path: string,
+    body?: unknown,
+    cookie = this.cookie,
+  ): Promise<{ status: number; body: Record<string, unknown>; text: string; headers: Headers }> {
+    const response = await fetch(this.base + path, {
+      method,
+      headers: { cookie, ...(body === undefined ? {} : { 'content-type': 'application/json' }) },
+      ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+    })
     const text = await response.text()
     const kept = response.headers.get('set-cookie')
     if (kept && cookie === this.cookie) this.cookie = kept.split(';')[0] ?? ''
     let json: Record<string, unknown> = {}
-    try { json = JSON.parse(text) as Record<string, unknown> } catch { /* not JSON */ }
+    try {
+      json = JSON.parse(text) as Record<string, unknown>
+    } catch {
+      /* not JSON */
+    }
     return { status: response.status, body: json, text, headers: response.headers }
   }
   /** Bytes as they are, as a browser hands a file over. */
   async raw(path: string, bytes: Uint8Array): Promise<{ status: number; body: Record<string, unknown> }> {
-    const response = await fetch(this.base + path, { method: 'POST', headers: { cookie: this.cookie, 'content-type': 'application/octet-stream' }, body: new Uint8Array(bytes) })
+    const response = await fetch(this.base + path, {
+      method: 'POST',
+      headers: { cookie: this.cookie, 'content-type': 'application/octet-stream' },
+      body: new Uint8Array(bytes),
+    })
     return { status: response.status, body: (await response.json()) as Record<string, unknown> }
   }
   async bytes(path: string): Promise<Uint8Array> {
@@ -109,34 +185,115 @@ export class Site {
       await new Promise((done) => setTimeout(done, 15))
     }
   }
-  get<K extends RecordKind>(kind: K, id: string): RecordTypes[K] | undefined { return this.facts[kind][id] as RecordTypes[K] | undefined }
-  hands(hands: Hand[]): Promise<string[]> { return play(this.rig, hands) }
+  get<K extends RecordKind>(kind: K, id: string): RecordTypes[K] | undefined {
+    return this.facts[kind][id] as RecordTypes[K] | undefined
+  }
+  hands(hands: Hand[]): Promise<string[]> {
+    return play(this.rig, hands)
+  }
 
   /** First use, and the plan of four doors on one controller. */
   async plan(doors = 4, controller: Partial<Controller> = {}): Promise<void> {
-    await this.ask('POST', '/first', { name: 'lead', password: 'long enough 1', job: { name: 'J', client: 'C', site: 'S', zone: 'Europe/Helsinki', network: { address: '10.7.1.0', prefix: 24, gateway: '10.7.1.1', timeServer: '10.7.1.2' } } })
-    for (const [id, code] of [['out', 'O'], ['in', 'I']]) await this.command('area.put', { id, code, name: id })
-    await this.command('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-4', cabinet: 'Riser', supply: 'supply-5', address: '10.7.1.21', serial, mac: '', ...controller })
-    await this.command('schedule.put', { id: 'always', name: 'Always', periods: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }] })
-    await this.command('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [{ from: '08:00', to: '12:00' }] })
+    await this.ask('POST', '/first', {
+      name: 'lead',
+      password: 'long enough 1',
+      job: {
+        name: 'J',
+        client: 'C',
+        site: 'S',
+        zone: 'Europe/Helsinki',
+        network: { address: '10.7.1.0', prefix: 24, gateway: '10.7.1.1', timeServer: '10.7.1.2' },
+      },
+    })
+    for (const [id, code] of [
+      ['out', 'O'],
+      ['in', 'I'],
+    ])
+      await this.command('area.put', { id, code, name: id })
+    await this.command('controller.put', {
+      id: 'a1',
+      ref: 'A1',
+      sheet: 'controller-4',
+      cabinet: 'Riser',
+      supply: 'supply-5',
+      address: '10.7.1.21',
+      serial,
+      mac: '',
+      ...controller,
+    })
+    await this.command('schedule.put', {
+      id: 'always',
+      name: 'Always',
+      periods: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }],
+    })
+    await this.command('specialDay.put', {
+      id: 'sd',
+      date: '2031-12-24',
+      name: 'shut',
+      periods: [{ from: '08:00', to: '12:00' }],
+    })
     await this.command('group.put', { id: 'g', name: 'Staff' })
-    await this.command('testCards.put', { id: 'kit', good: { facility: 88, number: 10001 }, lost: { facility: 88, number: 10002 }, outOfHours: { facility: 88, number: 10003 }, unknown: { facility: 88, number: 10004 } })
+    await this.command('testCards.put', {
+      id: 'kit',
+      good: { facility: 88, number: 10001 },
+      lost: { facility: 88, number: 10002 },
+      outOfHours: { facility: 88, number: 10003 },
+      unknown: { facility: 88, number: 10004 },
+    })
     for (let k = 1; k <= doors; k++) {
       const id = `D-0${k}`
-      await this.command('door.add', { id, fields: { ref: id, name: `Door ${k}`, from: 'out', to: 'in', handle: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame', exit: 'button-exit' }, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true } } })
+      await this.command('door.add', {
+        id,
+        fields: {
+          ref: id,
+          name: `Door ${k}`,
+          from: 'out',
+          to: 'in',
+          handle: true,
+          hardware: {
+            entryReader: 'reader-slim',
+            lock: 'strike-secure',
+            contact: 'contact-frame',
+            exit: 'button-exit',
+          },
+          behaviour: {
+            releaseS: 5,
+            heldOpenS: 20,
+            relockDelayS: 0,
+            contactIdle: 'closed',
+            exitIdle: 'open',
+            forcedAlarm: true,
+          },
+        },
+      })
       await this.command('door.placeProposed', { id, controller: 'a1' })
     }
-    if (doors > 0) await this.command('rule.put', { id: 'r', group: 'g', doors: Object.keys(this.facts.door), schedule: 'always' })
-    await this.command('person.put', { id: 'p', number: '1', name: 'Somebody', cards: [{ id: 'c', facility: 61, number: 4417, state: 'in use' }], groups: ['g'] })
+    if (doors > 0)
+      await this.command('rule.put', { id: 'r', group: 'g', doors: Object.keys(this.facts.door), schedule: 'always' })
+    await this.command('person.put', {
+      id: 'p',
+      number: '1',
+      name: 'Somebody',
+      cards: [{ id: 'c', facility: 61, number: 4417, state: 'in use' }],
+      groups: ['g'],
+    })
   }
   async find(): Promise<void> {
     await this.until('the device to be up', () => [...this.rig.units.values()].some((u) => u.up))
-    for (let tries = 0; tries < 5 && !Object.values(this.facts.found).some((f) => f.controller === 'a1' && f.ownership !== 'unknown'); tries++) await this.ask('POST', '/search', {})
+    for (
+      let tries = 0;
+      tries < 5 && !Object.values(this.facts.found).some((f) => f.controller === 'a1' && f.ownership !== 'unknown');
+      tries++
+    )
+      await this.ask('POST', '/search', {})
   }
   async take(): Promise<void> {
     await this.find()
     await this.command('claim.start', { controller: 'a1' })
-    await this.until('the firmware to be shown', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits')
+    await this.until(
+      'the firmware to be shown',
+      (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits',
+    )
     await this.command('firmware.accept', { controller: 'a1' })
     await this.until('the device in service', (f) => f.reach['a1']?.owned)
   }
@@ -152,7 +309,11 @@ export class Site {
     await this.command('trial.start', { door, test })
     await this.clock.sleep(800)
     const played = this.hands(hands)
-    const proof = await this.until(`${door} ${test} to be judged`, (f) => Object.values(f.proof).find((p) => !before.has(p.id) && p.door === door && p.test === test), limitMs)
+    const proof = await this.until(
+      `${door} ${test} to be judged`,
+      (f) => Object.values(f.proof).find((p) => !before.has(p.id) && p.door === door && p.test === test),
+      limitMs,
+    )
     await played
     await this.clock.sleep(6500) // until every lock is back
     return proof
@@ -161,9 +322,24 @@ export class Site {
   async proveAsked(door: string, test: string, hands: Hand[]) {
     await this.command('trial.start', { door, test })
     const done = await this.hands(hands)
-    await this.command('trial.answer', { door, test, answer: done.at(-1) === 'it holds' ? 'passed' : 'failed', says: 'Seen.' })
-    return await this.until(`${door} ${test} to be recorded`, (f) => Object.values(f.proof).filter((p) => p.door === door && p.test === test).sort((a, b) => b.at - a.at)[0])
+    await this.command('trial.answer', {
+      door,
+      test,
+      answer: done.at(-1) === 'it holds' ? 'passed' : 'failed',
+      says: 'Seen.',
+    })
+    return await this.until(
+      `${door} ${test} to be recorded`,
+      (f) =>
+        Object.values(f.proof)
+          .filter((p) => p.door === door && p.test === test)
+          .sort((a, b) => b.at - a.at)[0],
+    )
   }
 }
 
-export const goodCard = (door: string): Hand[] => [{ do: 'card', door, reader: 'R1', card: 'good' }, { after: 1000, do: 'push', door }, { after: 1500, do: 'close', door }]
+export const goodCard = (door: string): Hand[] => [
+  { do: 'card', door, reader: 'R1', card: 'good' },
+  { after: 1000, do: 'push', door },
+  { after: 1500, do: 'close', door },
+]

@@ -6,6 +6,10 @@ import readXlsx from 'read-excel-file/node'
 export async function readTable(table: TableOut): Promise<{ csv: string[][]; book: string[][] }> {
   const csv = parse(tableCsv(table), { bom: true }) as string[][]
   const sheets = (await readXlsx(Buffer.from(await tableXlsx(table)))) as unknown
-  const first = (Array.isArray(sheets) && sheets.length && !Array.isArray(sheets[0]) ? (sheets[0] as { data: unknown[][] }).data : sheets) as unknown[][]
+  const first = (
+    Array.isArray(sheets) && sheets.length && !Array.isArray(sheets[0])
+      ? (sheets[0] as { data: unknown[][] }).data
+      : sheets
+  ) as unknown[][]
   return { csv, book: first.map((r) => r.map((c) => (c === null || c === undefined ? '' : String(c)))) }
 }

@@ -10,14 +10,28 @@ describe('records that waited', () => {
     site = await new Site(siteFile()).start({ rig: false })
     await site.plan(2)
     await site.ask('POST', '/accounts', { name: 'inka', password: 'long enough 2', role: 'engineer' })
-    inka = (await site.ask('POST', '/sign-in', { name: 'inka', password: 'long enough 2' }, '')).headers.get('set-cookie')?.split(';')[0] ?? ''
+    inka =
+      (await site.ask('POST', '/sign-in', { name: 'inka', password: 'long enough 2' }, '')).headers
+        .get('set-cookie')
+        ?.split(';')[0] ?? ''
   })
   afterAll(() => site.stop())
-  const tick = (what: string, done: boolean, seen: number, more: Partial<CommandRequest> = {}): CommandRequest => ({ id: v7(), name: 'tick.set', payload: { door: 'D-01', cable: 'W1', what, done }, seen, ...more })
-  const batch = async (records: CommandRequest[], cookie = inka) => ((await site.ask('POST', '/commands/batch', { records }, cookie)).body as { rev: number; results: BatchResult[] })
+  const tick = (what: string, done: boolean, seen: number, more: Partial<CommandRequest> = {}): CommandRequest => ({
+    id: v7(),
+    name: 'tick.set',
+    payload: { door: 'D-01', cable: 'W1', what, done },
+    seen,
+    ...more,
+  })
+  const batch = async (records: CommandRequest[], cookie = inka) =>
+    (await site.ask('POST', '/commands/batch', { records }, cookie)).body as { rev: number; results: BatchResult[] }
 
   it('arrive in order and once, however often the batch is sent; each has a revision of its own', async () => {
-    const records = [tick('pulled', true, site.facts.rev), tick('tested', true, site.facts.rev), tick('tested', false, site.facts.rev)]
+    const records = [
+      tick('pulled', true, site.facts.rev),
+      tick('tested', true, site.facts.rev),
+      tick('tested', false, site.facts.rev),
+    ]
     const first = await batch(records)
     expect(first.results.map((r) => r.ok && r.repeated)).toEqual([false, false, false])
     const revs = first.results.map((r) => (r.ok ? r.rev : 0))
@@ -30,19 +44,45 @@ describe('records that waited', () => {
   })
   it('one that is refused tells why and holds nothing up, and nothing of it stays', async () => {
     const before = site.facts.rev
-    const { results } = await batch([tick('pulled', true, before, { payload: { door: 'D-99', cable: 'W1', what: 'pulled', done: true } }), tick('ended', true, before), { id: v7(), name: 'doors.vanish', payload: {}, seen: 0 }])
-    expect(results).toMatchObject([{ ok: false, says: expect.stringContaining('There is no door D-99') as string }, { ok: true }, { ok: false, says: 'There is no command doors.vanish.' }])
+    const { results } = await batch([
+      tick('pulled', true, before, { payload: { door: 'D-99', cable: 'W1', what: 'pulled', done: true } }),
+      tick('ended', true, before),
+      { id: v7(), name: 'doors.vanish', payload: {}, seen: 0 },
+    ])
+    expect(results).toMatchObject([
+      { ok: false, says: expect.stringContaining('There is no door D-99') as string },
+      { ok: true },
+      { ok: false, says: 'There is no command doors.vanish.' },
+    ])
     expect(site.facts.rev).toBe(before + 1)
   })
   it('were made when they were made, not when they arrived; an impossible wait is not believed', async () => {
     const hour = 3600_000
     const id = v7()
-    await batch([{ id: v7(), name: 'reading.add', payload: { id, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 }, seen: site.facts.rev, waitedMs: 5 * hour }])
+    await batch([
+      {
+        id: v7(),
+        name: 'reading.add',
+        payload: { id, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 },
+        seen: site.facts.rev,
+        waitedMs: 5 * hour,
+      },
+    ])
     const late = site.facts.reading[id]
-    const entries = (await site.ask('GET', `/changes?after=${site.facts.rev - 1}`)).body as { entries: { at: number }[] }
+    const entries = (await site.ask('GET', `/changes?after=${site.facts.rev - 1}`)).body as {
+      entries: { at: number }[]
+    }
     expect((entries.entries[0]?.at ?? 0) - (late?.at ?? 0)).toBe(5 * hour)
     const other = v7()
-    await batch([{ id: v7(), name: 'reading.add', payload: { id: other, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 }, seen: site.facts.rev, waitedMs: 1e15 }])
+    await batch([
+      {
+        id: v7(),
+        name: 'reading.add',
+        payload: { id: other, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 },
+        seen: site.facts.rev,
+        waitedMs: 1e15,
+      },
+    ])
     expect((late?.at ?? 0) - (site.facts.reading[other]?.at ?? 0)).toBeLessThan(91 * 24 * hour)
   })
   it('two phones that ticked the same thing agree, and the first who did it did it', async () => {
@@ -58,9 +98,21 @@ describe('records that waited', () => {
     const { results } = await batch([tick('pulled', true, seen)])
     expect(results).toMatchObject([{ ok: true, questions: 1 }])
     const question = Object.values(site.facts.question)[0]
-    expect(question).toMatchObject({ kind: 'tick', record: 'D-01/W1', field: 'pulled', kept: null, offered: { by: 'inka' }, by: 'inka' })
+    expect(question).toMatchObject({
+      kind: 'tick',
+      record: 'D-01/W1',
+      field: 'pulled',
+      kept: null,
+      offered: { by: 'inka' },
+      by: 'inka',
+    })
     expect(site.facts.tick['D-01/W1']?.pulled).toBeNull()
-    await site.ask('POST', '/commands', { id: v7(), name: 'question.settle', payload: { id: question?.id, takeOffered: true }, seen: site.facts.rev })
+    await site.ask('POST', '/commands', {
+      id: v7(),
+      name: 'question.settle',
+      payload: { id: question?.id, takeOffered: true },
+      seen: site.facts.rev,
+    })
     expect(site.facts.tick['D-01/W1']?.pulled).toMatchObject({ by: 'inka' })
     expect(Object.values(site.facts.question)).toEqual([])
   })
@@ -71,27 +123,58 @@ describe('records that waited', () => {
     expect(site.facts.tick['D-01/W1']?.tested).toBeNull()
   })
   it('edits of one field made one after the other on one phone are no conflict either, but those from two phones are', async () => {
-    const behaviour = (releaseS: number, phone: string, seen: number): CommandRequest => ({ id: v7(), name: 'door.edit', payload: { id: 'D-02', fields: { behaviour: { ...site.facts.door['D-02']?.behaviour, releaseS } } }, seen, phone })
+    const behaviour = (releaseS: number, phone: string, seen: number): CommandRequest => ({
+      id: v7(),
+      name: 'door.edit',
+      payload: { id: 'D-02', fields: { behaviour: { ...site.facts.door['D-02']?.behaviour, releaseS } } },
+      seen,
+      phone,
+    })
     const seen = site.facts.rev
     await batch([behaviour(6, 'phone-one', seen), behaviour(7, 'phone-one', seen)])
     expect(Object.values(site.facts.question)).toEqual([])
     expect(site.facts.door['D-02']?.behaviour.releaseS).toBe(7)
     await site.restart() // what was known about the phone is kept
-    inka = (await site.ask('POST', '/sign-in', { name: 'inka', password: 'long enough 2' }, '')).headers.get('set-cookie')?.split(';')[0] ?? ''
+    inka =
+      (await site.ask('POST', '/sign-in', { name: 'inka', password: 'long enough 2' }, '')).headers
+        .get('set-cookie')
+        ?.split(';')[0] ?? ''
     const { results } = await batch([behaviour(8, 'phone-one', seen), behaviour(9, 'phone-two', seen)])
-    expect(results).toMatchObject([{ ok: true, questions: 0 }, { ok: true, questions: 1 }])
+    expect(results).toMatchObject([
+      { ok: true, questions: 0 },
+      { ok: true, questions: 1 },
+    ])
     expect(site.facts.door['D-02']?.behaviour.releaseS).toBe(8)
-    await site.ask('POST', '/commands', { id: v7(), name: 'question.settle', payload: { id: Object.keys(site.facts.question)[0], takeOffered: false }, seen: site.facts.rev })
+    await site.ask('POST', '/commands', {
+      id: v7(),
+      name: 'question.settle',
+      payload: { id: Object.keys(site.facts.question)[0], takeOffered: false },
+      seen: site.facts.rev,
+    })
   })
   it('saved to a file, they are brought in by the lead as made by the one who made them, and once', async () => {
-    const file = { format: 'rauta-waiting-1', job: site.facts.job['job']?.publicKey, by: 'inka', savedAt: new Date().toISOString(), records: [tick('tested', true, site.facts.rev)] }
+    const file = {
+      format: 'rauta-waiting-1',
+      job: site.facts.job['job']?.publicKey,
+      by: 'inka',
+      savedAt: new Date().toISOString(),
+      records: [tick('tested', true, site.facts.rev)],
+    }
     expect((await site.ask('POST', '/waiting', file, inka)).status).toBe(403)
-    expect((await site.ask('POST', '/waiting', { ...file, job: 'another' })).body).toMatchObject({ says: expect.stringContaining('another job') as string })
-    expect((await site.ask('POST', '/waiting', { ...file, by: 'nobody' })).body).toMatchObject({ says: expect.stringContaining('no account called nobody') as string })
+    expect((await site.ask('POST', '/waiting', { ...file, job: 'another' })).body).toMatchObject({
+      says: expect.stringContaining('another job') as string,
+    })
+    expect((await site.ask('POST', '/waiting', { ...file, by: 'nobody' })).body).toMatchObject({
+      says: expect.stringContaining('no account called nobody') as string,
+    })
     expect((await site.ask('POST', '/waiting', file)).body).toMatchObject({ results: [{ ok: true, repeated: false }] })
     expect(site.facts.tick['D-01/W1']?.tested).toMatchObject({ by: 'inka' })
     expect((await site.ask('POST', '/waiting', file)).body).toMatchObject({ results: [{ ok: true, repeated: true }] })
-    const last = ((await site.ask('GET', `/changes?after=${site.facts.rev - 1}`)).body as { entries: { says: string; by: string }[] }).entries[0]
+    const last = (
+      (await site.ask('GET', `/changes?after=${site.facts.rev - 1}`)).body as {
+        entries: { says: string; by: string }[]
+      }
+    ).entries[0]
     expect(last).toMatchObject({ by: 'inka', says: expect.stringContaining('brought in by lead') as string })
   })
   it('the changes say of which job they are, so that a phone does not mix two', async () => {

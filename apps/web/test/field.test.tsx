@@ -1,7 +1,11 @@
 import './idb'
 import { act, fireEvent, render, screen, within } from '@testing-library/react'
 
-jest.mock('expo-router', () => ({ router: { push: () => undefined, replace: () => undefined }, usePathname: () => '/x', Link: ({ children }: { children: unknown }) => children }))
+jest.mock('expo-router', () => ({
+  router: { push: () => undefined, replace: () => undefined },
+  usePathname: () => '/x',
+  Link: ({ children }: { children: unknown }) => children,
+}))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
 import { AtHandPage } from '../src/places/job/AtHandPage'
@@ -21,11 +25,43 @@ import { smallJob } from './small'
 
 const sent: [string, unknown][] = []
 let answers: Record<string, unknown> = {}
-const press = (name: string | RegExp, at = 0) => act(async () => { fireEvent.click(screen.getAllByRole('button', { name })[at] as HTMLElement) })
-const tap = (role: 'checkbox' | 'radio', name: string | RegExp) => act(async () => { fireEvent.click(screen.getAllByRole(role, { name })[0] as HTMLElement) })
-const type = (name: string | RegExp, value: string) => act(async () => { fireEvent.change(screen.getAllByRole('textbox', { name })[0] as HTMLElement, { target: { value } }) })
-const load = (more: [string, unknown][] = []) => { const facts = smallJob(more); useJob.setState({ base: facts, facts, ready: true, connection: 'live', outbox: [], send: async (name, payload) => { sent.push([name, payload]); return null } }) }
-const waiting = (over: Partial<Waiting>): Waiting => ({ id: String(over.seq), seq: 1, name: 'tick.set', payload: { door: 'D-01', cable: 'W1', what: 'pulled', done: true }, seen: 0, by: 'vesa', job: '', madeAt: 0, ...over })
+const press = (name: string | RegExp, at = 0) =>
+  act(async () => {
+    fireEvent.click(screen.getAllByRole('button', { name })[at] as HTMLElement)
+  })
+const tap = (role: 'checkbox' | 'radio', name: string | RegExp) =>
+  act(async () => {
+    fireEvent.click(screen.getAllByRole(role, { name })[0] as HTMLElement)
+  })
+const type = (name: string | RegExp, value: string) =>
+  act(async () => {
+    fireEvent.change(screen.getAllByRole('textbox', { name })[0] as HTMLElement, { target: { value } })
+  })
+const load = (more: [string, unknown][] = []) => {
+  const facts = smallJob(more)
+  useJob.setState({
+    base: facts,
+    facts,
+    ready: true,
+    connection: 'live',
+    outbox: [],
+    send: async (name, payload) => {
+      sent.push([name, payload])
+      return null
+    },
+  })
+}
+const waiting = (over: Partial<Waiting>): Waiting => ({
+  id: String(over.seq),
+  seq: 1,
+  name: 'tick.set',
+  payload: { door: 'D-01', cable: 'W1', what: 'pulled', done: true },
+  seen: 0,
+  by: 'vesa',
+  job: '',
+  madeAt: 0,
+  ...over,
+})
 
 beforeEach(() => {
   sent.length = 0
@@ -33,7 +69,14 @@ beforeEach(() => {
   load()
   useSession.setState({ me: { state: 'in', name: 'vesa', role: 'lead' }, expired: false })
   useOffline.setState({ secure: true, installed: true, lasting: false, newer: null })
-  globalThis.fetch = jest.fn(async (url: string) => { const answer = answers[url.replace('/api/v1', '')]; return { ok: answer !== undefined, status: answer === undefined ? 404 : 200, json: async () => answer ?? { says: 'Not here any more.' } } as Response }) as never
+  globalThis.fetch = jest.fn(async (url: string) => {
+    const answer = answers[url.replace('/api/v1', '')]
+    return {
+      ok: answer !== undefined,
+      status: answer === undefined ? 404 : 200,
+      json: async () => answer ?? { says: 'Not here any more.' },
+    } as Response
+  }) as never
 })
 
 describe('wiring in the installer’s hand', () => {
@@ -92,7 +135,10 @@ describe('cabinets and what must be at hand', () => {
     await type('From whom', 'The store')
     await type('By when', '2026-12-01')
     await press('Keep')
-    expect(sent).toEqual([['procured.set', { id: 'tool-network-lead', got: true }], ['procured.set', { id: 'tool-network-lead', from: 'The store', due: '2026-12-01' }]])
+    expect(sent).toEqual([
+      ['procured.set', { id: 'tool-network-lead', got: true }],
+      ['procured.set', { id: 'tool-network-lead', from: 'The store', due: '2026-12-01' }],
+    ])
   })
   it('what is got goes out of sight, and comes back when everything is asked for', async () => {
     load([['procured.set', { id: 'tool-network-lead', got: true }]])
@@ -102,15 +148,63 @@ describe('cabinets and what must be at hand', () => {
     expect(screen.getByRole('checkbox', { name: 'Network lead' }).getAttribute('aria-checked')).toBe('true')
   })
   it('a controller may be fed on from another, over a run', async () => {
-    load([['controller.put', { id: 'a2', ref: 'A2', sheet: 'controller-2', cabinet: 'Loft', supply: 'supply-5', address: '', serial: '', mac: '' }]])
+    load([
+      [
+        'controller.put',
+        {
+          id: 'a2',
+          ref: 'A2',
+          sheet: 'controller-2',
+          cabinet: 'Loft',
+          supply: 'supply-5',
+          address: '',
+          serial: '',
+          mac: '',
+        },
+      ],
+    ])
     render(<ControllerForm id="a2" />)
-    await act(async () => { fireEvent.change(screen.getByLabelText('Supply'), { target: { value: 'from/a1' } }) })
+    await act(async () => {
+      fireEvent.change(screen.getByLabelText('Supply'), { target: { value: 'from/a1' } })
+    })
     await type('Run from it, m', '12')
     await press('Keep the controller')
-    expect(sent[0]).toMatchObject(['controller.put', { id: 'a2', fedFrom: { controller: 'a1', lengthM: 12, type: { mm2: 1.5 } } }])
+    expect(sent[0]).toMatchObject([
+      'controller.put',
+      { id: 'a2', fedFrom: { controller: 'a1', lengthM: 12, type: { mm2: 1.5 } } },
+    ])
   })
   it('a device is moved along its bus', async () => {
-    load([['controller.put', { id: 'a8', ref: 'A8', sheet: 'controller-8', cabinet: 'Loft', supply: 'supply-10', address: '', serial: '', mac: '' }], ['door.add', { id: 'D-09', fields: { ref: 'D-09', name: 'Bus', from: 'out', to: 'in', handle: true, hardware: { entryReader: 'reader-bus', exitReader: 'reader-bus', lock: 'strike-secure' } } }], ['door.placeProposed', { id: 'D-09', controller: 'a8' }]])
+    load([
+      [
+        'controller.put',
+        {
+          id: 'a8',
+          ref: 'A8',
+          sheet: 'controller-8',
+          cabinet: 'Loft',
+          supply: 'supply-10',
+          address: '',
+          serial: '',
+          mac: '',
+        },
+      ],
+      [
+        'door.add',
+        {
+          id: 'D-09',
+          fields: {
+            ref: 'D-09',
+            name: 'Bus',
+            from: 'out',
+            to: 'in',
+            handle: true,
+            hardware: { entryReader: 'reader-bus', exitReader: 'reader-bus', lock: 'strike-secure' },
+          },
+        },
+      ],
+      ['door.placeProposed', { id: 'D-09', controller: 'a8' }],
+    ])
     const plan = busPlans(useJob.getState().facts, sheetsFor(useJob.getState().facts))[0]
     if (!plan) throw new Error('no bus')
     render(<ChainPlace plan={plan} at={0} />)
@@ -122,10 +216,23 @@ describe('cabinets and what must be at hand', () => {
 describe('on paper', () => {
   it('makes the wire sheets with progress, and stops', async () => {
     jest.useFakeTimers()
-    answers = { '/wire-sheets': { id: 'p', by: 'vesa', total: 2, done: 0, state: 'running', says: 'Begins.' }, '/wire-sheets/p': { id: 'p', by: 'vesa', total: 2, done: 1, state: 'running', says: 'D-01, 1 of 2' }, '/wire-sheets/p/stop': { id: 'p', by: 'vesa', total: 2, done: 1, state: 'stopped', says: 'Stopped after 1 of 2; those are in the file.' } }
+    answers = {
+      '/wire-sheets': { id: 'p', by: 'vesa', total: 2, done: 0, state: 'running', says: 'Begins.' },
+      '/wire-sheets/p': { id: 'p', by: 'vesa', total: 2, done: 1, state: 'running', says: 'D-01, 1 of 2' },
+      '/wire-sheets/p/stop': {
+        id: 'p',
+        by: 'vesa',
+        total: 2,
+        done: 1,
+        state: 'stopped',
+        says: 'Stopped after 1 of 2; those are in the file.',
+      },
+    }
     render(<PapersPage />)
     await press(/^Make the wire sheets/)
-    await act(async () => { await jest.advanceTimersByTimeAsync(600) })
+    await act(async () => {
+      await jest.advanceTimersByTimeAsync(600)
+    })
     expect(screen.getByText('D-01, 1 of 2')).toBeTruthy()
     await press(/^Stop/)
     expect(screen.getByText(/Stopped after 1 of 2/)).toBeTruthy()
@@ -141,7 +248,13 @@ describe('on paper', () => {
 
 describe('waiting records', () => {
   it('tells mine, those of somebody else and those refused apart, in words', () => {
-    useJob.setState({ outbox: [waiting({ seq: 1 }), waiting({ seq: 2, by: 'inka' }), waiting({ seq: 3, refused: 'There is no door D-01.' })] })
+    useJob.setState({
+      outbox: [
+        waiting({ seq: 1 }),
+        waiting({ seq: 2, by: 'inka' }),
+        waiting({ seq: 3, refused: 'There is no door D-01.' }),
+      ],
+    })
     render(<WaitingPage />)
     expect(screen.getByText('1 waits for the server')).toBeTruthy()
     expect(screen.getByText(/inka must sign in on this phone/)).toBeTruthy()
@@ -159,7 +272,9 @@ describe('waiting records', () => {
   it('a file that is none is refused in words', async () => {
     render(<WaitingPage />)
     const file = Object.assign(new File(['{"x":1}'], 'x.json'), { text: async () => '{"x":1}' })
-    await act(async () => { fireEvent.change(screen.getByLabelText('File with waiting records'), { target: { files: [file] } }) })
+    await act(async () => {
+      fireEvent.change(screen.getByLabelText('File with waiting records'), { target: { files: [file] } })
+    })
     expect(screen.getByText(/holds no waiting records/)).toBeTruthy()
   })
 })

@@ -7,7 +7,9 @@ describe.each([daylight, plant])('the ground $name', (ground) => {
     expect(contrast(ground[tone], ground.paper)).toBeGreaterThanOrEqual(4.5)
     expect(contrast(ground[tone], ground.sheet)).toBeGreaterThanOrEqual(4.5)
   })
-  it('the action’s words can be read on oxide', () => { expect(contrast(ground.onOxide, ground.oxide)).toBeGreaterThanOrEqual(4.5) })
+  it('the action’s words can be read on oxide', () => {
+    expect(contrast(ground.onOxide, ground.oxide)).toBeGreaterThanOrEqual(4.5)
+  })
 })
 
 // WCAG 2.2: black on white is 21 to 1; #767676 on white is just over 4.5 to 1 (from memory).

@@ -1,5 +1,17 @@
 import { act, fireEvent, render, screen } from '@testing-library/react'
-import { applyChanges, claimSteps, emptyFacts, put, wantedConfig, type Claim, type DeviceEvent, type Facts, type Reach, type RecordKind, type RecordTypes } from '@rauta/core'
+import {
+  applyChanges,
+  claimSteps,
+  emptyFacts,
+  put,
+  wantedConfig,
+  type Claim,
+  type DeviceEvent,
+  type Facts,
+  type Reach,
+  type RecordKind,
+  type RecordTypes,
+} from '@rauta/core'
 import { commands, shippedSheets } from '@rauta/contracts'
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined }, usePathname: () => '/', Link: () => null }))
@@ -19,7 +31,17 @@ jest.mock('../src/signs/SignaturePad', () => ({ SignaturePad: () => null }))
 let facts: Facts = emptyFacts()
 const sent: [string, unknown][] = []
 function run(name: string, payload: unknown): void {
-  facts = applyChanges(facts, commands[name]?.apply(facts, payload as never, { id: `c${facts.rev}`, by: 'vesa', role: 'lead', at: 1000, sheets: shippedSheets }) ?? [], facts.rev + 1)
+  facts = applyChanges(
+    facts,
+    commands[name]?.apply(facts, payload as never, {
+      id: `c${facts.rev}`,
+      by: 'vesa',
+      role: 'lead',
+      at: 1000,
+      sheets: shippedSheets,
+    }) ?? [],
+    facts.rev + 1,
+  )
 }
 function have<K extends RecordKind>(kind: K, record: RecordTypes[K]): void {
   facts = applyChanges(facts, [put(facts, kind, record)], facts.rev + 1)
@@ -28,36 +50,116 @@ function show(): void {
   useJob.setState({ base: facts, facts, ready: true, connection: 'live', outbox: [] })
 }
 
-const reach: Reach = { id: 'a1', address: '10.1.1.21', serial: 'S1', mac: 'M1', firmware: '3.1', firmwareAccepted: { by: 'vesa', at: 1 }, owned: true, erasedAt: 1, clockOffsetMs: 300, clockCheckedAt: 1, zoneHeld: '<+00>0', boot: 'b1', lastAnswerAt: 1, silentMs: 0, says: '' }
-const claim = (state: Claim['steps'][number]['state'], at: Claim['steps'][number]['name'], says: string, resetStep = -1): Claim => ({
+const reach: Reach = {
+  id: 'a1',
+  address: '10.1.1.21',
+  serial: 'S1',
+  mac: 'M1',
+  firmware: '3.1',
+  firmwareAccepted: { by: 'vesa', at: 1 },
+  owned: true,
+  erasedAt: 1,
+  clockOffsetMs: 300,
+  clockCheckedAt: 1,
+  zoneHeld: '<+00>0',
+  boot: 'b1',
+  lastAnswerAt: 1,
+  silentMs: 0,
+  says: '',
+}
+const claim = (
+  state: Claim['steps'][number]['state'],
+  at: Claim['steps'][number]['name'],
+  says: string,
+  resetStep = -1,
+): Claim => ({
   id: 'a1',
   found: 'f',
   eraseAgreed: null,
   resetStep,
   startedBy: 'vesa',
-  steps: claimSteps.map((name, i) => ({ name, at: 1, ...(claimSteps.indexOf(at) > i ? { state: 'done' as const, says: 'well' } : name === at ? { state, says } : { state: 'todo' as const, says: '' }) })),
+  steps: claimSteps.map((name, i) => ({
+    name,
+    at: 1,
+    ...(claimSteps.indexOf(at) > i
+      ? { state: 'done' as const, says: 'well' }
+      : name === at
+        ? { state, says }
+        : { state: 'todo' as const, says: '' }),
+  })),
 })
 
 beforeEach(() => {
   facts = emptyFacts()
   sent.length = 0
-  run('job.create', { name: 'North pier', client: '', site: '', zone: 'UTC', network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' }, publicKey: '' })
+  run('job.create', {
+    name: 'North pier',
+    client: '',
+    site: '',
+    zone: 'UTC',
+    network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' },
+    publicKey: '',
+  })
   run('area.put', { id: 'o', code: 'O', name: 'Outside' })
-  run('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-2', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.21', serial: 'S1', mac: '' })
-  run('door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Front', from: 'o', to: 'o', handle: true, hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' } } })
+  run('controller.put', {
+    id: 'a1',
+    ref: 'A1',
+    sheet: 'controller-2',
+    cabinet: 'Riser',
+    supply: 'supply-5',
+    address: '10.1.1.21',
+    serial: 'S1',
+    mac: '',
+  })
+  run('door.add', {
+    id: 'D-01',
+    fields: {
+      ref: 'D-01',
+      name: 'Front',
+      from: 'o',
+      to: 'o',
+      handle: true,
+      hardware: { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' },
+    },
+  })
   run('door.placeProposed', { id: 'D-01', controller: 'a1' })
   run('schedule.put', { id: 's', name: 'Day', periods: [] })
   run('group.put', { id: 'g', name: 'Crew' })
   run('rule.put', { id: 'r', group: 'g', doors: ['D-01'], schedule: 's' })
-  run('testCards.put', { id: 'kit', good: { facility: 9, number: 1 }, lost: { facility: 9, number: 2 }, outOfHours: { facility: 9, number: 3 }, unknown: { facility: 9, number: 4 } })
-  have('found', { id: 'f', address: '192.168.90.20', port: 80, name: '', model: 'controller-2', serial: 'S1', mac: '02:00', routable: true, ownership: 'factory', holds: { doors: 2, people: 57, rules: 0, schedules: 0 }, seenAt: 1, controller: 'a1' })
+  run('testCards.put', {
+    id: 'kit',
+    good: { facility: 9, number: 1 },
+    lost: { facility: 9, number: 2 },
+    outOfHours: { facility: 9, number: 3 },
+    unknown: { facility: 9, number: 4 },
+  })
+  have('found', {
+    id: 'f',
+    address: '192.168.90.20',
+    port: 80,
+    name: '',
+    model: 'controller-2',
+    serial: 'S1',
+    mac: '02:00',
+    routable: true,
+    ownership: 'factory',
+    holds: { doors: 2, people: 57, rules: 0, schedules: 0 },
+    seenAt: 1,
+    controller: 'a1',
+  })
   useSession.setState({ me: { state: 'in', name: 'vesa', role: 'lead' }, expired: false })
-  useJob.setState({ send: async (name, payload) => { sent.push([name, payload]); return null } })
+  useJob.setState({
+    send: async (name, payload) => {
+      sent.push([name, payload])
+      return null
+    },
+  })
 })
 const loaded = () => {
   have('reach', reach)
   const controller = facts.controller['a1']
-  if (controller) have('held', { id: 'a1', config: wantedConfig(facts, controller, shippedSheets).config, readAt: 1, fault: '' })
+  if (controller)
+    have('held', { id: 'a1', config: wantedConfig(facts, controller, shippedSheets).config, readAt: 1, fault: '' })
 }
 const press = async (name: string | RegExp) => {
   await act(async () => {
@@ -115,11 +217,24 @@ describe('loading', () => {
     await act(async () => {
       fireEvent.click(screen.getByRole('checkbox', { name: /^A1 / }))
     })
-    expect(screen.getByRole('button', { name: 'Load and read back, 0 of 1' }).getAttribute('aria-disabled')).toBe('true')
+    expect(screen.getByRole('button', { name: 'Load and read back, 0 of 1' }).getAttribute('aria-disabled')).toBe(
+      'true',
+    )
   })
   it('shows a load that runs and can be stopped', async () => {
     loaded()
-    have('load', { id: 'l', controller: 'a1', state: 'running', total: 10, done: 4, says: '4 of 10 sent', by: 'v', startedAt: 1, endedAt: 0, digest: '' })
+    have('load', {
+      id: 'l',
+      controller: 'a1',
+      state: 'running',
+      total: 10,
+      done: 4,
+      says: '4 of 10 sent',
+      by: 'v',
+      startedAt: 1,
+      endedAt: 0,
+      digest: '',
+    })
     show()
     render(<LoadPage />)
     expect(screen.getByRole('progressbar').getAttribute('aria-valuenow')).toBe('40')
@@ -129,7 +244,21 @@ describe('loading', () => {
 })
 
 describe('proving', () => {
-  const granted: DeviceEvent = { id: 'e', controller: 'a1', boot: 'b1', seq: 1, at: 2000, received: 2001, offsetMs: 0, kind: 'granted', door: 'D-01', reader: 'R1', card: '090001', state: 'granted', says: 'Released for Test card at R1' }
+  const granted: DeviceEvent = {
+    id: 'e',
+    controller: 'a1',
+    boot: 'b1',
+    seq: 1,
+    at: 2000,
+    received: 2001,
+    offsetMs: 0,
+    kind: 'granted',
+    door: 'D-01',
+    reader: 'R1',
+    card: '090001',
+    state: 'granted',
+    says: 'Released for Test card at R1',
+  }
   it('gives one instruction at a time and begins the test', async () => {
     loaded()
     show()
@@ -161,7 +290,11 @@ describe('proving', () => {
     loaded()
     show()
     render(<ProveList />)
-    expect(screen.getByRole('button', { name: /^Prove D-01 Front: 11 of 11 tests left|^Prove D-01 Front: 1\d of 1\d tests left/ })).toBeTruthy()
+    expect(
+      screen.getByRole('button', {
+        name: /^Prove D-01 Front: 11 of 11 tests left|^Prove D-01 Front: 1\d of 1\d tests left/,
+      }),
+    ).toBeTruthy()
   })
 })
 

@@ -7,7 +7,29 @@ import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
 
 const job = { id: 'job', name: 'J', publicKey: 'key-1', zone: 'UTC' } as Job
-const door = { id: 'D', ref: 'D', name: 'd', from: 'a', to: 'b', escapeRoute: false, passagesPerDay: 0, walk: 1, handle: false, parts: [], cables: [{ id: 'W1', part: 'R1', type: { kind: 'awg', gauge: 22, cores: 6 }, lengthM: 3 }], placement: null, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true }, testCardsOff: false } as Door
+const door = {
+  id: 'D',
+  ref: 'D',
+  name: 'd',
+  from: 'a',
+  to: 'b',
+  escapeRoute: false,
+  passagesPerDay: 0,
+  walk: 1,
+  handle: false,
+  parts: [],
+  cables: [{ id: 'W1', part: 'R1', type: { kind: 'awg', gauge: 22, cores: 6 }, lengthM: 3 }],
+  placement: null,
+  behaviour: {
+    releaseS: 5,
+    heldOpenS: 20,
+    relockDelayS: 0,
+    contactIdle: 'closed',
+    exitIdle: 'open',
+    forcedAlarm: true,
+  },
+  testCardsOff: false,
+} as Door
 const tick = (what: string) => useJob.getState().send('tick.set', { door: 'D', cable: 'W1', what, done: true })
 type Sent = { id: string; name: string; payload: { what?: string }; waitedMs?: number }
 
@@ -18,11 +40,30 @@ function server() {
     if (state.away) throw new TypeError('no network')
     const answer = (status: number, body: unknown) => ({ ok: status < 400, status, json: async () => body }) as Response
     if (state.signedOut) return answer(401, { says: 'Sign in first.' })
-    if (init?.method !== 'POST') return answer(200, path.endsWith('/facts') ? { rev: 3, records: [{ kind: 'job', data: { ...job, publicKey: state.job } }, { kind: 'door', data: door }] } : { entries: [], rev: 0, job: state.job })
+    if (init?.method !== 'POST')
+      return answer(
+        200,
+        path.endsWith('/facts')
+          ? {
+              rev: 3,
+              records: [
+                { kind: 'job', data: { ...job, publicKey: state.job } },
+                { kind: 'door', data: door },
+              ],
+            }
+          : { entries: [], rev: 0, job: state.job },
+      )
     const body = JSON.parse(init.body ?? '{}') as Sent & { records?: Sent[] }
     if (body.records) {
       if (!state.refuse) state.got.push(...body.records)
-      return answer(200, { rev: 0, results: body.records.map((r) => (state.refuse ? { id: r.id, ok: false, says: 'No.' } : { id: r.id, ok: true, rev: 0, repeated: false, questions: 0 })) })
+      return answer(200, {
+        rev: 0,
+        results: body.records.map((r) =>
+          state.refuse
+            ? { id: r.id, ok: false, says: 'No.' }
+            : { id: r.id, ok: true, rev: 0, repeated: false, questions: 0 },
+        ),
+      })
     }
     if (state.refuse) return answer(409, { says: 'No.', field: 'what' })
     state.got.push(body)
@@ -48,8 +89,15 @@ describe('what is recorded while the server is away', () => {
     await tick('pulled')
     await tick('tested')
     expect(useJob.getState().connection).toBe('away')
-    expect(useJob.getState().facts.tick['D/W1']).toMatchObject({ pulled: { by: 'inka' }, tested: { by: 'inka' }, ended: null })
-    expect((await allWaiting()).map((w) => [(w.payload as { what: string }).what, w.by, w.job])).toEqual([['pulled', 'inka', 'key-1'], ['tested', 'inka', 'key-1']])
+    expect(useJob.getState().facts.tick['D/W1']).toMatchObject({
+      pulled: { by: 'inka' },
+      tested: { by: 'inka' },
+      ended: null,
+    })
+    expect((await allWaiting()).map((w) => [(w.payload as { what: string }).what, w.by, w.job])).toEqual([
+      ['pulled', 'inka', 'key-1'],
+      ['tested', 'inka', 'key-1'],
+    ])
     s.away = false
     await useJob.getState().flush()
     expect(s.got.map((r) => r.payload.what)).toEqual(['pulled', 'tested'])
@@ -68,7 +116,9 @@ describe('what is recorded while the server is away', () => {
   it('is not shown as kept where the browser keeps nothing', async () => {
     const s = server()
     s.away = true
-    const failing = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => { throw new DOMException('full', 'QuotaExceededError') })
+    const failing = jest.spyOn(IDBObjectStore.prototype, 'add').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
     await expect(tick('pulled')).rejects.toMatchObject({ says: expect.stringContaining('keeps nothing') as string })
     failing.mockRestore()
     expect(outbox()).toEqual([])

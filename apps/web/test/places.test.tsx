@@ -113,7 +113,9 @@ describe('planning', () => {
     expect(sent[0]).toMatchObject(['door.place', { id: 'D-01', placement: { terminals: { 'C1.a': '18' } } }])
   })
   it('tells what a move would do to the findings before it is made', async () => {
-    const facts = smallJob([['door.place', { id: 'D-02', placement: { controller: 'a1', portGroup: 'B', terminals: { 'R1.d0': '18' } } }]])
+    const facts = smallJob([
+      ['door.place', { id: 'D-02', placement: { controller: 'a1', portGroup: 'B', terminals: { 'R1.d0': '18' } } }],
+    ])
     useJob.setState({ facts })
     render(<PlanPage id="D-01" />)
     await press(/^Move C1 contact/)
@@ -149,7 +151,10 @@ describe('wiring', () => {
     await act(async () => {
       fireEvent.click(screen.getAllByRole('button', { name: 'Enter' })[0] as HTMLElement)
     })
-    expect(sent).toMatchObject([['tick.set', { door: 'D-01', cable: 'W2', what: 'pulled', done: true }], ['reading.add', { door: 'D-01', cable: 'W2', kind: 'loop', value: 0.7 }]])
+    expect(sent).toMatchObject([
+      ['tick.set', { door: 'D-01', cable: 'W2', what: 'pulled', done: true }],
+      ['reading.add', { door: 'D-01', cable: 'W2', kind: 'loop', value: 0.7 }],
+    ])
   })
   it('keeps what was typed when the server refuses it', async () => {
     render(<WirePage id="D-01" part="K1" />)
@@ -166,7 +171,10 @@ describe('wiring', () => {
 
 describe('what stands around', () => {
   it('tells the connection and how many records wait', () => {
-    useJob.setState({ connection: 'away', outbox: [{ id: '1', name: 'x', payload: {}, seen: 0, seq: 1, by: 'vesa', job: '', madeAt: 0 }] })
+    useJob.setState({
+      connection: 'away',
+      outbox: [{ id: '1', name: 'x', payload: {}, seen: 0, seq: 1, by: 'vesa', job: '', madeAt: 0 }],
+    })
     render(<TopLine />)
     expect(screen.getByText('No server, 1 wait')).toBeTruthy()
     expect(screen.getByText('North pier')).toBeTruthy()

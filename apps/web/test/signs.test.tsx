@@ -6,21 +6,41 @@ import { Dial } from '../src/places/prove/Dial'
 import { BigRungs, MarkCounts, Rungs } from '../src/signs/Rungs'
 import { clockTime } from '../src/state/time'
 
-const state = (signs: Sign[]): DoorMarks => Object.fromEntries(marks.map((mark, i) => [mark, { mark, sign: signs[i] ?? 'todo', share: 0.5, says: '', findings: [] }])) as unknown as DoorMarks
+const state = (signs: Sign[]): DoorMarks =>
+  Object.fromEntries(
+    marks.map((mark, i) => [mark, { mark, sign: signs[i] ?? 'todo', share: 0.5, says: '', findings: [] }]),
+  ) as unknown as DoorMarks
 const all: Sign[] = ['given', 'stale', 'stopped', 'underWay', 'notNeeded', 'todo']
 
 describe('the rungs', () => {
   it('tell all six marks in words', () => {
     render(<Rungs state={state(all)} />)
-    expect(screen.getByRole('img').getAttribute('aria-label')).toBe('Plan given, Wire stale, Reach stopped, Load under way, Prove not needed, Sign to do')
+    expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
+      'Plan given, Wire stale, Reach stopped, Load under way, Prove not needed, Sign to do',
+    )
   })
   it('differ in shape, not only in colour', () => {
-    const shapes = all.map((sign) => { const { container, unmount } = render(<Rungs state={state([sign, sign, sign, sign, sign, sign])} />); const html = container.innerHTML.replace(/#[0-9a-fA-F]{6}/g, '').replace(/fill="[^"]*"/g, '').replace(/aria-label="[^"]*"/, ''); unmount(); return html })
+    const shapes = all.map((sign) => {
+      const { container, unmount } = render(<Rungs state={state([sign, sign, sign, sign, sign, sign])} />)
+      const html = container.innerHTML
+        .replace(/#[0-9a-fA-F]{6}/g, '')
+        .replace(/fill="[^"]*"/g, '')
+        .replace(/aria-label="[^"]*"/, '')
+      unmount()
+      return html
+    })
     expect(new Set(shapes).size).toBe(all.length - 0)
   })
   it('stand with their words at the head of a door', () => {
     render(<BigRungs state={state(all)} />)
-    expect(screen.getAllByRole('listitem').map((i) => i.getAttribute('aria-label'))).toEqual(['Plan: given', 'Wire: stale', 'Reach: stopped', 'Load: under way', 'Prove: not needed', 'Sign: to do'])
+    expect(screen.getAllByRole('listitem').map((i) => i.getAttribute('aria-label'))).toEqual([
+      'Plan: given',
+      'Wire: stale',
+      'Reach: stopped',
+      'Load: under way',
+      'Prove: not needed',
+      'Sign: to do',
+    ])
   })
   it('count the doors', () => {
     render(<MarkCounts counts={{ plan: 4, wire: 3, reach: 2, load: 2, prove: 1, sign: 0 }} total={4} />)
@@ -40,7 +60,13 @@ it('a dial shows its seconds and the window they should end in', () => {
 })
 
 it('reads numbers as a fitter types them', () => {
-  expect([numberIn('1,14'), numberIn(' 35 '), numberIn('-2'), numberIn('35 m'), numberIn('')]).toEqual([1.14, 35, -2, null, null])
+  expect([numberIn('1,14'), numberIn(' 35 '), numberIn('-2'), numberIn('35 m'), numberIn('')]).toEqual([
+    1.14,
+    35,
+    -2,
+    null,
+    null,
+  ])
 })
 
 it('tells times in the site’s zone, to a tenth where it matters', () => {

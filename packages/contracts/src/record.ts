@@ -12,10 +12,20 @@ export interface RecordFile {
 }
 
 export const recordFileSchema = {
-  type: 'object', required: ['format', 'job', 'door', 'head', 'publicKey', 'chain'],
+  type: 'object',
+  required: ['format', 'job', 'door', 'head', 'publicKey', 'chain'],
   properties: {
-    format: { const: 'rauta-record/1' }, head: { type: 'string' }, publicKey: { type: 'string' },
-    job: { type: 'object', required: ['name'] }, door: { type: 'object', required: ['ref', 'name'] },
-    chain: { type: 'array', items: { type: 'object', required: ['id', 'door', 'n', 'previous', 'kind', 'at', 'by', 'body', 'hash', 'signature'] } },
+    format: { const: 'rauta-record/1' },
+    head: { type: 'string' },
+    publicKey: { type: 'string' },
+    job: { type: 'object', required: ['name'] },
+    door: { type: 'object', required: ['ref', 'name'] },
+    chain: {
+      type: 'array',
+      items: {
+        type: 'object',
+        required: ['id', 'door', 'n', 'previous', 'kind', 'at', 'by', 'body', 'hash', 'signature'],
+      },
+    },
   },
 } as const

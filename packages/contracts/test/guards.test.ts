@@ -1,4 +1,20 @@
-import { checkOff, expectedReading, marksOf, plannedOf, releaseOf, scriptFor, standings, stateOf, supplyReport, testDigest, defaultPowerPlan, signBasis, type Controller, type Door, type Proof } from '@rauta/core'
+import {
+  checkOff,
+  expectedReading,
+  marksOf,
+  plannedOf,
+  releaseOf,
+  scriptFor,
+  standings,
+  stateOf,
+  supplyReport,
+  testDigest,
+  defaultPowerPlan,
+  signBasis,
+  type Controller,
+  type Door,
+  type Proof,
+} from '@rauta/core'
 import { proofChanges } from '../src'
 import { magnetHardware, sheets, smallJob, strikeHardware, type World } from './world'
 
@@ -6,26 +22,52 @@ import { magnetHardware, sheets, smallJob, strikeHardware, type World } from './
 
 const marks = (w: World) => marksOf(w.facts, w.door(), sheets)
 const controller = (w: World) => w.facts.controller['a1'] as Controller
-const test = (w: World, id: string) => scriptFor(w.facts, w.door(), sheets).find((t) => t.id === id) as ReturnType<typeof scriptFor>[number]
-const standing = (w: World, wanted = w.wanted(), held = w.facts.held['a1']?.config ?? {}) => (id: string) => standings(w.facts, w.door(), sheets, wanted, held).find((s) => s.test.id === id)?.state
+const test = (w: World, id: string) =>
+  scriptFor(w.facts, w.door(), sheets).find((t) => t.id === id) as ReturnType<typeof scriptFor>[number]
+const standing =
+  (w: World, wanted = w.wanted(), held = w.facts.held['a1']?.config ?? {}) =>
+  (id: string) =>
+    standings(w.facts, w.door(), sheets, wanted, held).find((s) => s.test.id === id)?.state
 
 /** Everything measured and ticked, but for what `except` says. */
 function wired(w: World, except: { cable?: string; what?: string } = {}): void {
   for (const c of w.door().cables) {
-    for (const what of ['pulled', 'ended', 'tested']) if (!(c.id === except.cable && what === except.what)) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
+    for (const what of ['pulled', 'ended', 'tested'])
+      if (!(c.id === except.cable && what === except.what))
+        w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
     const kinds = c.part === 'K1' ? (['loop', 'voltsRest', 'voltsDriven'] as const) : (['loop'] as const)
-    for (const kind of kinds) w.do('reading.add', { id: `${c.id}${kind}`, door: 'D-01', cable: c.id, kind, value: expectedReading(w.door(), c.id, kind, plannedOf(w.facts, sheets))?.value })
+    for (const kind of kinds)
+      w.do('reading.add', {
+        id: `${c.id}${kind}`,
+        door: 'D-01',
+        cable: c.id,
+        kind,
+        value: expectedReading(w.door(), c.id, kind, plannedOf(w.facts, sheets))?.value,
+      })
   }
-  for (const item of checkOff(controller(w), w.facts, sheets)) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
+  for (const item of checkOff(controller(w), w.facts, sheets))
+    w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
 }
-const prove = (w: World, id: string, proof: string, at = w.now) => w.take(proofChanges(w.facts, w.door(), id, { verdict: 'passed', says: '', evidence: [] }, { id: proof, by: 'v', role: 'engineer', at, sheets }))
+const prove = (w: World, id: string, proof: string, at = w.now) =>
+  w.take(
+    proofChanges(
+      w.facts,
+      w.door(),
+      id,
+      { verdict: 'passed', says: '', evidence: [] },
+      { id: proof, by: 'v', role: 'engineer', at, sheets },
+    ),
+  )
 
 describe('Wire', () => {
   it.each(['pulled', 'ended', 'tested'])('is not given while one cable is not %s', (what) => {
     const w = smallJob()
     const cable = w.door().cables[0]?.id ?? ''
     wired(w, { cable, what })
-    expect(marks(w).wire).toMatchObject({ sign: 'underWay', says: expect.stringContaining(`${cable} to R1 is still to be ${what}`) as string })
+    expect(marks(w).wire).toMatchObject({
+      sign: 'underWay',
+      says: expect.stringContaining(`${cable} to R1 is still to be ${what}`) as string,
+    })
     w.do('tick.set', { door: 'D-01', cable, what, done: true })
     expect(marks(w).wire.sign).toBe('given')
   })
@@ -40,7 +82,17 @@ describe('a proof counts', () => {
     w.do('door.edit', { id: 'D-01', fields: { behaviour: { ...w.door().behaviour, releaseS: 8 } } })
     return w
   }
-  const proofOf = (w: World, digest: string): Proof => ({ id: 'p', door: 'D-01', test: 'release-time', verdict: 'passed', says: '', digest, evidence: [], by: 'v', at: 1 })
+  const proofOf = (w: World, digest: string): Proof => ({
+    id: 'p',
+    door: 'D-01',
+    test: 'release-time',
+    verdict: 'passed',
+    says: '',
+    digest,
+    evidence: [],
+    by: 'v',
+    at: 1,
+  })
 
   it('only where it proved both what is wanted and what is held', () => {
     const w = unsent()
@@ -61,7 +113,13 @@ describe('a proof counts', () => {
     expect(marks(w).prove.sign).toBe('given')
     const terminals = { ...w.door().placement?.terminals }
     const [contact = '', button = ''] = [terminals['C1.a'], terminals['X1.a']]
-    w.put('door', { ...w.door(), placement: { ...(w.door().placement as NonNullable<Door['placement']>), terminals: { ...terminals, 'C1.a': button, 'X1.a': contact } } })
+    w.put('door', {
+      ...w.door(),
+      placement: {
+        ...(w.door().placement as NonNullable<Door['placement']>),
+        terminals: { ...terminals, 'C1.a': button, 'X1.a': contact },
+      },
+    })
     expect(standing(w)('exit-button')).toBe('stale')
     expect(standing(w)('good-card')).toBe('stale')
     expect(standing(w)('unknown-card')).toBe('passed')
@@ -77,7 +135,8 @@ describe('a signature', () => {
     for (const t of scriptFor(w.facts, w.door(), sheets)) if (!t.notApplicable) prove(w, t.id, `p-${t.id}`)
     const tests = () => standings(w.facts, w.door(), sheets, w.wanted(), w.facts.held['a1']?.config ?? {})
     const basis = signBasis(w.facts, w.door(), tests())
-    for (const role of ['engineer', 'witness'] as const) w.put('signature', { id: role, door: 'D-01', role, name: role, stroke: '', head: '', basis, snags: [], at: 1 })
+    for (const role of ['engineer', 'witness'] as const)
+      w.put('signature', { id: role, door: 'D-01', role, name: role, stroke: '', head: '', basis, snags: [], at: 1 })
     expect(marks(w).sign.sign).toBe('given')
     // The same test passed once more is another proof than the one that was signed.
     prove(w, 'holds', 'p-holds-again', w.now + 1000)
@@ -91,11 +150,31 @@ describe('a signature', () => {
     wired(w)
     for (const t of scriptFor(w.facts, w.door(), sheets)) if (!t.notApplicable) prove(w, t.id, `p-${t.id}`)
     const tests = standings(w.facts, w.door(), sheets, w.wanted(), w.facts.held['a1']?.config ?? {})
-    for (const role of ['engineer', 'witness'] as const) w.put('signature', { id: role, door: 'D-01', role, name: role, stroke: '', head: '', basis: signBasis(w.facts, w.door(), tests), snags: [], at: 1 })
+    for (const role of ['engineer', 'witness'] as const)
+      w.put('signature', {
+        id: role,
+        door: 'D-01',
+        role,
+        name: role,
+        stroke: '',
+        head: '',
+        basis: signBasis(w.facts, w.door(), tests),
+        snags: [],
+        at: 1,
+      })
     w.do('cable.set', { door: 'D-01', cable: w.door().cables.find((c) => c.part === 'K1')?.id, lengthM: 900 })
     expect(marks(w).plan.sign).toBe('stopped')
     expect(marks(w).sign.sign).toBe('stale')
-    expect(() => w.do('sign', { id: 's', door: 'D-01', as: 'engineer', name: 'x', stroke: 'M10 10 L20 20 L30 10', head: 'f'.repeat(64) })).toThrow('cannot be signed')
+    expect(() =>
+      w.do('sign', {
+        id: 's',
+        door: 'D-01',
+        as: 'engineer',
+        name: 'x',
+        stroke: 'M10 10 L20 20 L30 10',
+        head: 'f'.repeat(64),
+      }),
+    ).toThrow('cannot be signed')
   })
 })
 
@@ -116,7 +195,16 @@ describe('a test', () => {
 
 describe('a supervised input', () => {
   const ohms = { shortBelow: 500, closedBelow: 1700, cutAbove: 6000 }
-  it.each([[0, 'short'], [499, 'short'], [500, 'closed'], [1699, 'closed'], [1700, 'open'], [6000, 'open'], [6001, 'cut'], [Infinity, 'cut']] as const)('takes %s Ω for %s', (ohm, state) => {
+  it.each([
+    [0, 'short'],
+    [499, 'short'],
+    [500, 'closed'],
+    [1699, 'closed'],
+    [1700, 'open'],
+    [6000, 'open'],
+    [6001, 'cut'],
+    [Infinity, 'cut'],
+  ] as const)('takes %s Ω for %s', (ohm, state) => {
     expect(stateOf(ohm, ohms)).toBe(state)
   })
 })
@@ -124,7 +212,9 @@ describe('a supervised input', () => {
 describe('on battery and in a fire', () => {
   const moved = (hardware: Record<string, string>) => {
     const w = smallJob(hardware, { handle: true })
-    const report = (movements: number) => supplyReport(controller(w), [w.door()], sheets, { ...defaultPowerPlan('a1'), movements }).battery?.need.arithmeticAh ?? 0
+    const report = (movements: number) =>
+      supplyReport(controller(w), [w.door()], sheets, { ...defaultPowerPlan('a1'), movements }).battery?.need
+        .arithmeticAh ?? 0
     return report(1000) - report(0)
   }
   it('only fail-secure locks take more when they move: a fail-safe one lets go', () => {
@@ -132,13 +222,29 @@ describe('on battery and in a fire', () => {
     expect(moved(magnetHardware)).toBe(0)
   })
   it('the fire relay frees what hangs on its supply, and never a wireless lock', () => {
-    const fire = (w: World, id: string) => releaseOf(w.door(), w.facts.controller[id], sheets, { ...defaultPowerPlan(id), fireRelay: true })?.find((a) => a.case === 'fire')
+    const fire = (w: World, id: string) =>
+      releaseOf(w.door(), w.facts.controller[id], sheets, { ...defaultPowerPlan(id), fireRelay: true })?.find(
+        (a) => a.case === 'fire',
+      )
     expect(fire(smallJob(), 'a1')).toMatchObject({ in: 'free', out: 'free' })
     expect(fire(smallJob(strikeHardware, { handle: true }), 'a1')).toMatchObject({ in: 'shut', out: 'handle' })
     const w = smallJob({}, { handle: true })
-    w.do('controller.put', { id: 'a7', ref: 'A7', sheet: 'controller-radio', cabinet: 'Riser', supply: 'supply-5', address: '', serial: '', mac: '' })
+    w.do('controller.put', {
+      id: 'a7',
+      ref: 'A7',
+      sheet: 'controller-radio',
+      cabinet: 'Riser',
+      supply: 'supply-5',
+      address: '',
+      serial: '',
+      mac: '',
+    })
     w.do('door.edit', { id: 'D-01', fields: { hardware: { lock: 'wireless-handle' } } })
     w.do('door.placeProposed', { id: 'D-01', controller: 'a7' })
-    expect(fire(w, 'a7')).toMatchObject({ in: 'works', out: 'works', says: expect.stringContaining('does not reach a wireless lock') as string })
+    expect(fire(w, 'a7')).toMatchObject({
+      in: 'works',
+      out: 'works',
+      says: expect.stringContaining('does not reach a wireless lock') as string,
+    })
   })
 })

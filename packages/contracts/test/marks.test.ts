@@ -1,6 +1,6 @@
 import { marksOf, marks, nextMark, workedConfigs, type Mark } from '@rauta/core'
 import { commands } from '../src'
-import type { World } from './world';
+import type { World } from './world'
 import { sheets, smallJob, strikeHardware } from './world'
 
 const of = (w: World, id = 'D-01') => marksOf(w.facts, w.door(id), sheets)
@@ -22,7 +22,14 @@ describe('the six marks', () => {
   })
   it('come one after the other as the work is done', () => {
     const w = smallJob()
-    expect(signs(w)).toMatchObject({ plan: 'given', wire: 'todo', reach: 'todo', load: 'todo', prove: 'todo', sign: 'todo' })
+    expect(signs(w)).toMatchObject({
+      plan: 'given',
+      wire: 'todo',
+      reach: 'todo',
+      load: 'todo',
+      prove: 'todo',
+      sign: 'todo',
+    })
     w.reached('a1', { owned: false })
     expect(signs(w).reach).toBe('underWay')
     w.reached('a1', { firmwareAccepted: null })
@@ -41,7 +48,10 @@ describe('the six marks', () => {
     expect(of(w).reach).toMatchObject({ sign: 'stale', says: 'A1 has not answered for 121 s of trying.' })
     w.reached('a1', { clockOffsetMs: 3_600_000 })
     expect(of(w).reach.says).toBe('The clock of A1 is 3600.0 s off.')
-    w.put('controller', { ...(w.facts.controller['a1'] as NonNullable<World['facts']['controller'][string]>), serial: 'S9' })
+    w.put('controller', {
+      ...(w.facts.controller['a1'] as NonNullable<World['facts']['controller'][string]>),
+      serial: 'S9',
+    })
     w.reached()
     expect(of(w).reach.says).toBe('A1: another device (S1) answers at its address.')
   })
@@ -57,7 +67,12 @@ describe('the six marks', () => {
     w.reached()
     w.loaded()
     const held = w.wanted()
-    w.put('held', { id: 'a1', config: { ...held, 'door/D-01': { ...(held['door/D-01'] as object), release: 9 } }, readAt: 0, fault: '' })
+    w.put('held', {
+      id: 'a1',
+      config: { ...held, 'door/D-01': { ...(held['door/D-01'] as object), release: 9 } },
+      readAt: 0,
+      fault: '',
+    })
     expect(of(w).load).toMatchObject({ sign: 'stale', says: 'Release time: A1 holds 9 s, the job wants 5 s.' })
     w.put('held', { id: 'a1', config: {}, readAt: 0, fault: 'half an answer' })
     expect(of(w).load.says).toContain('half an answer')
@@ -66,8 +81,16 @@ describe('the six marks', () => {
     const w = smallJob()
     w.reached()
     w.loaded()
-    w.put('held', { id: 'a1', config: { ...w.wanted(), 'credential/old': { holder: 'Former', card: '0A0000', enabled: true, profiles: ['g'] } }, readAt: 0, fault: '' })
-    expect(of(w).load).toMatchObject({ sign: 'stale', says: expect.stringContaining('the job wants it gone') as string })
+    w.put('held', {
+      id: 'a1',
+      config: { ...w.wanted(), 'credential/old': { holder: 'Former', card: '0A0000', enabled: true, profiles: ['g'] } },
+      readAt: 0,
+      fault: '',
+    })
+    expect(of(w).load).toMatchObject({
+      sign: 'stale',
+      says: expect.stringContaining('the job wants it gone') as string,
+    })
   })
   it('are worked out once for each controller', () => {
     const w = smallJob()
@@ -90,7 +113,13 @@ describe('commands', () => {
     const w = smallJob()
     const before = JSON.stringify(w.facts)
     const facts = w.facts
-    for (const [name, payload] of [['door.edit', { id: 'D-01', fields: { name: 'x' } }], ['cable.set', { door: 'D-01', cable: 'W1', lengthM: 9 }], ['door.remove', { id: 'D-01' }], ['person.remove', { id: 'p' }], ['job.edit', { fields: { zone: 'UTC' } }]] as const) {
+    for (const [name, payload] of [
+      ['door.edit', { id: 'D-01', fields: { name: 'x' } }],
+      ['cable.set', { door: 'D-01', cable: 'W1', lengthM: 9 }],
+      ['door.remove', { id: 'D-01' }],
+      ['person.remove', { id: 'p' }],
+      ['job.edit', { fields: { zone: 'UTC' } }],
+    ] as const) {
       commands[name]?.apply(facts, payload as never, { id: 'x', by: 'v', role: 'lead', at: 1, sheets })
     }
     expect(JSON.stringify(facts)).toBe(before)
@@ -108,7 +137,17 @@ describe('commands', () => {
     w.do('door.remove', { id: 'D-01' })
     expect(w.facts.rule['r']?.doors).toEqual([])
     const proved = smallJob(strikeHardware)
-    proved.put('proof', { id: 'x', door: 'D-01', test: 'holds', verdict: 'passed', says: '', digest: '', evidence: [], by: 'v', at: 1 })
+    proved.put('proof', {
+      id: 'x',
+      door: 'D-01',
+      test: 'holds',
+      verdict: 'passed',
+      says: '',
+      digest: '',
+      evidence: [],
+      by: 'v',
+      at: 1,
+    })
     expect(() => proved.do('door.remove', { id: 'D-01' })).toThrow('recorded tests')
   })
   it('a person may be removed while their group is on a rule; the rule stays', () => {
@@ -119,14 +158,35 @@ describe('commands', () => {
   })
   it('test cards must be four, and nobody’s', () => {
     const w = smallJob()
-    const kit = { id: 'kit', good: { facility: 9, number: 1 }, lost: { facility: 9, number: 1 }, outOfHours: { facility: 9, number: 3 }, unknown: { facility: 9, number: 4 } }
+    const kit = {
+      id: 'kit',
+      good: { facility: 9, number: 1 },
+      lost: { facility: 9, number: 1 },
+      outOfHours: { facility: 9, number: 3 },
+      unknown: { facility: 9, number: 4 },
+    }
     expect(() => w.do('testCards.put', kit)).toThrow('four different cards')
     expect(() => w.do('testCards.put', { ...kit, lost: { facility: 5, number: 77 } })).toThrow('belongs to Somebody')
   })
-  it('a zone must be one', () => { expect(() => smallJob().do('job.edit', { fields: { zone: 'Mars/Olympus' } })).toThrow('is not a time zone') })
+  it('a zone must be one', () => {
+    expect(() => smallJob().do('job.edit', { fields: { zone: 'Mars/Olympus' } })).toThrow('is not a time zone')
+  })
   it('a found device is matched only to a plan of its type', () => {
     const w = smallJob()
-    w.put('found', { id: 'f', address: '10.1.1.50', port: 80, name: '', model: 'controller-4', serial: 'S4', mac: 'M', routable: true, ownership: 'factory', holds: null, seenAt: 1, controller: null })
+    w.put('found', {
+      id: 'f',
+      address: '10.1.1.50',
+      port: 80,
+      name: '',
+      model: 'controller-4',
+      serial: 'S4',
+      mac: 'M',
+      routable: true,
+      ownership: 'factory',
+      holds: null,
+      seenAt: 1,
+      controller: null,
+    })
     expect(() => w.do('found.match', { found: 'f', controller: 'a1' })).toThrow('planned as Door controller, 2 doors')
     w.put('found', { ...(w.facts.found['f'] as NonNullable<World['facts']['found'][string]>), model: 'controller-2' })
     w.do('found.match', { found: 'f', controller: 'a1' })

@@ -1,17 +1,35 @@
 import fc from 'fast-check'
 import Ajv from 'ajv/dist/2020'
-import { all, blindSpots, crossings, inCurrentOrder, layoutDoor, lockVolts, netOf, plannedOf, overlaps, planFindings, proposePlacement, sheetOf, wantsOf } from '@rauta/core'
+import {
+  all,
+  blindSpots,
+  crossings,
+  inCurrentOrder,
+  layoutDoor,
+  lockVolts,
+  netOf,
+  plannedOf,
+  overlaps,
+  planFindings,
+  proposePlacement,
+  sheetOf,
+  wantsOf,
+} from '@rauta/core'
 import { Refusal, sheetSchema, shippedSheets } from '../src'
-import type { World } from './world';
+import type { World } from './world'
 import { magnetHardware, sheets, smallJob, strikeHardware } from './world'
 
-const stops = (w: World, id = 'D-01') => planFindings(w.door(id), w.facts.controller, sheets, all(w.facts, 'door')).filter((f) => f.grade === 'stop').map((f) => f.rule)
+const stops = (w: World, id = 'D-01') =>
+  planFindings(w.door(id), w.facts.controller, sheets, all(w.facts, 'door'))
+    .filter((f) => f.grade === 'stop')
+    .map((f) => f.rule)
 
 describe('device sheets', () => {
   it('ship as data that the schema allows, eight types or more', () => {
     const validate = new Ajv({ strict: false }).compile(sheetSchema)
     expect(Object.keys(shippedSheets).length).toBeGreaterThanOrEqual(8)
-    for (const sheet of Object.values(shippedSheets)) expect([sheet.id, validate(sheet), validate.errors]).toEqual([sheet.id, true, null])
+    for (const sheet of Object.values(shippedSheets))
+      expect([sheet.id, validate(sheet), validate.errors]).toEqual([sheet.id, true, null])
     expect(validate({ ...shippedSheets['magnet-300'], lock: { principle: 'glue' } })).toBe(false)
   })
 })
@@ -30,24 +48,60 @@ describe('placing a door', () => {
 
   it('never puts two doors on one port group, and says so when none is free', () => {
     const w = smallJob()
-    for (const id of ['D-02', 'D-03']) w.do('door.add', { id, fields: { ref: id, name: id, from: 'out', to: 'in', hardware: strikeHardware } })
+    for (const id of ['D-02', 'D-03'])
+      w.do('door.add', { id, fields: { ref: id, name: id, from: 'out', to: 'in', hardware: strikeHardware } })
     w.do('door.placeProposed', { id: 'D-02', controller: 'a1' })
     expect(w.door('D-02').placement?.portGroup).toBe('B')
-    expect(() => w.do('door.placeProposed', { id: 'D-03', controller: 'a1' })).toThrow(new Refusal('Port group A of A1 already serves another door.'))
+    expect(() => w.do('door.placeProposed', { id: 'D-03', controller: 'a1' })).toThrow(
+      new Refusal('Port group A of A1 already serves another door.'),
+    )
   })
 
   it('never uses a single-use terminal twice, whatever the hardware of the doors', () => {
-    const hardware = fc.record({ entryReader: fc.constantFrom('reader-slim', 'reader-wall'), lock: fc.constantFrom('magnet-300', 'strike-secure', 'strike-safe'), exitReader: fc.option(fc.constant('reader-slim'), { nil: undefined }), contact: fc.option(fc.constant('contact-frame'), { nil: undefined }), exit: fc.option(fc.constant('button-exit'), { nil: undefined }), breakGlass: fc.option(fc.constant('break-glass'), { nil: undefined }) })
-    fc.assert(fc.property(fc.array(hardware, { minLength: 1, maxLength: 4 }), (list) => {
-      const w = smallJob()
-      w.do('controller.put', { id: 'a4', ref: 'A4', sheet: 'controller-4', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.24', serial: '', mac: '' })
-      for (const [i, h] of list.entries()) {
-        const id = `F-${i}`
-        w.do('door.add', { id, fields: { ref: id, name: id, from: 'out', to: 'in', hardware: Object.fromEntries(Object.entries(h).filter(([, v]) => v)) } })
-        w.do('door.placeProposed', { id, controller: 'a4' })
-      }
-      for (const [i] of list.entries()) expect(stops(w, `F-${i}`).filter((r) => ['double-use', 'crowded', 'wrong-kind', 'other-group', 'lead-loose'].includes(r))).toEqual([])
-    }), { numRuns: 40 })
+    const hardware = fc.record({
+      entryReader: fc.constantFrom('reader-slim', 'reader-wall'),
+      lock: fc.constantFrom('magnet-300', 'strike-secure', 'strike-safe'),
+      exitReader: fc.option(fc.constant('reader-slim'), { nil: undefined }),
+      contact: fc.option(fc.constant('contact-frame'), { nil: undefined }),
+      exit: fc.option(fc.constant('button-exit'), { nil: undefined }),
+      breakGlass: fc.option(fc.constant('break-glass'), { nil: undefined }),
+    })
+    fc.assert(
+      fc.property(fc.array(hardware, { minLength: 1, maxLength: 4 }), (list) => {
+        const w = smallJob()
+        w.do('controller.put', {
+          id: 'a4',
+          ref: 'A4',
+          sheet: 'controller-4',
+          cabinet: 'Riser',
+          supply: 'supply-5',
+          address: '10.1.1.24',
+          serial: '',
+          mac: '',
+        })
+        for (const [i, h] of list.entries()) {
+          const id = `F-${i}`
+          w.do('door.add', {
+            id,
+            fields: {
+              ref: id,
+              name: id,
+              from: 'out',
+              to: 'in',
+              hardware: Object.fromEntries(Object.entries(h).filter(([, v]) => v)),
+            },
+          })
+          w.do('door.placeProposed', { id, controller: 'a4' })
+        }
+        for (const [i] of list.entries())
+          expect(
+            stops(w, `F-${i}`).filter((r) =>
+              ['double-use', 'crowded', 'wrong-kind', 'other-group', 'lead-loose'].includes(r),
+            ),
+          ).toEqual([])
+      }),
+      { numRuns: 40 },
+    )
   })
 
   it('proposes again within its group when the hardware changes', () => {
@@ -61,16 +115,24 @@ describe('placing a door', () => {
   it('says when a controller has no port left for a part', () => {
     const w = smallJob()
     const sheet = sheetOf(sheets, 'controller-2')
-    const poor = { ...sheets, 'controller-2': { ...sheet, terminals: sheet.terminals.filter((t) => t.kind !== 'input') } }
+    const poor = {
+      ...sheets,
+      'controller-2': { ...sheet, terminals: sheet.terminals.filter((t) => t.kind !== 'input') },
+    }
     const controller = w.facts.controller['a1']
-    expect(controller && proposePlacement({ ...w.door(), placement: null }, controller, poor, [])).toEqual({ ok: false, says: 'Port group B of A1 has no free input left for C1.' })
+    expect(controller && proposePlacement({ ...w.door(), placement: null }, controller, poor, [])).toEqual({
+      ok: false,
+      says: 'Port group B of A1 has no free input left for C1.',
+    })
   })
 })
 
 describe('findings of the plan', () => {
   it('a fail-secure lock on an escape route without a handle stops the plan', () => {
     expect(stops(smallJob(strikeHardware, { escapeRoute: true }))).toEqual(['escape-secure', 'no-way-out'])
-    expect(stops(smallJob({ ...strikeHardware, exit: 'button-exit' }, { escapeRoute: true }))).toEqual(['escape-secure'])
+    expect(stops(smallJob({ ...strikeHardware, exit: 'button-exit' }, { escapeRoute: true }))).toEqual([
+      'escape-secure',
+    ])
     expect(stops(smallJob(strikeHardware, { escapeRoute: true, handle: true }))).toEqual([])
   })
   it('a magnetic lock wants a break glass in its feed and an exit device', () => {
@@ -80,7 +142,9 @@ describe('findings of the plan', () => {
   it('a lock that would see too few volts stops the plan and names the length that would do', () => {
     const w = smallJob()
     w.do('cable.set', { door: 'D-01', cable: 'W2', lengthM: 260 })
-    const finding = planFindings(w.door(), w.facts.controller, sheets, all(w.facts, 'door')).find((f) => f.rule === 'volts')
+    const finding = planFindings(w.door(), w.facts.controller, sheets, all(w.facts, 'door')).find(
+      (f) => f.rule === 'volts',
+    )
     // By hand: break glass 20 m is 0.724 ohm, lock 260 m is 9.412 ohm, coil 24 ohm. Board and reader take 0.37 A through the supply's 0.05 ohm:
     // (13.6 − 0.05 × 0.37) ÷ (1 + 0.05 ÷ 34.136) × 24 ÷ 34.136 = 9.54 V. At 10.8 V the lock takes 0.45 A: (13.6 − 0.05 × 0.82 − 10.8) ÷ 0.45 − 0.724 = 5.41 ohm is 149.4 m.
     expect(finding?.says).toMatch(/would see 9\.5 V and needs 10\.8 V\. This cable would do up to 149 m/)
@@ -90,7 +154,10 @@ describe('findings of the plan', () => {
     const w = smallJob()
     const placement = w.door().placement
     if (!placement) throw new Error('not placed')
-    w.do('door.place', { id: 'D-01', placement: { ...placement, terminals: { ...placement.terminals, 'X1.a': placement.terminals['C1.a'] ?? '' } } })
+    w.do('door.place', {
+      id: 'D-01',
+      placement: { ...placement, terminals: { ...placement.terminals, 'X1.a': placement.terminals['C1.a'] ?? '' } },
+    })
     expect(stops(w)).toEqual(['crowded', 'double-use'])
   })
   it('a lock that is fed past the break glass, by a lead on the feed itself', () => {
@@ -98,13 +165,26 @@ describe('findings of the plan', () => {
     const placement = w.door().placement
     if (!placement) throw new Error('not placed')
     expect(stops(w)).toEqual([])
-    w.do('door.place', { id: 'D-01', placement: { ...placement, terminals: { ...placement.terminals, 'K1.plus': placement.terminals['B1.in'] ?? placement.terminals['B1.a'] ?? '11' } } })
+    w.do('door.place', {
+      id: 'D-01',
+      placement: {
+        ...placement,
+        terminals: {
+          ...placement.terminals,
+          'K1.plus': placement.terminals['B1.in'] ?? placement.terminals['B1.a'] ?? '11',
+        },
+      },
+    })
     expect(stops(w)).toContain('glass-bypassed')
   })
   it('says what can never be seen without contact or exit signal', () => {
     const w = smallJob({ entryReader: 'reader-slim', lock: 'strike-secure' }, { handle: true })
-    expect(blindSpots(w.door()).join(' ')).toMatch(/no forced-open alarm, no held-open alarm.*leaving cannot be told from forcing/s)
-    expect(blindSpots(smallJob(strikeHardware, { handle: true }).door()).join(' ')).toContain('each leaving raises the forced-open alarm')
+    expect(blindSpots(w.door()).join(' ')).toMatch(
+      /no forced-open alarm, no held-open alarm.*leaving cannot be told from forcing/s,
+    )
+    expect(blindSpots(smallJob(strikeHardware, { handle: true }).door()).join(' ')).toContain(
+      'each leaving raises the forced-open alarm',
+    )
   })
 })
 
@@ -112,7 +192,11 @@ describe('the net, the table and the drawing', () => {
   it('lists the lock’s circuit in the order in which the current runs', () => {
     const w = smallJob()
     const net = netOf(w.door(), sheetOf(sheets, 'controller-2'), sheets)
-    expect(inCurrentOrder(net.conductors).slice(0, 4).map((c) => `${c.part} ${c.terminal.label}`)).toEqual(['B1 F+', 'B1 C', 'K1 NC', 'K1 F−'])
+    expect(
+      inCurrentOrder(net.conductors)
+        .slice(0, 4)
+        .map((c) => `${c.part} ${c.terminal.label}`),
+    ).toEqual(['B1 F+', 'B1 C', 'K1 NC', 'K1 F−'])
   })
   it('closes feed to relay at the strip where there is no break glass', () => {
     const net = netOf(smallJob(strikeHardware).door(), sheetOf(sheets, 'controller-2'), sheets)
@@ -135,7 +219,10 @@ describe('the net, the table and the drawing', () => {
       const layout = layoutDoor(w.door(), net, 366)
       expect(layout.conductors).toHaveLength(net.conductors.length)
       expect([crossings(layout), overlaps(layout)]).toEqual([0, 0])
-      for (const part of layout.parts) { expect(part.x).toBeGreaterThanOrEqual(0); expect(part.x + part.w).toBeLessThanOrEqual(366.01) }
+      for (const part of layout.parts) {
+        expect(part.x).toBeGreaterThanOrEqual(0)
+        expect(part.x + part.w).toBeLessThanOrEqual(366.01)
+      }
     }
   })
 })

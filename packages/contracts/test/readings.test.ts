@@ -1,12 +1,35 @@
-import { all, expectedReading, judgeReading, loopOhm, plannedOf, readingsBesides, readingsFor, type Cause, type CableType, type ReadingKind, type ReadingVerdict } from '@rauta/core'
+import {
+  all,
+  expectedReading,
+  judgeReading,
+  loopOhm,
+  plannedOf,
+  readingsBesides,
+  readingsFor,
+  type Cause,
+  type CableType,
+  type ReadingKind,
+  type ReadingVerdict,
+} from '@rauta/core'
 import fc from 'fast-check'
 import { solveSpice } from '../../core/test/spice'
 import { sheets, smallJob, strikeHardware, type World } from './world'
 
 const doubled: CableType = { kind: 'iec', conductorClass: 2, mm2: 1, cores: 4, perConductor: 2 }
 const lockCable = (w: World) => w.door().cables.find((c) => c.part === 'K1')?.id ?? ''
-const judged = (w: World, kind: ReadingKind, value: number, cable = lockCable(w), more: { leadsOhm?: number } = {}): ReadingVerdict => {
-  const verdict = judgeReading({ id: 'r', door: 'D-01', cable, kind, value, by: 'Maija', at: w.now, ...more }, w.door(), plannedOf(w.facts, sheets), all(w.facts, 'reading').filter((r) => r.cable === cable))
+const judged = (
+  w: World,
+  kind: ReadingKind,
+  value: number,
+  cable = lockCable(w),
+  more: { leadsOhm?: number } = {},
+): ReadingVerdict => {
+  const verdict = judgeReading(
+    { id: 'r', door: 'D-01', cable, kind, value, by: 'Maija', at: w.now, ...more },
+    w.door(),
+    plannedOf(w.facts, sheets),
+    all(w.facts, 'reading').filter((r) => r.cable === cable),
+  )
   if (!verdict) throw new Error('nothing to judge by')
   return verdict
 }
@@ -23,7 +46,9 @@ describe('loop readings: what is behind one that is wrong', () => {
     const w = withLock(doubled, 40)
     expect(loopOhm(doubled, 40)).toBeCloseTo(0.724, 6)
     // Two cores of 0.724 ohm each side by side out, one back, 1 A through them.
-    const spice = solveSpice('* one core open\nI1 0 far 1\nR1 far near 0.724\nR2 far near 0.724\nR3 near 0 0.724\n', ['far'])
+    const spice = solveSpice('* one core open\nI1 0 far 1\nR1 far near 0.724\nR2 far near 0.724\nR3 near 0 0.724\n', [
+      'far',
+    ])
     expect(spice['far']).toBeCloseTo(1.086, 5)
     expect(judged(w, 'loop', 1.086 + 0.4).in).toBe(false)
     const verdict = judged(w, 'loop', 1.086 + 0.2, undefined, { leadsOhm: 0.2 })
@@ -31,17 +56,25 @@ describe('loop readings: what is behind one that is wrong', () => {
     expect(rules(verdict.causes)[0]).toBe('core')
     expect(verdict.causes[0]?.tell).toContain('Whole again it reads 0.72 Ω')
   })
-  it('a whole pair missing doubles it', () => { expect(rules(judged(withLock(doubled, 40), 'loop', 1.448, undefined, { leadsOhm: 0 }).causes)[0]).toBe('pair') })
+  it('a whole pair missing doubles it', () => {
+    expect(rules(judged(withLock(doubled, 40), 'loop', 1.448, undefined, { leadsOhm: 0 }).causes)[0]).toBe('pair')
+  })
   it('thinner cable, copper-clad aluminium and the lock left on are told by their ohms', () => {
     const plain: CableType = { kind: 'iec', conductorClass: 2, mm2: 1, cores: 2 }
     const w = withLock(plain, 100) // 3.62 ohm
     expect(rules(judged(w, 'loop', 4.9, undefined, { leadsOhm: 0 }).causes)[0]).toBe('thinner') // 0.75 mm²: 2 × 100 × 24.5 / 1000
-    expect(rules(judged(w, 'loop', 3.62 * 100 / 63, undefined, { leadsOhm: 0 }).causes)[0]).toBe('clad')
+    expect(rules(judged(w, 'loop', (3.62 * 100) / 63, undefined, { leadsOhm: 0 }).causes)[0]).toBe('clad')
     const lock = sheets['strike-secure']?.lock
     expect(rules(judged(w, 'loop', 3.62 + (lock?.nominalV ?? 0) / (lock?.pullA ?? 1)).causes)[0]).toBe('coil')
   })
   it('where nothing planned fits, says the length that would, or the joint, and what tells them apart', () => {
-    const verdict = judged(withLock({ kind: 'iec', conductorClass: 2, mm2: 1, cores: 2 }, 100), 'loop', 4.35, undefined, { leadsOhm: 0 })
+    const verdict = judged(
+      withLock({ kind: 'iec', conductorClass: 2, mm2: 1, cores: 2 }, 100),
+      'loop',
+      4.35,
+      undefined,
+      { leadsOhm: 0 },
+    )
     expect(rules(verdict.causes)).toEqual(['length', 'joint'])
     expect(verdict.causes[0]?.says).toContain('120 m long, not 100 m')
     expect(verdict.causes[1]?.says).toContain('0.73 Ω')
@@ -49,16 +82,22 @@ describe('loop readings: what is behind one that is wrong', () => {
   })
   it('a reading inside has no cause, one outside always has one, and each names another reading to take', () => {
     const w = withLock({ kind: 'awg', gauge: 22, cores: 4 }, 35)
-    fc.assert(fc.property(fc.double({ min: 0, max: 5000, noNaN: true }), (value) => {
-      const verdict = judged(w, 'loop', value)
-      expect(verdict.causes.length > 0).toBe(!verdict.in)
-      for (const cause of verdict.causes) { expect(cause.says).not.toBe(''); expect(cause.tell).not.toBe('') }
-    }))
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 5000, noNaN: true }), (value) => {
+        const verdict = judged(w, 'loop', value)
+        expect(verdict.causes.length > 0).toBe(!verdict.in)
+        for (const cause of verdict.causes) {
+          expect(cause.says).not.toBe('')
+          expect(cause.tell).not.toBe('')
+        }
+      }),
+    )
   })
 })
 
 describe('across a break glass', () => {
-  const glassCable = (w: World) => w.door().cables.find((c) => c.part === w.door().parts.find((p) => p.role === 'breakGlass')?.id)?.id ?? ''
+  const glassCable = (w: World) =>
+    w.door().cables.find((c) => c.part === w.door().parts.find((p) => p.role === 'breakGlass')?.id)?.id ?? ''
   it('nothing while it is whole, the board’s volts once it is pressed in, as worked by hand', () => {
     const w = smallJob()
     expect(readingsBesides(w.door(), glassCable(w), sheets)).toEqual(['voltsRest', 'voltsPressed', 'insulation'])
@@ -82,7 +121,9 @@ describe('across a break glass', () => {
   it('with a conductor of the lock’s way open there is nothing to read when it is pressed', () => {
     const w = smallJob()
     const planned = plannedOf(w.facts, sheets)
-    expect(expectedReading(w.door(), glassCable(w), 'voltsPressed', planned, false, new Set(['K1.minus']))?.value).toBe(expectedReading(w.door(), lockCable(w), 'voltsRest', planned, false, new Set(['K1.minus']))?.value)
+    expect(expectedReading(w.door(), glassCable(w), 'voltsPressed', planned, false, new Set(['K1.minus']))?.value).toBe(
+      expectedReading(w.door(), lockCable(w), 'voltsRest', planned, false, new Set(['K1.minus']))?.value,
+    )
   })
 })
 
@@ -100,21 +141,23 @@ describe('the meter’s leads', () => {
     w.do('reading.add', { id: 'd', door: 'D-01', cable: lockCable(w), kind: 'voltsRest', value: 13 })
     expect(w.facts.reading['d']?.leadsOhm).toBeUndefined()
   })
-  it('that are too much are refused with how to mend it', () => { expect(() => smallJob().do('meter.zero', { ohm: 6 })).toThrow('join their tips firmly') })
+  it('that are too much are refused with how to mend it', () => {
+    expect(() => smallJob().do('meter.zero', { ohm: 6 })).toThrow('join their tips firmly')
+  })
 })
 
 describe('volts, end resistors, insulation', () => {
   it('the window reaches from the supply as set to the supply on charge', () => {
     const expected = expectedReading(smallJob().door(), 'W2', 'voltsRest', plannedOf(smallJob().facts, sheets))
     // By hand: 40 m of copper in all is 1.448 ohm, coil 24 ohm, 13.6 V less 0.05 ohm × 0.9 A.
-    expect(expected?.value).toBeCloseTo((13.6 - 0.05 * (0.37 + 0.53)) * 24 / 25.448, 1)
+    expect(expected?.value).toBeCloseTo(((13.6 - 0.05 * (0.37 + 0.53)) * 24) / 25.448, 1)
     expect((expected?.to ?? 0) / (expected?.from ?? 1)).toBeGreaterThan(1.08)
   })
   it('swapped conductors, a dead feed and a supply on its battery are told apart', () => {
     const w = smallJob()
     expect(rules(judged(w, 'polarity', -12.5).causes)[0]).toBe('reversed')
     expect(rules(judged(w, 'voltsRest', 0).causes)[0]).toBe('feed')
-    expect(rules(judged(w, 'voltsRest', 10.5 * 24 / 25.448).causes)[0]).toBe('battery')
+    expect(rules(judged(w, 'voltsRest', (10.5 * 24) / 25.448).causes)[0]).toBe('battery')
     expect(rules(judged(smallJob(strikeHardware), 'voltsRest', 12).causes)[0]).toBe('fed')
   })
   it('a good loop reading takes the blame off the cable', () => {
@@ -125,7 +168,16 @@ describe('volts, end resistors, insulation', () => {
   })
   it('an end-of-line value is called for where the input is supervised, and a wrong one says why', () => {
     const w = smallJob({ ...strikeHardware })
-    w.do('controller.put', { id: 'a8', ref: 'A8', sheet: 'controller-8', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.28', serial: '', mac: '' })
+    w.do('controller.put', {
+      id: 'a8',
+      ref: 'A8',
+      sheet: 'controller-8',
+      cabinet: 'Riser',
+      supply: 'supply-5',
+      address: '10.1.1.28',
+      serial: '',
+      mac: '',
+    })
     w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
     const contact = w.door().cables.find((c) => c.part === 'C1')?.id ?? ''
     const asked = () => readingsFor(w.door(), contact, sheets, sheets['controller-8'] ?? null)
@@ -141,7 +193,9 @@ describe('volts, end resistors, insulation', () => {
   })
   it('insulation is a stop until somebody says that nothing electronic hangs on the cable', () => {
     const w = smallJob()
-    expect(() => w.do('reading.add', { id: 'i', door: 'D-01', cable: 'W2', kind: 'insulation', value: 200 })).toThrow('kill electronics')
+    expect(() => w.do('reading.add', { id: 'i', door: 'D-01', cable: 'W2', kind: 'insulation', value: 200 })).toThrow(
+      'kill electronics',
+    )
     w.do('reading.add', { id: 'i', door: 'D-01', cable: 'W2', kind: 'insulation', value: 200, disconnected: true })
     expect(judged(w, 'insulation', 200).in).toBe(true)
     expect(rules(judged(w, 'insulation', 0.2).causes)).toEqual(['wet'])
@@ -151,7 +205,14 @@ describe('volts, end resistors, insulation', () => {
 describe('as built', () => {
   it('a cable of too few cores for its doubled conductors is refused, as it is in the plan', () => {
     const w = withLock({ kind: 'iec', conductorClass: 2, mm2: 1, cores: 4 }, 20)
-    expect(() => w.do('cable.built', { door: 'D-01', cable: lockCable(w), type: { kind: 'iec', conductorClass: 2, mm2: 1, cores: 3, perConductor: 2 }, lengthM: 20 })).toThrow('3 cores do not make two conductors of 2 cores each')
+    expect(() =>
+      w.do('cable.built', {
+        door: 'D-01',
+        cable: lockCable(w),
+        type: { kind: 'iec', conductorClass: 2, mm2: 1, cores: 3, perConductor: 2 },
+        lengthM: 20,
+      }),
+    ).toThrow('3 cores do not make two conductors of 2 cores each')
   })
   it('flows back into the plan, keeps what was planned beside it, and readings are judged anew', () => {
     const w = withLock({ kind: 'iec', conductorClass: 2, mm2: 1, cores: 2 }, 20)
@@ -176,6 +237,8 @@ describe('conductors ticked one by one', () => {
     expect(tick()?.ended).toMatchObject({ by: 'vesa' })
     w.do('core.tick', { door: 'D-01', cable: lockCable(w), core: 'K1.plus', done: false })
     expect(tick()?.ended).toBeNull()
-    expect(() => w.do('core.tick', { door: 'D-01', cable: lockCable(w), core: 'K1.other', done: true })).toThrow('no conductor')
+    expect(() => w.do('core.tick', { door: 'D-01', cable: lockCable(w), core: 'K1.other', done: true })).toThrow(
+      'no conductor',
+    )
   })
 })

@@ -1,5 +1,13 @@
 import fc from 'fast-check'
-import { checkOff, marksOf, scriptFor, expectedReading, plannedOf, type ChainRecord, type Controller } from '@rauta/core'
+import {
+  checkOff,
+  marksOf,
+  scriptFor,
+  expectedReading,
+  plannedOf,
+  type ChainRecord,
+  type Controller,
+} from '@rauta/core'
 import { firstPrevious, hashOf, publicKeyOf, sealRecord, verifyChain } from '@rauta/core/chain'
 import { chainHead, proofChanges } from '../src'
 import { sheets, smallJob, type World } from './world'
@@ -10,35 +18,68 @@ const publicKey = publicKeyOf(secret)
 
 function chain(values: number[], key = secret): ChainRecord[] {
   const records: ChainRecord[] = []
-  for (const [i, value] of values.entries()) records.push(sealRecord({ id: `D#${i + 1}`, door: 'D', n: i + 1, previous: records.at(-1)?.hash ?? firstPrevious, kind: 'reading', at: i, by: 'v', body: { value } }, key))
+  for (const [i, value] of values.entries())
+    records.push(
+      sealRecord(
+        {
+          id: `D#${i + 1}`,
+          door: 'D',
+          n: i + 1,
+          previous: records.at(-1)?.hash ?? firstPrevious,
+          kind: 'reading',
+          at: i,
+          by: 'v',
+          body: { value },
+        },
+        key,
+      ),
+    )
   return records
 }
 
 describe('the chain of a door’s records', () => {
   it('is unbroken as it was written', () => {
     const records = chain([1, 2, 3])
-    expect(verifyChain(records, { publicKey })).toMatchObject({ ok: true, says: '3 records, unbroken, and of this job.' })
-    expect(verifyChain(records)).toMatchObject({ ok: true, says: '3 records, consistent in itself, origin not checked.' })
+    expect(verifyChain(records, { publicKey })).toMatchObject({
+      ok: true,
+      says: '3 records, unbroken, and of this job.',
+    })
+    expect(verifyChain(records)).toMatchObject({
+      ok: true,
+      says: '3 records, consistent in itself, origin not checked.',
+    })
   })
   it('names the first record that was edited, whichever it is', () => {
-    fc.assert(fc.property(fc.array(fc.integer(), { minLength: 1, maxLength: 8 }), fc.nat(), fc.integer(), (values, where, value) => {
-      const at = where % values.length
-      fc.pre(values[at] !== value)
-      const records = chain(values).map((r, i) => (i === at ? { ...r, body: { value } } : r))
-      expect(verifyChain(records, { publicKey })).toMatchObject({ ok: false, firstBad: at + 1 })
-    }), { numRuns: 25 })
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer(), { minLength: 1, maxLength: 8 }),
+        fc.nat(),
+        fc.integer(),
+        (values, where, value) => {
+          const at = where % values.length
+          fc.pre(values[at] !== value)
+          const records = chain(values).map((r, i) => (i === at ? { ...r, body: { value } } : r))
+          expect(verifyChain(records, { publicKey })).toMatchObject({ ok: false, firstBad: at + 1 })
+        },
+      ),
+      { numRuns: 25 },
+    )
   })
   it('finds a chain that was rebuilt from an edited record and signed with another key', () => {
     const records = chain([1, 2, 3, 4])
     const rebuilt = [...records.slice(0, 2)]
-    for (const r of records.slice(2)) rebuilt.push(sealRecord({ ...r, previous: rebuilt.at(-1)?.hash ?? '', body: { value: 99 } }, other))
+    for (const r of records.slice(2))
+      rebuilt.push(sealRecord({ ...r, previous: rebuilt.at(-1)?.hash ?? '', body: { value: 99 } }, other))
     expect(verifyChain(rebuilt)).toMatchObject({ ok: true }) // consistent in itself: that is all that can be said without key or head
     expect(verifyChain(rebuilt, { publicKey })).toMatchObject({ ok: false, firstBad: 3 })
     expect(verifyChain(rebuilt, { head: records.at(-1)?.hash ?? '' })).toMatchObject({ ok: false })
   })
   it('misses neither a record left out nor one put in', () => {
     const records = chain([1, 2, 3])
-    expect(verifyChain([records[0], records[2]] as ChainRecord[], { publicKey })).toMatchObject({ ok: false, firstBad: 2 })
+    expect(verifyChain([records[0], records[2]] as ChainRecord[], { publicKey })).toMatchObject({
+      ok: false,
+      firstBad: 2,
+    })
     expect(verifyChain(records.slice(0, 2), { head: records[2]?.hash ?? '' })).toMatchObject({ ok: false })
   })
   it('says when a signature is not one', () => {
@@ -56,15 +97,50 @@ function readyToSign(): World {
   w.loaded()
   for (const c of w.door().cables) {
     for (const what of ['pulled', 'ended', 'tested']) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
-    for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as ('loop' | 'voltsRest' | 'voltsDriven')[]) w.do('reading.add', { id: `${c.id}${kind}`, door: 'D-01', cable: c.id, kind, value: expectedReading(w.door(), c.id, kind, plannedOf(w.facts, sheets))?.value })
+    for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as (
+      'loop' | 'voltsRest' | 'voltsDriven'
+    )[])
+      w.do('reading.add', {
+        id: `${c.id}${kind}`,
+        door: 'D-01',
+        cable: c.id,
+        kind,
+        value: expectedReading(w.door(), c.id, kind, plannedOf(w.facts, sheets))?.value,
+      })
   }
-  for (const item of checkOff(w.facts.controller['a1'] as Controller, w.facts, sheets)) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
-  for (const test of scriptFor(w.facts, w.door(), sheets)) if (!test.notApplicable) w.take(proofChanges(w.facts, w.door(), test.id, { verdict: 'passed', says: '', evidence: [] }, { id: `p-${test.id}`, by: 'v', role: 'engineer', at: w.now, sheets }))
-  w.put('chain', sealRecord({ id: 'D-01#1', door: 'D-01', n: 1, previous: firstPrevious, kind: 'plan', at: 0, by: 'v', body: {} }, secret))
+  for (const item of checkOff(w.facts.controller['a1'] as Controller, w.facts, sheets))
+    w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
+  for (const test of scriptFor(w.facts, w.door(), sheets))
+    if (!test.notApplicable)
+      w.take(
+        proofChanges(
+          w.facts,
+          w.door(),
+          test.id,
+          { verdict: 'passed', says: '', evidence: [] },
+          { id: `p-${test.id}`, by: 'v', role: 'engineer', at: w.now, sheets },
+        ),
+      )
+  w.put(
+    'chain',
+    sealRecord(
+      { id: 'D-01#1', door: 'D-01', n: 1, previous: firstPrevious, kind: 'plan', at: 0, by: 'v', body: {} },
+      secret,
+    ),
+  )
   return w
 }
 const stroke = 'M10 10 L20 20 L30 10 L40 25'
-const sign = (w: World, as: 'engineer' | 'witness', over: object = {}) => w.do('sign', { id: `s-${as}-${w.facts.rev}`, door: 'D-01', as, name: as, stroke, head: chainHead(w.facts, 'D-01'), ...over })
+const sign = (w: World, as: 'engineer' | 'witness', over: object = {}) =>
+  w.do('sign', {
+    id: `s-${as}-${w.facts.rev}`,
+    door: 'D-01',
+    as,
+    name: as,
+    stroke,
+    head: chainHead(w.facts, 'D-01'),
+    ...over,
+  })
 const signMark = (w: World) => marksOf(w.facts, w.door(), sheets).sign
 
 describe('signing', () => {
@@ -105,6 +181,12 @@ describe('signing', () => {
     const w = readyToSign()
     w.do('door.testCardsOff', { door: 'D-01', off: true })
     w.loaded()
-    expect(() => w.do('sign', { id: 's', door: 'D-01', as: 'engineer', name: 'x', stroke, head: chainHead(w.facts, 'D-01') }, 'witness')).toThrow('signs as the witness')
+    expect(() =>
+      w.do(
+        'sign',
+        { id: 's', door: 'D-01', as: 'engineer', name: 'x', stroke, head: chainHead(w.facts, 'D-01') },
+        'witness',
+      ),
+    ).toThrow('signs as the witness')
   })
 })

@@ -11,15 +11,52 @@ const next = () => (seed = (seed * 1103515245 + 12345) % 2147483648) / 214748364
 function site(doors: number, cabinets: number, over: (n: number) => Record<string, unknown> = () => ({})): World {
   seed = 11
   const w = new World()
-  w.do('job.create', { name: 'J', client: 'C', site: 'S', zone: 'UTC', network: { address: '10.1.0.0', prefix: 20, gateway: '10.1.0.1', timeServer: '10.1.0.2' }, publicKey: '' })
+  w.do('job.create', {
+    name: 'J',
+    client: 'C',
+    site: 'S',
+    zone: 'UTC',
+    network: { address: '10.1.0.0', prefix: 20, gateway: '10.1.0.1', timeServer: '10.1.0.2' },
+    publicKey: '',
+  })
   w.do('area.put', { id: 'out', code: 'O', name: 'Outside' })
-  for (let i = 0; i < cabinets; i++) w.put('cabinetPlace', { id: `Riser ${i + 1}`, x: (i % 5) * 60 + 20, y: Math.floor(i / 5) * 40 + 10 })
-  for (let i = 0; i < doors; i++) w.do('door.add', { id: `D-${i}`, fields: { ref: `D-${i}`, name: `Door ${i}`, from: 'out', to: 'out', handle: true, hardware, at: { x: next() * 300, y: next() * 100 }, ...over(i) } })
+  for (let i = 0; i < cabinets; i++)
+    w.put('cabinetPlace', { id: `Riser ${i + 1}`, x: (i % 5) * 60 + 20, y: Math.floor(i / 5) * 40 + 10 })
+  for (let i = 0; i < doors; i++)
+    w.do('door.add', {
+      id: `D-${i}`,
+      fields: {
+        ref: `D-${i}`,
+        name: `Door ${i}`,
+        from: 'out',
+        to: 'out',
+        handle: true,
+        hardware,
+        at: { x: next() * 300, y: next() * 100 },
+        ...over(i),
+      },
+    })
   return w
 }
 
-const input = (w: World, over: Partial<SitingInput> = {}): SitingInput => ({ doors: all(w.facts, 'door'), controllers: all(w.facts, 'controller'), cabinets: cabinetsOf(w.facts), places: w.facts.cabinetPlace, sheets, fixed: new Set(), anew: false, spare: 0, allowed: ['controller-2', 'controller-4', 'controller-8', 'controller-radio'], makeId: (n) => `new-${n}`, ...over })
-const take = (w: World, s: Siting) => w.do('site.place', { controllers: s.controllers, doors: s.doors.map(({ door, placement, lengthM }) => ({ door, placement, lengthM })) })
+const input = (w: World, over: Partial<SitingInput> = {}): SitingInput => ({
+  doors: all(w.facts, 'door'),
+  controllers: all(w.facts, 'controller'),
+  cabinets: cabinetsOf(w.facts),
+  places: w.facts.cabinetPlace,
+  sheets,
+  fixed: new Set(),
+  anew: false,
+  spare: 0,
+  allowed: ['controller-2', 'controller-4', 'controller-8', 'controller-radio'],
+  makeId: (n) => `new-${n}`,
+  ...over,
+})
+const take = (w: World, s: Siting) =>
+  w.do('site.place', {
+    controllers: s.controllers,
+    doors: s.doors.map(({ door, placement, lengthM }) => ({ door, placement, lengthM })),
+  })
 
 /** No terminal over its limit, every lead on a screw of its kind, no port group shared. */
 function sound(w: World): void {
@@ -28,8 +65,12 @@ function sound(w: World): void {
     const count = new Map<string, number>()
     const groups = new Set<string>()
     for (const door of all(w.facts, 'door').filter((d) => d.placement?.controller === controller.id)) {
-      if (door.placement && door.placement.portGroup !== '*') { expect(groups.has(door.placement.portGroup)).toBe(false); groups.add(door.placement.portGroup) }
-      for (const c of netOf(door, board, sheets).conductors) count.set(c.terminal.id, (count.get(c.terminal.id) ?? 0) + 1)
+      if (door.placement && door.placement.portGroup !== '*') {
+        expect(groups.has(door.placement.portGroup)).toBe(false)
+        groups.add(door.placement.portGroup)
+      }
+      for (const c of netOf(door, board, sheets).conductors)
+        count.set(c.terminal.id, (count.get(c.terminal.id) ?? 0) + 1)
     }
     for (const t of board.terminals) expect(count.get(t.id) ?? 0).toBeLessThanOrEqual(t.maxConductors)
   }
@@ -61,14 +102,20 @@ describe('placing a whole job', () => {
     const s = siteDoors(input(w, { most: 2 }))
     expect(s.newControllers).toBe(2)
     expect(s.left).toHaveLength(8)
-    for (const l of s.left) expect(l.says).toBe('Every cabinet in its reach is full with the 2 new controllers allowed. One more controller would take it.')
+    for (const l of s.left)
+      expect(l.says).toBe(
+        'Every cabinet in its reach is full with the 2 new controllers allowed. One more controller would take it.',
+      )
     expect(new Set([...s.left, ...s.doors].map((x) => x.door)).size).toBe(24)
   })
   it('moves only what must move: what has a place keeps it, pinned and wired doors stay whatever is asked', () => {
     const w = site(12, 2)
     take(w, siteDoors(input(w)))
     const before = new Map(all(w.facts, 'door').map((d) => [d.id, d.placement]))
-    w.do('door.add', { id: 'late', fields: { ref: 'Z-1', name: 'Late', from: 'out', to: 'out', handle: true, hardware, at: { x: 30, y: 20 } } })
+    w.do('door.add', {
+      id: 'late',
+      fields: { ref: 'Z-1', name: 'Late', from: 'out', to: 'out', handle: true, hardware, at: { x: 30, y: 20 } },
+    })
     const s = siteDoors(input(w))
     expect(s.doors.map((d) => d.door)).toEqual(['late'])
     w.do('door.edit', { id: 'D-3', fields: { pinned: true } })
@@ -78,7 +125,10 @@ describe('placing a whole job', () => {
   })
   it('says plainly where it knows no length, and invents none', () => {
     const w = site(4, 2, () => ({ at: undefined }))
-    for (const d of all(w.facts, 'door')) { const { at: _gone, ...rest } = d; w.put('door', rest as Door) }
+    for (const d of all(w.facts, 'door')) {
+      const { at: _gone, ...rest } = d
+      w.put('door', rest as Door)
+    }
     const s = siteDoors(input(w))
     expect(s.unknownLength).toHaveLength(4)
     expect([s.cableM, s.bound.cableM]).toEqual([0, 0])
@@ -98,7 +148,16 @@ describe('placing a whole job', () => {
     for (const c of radio) expect(s.doors.filter((d) => d.placement.controller === c.id).length).toBeLessThanOrEqual(16)
   })
   it('adds an expander where a port group lacks inputs', () => {
-    const many = { entryReader: 'reader-bus', lock: 'strike-secure', contact: 'contact-frame', contact2: 'contact-frame', boltContact: 'contact-bolt', exit: 'button-exit', exitSensor: 'sensor-exit', deskButton: 'button-desk' }
+    const many = {
+      entryReader: 'reader-bus',
+      lock: 'strike-secure',
+      contact: 'contact-frame',
+      contact2: 'contact-frame',
+      boltContact: 'contact-bolt',
+      exit: 'button-exit',
+      exitSensor: 'sensor-exit',
+      deskButton: 'button-desk',
+    }
     const w = site(2, 1, () => ({ hardware: many }))
     const s = siteDoors(input(w))
     expect(s.left).toEqual([])
@@ -110,17 +169,44 @@ describe('placing a whole job', () => {
   it('leaves port groups free where they are asked for, and fills controllers that are there first', () => {
     const w = site(8, 1, (n) => ({ at: { x: n, y: 10 } }))
     expect(siteDoors(input(w, { spare: 2 })).newControllers).toBe(2)
-    w.do('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-8', cabinet: 'Riser 1', supply: 'supply-5', address: '', serial: '', mac: '' })
+    w.do('controller.put', {
+      id: 'a1',
+      ref: 'A1',
+      sheet: 'controller-8',
+      cabinet: 'Riser 1',
+      supply: 'supply-5',
+      address: '',
+      serial: '',
+      mac: '',
+    })
     const s = siteDoors(input(w))
     expect([s.newControllers, new Set(s.doors.map((d) => d.placement.controller))]).toEqual([0, new Set(['a1'])])
   })
   it('gives a door that no controller there serves a new one, and does not leave it out', () => {
     // controller-4 has port groups free, but no bus.
-    const w = site(3, 1, (n) => ({ at: { x: n, y: 10 }, hardware: { ...hardware, entryReader: n === 2 ? 'reader-bus' : 'reader-slim' } }))
-    w.do('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-4', cabinet: 'Riser 1', supply: 'supply-5', address: '', serial: '', mac: '' })
+    const w = site(3, 1, (n) => ({
+      at: { x: n, y: 10 },
+      hardware: { ...hardware, entryReader: n === 2 ? 'reader-bus' : 'reader-slim' },
+    }))
+    w.do('controller.put', {
+      id: 'a1',
+      ref: 'A1',
+      sheet: 'controller-4',
+      cabinet: 'Riser 1',
+      supply: 'supply-5',
+      address: '',
+      serial: '',
+      mac: '',
+    })
     const s = siteDoors(input(w))
     expect(s.left).toEqual([])
-    expect([s.newControllers, s.doors.filter((d) => d.placement.controller === 'a1').map((d) => d.door).sort()]).toEqual([1, ['D-0', 'D-1']])
+    expect([
+      s.newControllers,
+      s.doors
+        .filter((d) => d.placement.controller === 'a1')
+        .map((d) => d.door)
+        .sort(),
+    ]).toEqual([1, ['D-0', 'D-1']])
     take(w, s)
     sound(w)
   })
@@ -136,7 +222,18 @@ describe('placing a whole job', () => {
   })
   it('is refused as a whole where it does not fit the boards any more', () => {
     const w = smallJob()
-    expect(() => w.do('site.place', { controllers: [], doors: [{ door: 'D-01', placement: { controller: 'a1', portGroup: 'A', terminals: { 'R1.d0': '999' } }, lengthM: null }] })).toThrow('A1 has no terminal 999.')
+    expect(() =>
+      w.do('site.place', {
+        controllers: [],
+        doors: [
+          {
+            door: 'D-01',
+            placement: { controller: 'a1', portGroup: 'A', terminals: { 'R1.d0': '999' } },
+            lengthM: null,
+          },
+        ],
+      }),
+    ).toThrow('A1 has no terminal 999.')
   })
 })
 
@@ -144,7 +241,12 @@ describe('supplies of new controllers', () => {
   it('are the smallest that carry what their controller got', () => {
     const near = (n: number) => ({ at: { x: 25 + n, y: 12 } })
     const light = siteDoors(input(site(2, 1, near), { allowed: ['controller-2'] }))
-    const heavy = siteDoors(input(site(8, 1, (n) => ({ ...near(n), hardware: { ...hardware, lock: 'strike-fast' } })), { allowed: ['controller-8'] }))
+    const heavy = siteDoors(
+      input(
+        site(8, 1, (n) => ({ ...near(n), hardware: { ...hardware, lock: 'strike-fast' } })),
+        { allowed: ['controller-8'] },
+      ),
+    )
     const amps = (s: Siting) => sheets[s.controllers[0]?.supply ?? '']?.supply?.amps ?? 0
     expect([light.left, heavy.left]).toEqual([[], []])
     expect(amps(light)).toBeGreaterThan(0)

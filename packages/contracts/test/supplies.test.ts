@@ -1,9 +1,25 @@
-import { all, defaultPowerPlan, driveAnswer, lockAmps, netAt, releaseOf, sheetOf, solveTree, supplyReport, supplyWays, type Controller, type Door, type LockFacts, type PowerPlan } from '@rauta/core'
-import type { World } from './world';
+import {
+  all,
+  defaultPowerPlan,
+  driveAnswer,
+  lockAmps,
+  netAt,
+  releaseOf,
+  sheetOf,
+  solveTree,
+  supplyReport,
+  supplyWays,
+  type Controller,
+  type Door,
+  type LockFacts,
+  type PowerPlan,
+} from '@rauta/core'
+import type { World } from './world'
 import { magnetHardware, sheets, smallJob, strikeHardware } from './world'
 
 const a1 = (w: World): Controller => w.facts.controller['a1'] as Controller
-const report = (w: World, plan?: Partial<PowerPlan>) => supplyReport(a1(w), all(w.facts, 'door'), sheets, { ...defaultPowerPlan('a1'), ...plan })
+const report = (w: World, plan?: Partial<PowerPlan>) =>
+  supplyReport(a1(w), all(w.facts, 'door'), sheets, { ...defaultPowerPlan('a1'), ...plan })
 /** A second door on the other port group. */
 function two(hardware: Record<string, string>): World {
   const w = smallJob(hardware, { handle: true })
@@ -14,10 +30,21 @@ function two(hardware: Record<string, string>): World {
 }
 
 describe('the moments of a supply', () => {
-  const lock: LockFacts = { principle: 'strike', fail: 'secure', nominalV: 12, leastV: 10, pullA: 0.9, holdA: 0.2, sensing: false }
+  const lock: LockFacts = {
+    principle: 'strike',
+    fail: 'secure',
+    nominalV: 12,
+    leastV: 10,
+    pullA: 0.9,
+    holdA: 0.2,
+    sensing: false,
+  }
   it('a fail-secure lock draws when it is driven, a fail-safe one while it is shut', () => {
     const safe: LockFacts = { ...lock, fail: 'safe' }
-    const at = (l: LockFacts) => (['rest', 'pull', 'hold', 'allOpen', 'powerReturn'] as const).map((kind) => lockAmps(l, 'd', { kind, door: 'd' } as never))
+    const at = (l: LockFacts) =>
+      (['rest', 'pull', 'hold', 'allOpen', 'powerReturn'] as const).map((kind) =>
+        lockAmps(l, 'd', { kind, door: 'd' } as never),
+      )
     expect(at(lock)).toEqual([0, 0.9, 0.2, 0.9, 0])
     expect(at(safe)).toEqual([0.2, 0, 0, 0, 0.9])
   })
@@ -31,21 +58,26 @@ describe('the moments of a supply', () => {
   })
   it('a queue lets as many pull in as it is told, the others being held', () => {
     const w = two({ ...strikeHardware, lock: 'strike-fast' })
-    const at = (plan?: Partial<PowerPlan>) => report(w, plan).moments.find((m) => m.state === 'nominal' && m.says.startsWith('Every door is released'))
+    const at = (plan?: Partial<PowerPlan>) =>
+      report(w, plan).moments.find((m) => m.state === 'nominal' && m.says.startsWith('Every door is released'))
     expect(at({ queue: 1 })?.says).toBe('Every door is released, 1 at a time')
     expect(at({ queue: 1 })?.amps ?? 0).toBeLessThan(at()?.amps ?? 0)
     expect(at({ queue: 2 })?.amps).toBeCloseTo(at()?.amps ?? 0, 9)
   })
   it('the source stands nominal, floating and at the end of its battery', () => {
     const r = report(smallJob(strikeHardware))
-    const volts = (state: string) => { const m = r.moments.find((x) => x.state === state && x.says === 'At rest'); return m?.solved.ok ? m.solved.terminalV : 0 }
+    const volts = (state: string) => {
+      const m = r.moments.find((x) => x.state === state && x.says === 'At rest')
+      return m?.solved.ok ? m.solved.terminalV : 0
+    }
     expect(volts('floating')).toBeGreaterThan(volts('nominal'))
     expect(volts('batteryEnd')).toBeLessThan(10.5)
     expect(volts('batteryEnd')).toBeGreaterThan(10)
   })
   it('a line that is far too long collapses or falls short, and what would do is told', () => {
     const w = smallJob(strikeHardware)
-    for (const c of w.door().cables) w.do('cable.set', { door: 'D-01', cable: c.id, lengthM: c.part === 'K1' ? 400 : 20 })
+    for (const c of w.door().cables)
+      w.do('cable.set', { door: 'D-01', cable: c.id, lengthM: c.part === 'K1' ? 400 : 20 })
     const [lock_] = report(w).locks
     expect(lock_?.enough).toBe(false)
     expect(lock_?.onlyAtEnd).toBe(false)
@@ -71,12 +103,24 @@ describe('the moments of a supply', () => {
     w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
     const r = supplyReport(w.facts.controller['a8'] as Controller, all(w.facts, 'door'), sheets)
     expect(r.inrushA).toBeCloseTo(5.5, 9)
-    expect(supplyReport({ ...(w.facts.controller['a8'] as Controller) }, all(w.facts, 'door'), { ...sheets, 'supply-24': { ...sheetOf(sheets, 'supply-24'), supply: { ...(sheetOf(sheets, 'supply-24').supply as never as { volts: number; amps: number; internalOhm: number }), tripA: 5 } } }).faults.join(' ')).toContain('trips at 5 A')
+    expect(
+      supplyReport({ ...(w.facts.controller['a8'] as Controller) }, all(w.facts, 'door'), {
+        ...sheets,
+        'supply-24': {
+          ...sheetOf(sheets, 'supply-24'),
+          supply: {
+            ...(sheetOf(sheets, 'supply-24').supply as never as { volts: number; amps: number; internalOhm: number }),
+            tripA: 5,
+          },
+        },
+      }).faults.join(' '),
+    ).toContain('trips at 5 A')
   })
   it('is the same answer from the ways that are kept as from the tree built anew', () => {
     const w = two(strikeHardware)
     const ways = supplyWays(a1(w), all(w.facts, 'door'), sheets)
-    for (const kind of ['rest', 'allOpen', 'powerReturn'] as const) expect(solveTree(netAt(ways, { kind }).tree).ok).toBe(true)
+    for (const kind of ['rest', 'allOpen', 'powerReturn'] as const)
+      expect(solveTree(netAt(ways, { kind }).tree).ok).toBe(true)
   })
 })
 
@@ -86,7 +130,10 @@ describe('a supply and its battery', () => {
     expect(r.battery?.enough).toBe(false)
     expect(r.faults.join(' ')).toMatch(/2 Ah of battery last \d+\.\d h; 8 h are asked for and want \d+\.\d Ah/)
   })
-  it('batteries joined to the wrong volts are told', () => expect(report(smallJob(strikeHardware), { batteryCount: 2, wiring: 'series' }).faults.join(' ')).toContain('give 24 V; this supply charges 12 V'))
+  it('batteries joined to the wrong volts are told', () =>
+    expect(report(smallJob(strikeHardware), { batteryCount: 2, wiring: 'series' }).faults.join(' ')).toContain(
+      'give 24 V; this supply charges 12 V',
+    ))
   it('a supply plan is refused for what is no supply', () => {
     const w = smallJob()
     expect(() => w.do('powerPlan.put', { ...defaultPowerPlan('a1'), supply: 'reader-slim' })).toThrow('Choose a supply')
@@ -94,7 +141,8 @@ describe('a supply and its battery', () => {
 })
 
 describe('what opens when', () => {
-  const answers = (door: Door, w: World, plan = defaultPowerPlan('a1'), hours: number | null = 4) => Object.fromEntries((releaseOf(door, a1(w), sheets, plan, hours) ?? []).map((a) => [a.case, [a.in, a.out]]))
+  const answers = (door: Door, w: World, plan = defaultPowerPlan('a1'), hours: number | null = 4) =>
+    Object.fromEntries((releaseOf(door, a1(w), sheets, plan, hours) ?? []).map((a) => [a.case, [a.in, a.out]]))
   it('cutting the power frees a fail-safe lock and never a fail-secure one', () => {
     const magnet = smallJob(magnetHardware)
     expect(answers(magnet.door(), magnet)['supply']).toEqual(['free', 'free'])
@@ -115,33 +163,63 @@ describe('what opens when', () => {
   })
   it('who decides says what an absent network does', () => {
     const w = smallJob(strikeHardware)
-    const at = (then: 'opens' | 'staysShut' | 'knownCards') => answers({ ...w.door(), decides: { by: 'server', afterS: 5, then } }, w)['network']
-    expect([at('opens'), at('staysShut'), at('knownCards')]).toEqual([['free', 'free'], ['shut', 'works'], ['works', 'works']])
+    const at = (then: 'opens' | 'staysShut' | 'knownCards') =>
+      answers({ ...w.door(), decides: { by: 'server', afterS: 5, then } }, w)['network']
+    expect([at('opens'), at('staysShut'), at('knownCards')]).toEqual([
+      ['free', 'free'],
+      ['shut', 'works'],
+      ['works', 'works'],
+    ])
   })
   it('a door fed from the network lives as long as the battery of its switch', () => {
     const w = smallJob(strikeHardware)
     const net: Controller = { ...a1(w), sheet: 'controller-1-net' }
-    expect(releaseOf(w.door(), net, sheets)?.find((a) => a.case === 'mains')?.says).toContain('battery of the network switch')
+    expect(releaseOf(w.door(), net, sheets)?.find((a) => a.case === 'mains')?.says).toContain(
+      'battery of the network switch',
+    )
   })
   it('a wireless lock decides by itself', () => {
     const w = smallJob(strikeHardware)
-    w.do('door.add', { id: 'D-09', fields: { ref: 'D-09', name: 'Flat', from: 'in', to: 'in', handle: true, hardware: { lock: 'wireless-handle' } } })
+    w.do('door.add', {
+      id: 'D-09',
+      fields: { ref: 'D-09', name: 'Flat', from: 'in', to: 'in', handle: true, hardware: { lock: 'wireless-handle' } },
+    })
     expect(answers(w.door('D-09'), w)['supply']).toEqual(['works', 'works'])
   })
 })
 
 describe('the drive level of a lock', () => {
-  const lock: LockFacts = { principle: 'strike', fail: 'secure', nominalV: 12, leastV: 10.5, pullA: 0.9, pullMs: 120, holdA: 0.22, dropOutV: 3.5, duty: 0.25, sensing: true }
+  const lock: LockFacts = {
+    principle: 'strike',
+    fail: 'secure',
+    nominalV: 12,
+    leastV: 10.5,
+    pullA: 0.9,
+    pullMs: 120,
+    holdA: 0.22,
+    dropOutV: 3.5,
+    duty: 0.25,
+    sensing: true,
+  }
   it('is full volts while it pulls, then a share', () => {
     const d = driveAnswer(lock, 13.6, 1, { pullMs: 300, holdShare: 0.5 }, 5)
     // By hand: coil 12 / 0.9 = 13.33 Ω; 13.6 · 13.33 / 14.33.
-    expect(d.pullV).toBeCloseTo(13.6 * (12 / 0.9) / (12 / 0.9 + 1), 9)
+    expect(d.pullV).toBeCloseTo((13.6 * (12 / 0.9)) / (12 / 0.9 + 1), 9)
     expect(d.holdV).toBeCloseTo(d.pullV / 2, 9)
     expect(d.faults).toEqual([])
     expect(d.heatsAboveV).toBeCloseTo(6, 9)
   })
   it.each<[string, { pullMs: number; holdShare: number }, number, number, string]>([
-    ['too short', { pullMs: 60, holdShare: 0.5 }, 1, 5, 'takes 120 ms to pull in'], ['too little held', { pullMs: 300, holdShare: 0.2 }, 1, 5, 'may let go'], ['too much for long', { pullMs: 300, holdShare: 1 }, 1, 600, 'grows hot'], ['too few volts', { pullMs: 300, holdShare: 0.5 }, 9, 5, 'needs 10.5 V'],
-  ])('%s is told', (_what, drive, ohm, release, says) => expect(driveAnswer(lock, 13.6, ohm, drive, release).faults.join(' ')).toContain(says))
-  it('counts what suppression adds before it lets go, where its sheet tells', () => expect([driveAnswer(lock, 13.6, 1, { pullMs: 300, holdShare: 1 }, 5).letGoMs, driveAnswer({ ...lock, suppressionMs: 45 }, 13.6, 1, { pullMs: 300, holdShare: 1 }, 5).letGoMs]).toEqual([null, 45]))
+    ['too short', { pullMs: 60, holdShare: 0.5 }, 1, 5, 'takes 120 ms to pull in'],
+    ['too little held', { pullMs: 300, holdShare: 0.2 }, 1, 5, 'may let go'],
+    ['too much for long', { pullMs: 300, holdShare: 1 }, 1, 600, 'grows hot'],
+    ['too few volts', { pullMs: 300, holdShare: 0.5 }, 9, 5, 'needs 10.5 V'],
+  ])('%s is told', (_what, drive, ohm, release, says) =>
+    expect(driveAnswer(lock, 13.6, ohm, drive, release).faults.join(' ')).toContain(says),
+  )
+  it('counts what suppression adds before it lets go, where its sheet tells', () =>
+    expect([
+      driveAnswer(lock, 13.6, 1, { pullMs: 300, holdShare: 1 }, 5).letGoMs,
+      driveAnswer({ ...lock, suppressionMs: 45 }, 13.6, 1, { pullMs: 300, holdShare: 1 }, 5).letGoMs,
+    ]).toEqual([null, 45]))
 })

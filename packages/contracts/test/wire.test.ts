@@ -1,15 +1,26 @@
 import { checkOff, expectedReading, judgeReading, marksOf, plannedOf, type Controller } from '@rauta/core'
 import { sheets, smallJob, strikeHardware, type World } from './world'
 
-const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') => expectedReading(w.door(), cable, kind, plannedOf(w.facts, sheets))
+const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') =>
+  expectedReading(w.door(), cable, kind, plannedOf(w.facts, sheets))
 const cableOf = (w: World, part: string) => w.door().cables.find((c) => c.part === part)?.id ?? ''
 
 function wireAll(w: World): void {
   for (const c of w.door().cables) {
     for (const what of ['pulled', 'ended', 'tested']) w.do('tick.set', { door: 'D-01', cable: c.id, what, done: true })
-    for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as ('loop' | 'voltsRest' | 'voltsDriven')[]) w.do('reading.add', { id: `${c.id}-${kind}-${w.facts.rev}`, door: 'D-01', cable: c.id, kind, value: expected(w, c.id, kind)?.value })
+    for (const kind of (c.part === 'K1' ? ['loop', 'voltsRest', 'voltsDriven'] : ['loop']) as (
+      'loop' | 'voltsRest' | 'voltsDriven'
+    )[])
+      w.do('reading.add', {
+        id: `${c.id}-${kind}-${w.facts.rev}`,
+        door: 'D-01',
+        cable: c.id,
+        kind,
+        value: expected(w, c.id, kind)?.value,
+      })
   }
-  for (const item of checkOff(w.facts.controller['a1'] as Controller, w.facts, sheets)) w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
+  for (const item of checkOff(w.facts.controller['a1'] as Controller, w.facts, sheets))
+    w.do('cabinet.check', { controller: 'a1', item: item.id, done: true })
 }
 const wire = (w: World) => marksOf(w.facts, w.door(), sheets).wire
 
@@ -22,7 +33,12 @@ describe('readings', () => {
     expect(loop?.value).toBeCloseTo(0.724, 6)
     expect(loop?.to).toBeCloseTo(0.724 * 1.1 + 0.3, 6)
     if (!loop) return
-    const judged = (value: number) => judgeReading({ id: 'r', door: 'D-01', cable: cableOf(w, 'K1'), kind: 'loop', value, by: 'Maija', at: 0 }, w.door(), plannedOf(w.facts, sheets))
+    const judged = (value: number) =>
+      judgeReading(
+        { id: 'r', door: 'D-01', cable: cableOf(w, 'K1'), kind: 'loop', value, by: 'Maija', at: 0 },
+        w.door(),
+        plannedOf(w.facts, sheets),
+      )
     expect(judged(0.7)?.in).toBe(true)
     expect(judged(1.4)).toMatchObject({ in: false })
     expect(judged(4000)?.causes[0]).toMatchObject({ rule: 'open' })
@@ -71,12 +87,24 @@ describe('the mark Wire', () => {
     expect(wire(w).sign).toBe('given')
     const placement = w.door().placement
     if (!placement) throw new Error('not placed')
-    w.do('door.place', { id: 'D-01', placement: { ...placement, terminals: { ...placement.terminals, 'C1.a': placement.terminals['X1.a'] ?? '', 'X1.a': placement.terminals['C1.a'] ?? '' } } })
+    w.do('door.place', {
+      id: 'D-01',
+      placement: {
+        ...placement,
+        terminals: {
+          ...placement.terminals,
+          'C1.a': placement.terminals['X1.a'] ?? '',
+          'X1.a': placement.terminals['C1.a'] ?? '',
+        },
+      },
+    })
     expect(wire(w).sign).toBe('stale')
     w.do('door.place', { id: 'D-01', placement })
     expect(wire(w).sign).toBe('given')
   })
   it('refuses volts that cannot be', () => {
-    expect(() => smallJob().do('reading.add', { id: 'x', door: 'D-01', cable: 'W2', kind: 'voltsRest', value: 1260 })).toThrow('range')
+    expect(() =>
+      smallJob().do('reading.add', { id: 'x', door: 'D-01', cable: 'W2', kind: 'voltsRest', value: 1260 }),
+    ).toThrow('range')
   })
 })

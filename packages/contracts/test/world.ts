@@ -1,4 +1,18 @@
-import { applyChanges, emptyFacts, put, wantedConfig, type Change, type Config, type DeviceEvent, type Door, type Facts, type Reach, type RecordKind, type RecordTypes, type Sheets } from '@rauta/core'
+import {
+  applyChanges,
+  emptyFacts,
+  put,
+  wantedConfig,
+  type Change,
+  type Config,
+  type DeviceEvent,
+  type Door,
+  type Facts,
+  type Reach,
+  type RecordKind,
+  type RecordTypes,
+  type Sheets,
+} from '@rauta/core'
 import { commands, shippedSheets, type Role } from '../src'
 
 export const sheets = shippedSheets
@@ -12,12 +26,22 @@ export class World {
   do(name: string, payload: unknown, role: Role = 'lead', by = 'vesa', known: Sheets = sheets): Change[] {
     const command = commands[name]
     if (!command) throw new Error(`no command ${name}`)
-    const changes = command.apply(this.facts, payload as never, { id: `c${++this.count}`, by, role, at: this.now, sheets: known })
+    const changes = command.apply(this.facts, payload as never, {
+      id: `c${++this.count}`,
+      by,
+      role,
+      at: this.now,
+      sheets: known,
+    })
     this.take(changes)
     return changes
   }
-  take(changes: Change[]): void { this.facts = applyChanges(this.facts, changes, this.facts.rev + 1) }
-  put<K extends RecordKind>(kind: K, record: RecordTypes[K]): void { this.take([put(this.facts, kind, record)]) }
+  take(changes: Change[]): void {
+    this.facts = applyChanges(this.facts, changes, this.facts.rev + 1)
+  }
+  put<K extends RecordKind>(kind: K, record: RecordTypes[K]): void {
+    this.take([put(this.facts, kind, record)])
+  }
   door(id = 'D-01'): Door {
     const door = this.facts.door[id]
     if (!door) throw new Error(`no door ${id}`)
@@ -34,38 +58,121 @@ export class World {
   /** As if a load had just been read back equal. */
   loaded(controller = 'a1'): void {
     this.put('held', { id: controller, config: this.wanted(controller), readAt: this.now, fault: '' })
-    this.put('load', { id: `l${++this.count}`, controller, state: 'held', total: 1, done: 1, says: '', by: 'vesa', startedAt: this.now, endedAt: this.now, digest: '' })
+    this.put('load', {
+      id: `l${++this.count}`,
+      controller,
+      state: 'held',
+      total: 1,
+      done: 1,
+      says: '',
+      by: 'vesa',
+      startedAt: this.now,
+      endedAt: this.now,
+      digest: '',
+    })
   }
   reached(controller = 'a1', over: Partial<Reach> = {}): void {
-    this.put('reach', { id: controller, address: '10.1.1.21', serial: 'S1', mac: 'M1', firmware: '1.0', firmwareAccepted: { by: 'vesa', at: this.now }, owned: true, erasedAt: this.now, clockOffsetMs: 0, clockCheckedAt: this.now, zoneHeld: '', boot: 'b1', lastAnswerAt: this.now, silentMs: 0, says: '', ...over })
+    this.put('reach', {
+      id: controller,
+      address: '10.1.1.21',
+      serial: 'S1',
+      mac: 'M1',
+      firmware: '1.0',
+      firmwareAccepted: { by: 'vesa', at: this.now },
+      owned: true,
+      erasedAt: this.now,
+      clockOffsetMs: 0,
+      clockCheckedAt: this.now,
+      zoneHeld: '',
+      boot: 'b1',
+      lastAnswerAt: this.now,
+      silentMs: 0,
+      says: '',
+      ...over,
+    })
   }
 }
 
-export const magnetHardware = { entryReader: 'reader-wall', lock: 'magnet-300', contact: 'contact-frame', exit: 'button-exit', breakGlass: 'break-glass' }
+export const magnetHardware = {
+  entryReader: 'reader-wall',
+  lock: 'magnet-300',
+  contact: 'contact-frame',
+  exit: 'button-exit',
+  breakGlass: 'break-glass',
+}
 export const strikeHardware = { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' }
 
 /** A job with one placed door D-01 on a two-door controller, a group, a rule, a person, and test cards. */
 export function smallJob(hardware: Record<string, string> = magnetHardware, over: Record<string, unknown> = {}): World {
   const w = new World()
-  w.do('job.create', { name: 'J', client: 'C', site: 'S', zone: 'Europe/Helsinki', network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.2' }, publicKey: '' })
+  w.do('job.create', {
+    name: 'J',
+    client: 'C',
+    site: 'S',
+    zone: 'Europe/Helsinki',
+    network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.2' },
+    publicKey: '',
+  })
   w.do('area.put', { id: 'out', code: 'O', name: 'Outside' })
   w.do('area.put', { id: 'in', code: 'I', name: 'Inside' })
-  w.do('controller.put', { id: 'a1', ref: 'A1', sheet: 'controller-2', cabinet: 'Riser', supply: 'supply-5', address: '10.1.1.21', serial: '', mac: '' })
+  w.do('controller.put', {
+    id: 'a1',
+    ref: 'A1',
+    sheet: 'controller-2',
+    cabinet: 'Riser',
+    supply: 'supply-5',
+    address: '10.1.1.21',
+    serial: '',
+    mac: '',
+  })
   w.do('door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Front', from: 'out', to: 'in', hardware, ...over } })
   if (Object.keys(hardware).length) w.do('door.placeProposed', { id: 'D-01', controller: 'a1' })
   for (const cable of w.door().cables) w.do('cable.set', { door: 'D-01', cable: cable.id, lengthM: 20 })
   w.do('schedule.put', { id: 'day', name: 'Day', periods: [{ days: [1, 2, 3, 4, 5], from: '08:00', to: '17:00' }] })
   w.do('group.put', { id: 'g', name: 'Staff' })
   w.do('rule.put', { id: 'r', group: 'g', doors: ['D-01'], schedule: 'day' })
-  w.do('person.put', { id: 'p', number: '1', name: 'Somebody', cards: [{ id: 'c', facility: 5, number: 77, state: 'in use' }], groups: ['g'] })
-  w.do('testCards.put', { id: 'kit', good: { facility: 9, number: 1 }, lost: { facility: 9, number: 2 }, outOfHours: { facility: 9, number: 3 }, unknown: { facility: 9, number: 4 } })
+  w.do('person.put', {
+    id: 'p',
+    number: '1',
+    name: 'Somebody',
+    cards: [{ id: 'c', facility: 5, number: 77, state: 'in use' }],
+    groups: ['g'],
+  })
+  w.do('testCards.put', {
+    id: 'kit',
+    good: { facility: 9, number: 1 },
+    lost: { facility: 9, number: 2 },
+    outOfHours: { facility: 9, number: 3 },
+    unknown: { facility: 9, number: 4 },
+  })
   return w
 }
 
 let sequence = 0
 /** An event of controller a1 at door D-01, `s` seconds after a base time. */
-export function event(base: number, s: number, kind: DeviceEvent['kind'], state: string, over: Partial<DeviceEvent> = {}): DeviceEvent {
+export function event(
+  base: number,
+  s: number,
+  kind: DeviceEvent['kind'],
+  state: string,
+  over: Partial<DeviceEvent> = {},
+): DeviceEvent {
   const at = base + s * 1000
   const seq = ++sequence
-  return { id: `a1:b1:${seq}`, controller: 'a1', boot: 'b1', seq, at, received: at + 40, offsetMs: 0, kind, door: 'D-01', reader: kind === 'granted' || kind === 'refused' ? 'R1' : '', card: '', state, says: `${kind} ${state}`, ...over }
+  return {
+    id: `a1:b1:${seq}`,
+    controller: 'a1',
+    boot: 'b1',
+    seq,
+    at,
+    received: at + 40,
+    offsetMs: 0,
+    kind,
+    door: 'D-01',
+    reader: kind === 'granted' || kind === 'refused' ? 'R1' : '',
+    card: '',
+    state,
+    says: `${kind} ${state}`,
+    ...over,
+  }
 }

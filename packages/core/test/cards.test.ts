@@ -16,15 +16,21 @@ describe('26-bit Wiegand, SIA AC-01', () => {
   })
 
   it('is read back as it was sent, for every card', () => {
-    fc.assert(fc.property(cards, (card) => { expect(decode26(encode26(card))).toEqual({ card }) }))
+    fc.assert(
+      fc.property(cards, (card) => {
+        expect(decode26(encode26(card))).toEqual({ card })
+      }),
+    )
   })
 
   it('notices any one bit turned over', () => {
-    fc.assert(fc.property(cards, fc.integer({ min: 0, max: 25 }), (card, at) => {
-      const bits = encode26(card)
-      bits[at] = 1 - (bits[at] ?? 0)
-      expect(decode26(bits)).toHaveProperty('fault')
-    }))
+    fc.assert(
+      fc.property(cards, fc.integer({ min: 0, max: 25 }), (card, at) => {
+        const bits = encode26(card)
+        bits[at] = 1 - (bits[at] ?? 0)
+        expect(decode26(bits)).toHaveProperty('fault')
+      }),
+    )
   })
 
   it('says how many bits came where they are not 26', () => {
@@ -38,7 +44,11 @@ describe('26-bit Wiegand, SIA AC-01', () => {
   })
 
   it('keeps a card through its hexadecimal form', () => {
-    fc.assert(fc.property(cards, (card) => { expect(card26FromHex(card26Hex(card))).toEqual(card) }))
+    fc.assert(
+      fc.property(cards, (card) => {
+        expect(card26FromHex(card26Hex(card))).toEqual(card)
+      }),
+    )
     expect(card26FromHex('12')).toBeNull()
     expect(cardName({ facility: 61, number: 417 })).toBe('61 00417')
   })

@@ -1,12 +1,32 @@
 import fc from 'fast-check'
-import { cableName, conductorOhmPerKm, gaugeDiameter, iec60228, longestRunM, loopOhm, voltsAtLock, type CableType } from '../src'
+import {
+  cableName,
+  conductorOhmPerKm,
+  gaugeDiameter,
+  iec60228,
+  longestRunM,
+  loopOhm,
+  voltsAtLock,
+  type CableType,
+} from '../src'
 
 const iec = (conductorClass: 2 | 5, mm2: number): CableType => ({ kind: 'iec', conductorClass, mm2, cores: 2 })
 const awg = (gauge: number): CableType => ({ kind: 'awg', gauge, cores: 2 })
 
 describe('conductor resistance', () => {
   // IEC 60228 tables 2 and 3, plain copper at 20 degrees C, ohm/km; values from memory.
-  it.each([[2, 0.5, 36.0], [2, 0.75, 24.5], [2, 1, 18.1], [2, 1.5, 12.1], [2, 2.5, 7.41], [5, 0.5, 39.0], [5, 0.75, 26.0], [5, 1, 19.5], [5, 1.5, 13.3], [5, 2.5, 7.98]] as const)('class %d, %d mm² is %d ohm/km', (cls, mm2, ohm) => {
+  it.each([
+    [2, 0.5, 36.0],
+    [2, 0.75, 24.5],
+    [2, 1, 18.1],
+    [2, 1.5, 12.1],
+    [2, 2.5, 7.41],
+    [5, 0.5, 39.0],
+    [5, 0.75, 26.0],
+    [5, 1, 19.5],
+    [5, 1.5, 13.3],
+    [5, 2.5, 7.98],
+  ] as const)('class %d, %d mm² is %d ohm/km', (cls, mm2, ohm) => {
     expect(conductorOhmPerKm(iec(cls, mm2))).toBe(ohm)
   })
 
@@ -22,7 +42,11 @@ describe('conductor resistance', () => {
   })
 
   // Solid copper at 20 degrees C, handbook figures from memory: 24 AWG 84.2, 22 AWG 53.0, 18 AWG 20.95 ohm/km.
-  it.each([[24, 84.2], [22, 53.0], [18, 20.95]])('%d AWG is about %d ohm/km', (gauge, ohm) => {
+  it.each([
+    [24, 84.2],
+    [22, 53.0],
+    [18, 20.95],
+  ])('%d AWG is about %d ohm/km', (gauge, ohm) => {
     expect(Math.abs(conductorOhmPerKm(awg(gauge)) - ohm) / ohm).toBeLessThan(0.005)
   })
 
@@ -32,7 +56,9 @@ describe('conductor resistance', () => {
 
   it('falls as the cross-section grows, in both classes', () => {
     for (const cls of [2, 5] as const) {
-      const ohms = Object.entries(iec60228[cls]).sort((a, b) => Number(a[0]) - Number(b[0])).map(([, ohm]) => ohm)
+      const ohms = Object.entries(iec60228[cls])
+        .sort((a, b) => Number(a[0]) - Number(b[0]))
+        .map(([, ohm]) => ohm)
       expect([...ohms].sort((a, b) => b - a)).toEqual(ohms)
     }
   })
@@ -55,23 +81,38 @@ describe('volts at a lock on a single run', () => {
   })
 
   it('keeps Kirchhoff: what the copper drops and what the lock sees make up the source', () => {
-    fc.assert(fc.property(fc.double({ min: 5, max: 30, noNaN: true }), fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0.05, max: 3, noNaN: true }), (sourceV, copperOhm, lockA) => {
-      const { volts, amps } = voltsAtLock({ sourceV, sourceOhm: 0.1, copperOhm, lockA, lockNominalV: 12 })
-      expect(volts + amps * (copperOhm + 0.1)).toBeCloseTo(sourceV, 6)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 5, max: 30, noNaN: true }),
+        fc.double({ min: 0, max: 20, noNaN: true }),
+        fc.double({ min: 0.05, max: 3, noNaN: true }),
+        (sourceV, copperOhm, lockA) => {
+          const { volts, amps } = voltsAtLock({ sourceV, sourceOhm: 0.1, copperOhm, lockA, lockNominalV: 12 })
+          expect(volts + amps * (copperOhm + 0.1)).toBeCloseTo(sourceV, 6)
+        },
+      ),
+    )
   })
 
   it('gives just the least volts at the longest run, and too little a metre beyond', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 1, noNaN: true }), fc.constantFrom(0.5, 0.75, 1, 1.5, 2.5), (lockA, mm2) => {
-      const base = { sourceV: 13.6, sourceOhm: 0.05, lockA, lockNominalV: 12 }
-      const metres = longestRunM({ ...base, copperOhm: 0 }, iec(2, mm2), 10.8)
-      const at = (m: number) => voltsAtLock({ ...base, copperOhm: loopOhm(iec(2, mm2), m) }).volts
-      expect(at(metres)).toBeCloseTo(10.8, 6)
-      expect(at(metres + 1)).toBeLessThan(10.8)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 1, noNaN: true }),
+        fc.constantFrom(0.5, 0.75, 1, 1.5, 2.5),
+        (lockA, mm2) => {
+          const base = { sourceV: 13.6, sourceOhm: 0.05, lockA, lockNominalV: 12 }
+          const metres = longestRunM({ ...base, copperOhm: 0 }, iec(2, mm2), 10.8)
+          const at = (m: number) => voltsAtLock({ ...base, copperOhm: loopOhm(iec(2, mm2), m) }).volts
+          expect(at(metres)).toBeCloseTo(10.8, 6)
+          expect(at(metres + 1)).toBeLessThan(10.8)
+        },
+      ),
+    )
   })
 
   it('says no length would do where the source is under what the lock needs', () => {
-    expect(longestRunM({ sourceV: 10, sourceOhm: 0, copperOhm: 0, lockA: 0.5, lockNominalV: 12 }, iec(2, 1), 10.8)).toBe(0)
+    expect(
+      longestRunM({ sourceV: 10, sourceOhm: 0, copperOhm: 0, lockA: 0.5, lockNominalV: 12 }, iec(2, 1), 10.8),
+    ).toBe(0)
   })
 })

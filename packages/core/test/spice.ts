@@ -36,13 +36,19 @@ function run(circuit: string): string {
 export function solveSpice(elements: string, nodes: readonly string[]): Record<string, number> {
   needNgspice()
   const stdout = run(`${elements}.options reltol=1e-7\n.control\nop\nset numdgt=9\nprint all\n.endc\n.end\n`)
-  return Object.fromEntries([...stdout.matchAll(/^\s*(\w+)\s*=\s*([-+0-9.e]+)\s*$/gim)].filter(([, id]) => nodes.includes(id ?? '')).map(([, id, volts]) => [id ?? '', Number(volts)]))
+  return Object.fromEntries(
+    [...stdout.matchAll(/^\s*(\w+)\s*=\s*([-+0-9.e]+)\s*$/gim)]
+      .filter(([, id]) => nodes.includes(id ?? ''))
+      .map(([, id, volts]) => [id ?? '', Number(volts)]),
+  )
 }
 
 /** Volts by node as ngspice prints them; empty where it finds no answer. */
 export function spiceVolts(tree: Tree): Record<string, number> {
   const stdout = run(netlist(tree))
-  return Object.fromEntries([...stdout.matchAll(/^\s*(n\d+|top)\s*=\s*([-+0-9.e]+)\s*$/gim)].map(([, id, volts]) => [id ?? '', Number(volts)]))
+  return Object.fromEntries(
+    [...stdout.matchAll(/^\s*(n\d+|top)\s*=\s*([-+0-9.e]+)\s*$/gim)].map(([, id, volts]) => [id ?? '', Number(volts)]),
+  )
 }
 
 /** @throws Error where the machine has no ngspice: the check is then not made, and says so. */

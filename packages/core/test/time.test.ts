@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import ICAL from 'ical.js'
-import { fromICalendar, periodFault, periodWords, scheduleActive, toICalendar, type Period, type Schedule } from '../src'
+import {
+  fromICalendar,
+  periodFault,
+  periodWords,
+  scheduleActive,
+  toICalendar,
+  type Period,
+  type Schedule,
+} from '../src'
 import { posixZone } from '../src/time/posix'
 
 const schedule = (periods: Period[]): Schedule => ({ id: 's', name: 's', periods })
@@ -9,7 +17,9 @@ const at = (iso: string) => Date.parse(iso)
 const hour = fc.integer({ min: 0, max: 23 })
 const quarter = fc.constantFrom('00', '15', '30', '45')
 const clock = fc.tuple(hour, quarter).map(([h, m]) => `${String(h).padStart(2, '0')}:${m}`)
-const period = fc.record({ days: fc.subarray([1, 2, 3, 4, 5, 6, 7], { minLength: 1 }), from: clock, to: clock }).filter((p) => p.from !== p.to)
+const period = fc
+  .record({ days: fc.subarray([1, 2, 3, 4, 5, 6, 7], { minLength: 1 }), from: clock, to: clock })
+  .filter((p) => p.from !== p.to)
 
 /** What a general iCalendar library makes of the text: does any occurrence cover this wall-clock moment? */
 function coveredByLibrary(text: string, wall: string): boolean {
@@ -22,7 +32,9 @@ function coveredByLibrary(text: string, wall: string): boolean {
     const from = event.startDate.clone()
     from.adjust(weeks * 7, 0, 0, 0)
     // Weekly from the series' own start: shifting it by whole weeks leaves the weekdays as they are.
-    const days = (component.getFirstPropertyValue('rrule') as unknown as { parts: { BYDAY: string[] } }).parts.BYDAY.map((d) => ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'].indexOf(d))
+    const days = (
+      component.getFirstPropertyValue('rrule') as unknown as { parts: { BYDAY: string[] } }
+    ).parts.BYDAY.map((d) => ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU'].indexOf(d))
     for (let d = -1; d <= 16; d++) {
       const day = from.clone()
       day.adjust(d, 0, 0, 0)
@@ -64,11 +76,22 @@ describe('weekly schedules', () => {
 
   it('agrees with a general iCalendar library on ordinary days, in two zones', () => {
     for (const zone of ['Europe/Helsinki', 'America/New_York']) {
-      fc.assert(fc.property(fc.array(period, { minLength: 1, maxLength: 3 }), fc.integer({ min: 0, max: 6 * 24 * 4 }), (periods, quarters) => {
-        const moment = at('2027-01-11T00:00:00Z') + quarters * 900_000
-        const wall = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'medium' }).format(moment).replace(' ', 'T')
-        expect(scheduleActive(schedule(periods), [], moment, zone)).toBe(coveredByLibrary(toICalendar(periods), wall))
-      }), { numRuns: 60 })
+      fc.assert(
+        fc.property(
+          fc.array(period, { minLength: 1, maxLength: 3 }),
+          fc.integer({ min: 0, max: 6 * 24 * 4 }),
+          (periods, quarters) => {
+            const moment = at('2027-01-11T00:00:00Z') + quarters * 900_000
+            const wall = new Intl.DateTimeFormat('sv-SE', { timeZone: zone, dateStyle: 'short', timeStyle: 'medium' })
+              .format(moment)
+              .replace(' ', 'T')
+            expect(scheduleActive(schedule(periods), [], moment, zone)).toBe(
+              coveredByLibrary(toICalendar(periods), wall),
+            )
+          },
+        ),
+        { numRuns: 60 },
+      )
     }
   })
 
@@ -87,14 +110,26 @@ describe('weekly schedules', () => {
   })
 
   it('keeps periods through their iCalendar form', () => {
-    fc.assert(fc.property(fc.array(period, { maxLength: 5 }), (periods) => {
-      expect(fromICalendar(toICalendar(periods))).toEqual({ periods: periods.map((p) => ({ ...p, days: [...p.days].sort((a, b) => a - b), to: p.to === '00:00' ? '24:00' : p.to })) })
-    }))
-    expect(fromICalendar(toICalendar([{ days: [7], from: '00:00', to: '24:00' }]))).toEqual({ periods: [{ days: [7], from: '00:00', to: '24:00' }] })
+    fc.assert(
+      fc.property(fc.array(period, { maxLength: 5 }), (periods) => {
+        expect(fromICalendar(toICalendar(periods))).toEqual({
+          periods: periods.map((p) => ({
+            ...p,
+            days: [...p.days].sort((a, b) => a - b),
+            to: p.to === '00:00' ? '24:00' : p.to,
+          })),
+        })
+      }),
+    )
+    expect(fromICalendar(toICalendar([{ days: [7], from: '00:00', to: '24:00' }]))).toEqual({
+      periods: [{ days: [7], from: '00:00', to: '24:00' }],
+    })
   })
 
   it('says what it cannot read of a device’s calendar', () => {
-    expect(fromICalendar('BEGIN:VEVENT\nDTSTART:20270101T080000Z\nDTEND:20270101T090000Z\nEND:VEVENT')).toHaveProperty('fault')
+    expect(fromICalendar('BEGIN:VEVENT\nDTSTART:20270101T080000Z\nDTEND:20270101T090000Z\nEND:VEVENT')).toHaveProperty(
+      'fault',
+    )
   })
 
   it('tells a period in words', () => {
@@ -106,6 +141,12 @@ describe('weekly schedules', () => {
 describe('POSIX zone strings', () => {
   // IEEE 1003.1 form; the rules of these zones are published in the IANA time zone database (from memory).
   it.each([
-    ['Europe/Helsinki', '<+02>-2<+03>-3,M3.5.0/3,M10.5.0/4'], ['America/New_York', '<-05>5<-04>4,M3.2.0/2,M11.1.0/2'], ['Asia/Kolkata', '<+0530>-5:30'], ['UTC', '<+00>0'], ['Australia/Sydney', '<+10>-10<+11>-11,M10.1.0/2,M4.1.0/3'],
-  ])('%s is %s', (zone, posix) => { expect(posixZone(zone, 2027)).toBe(posix) })
+    ['Europe/Helsinki', '<+02>-2<+03>-3,M3.5.0/3,M10.5.0/4'],
+    ['America/New_York', '<-05>5<-04>4,M3.2.0/2,M11.1.0/2'],
+    ['Asia/Kolkata', '<+0530>-5:30'],
+    ['UTC', '<+00>0'],
+    ['Australia/Sydney', '<+10>-10<+11>-11,M10.1.0/2,M4.1.0/3'],
+  ])('%s is %s', (zone, posix) => {
+    expect(posixZone(zone, 2027)).toBe(posix)
+  })
 })

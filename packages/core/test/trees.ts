@@ -10,12 +10,22 @@ export function numbers(seed: number): () => number {
 }
 
 /** A random supply tree: a few to many runs, all kinds of consumers, here and there a diode. */
-export function randomTree(next: () => number, nodes = 2 + Math.floor(next() * 19), load = 0.2 + next() * (next() < 0.4 ? 9 : 1.6)): Tree {
+export function randomTree(
+  next: () => number,
+  nodes = 2 + Math.floor(next() * 19),
+  load = 0.2 + next() * (next() < 0.4 ? 9 : 1.6),
+): Tree {
   const sourceV = next() < 0.5 ? 13.6 : 27.2
   const list: TreeNode[] = []
   for (let i = 0; i < nodes; i++) {
     const parent = i === 0 || next() < 0.2 ? null : (list[Math.floor(next() * list.length)]?.id ?? null)
-    list.push({ id: `n${i}`, parent, ohm: 0.05 + next() * 2, consumers: [consumer(next, (load * 6) / nodes, sourceV)], ...(next() < 0.15 ? { diodeV: 0.7 } : {}) })
+    list.push({
+      id: `n${i}`,
+      parent,
+      ohm: 0.05 + next() * 2,
+      consumers: [consumer(next, (load * 6) / nodes, sourceV)],
+      ...(next() < 0.15 ? { diodeV: 0.7 } : {}),
+    })
   }
   return { sourceV, sourceOhm: 0.02 + next() * 0.2, nodes: list }
 }

@@ -1,7 +1,10 @@
 import { v7 } from './uuid'
 import type { CommandAnswer } from '@rauta/contracts'
 
-interface Snapshot { rev: number; records: { kind: string; data: { id: string } & Record<string, unknown> }[] }
+interface Snapshot {
+  rev: number
+  records: { kind: string; data: { id: string } & Record<string, unknown> }[]
+}
 
 /** The server as anybody sees it: the demo is made through the same interface that people use. */
 export class Client {
@@ -10,7 +13,11 @@ export class Client {
   constructor(readonly base: string) {}
 
   async post<T>(path: string, body: unknown): Promise<T> {
-    const response = await fetch(`${this.base}/api/v1${path}`, { method: 'POST', headers: { 'content-type': 'application/json', cookie: this.cookie }, body: JSON.stringify(body) })
+    const response = await fetch(`${this.base}/api/v1${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', cookie: this.cookie },
+      body: JSON.stringify(body),
+    })
     const set = response.headers.get('set-cookie')
     if (set) this.cookie = set.split(';')[0] ?? ''
     const answer = (await response.json()) as T & { says?: string }
@@ -34,7 +41,9 @@ export class Client {
   async records<T>(kind: string): Promise<Record<string, T>> {
     const snapshot = await this.get<Snapshot>('/facts')
     this.seen = snapshot.rev
-    return Object.fromEntries(snapshot.records.filter((r) => r.kind === kind).map((r) => [r.data.id, r.data as unknown as T]))
+    return Object.fromEntries(
+      snapshot.records.filter((r) => r.kind === kind).map((r) => [r.data.id, r.data as unknown as T]),
+    )
   }
 
   /** Waits until a look at the facts gives something; `limitMs` of real time. */

@@ -4,14 +4,23 @@ type Hand = Record<string, unknown>
 export class Hands {
   constructor(readonly base: string) {}
   async play(hands: Hand[]): Promise<string[]> {
-    const response = await fetch(`${this.base}/rig/hands`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ hands }) })
+    const response = await fetch(`${this.base}/rig/hands`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ hands }),
+    })
     const answer = (await response.json()) as { done?: string[]; says?: string }
     if (!answer.done) throw new Error(`The rig refuses: ${answer.says}`)
     return answer.done
   }
 }
 
-const cards = { good: 'test card, good', lost: 'test card, lost', hours: 'test card, out of hours', unknown: 'card nobody knows' }
+const cards = {
+  good: 'test card, good',
+  lost: 'test card, lost',
+  hours: 'test card, out of hours',
+  unknown: 'card nobody knows',
+}
 
 /** What hands do for each test at a door. */
 export function handsFor(test: string, door: string, heldOpenS: number, magnetic: boolean): Hand[] {
@@ -19,19 +28,40 @@ export function handsFor(test: string, door: string, heldOpenS: number, magnetic
   const at = (after: number, act: string): Hand => ({ after, do: act, door })
   if (test.startsWith('reader-')) return [card('good', test.slice(7))]
   switch (test) {
-    case 'before-load': return [card('good'), at(800, 'push'), at(400, 'close')]
-    case 'good-card': return [card('good'), at(1200, 'push'), at(1800, 'close')]
-    case 'release-time': return [card('good')]
-    case 'unknown-card': return [card('unknown')]
-    case 'lost-card': return [card('lost')]
-    case 'hours-card': return [card('hours')]
-    case 'exit-button': return [at(0, 'press'), at(400, 'release'), at(800, 'push'), at(1500, 'close')]
-    case 'exit-sensor': return [{ do: 'work', door, part: 'X2' }, { after: 600, do: 'let', door, part: 'X2' }, at(800, 'push'), at(1500, 'close')]
-    case 'handle': return [at(0, 'handle'), at(1500, 'close')]
-    case 'forced': return magnetic ? [at(0, 'pullFeed'), at(900, 'push'), at(2500, 'close'), at(700, 'mendFeed')] : [at(0, 'handle'), at(2500, 'close')]
-    case 'held-open': return [card('good'), at(1000, 'push'), at(heldOpenS * 1000 + 4000, 'close')]
-    case 'break-glass': return [at(0, 'breakGlass'), at(900, 'push'), at(2000, 'close'), at(800, 'mendGlass')]
-    case 'holds': return [at(0, 'push')]
-    default: throw new Error(`No hands for ${test}.`)
+    case 'before-load':
+      return [card('good'), at(800, 'push'), at(400, 'close')]
+    case 'good-card':
+      return [card('good'), at(1200, 'push'), at(1800, 'close')]
+    case 'release-time':
+      return [card('good')]
+    case 'unknown-card':
+      return [card('unknown')]
+    case 'lost-card':
+      return [card('lost')]
+    case 'hours-card':
+      return [card('hours')]
+    case 'exit-button':
+      return [at(0, 'press'), at(400, 'release'), at(800, 'push'), at(1500, 'close')]
+    case 'exit-sensor':
+      return [
+        { do: 'work', door, part: 'X2' },
+        { after: 600, do: 'let', door, part: 'X2' },
+        at(800, 'push'),
+        at(1500, 'close'),
+      ]
+    case 'handle':
+      return [at(0, 'handle'), at(1500, 'close')]
+    case 'forced':
+      return magnetic
+        ? [at(0, 'pullFeed'), at(900, 'push'), at(2500, 'close'), at(700, 'mendFeed')]
+        : [at(0, 'handle'), at(2500, 'close')]
+    case 'held-open':
+      return [card('good'), at(1000, 'push'), at(heldOpenS * 1000 + 4000, 'close')]
+    case 'break-glass':
+      return [at(0, 'breakGlass'), at(900, 'push'), at(2000, 'close'), at(800, 'mendGlass')]
+    case 'holds':
+      return [at(0, 'push')]
+    default:
+      throw new Error(`No hands for ${test}.`)
   }
 }

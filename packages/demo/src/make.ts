@@ -4,12 +4,28 @@ import * as demo from './job'
 import * as planned from './planned'
 import { v7 } from './uuid'
 
-interface Claim { steps: { name: string; state: string; says: string }[] }
-interface Proof { door: string; test: string; verdict: string; at: number; says: string }
-interface Signature { door: string; role: string }
+interface Claim {
+  steps: { name: string; state: string; says: string }[]
+}
+interface Proof {
+  door: string
+  test: string
+  verdict: string
+  at: number
+  says: string
+}
+interface Signature {
+  door: string
+  role: string
+}
 
 /** Makes the demo job by running the real commands against the rig; `factor` is how fast the clock runs. */
-export async function makeDemo(base: string, rig: string | null, factor: number, say: (text: string) => void): Promise<string[]> {
+export async function makeDemo(
+  base: string,
+  rig: string | null,
+  factor: number,
+  say: (text: string) => void,
+): Promise<string[]> {
   const client = new Client(base)
   const undone: string[] = []
   await client.post('/first', { name: demo.people.lead.name, password: demo.people.lead.password, job: demo.job })
@@ -30,11 +46,33 @@ async function plan(client: Client): Promise<void> {
   for (const controller of demo.controllers) await client.command('controller.put', controller)
   for (const [i, door] of demo.doors.entries()) {
     await client.command('door.add', {
-      id: door.id, fields: { ref: door.id, name: door.name, from: door.from, to: door.to, escapeRoute: door.escapeRoute ?? false, handle: door.handle ?? false, passagesPerDay: door.passagesPerDay, walk: i + 1, hardware: door.hardware, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true } },
+      id: door.id,
+      fields: {
+        ref: door.id,
+        name: door.name,
+        from: door.from,
+        to: door.to,
+        escapeRoute: door.escapeRoute ?? false,
+        handle: door.handle ?? false,
+        passagesPerDay: door.passagesPerDay,
+        walk: i + 1,
+        hardware: door.hardware,
+        behaviour: {
+          releaseS: 5,
+          heldOpenS: 20,
+          relockDelayS: 0,
+          contactIdle: 'closed',
+          exitIdle: 'open',
+          forcedAlarm: true,
+        },
+      },
     })
-    if (door.controller) await client.command('door.placeProposed', { id: door.id, controller: door.controller, portGroup: door.group })
+    if (door.controller)
+      await client.command('door.placeProposed', { id: door.id, controller: door.controller, portGroup: door.group })
     const cables = (await client.records<{ cables: { id: string; part: string }[] }>('door'))[door.id]?.cables ?? []
-    for (const cable of cables) if (door.lengths[cable.part]) await client.command('cable.set', { door: door.id, cable: cable.id, lengthM: door.lengths[cable.part] })
+    for (const cable of cables)
+      if (door.lengths[cable.part])
+        await client.command('cable.set', { door: door.id, cable: cable.id, lengthM: door.lengths[cable.part] })
   }
   for (const schedule of demo.schedules) await client.command('schedule.put', schedule)
   for (const day of demo.specialDays) await client.command('specialDay.put', day)
@@ -50,8 +88,32 @@ async function planMore(client: Client): Promise<void> {
   for (const cabinet of planned.cabinets) await client.command('cabinetPlace.put', cabinet)
   for (const controller of planned.controllers) await client.command('controller.put', controller)
   for (const unit of planned.units) await client.command('unit.put', unit)
-  for (const [i, { id, name, from, to, x, y, controller, length, hardware, passagesPerDay, ...rest }] of planned.doors.entries()) {
-    await client.command('door.add', { id, fields: { ref: id, name, from, to, hardware, passagesPerDay, walk: demo.doors.length + i + 1, at: { x, y }, behaviour: { releaseS: 5, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true }, ...rest } })
+  for (const [
+    i,
+    { id, name, from, to, x, y, controller, length, hardware, passagesPerDay, ...rest },
+  ] of planned.doors.entries()) {
+    await client.command('door.add', {
+      id,
+      fields: {
+        ref: id,
+        name,
+        from,
+        to,
+        hardware,
+        passagesPerDay,
+        walk: demo.doors.length + i + 1,
+        at: { x, y },
+        behaviour: {
+          releaseS: 5,
+          heldOpenS: 20,
+          relockDelayS: 0,
+          contactIdle: 'closed',
+          exitIdle: 'open',
+          forcedAlarm: true,
+        },
+        ...rest,
+      },
+    })
     if (id === 'V-01' || id === 'V-02') await client.command('part.feed', { door: id, part: 'R1', own: true })
     if (controller) await client.command('door.placeProposed', { id, controller })
     if (length === undefined) continue
@@ -63,7 +125,8 @@ async function planMore(client: Client): Promise<void> {
 }
 
 /** Loops and volts as a meter would show them: a little under what is worked out, since the tables give maxima. */
-const loopOf = (part: string, lengthM: number) => (part.startsWith('K') || part.startsWith('B') ? (2 * lengthM * 18.1) / 1000 : (2 * lengthM * 53) / 1000) * 0.96
+const loopOf = (part: string, lengthM: number) =>
+  (part.startsWith('K') || part.startsWith('B') ? (2 * lengthM * 18.1) / 1000 : (2 * lengthM * 53) / 1000) * 0.96
 
 async function wire(client: Client): Promise<void> {
   const doors = await client.records<{ cables: { id: string; part: string; lengthM: number }[] }>('door')
@@ -72,24 +135,62 @@ async function wire(client: Client): Promise<void> {
     const planned = demo.doors.find((d) => d.id === id)
     const cables = doors[id]?.cables ?? []
     const magnet = planned?.hardware['lock']?.startsWith('magnet') ?? false
-    const path = cables.filter((c) => c.part === 'K1' || c.part === 'B1').reduce((sum, c) => sum + loopOf(c.part, c.lengthM), 0)
+    const path = cables
+      .filter((c) => c.part === 'K1' || c.part === 'B1')
+      .reduce((sum, c) => sum + loopOf(c.part, c.lengthM), 0)
     const coil = magnet ? 24 : 30
     const driven = (13.6 * coil) / (coil + path)
     for (const cable of cables) {
-      for (const what of ['pulled', 'ended', 'tested']) await client.command('tick.set', { door: id, cable: cable.id, what, done: true })
+      for (const what of ['pulled', 'ended', 'tested'])
+        await client.command('tick.set', { door: id, cable: cable.id, what, done: true })
       const bad = id === 'P-01' && cable.part === 'K1'
-      await client.command('reading.add', { id: v7(), door: id, cable: cable.id, kind: 'loop', value: Number((loopOf(cable.part, cable.lengthM) * (bad ? 1.9 : 1)).toFixed(2)) })
+      await client.command('reading.add', {
+        id: v7(),
+        door: id,
+        cable: cable.id,
+        kind: 'loop',
+        value: Number((loopOf(cable.part, cable.lengthM) * (bad ? 1.9 : 1)).toFixed(2)),
+      })
       if (cable.part !== 'K1') continue
-      await client.command('reading.add', { id: v7(), door: id, cable: cable.id, kind: 'voltsRest', value: magnet ? Number(driven.toFixed(1)) : 0 })
-      await client.command('reading.add', { id: v7(), door: id, cable: cable.id, kind: 'voltsDriven', value: Number(driven.toFixed(1)) })
+      await client.command('reading.add', {
+        id: v7(),
+        door: id,
+        cable: cable.id,
+        kind: 'voltsRest',
+        value: magnet ? Number(driven.toFixed(1)) : 0,
+      })
+      await client.command('reading.add', {
+        id: v7(),
+        door: id,
+        cable: cable.id,
+        kind: 'voltsDriven',
+        value: Number(driven.toFixed(1)),
+      })
     }
   }
-  for (const controller of ['a1', 'a2']) for (const item of ['box', 'mount-1', 'mount-2', 'mounted', 'earth', 'supply', ...(planned.powerPlans.some((p) => p.id === controller) ? ['bank'] : []), 'battery', 'tamper']) await client.command('cabinet.check', { controller, item, done: true })
+  for (const controller of ['a1', 'a2'])
+    for (const item of [
+      'box',
+      'mount-1',
+      'mount-2',
+      'mounted',
+      'earth',
+      'supply',
+      ...(planned.powerPlans.some((p) => p.id === controller) ? ['bank'] : []),
+      'battery',
+      'tamper',
+    ])
+      await client.command('cabinet.check', { controller, item, done: true })
 }
 
 /** What happens on site: devices taken into service, loaded, proved and signed. */
 class OnSite {
-  constructor(private readonly client: Client, private readonly hands: Hands, private readonly factor: number, private readonly say: (text: string) => void) {}
+  constructor(
+    private readonly client: Client,
+    private readonly hands: Hands,
+    private readonly factor: number,
+    private readonly say: (text: string) => void,
+  ) {}
 
   async all(): Promise<void> {
     this.say('searches and takes two controllers into service')
@@ -111,12 +212,26 @@ class OnSite {
     for (const door of ['Q-01', 'Q-02', 'C-01']) await this.client.command('door.testCardsOff', { door, off: true })
     await this.load('a1')
     for (const door of ['Q-01', 'Q-02', 'C-01']) await this.sign(door)
-    await this.client.command('door.edit', { id: 'C-02', fields: { behaviour: { releaseS: 8, heldOpenS: 20, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true } } })
+    await this.client.command('door.edit', {
+      id: 'C-02',
+      fields: {
+        behaviour: {
+          releaseS: 8,
+          heldOpenS: 20,
+          relockDelayS: 0,
+          contactIdle: 'closed',
+          exitIdle: 'open',
+          forcedAlarm: true,
+        },
+      },
+    })
   }
 
   private async begin(controller: string): Promise<void> {
     await this.client.command('claim.start', { controller })
-    await this.client.until(`${controller} to wait`, async () => this.step(controller, (c) => c.steps.some((s) => s.state === 'waits')))
+    await this.client.until(`${controller} to wait`, async () =>
+      this.step(controller, (c) => c.steps.some((s) => s.state === 'waits')),
+    )
   }
 
   private async step(controller: string, test: (claim: Claim) => boolean): Promise<boolean> {
@@ -128,25 +243,49 @@ class OnSite {
 
   private async take(controller: string): Promise<void> {
     await this.client.command('claim.start', { controller })
-    await this.client.until(`${controller} to show its firmware`, () => this.step(controller, (c) => c.steps.find((s) => s.name === 'firmware')?.state === 'waits'), 30_000)
+    await this.client.until(
+      `${controller} to show its firmware`,
+      () => this.step(controller, (c) => c.steps.find((s) => s.name === 'firmware')?.state === 'waits'),
+      30_000,
+    )
     await this.client.command('firmware.accept', { controller })
-    await this.client.until(`${controller} to be in service`, () => this.step(controller, (c) => c.steps.every((s) => s.state === 'done')))
+    await this.client.until(`${controller} to be in service`, () =>
+      this.step(controller, (c) => c.steps.every((s) => s.state === 'done')),
+    )
   }
 
   private async load(controller: string): Promise<void> {
     const id = v7()
     await this.client.command('load.start', { id, controller })
-    const end = await this.client.until(`${controller} to be loaded`, async () => {
-      const load = (await this.client.records<{ state: string; says: string }>('load'))[id]
-      return load && ['held', 'differs', 'failed'].includes(load.state) ? load : null
-    }, 30_000)
+    const end = await this.client.until(
+      `${controller} to be loaded`,
+      async () => {
+        const load = (await this.client.records<{ state: string; says: string }>('load'))[id]
+        return load && ['held', 'differs', 'failed'].includes(load.state) ? load : null
+      },
+      30_000,
+    )
     if (end.state !== 'held') throw new Error(`${controller}: ${end.says}`)
   }
 
   private async testsOf(door: string): Promise<string[]> {
     const planned = demo.doors.find((d) => d.id === door)
     const has = planned?.hardware ?? {}
-    return ['reader-R1', ...(has['exitReader'] ? ['reader-R2'] : []), 'good-card', 'release-time', 'unknown-card', 'lost-card', 'hours-card', ...(has['exit'] ? ['exit-button'] : []), ...(planned?.handle ? ['handle'] : []), 'forced', 'held-open', ...(has['breakGlass'] ? ['break-glass'] : []), 'holds']
+    return [
+      'reader-R1',
+      ...(has['exitReader'] ? ['reader-R2'] : []),
+      'good-card',
+      'release-time',
+      'unknown-card',
+      'lost-card',
+      'hours-card',
+      ...(has['exit'] ? ['exit-button'] : []),
+      ...(planned?.handle ? ['handle'] : []),
+      'forced',
+      'held-open',
+      ...(has['breakGlass'] ? ['break-glass'] : []),
+      'holds',
+    ]
   }
 
   private async prove(door: string, tests: string[]): Promise<void> {
@@ -159,15 +298,27 @@ class OnSite {
       const asked = test === 'before-load' || test === 'holds'
       // T-01's button is on another input in the rig's wiring: nothing comes of pressing it.
       const dead = door === 'T-01' && test === 'exit-button'
-      if (asked || dead) await this.client.command('trial.answer', { door, test, answer: dead || done.at(asked ? (test === 'holds' ? 0 : 1) : 0) === 'it opens' ? 'failed' : 'passed', says: dead ? 'Pressed three times, nothing happens and the leaf stays shut.' : '' })
-      const proof = await this.client.until(`${door} ${test} to be judged`, async () => (await this.proofsOf(door, test)).length > before && (await this.proofsOf(door, test)).at(-1), 15_000)
+      if (asked || dead)
+        await this.client.command('trial.answer', {
+          door,
+          test,
+          answer: dead || done.at(asked ? (test === 'holds' ? 0 : 1) : 0) === 'it opens' ? 'failed' : 'passed',
+          says: dead ? 'Pressed three times, nothing happens and the leaf stays shut.' : '',
+        })
+      const proof = await this.client.until(
+        `${door} ${test} to be judged`,
+        async () => (await this.proofsOf(door, test)).length > before && (await this.proofsOf(door, test)).at(-1),
+        15_000,
+      )
       if (proof.verdict !== 'passed' && !dead) throw new Error(`${door} ${test}: ${proof.verdict}: ${proof.says}`)
       await this.pause(test.startsWith('reader') || test === 'exit-button' ? 7000 : 1500)
     }
   }
 
   private async proofsOf(door: string, test: string): Promise<Proof[]> {
-    return Object.values(await this.client.records<Proof>('proof')).filter((p) => p.door === door && p.test === test).sort((a, b) => a.at - b.at)
+    return Object.values(await this.client.records<Proof>('proof'))
+      .filter((p) => p.door === door && p.test === test)
+      .sort((a, b) => a.at - b.at)
   }
 
   private pause(ms: number): Promise<void> {
@@ -175,10 +326,27 @@ class OnSite {
   }
 
   private async sign(door: string): Promise<void> {
-    for (const [as, name] of [['engineer', 'Inka Saarto'], ['witness', 'Kerttu Alanen']] as const) {
-      const chain = Object.values(await this.client.records<{ door: string; n: number; hash: string }>('chain')).filter((c) => c.door === door).sort((a, b) => b.n - a.n)
-      await this.client.command('sign', { id: v7(), door, as, name, stroke: as === 'engineer' ? 'M10 60 C40 10 60 90 90 40 C110 10 130 70 170 45' : 'M10 50 L40 20 L60 70 L95 30 C120 60 150 20 190 50', head: chain[0]?.hash ?? '' })
-      await this.client.until('the signature', async () => Object.values(await this.client.records<Signature>('signature')).some((s) => s.door === door && s.role === as))
+    for (const [as, name] of [
+      ['engineer', 'Inka Saarto'],
+      ['witness', 'Kerttu Alanen'],
+    ] as const) {
+      const chain = Object.values(await this.client.records<{ door: string; n: number; hash: string }>('chain'))
+        .filter((c) => c.door === door)
+        .sort((a, b) => b.n - a.n)
+      await this.client.command('sign', {
+        id: v7(),
+        door,
+        as,
+        name,
+        stroke:
+          as === 'engineer'
+            ? 'M10 60 C40 10 60 90 90 40 C110 10 130 70 170 45'
+            : 'M10 50 L40 20 L60 70 L95 30 C120 60 150 20 190 50',
+        head: chain[0]?.hash ?? '',
+      })
+      await this.client.until('the signature', async () =>
+        Object.values(await this.client.records<Signature>('signature')).some((s) => s.door === door && s.role === as),
+      )
     }
   }
 }

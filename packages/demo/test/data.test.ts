@@ -6,12 +6,30 @@ import * as demo from '../src/job'
 import * as planned from '../src/planned'
 import { handsFor } from '../src/hands'
 
-interface SiteFile { devices: { serial: string; model: string; mac: string; address?: string; secret?: string; powered: boolean; holds?: object }[]; doors: { id: string; readers: { serial: string }[]; lock: { serial: string } }[]; cards: Record<string, string> }
+interface SiteFile {
+  devices: {
+    serial: string
+    model: string
+    mac: string
+    address?: string
+    secret?: string
+    powered: boolean
+    holds?: object
+  }[]
+  doors: { id: string; readers: { serial: string }[]; lock: { serial: string } }[]
+  cards: Record<string, string>
+}
 const site = JSON.parse(readFileSync(fileURLToPath(new URL('../site.json', import.meta.url)), 'utf8')) as SiteFile
 
 describe('the demo job', () => {
   it('has 4 areas, 12 doors, 5 controllers of both types, 10 people in 3 groups', () => {
-    expect([demo.areas.length, demo.doors.length, demo.controllers.length, demo.holders.length, demo.groups.length]).toEqual([4, 12, 5, 10, 3])
+    expect([
+      demo.areas.length,
+      demo.doors.length,
+      demo.controllers.length,
+      demo.holders.length,
+      demo.groups.length,
+    ]).toEqual([4, 12, 5, 10, 3])
     expect(new Set(demo.controllers.map((c) => c.sheet))).toEqual(new Set(['controller-2', 'controller-4']))
   })
   it('names only areas, controllers, sheets, groups and schedules that are there', () => {
@@ -22,15 +40,31 @@ describe('the demo job', () => {
       for (const sheet of Object.values(door.hardware)) expect(shippedSheets[sheet]).toBeDefined()
     }
     for (const rule of demo.rules) {
-      expect(demo.groups.some((g) => g.id === rule.group) && demo.schedules.some((s) => s.id === rule.schedule)).toBe(true)
+      expect(demo.groups.some((g) => g.id === rule.group) && demo.schedules.some((s) => s.id === rule.schedule)).toBe(
+        true,
+      )
       for (const door of rule.doors) expect(demo.doors.some((d) => d.id === door)).toBe(true)
     }
   })
   it('plans 36 more, of every kind of opening and with every kind of device', () => {
     expect(demo.doors.length + planned.doors.length).toBe(48)
     expect(new Set(planned.doors.map((d) => d.opening ?? 'door'))).toEqual(new Set(openingKinds))
-    const used = [...planned.doors.flatMap((d) => Object.values(d.hardware)), ...planned.controllers.flatMap((c) => [c.sheet, c.supply, ...('expanders' in c ? c.expanders.map((e) => e.sheet) : [])]), ...planned.units.map((u) => u.sheet), ...demo.controllers.map((c) => c.sheet)]
-    const kinds = new Set(used.flatMap((id) => { const sheet = shippedSheets[id]; return sheet ? [sheet.kind, ...(sheet.also ?? [])] : [] }))
+    const used = [
+      ...planned.doors.flatMap((d) => Object.values(d.hardware)),
+      ...planned.controllers.flatMap((c) => [
+        c.sheet,
+        c.supply,
+        ...('expanders' in c ? c.expanders.map((e) => e.sheet) : []),
+      ]),
+      ...planned.units.map((u) => u.sheet),
+      ...demo.controllers.map((c) => c.sheet),
+    ]
+    const kinds = new Set(
+      used.flatMap((id) => {
+        const sheet = shippedSheets[id]
+        return sheet ? [sheet.kind, ...(sheet.also ?? [])] : []
+      }),
+    )
     expect(deviceKinds.filter((kind) => !kinds.has(kind))).toEqual([])
     const areas = new Set([...demo.areas, ...planned.areas].map((a) => a.id))
     for (const door of planned.doors) expect([areas.has(door.from), areas.has(door.to)]).toEqual([true, true])
@@ -43,16 +77,35 @@ describe('the demo job', () => {
     expect(site.devices.filter((d) => d.holds)).toHaveLength(1)
     expect(site.devices.filter((d) => d.secret)).toHaveLength(1)
     expect(site.devices.filter((d) => !d.powered)).toHaveLength(1)
-    for (const door of site.doors) for (const serial of [door.lock.serial, ...door.readers.map((r) => r.serial)]) expect(site.devices.some((d) => d.serial === serial)).toBe(true)
+    for (const door of site.doors)
+      for (const serial of [door.lock.serial, ...door.readers.map((r) => r.serial)])
+        expect(site.devices.some((d) => d.serial === serial)).toBe(true)
   })
   it('no two devices share a serial, a MAC or a place to come up at', () => {
-    for (const key of ['serial', 'mac'] as const) expect(new Set(site.devices.map((d) => d[key])).size).toBe(site.devices.length)
+    for (const key of ['serial', 'mac'] as const)
+      expect(new Set(site.devices.map((d) => d[key])).size).toBe(site.devices.length)
     const places = site.devices.map((d) => d.address ?? shippedSheets[d.model]?.controller?.factory.address)
     expect(new Set(places).size).toBe(places.length)
   })
   it('knows hands for every test and a card for every name', () => {
-    for (const test of ['reader-R1', 'before-load', 'good-card', 'release-time', 'unknown-card', 'lost-card', 'hours-card', 'exit-button', 'exit-sensor', 'handle', 'forced', 'held-open', 'break-glass', 'holds']) {
-      for (const hand of handsFor(test, 'Q-01', 20, true)) if (hand['do'] === 'card') expect(site.cards[String(hand['card'])]).toMatch(/^[0-9A-F]{6}$/)
+    for (const test of [
+      'reader-R1',
+      'before-load',
+      'good-card',
+      'release-time',
+      'unknown-card',
+      'lost-card',
+      'hours-card',
+      'exit-button',
+      'exit-sensor',
+      'handle',
+      'forced',
+      'held-open',
+      'break-glass',
+      'holds',
+    ]) {
+      for (const hand of handsFor(test, 'Q-01', 20, true))
+        if (hand['do'] === 'card') expect(site.cards[String(hand['card'])]).toMatch(/^[0-9A-F]{6}$/)
     }
     expect(() => handsFor('dance', 'Q-01', 20, true)).toThrow('No hands for dance')
   })

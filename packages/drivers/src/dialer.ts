@@ -4,11 +4,21 @@ import { networkInterfaces } from 'node:os'
 import { sameSubnet } from '@rauta/core'
 import { discoveryGroup, discoveryPort, sitePort, toSite, toWire, wirePort, type NetTable } from '@rauta/protocols'
 
-export interface Interface { name: string; address: string; prefix: number }
+export interface Interface {
+  name: string
+  address: string
+  prefix: number
+}
 
 /** Why a device could not be talked to, as a value that can be told. */
 export class UnreachableError extends Error {
-  constructor(readonly why: 'no address in that subnet' | 'refused' | 'no answer' | 'stopped', readonly says: string, options?: ErrorOptions) { super(says, options) }
+  constructor(
+    readonly why: 'no address in that subnet' | 'refused' | 'no answer' | 'stopped',
+    readonly says: string,
+    options?: ErrorOptions,
+  ) {
+    super(says, options)
+  }
 }
 
 /** All that a driver needs of the network. Addresses are the site's; a table may translate them. */
@@ -16,7 +26,13 @@ export interface Dialer {
   interfaces(): Interface[]
   /** Whether this computer has an address in the subnet of `address`. */
   inReach(address: string): boolean
-  post(address: string, port: number, path: string, body: string, options: { timeoutMs: number; signal?: AbortSignal }): Promise<{ status: number; text: string }>
+  post(
+    address: string,
+    port: number,
+    path: string,
+    body: string,
+    options: { timeoutMs: number; signal?: AbortSignal },
+  ): Promise<{ status: number; text: string }>
   /** Sends datagrams to the discovery group from every interface, and hands over every answer until `signal` ends it. */
   multicast(messages: readonly string[], onMessage: (text: string) => void, signal: AbortSignal): Promise<void>
   /** Listens to the discovery group until `signal` ends it. */
@@ -29,7 +45,14 @@ const receiveBuffer = 4 * 1024 * 1024
 
 /** The real network, or the simulated site's where a table is given. */
 export function makeDialer(table: NetTable | null): Dialer {
-  const own = (): Interface[] => table ? table.interfaces : Object.entries(networkInterfaces()).flatMap(([name, list]) => (list ?? []).filter((i) => i.family === 'IPv4' && !i.internal).map((i) => ({ name, address: i.address, prefix: Number(i.cidr?.split('/')[1] ?? 24) })))
+  const own = (): Interface[] =>
+    table
+      ? table.interfaces
+      : Object.entries(networkInterfaces()).flatMap(([name, list]) =>
+          (list ?? [])
+            .filter((i) => i.family === 'IPv4' && !i.internal)
+            .map((i) => ({ name, address: i.address, prefix: Number(i.cidr?.split('/')[1] ?? 24) })),
+        )
   const inReach = (address: string) => own().some((i) => sameSubnet(i.address, address, i.prefix))
   const wire = (address: string) => (table ? toWire(table, address) : address)
   // One connection to a device serves many requests; opening one costs as much as a small request.
@@ -42,32 +65,62 @@ export function makeDialer(table: NetTable | null): Dialer {
     siteOf(url) {
       const { hostname, port } = new URL(url)
       const plain = Number(port || 80)
-      return table ? { address: toSite(table, hostname) ?? hostname, port: sitePort(table, plain) } : { address: hostname, port: plain }
+      return table
+        ? { address: toSite(table, hostname) ?? hostname, port: sitePort(table, plain) }
+        : { address: hostname, port: plain }
     },
     async post(address, port, path, body, { timeoutMs, signal }) {
       const host = wire(address)
-      if (!host || (table && !inReach(address))) throw new UnreachableError('no address in that subnet', `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`)
-      return await exchange({ host, port: table ? wirePort(table, port) : port, path, method: 'POST', agent, headers: { 'content-type': 'application/soap+xml; charset=utf-8', 'content-length': Buffer.byteLength(body) } }, body, Math.max(1, Math.round(timeoutMs)), address, signal)
+      if (!host || (table && !inReach(address)))
+        throw new UnreachableError(
+          'no address in that subnet',
+          `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
+        )
+      return await exchange(
+        {
+          host,
+          port: table ? wirePort(table, port) : port,
+          path,
+          method: 'POST',
+          agent,
+          headers: { 'content-type': 'application/soap+xml; charset=utf-8', 'content-length': Buffer.byteLength(body) },
+        },
+        body,
+        Math.max(1, Math.round(timeoutMs)),
+        address,
+        signal,
+      )
     },
     multicast(messages, onMessage, signal) {
-      return Promise.all(localAddresses().map((local) => new Promise<void>((resolve, reject) => {
-        const socket = createSocket({ type: 'udp4' })
-        socket.on('error', reject)
-        socket.on('message', (data) => onMessage(data.toString('utf8')))
-        socket.bind(0, () => {
-          try { socket.setRecvBufferSize(receiveBuffer) } catch { /* the system keeps its own size */ }
-          socket.setMulticastInterface(local)
-          for (const message of messages) socket.send(message, groupPort, discoveryGroup)
-        })
-        onAbort(signal, () => socket.close(() => resolve()))
-      }))).then(() => undefined)
+      return Promise.all(
+        localAddresses().map(
+          (local) =>
+            new Promise<void>((resolve, reject) => {
+              const socket = createSocket({ type: 'udp4' })
+              socket.on('error', reject)
+              socket.on('message', (data) => onMessage(data.toString('utf8')))
+              socket.bind(0, () => {
+                try {
+                  socket.setRecvBufferSize(receiveBuffer)
+                } catch {
+                  /* the system keeps its own size */
+                }
+                socket.setMulticastInterface(local)
+                for (const message of messages) socket.send(message, groupPort, discoveryGroup)
+              })
+              onAbort(signal, () => socket.close(() => resolve()))
+            }),
+        ),
+      ).then(() => undefined)
     },
     listen(onMessage, signal) {
       return new Promise((resolve, reject) => {
         const socket = createSocket({ type: 'udp4', reuseAddr: true })
         socket.on('error', reject)
         socket.on('message', (data) => onMessage(data.toString('utf8')))
-        socket.bind(groupPort, () => { for (const local of localAddresses()) socket.addMembership(discoveryGroup, local) })
+        socket.bind(groupPort, () => {
+          for (const local of localAddresses()) socket.addMembership(discoveryGroup, local)
+        })
         onAbort(signal, () => socket.close(() => resolve()))
       })
     },
@@ -77,9 +130,18 @@ export function makeDialer(table: NetTable | null): Dialer {
 /** Largest answer that is read, bytes; a device that sends more is not believed. */
 const largestAnswer = 4_000_000
 
-function exchange(options: RequestOptions, body: string, timeoutMs: number, address: string, signal?: AbortSignal): Promise<{ status: number; text: string }> {
+function exchange(
+  options: RequestOptions,
+  body: string,
+  timeoutMs: number,
+  address: string,
+  signal?: AbortSignal,
+): Promise<{ status: number; text: string }> {
   return new Promise((resolve, reject) => {
-    if (signal?.aborted) { reject(new UnreachableError('stopped', 'Stopped.')); return }
+    if (signal?.aborted) {
+      reject(new UnreachableError('stopped', 'Stopped.'))
+      return
+    }
     const call = request(options, (answer) => {
       const parts: Buffer[] = []
       let size = 0
@@ -87,17 +149,36 @@ function exchange(options: RequestOptions, body: string, timeoutMs: number, addr
         parts.push(part)
         if ((size += part.length) > largestAnswer) call.destroy(new Error('The answer is too large.'))
       })
-      answer.on('end', () => settle(() => resolve({ status: answer.statusCode ?? 0, text: Buffer.concat(parts).toString('utf8') })))
+      answer.on('end', () =>
+        settle(() => resolve({ status: answer.statusCode ?? 0, text: Buffer.concat(parts).toString('utf8') })),
+      )
       answer.on('error', refused)
     })
-    const settle = (then: () => void) => { clearTimeout(timer); signal?.removeEventListener('abort', stop); then() }
-    const stop = () => settle(() => { reject(new UnreachableError('stopped', 'Stopped.')); call.destroy() })
-    const timer = setTimeout(() => settle(() => { reject(new UnreachableError('no answer', `${address} does not answer.`)); call.destroy() }), timeoutMs)
-    const refused = (error: Error & { code?: string }) => settle(() => {
-      // A connection that was kept open may have been closed by the device just as it was used again: that says nothing of the device.
-      if (call.reusedSocket && error.code === 'ECONNRESET') exchange({ ...options, agent: false }, body, timeoutMs, address, signal).then(resolve, reject)
-      else reject(new UnreachableError('refused', `Nothing answers at ${address}.`, { cause: error }))
-    })
+    const settle = (then: () => void) => {
+      clearTimeout(timer)
+      signal?.removeEventListener('abort', stop)
+      then()
+    }
+    const stop = () =>
+      settle(() => {
+        reject(new UnreachableError('stopped', 'Stopped.'))
+        call.destroy()
+      })
+    const timer = setTimeout(
+      () =>
+        settle(() => {
+          reject(new UnreachableError('no answer', `${address} does not answer.`))
+          call.destroy()
+        }),
+      timeoutMs,
+    )
+    const refused = (error: Error & { code?: string }) =>
+      settle(() => {
+        // A connection that was kept open may have been closed by the device just as it was used again: that says nothing of the device.
+        if (call.reusedSocket && error.code === 'ECONNRESET')
+          exchange({ ...options, agent: false }, body, timeoutMs, address, signal).then(resolve, reject)
+        else reject(new UnreachableError('refused', `Nothing answers at ${address}.`, { cause: error }))
+      })
     signal?.addEventListener('abort', stop, { once: true })
     call.on('error', refused)
     call.end(body)

@@ -23,7 +23,10 @@ function noughts(bytes: Uint8Array): 'utf-16le' | 'utf-16be' | null {
   if (n < 4) return null
   let even = 0
   let odd = 0
-  for (let i = 0; i < n; i += 2) { if (bytes[i] === 0) even++; if (bytes[i + 1] === 0) odd++ }
+  for (let i = 0; i < n; i += 2) {
+    if (bytes[i] === 0) even++
+    if (bytes[i + 1] === 0) odd++
+  }
   if (odd > n * 0.35 && even < n * 0.05) return 'utf-16le'
   return even > n * 0.35 && odd < n * 0.05 ? 'utf-16be' : null
 }

@@ -6,9 +6,14 @@ import { decodeText } from './decode'
 
 /** A file that cannot be read as a list; `says` tells why and what to do. */
 export class PaperError extends Error {
-  constructor(readonly says: string) { super(says) }
+  constructor(readonly says: string) {
+    super(says)
+  }
 }
-export interface Paper { tables: Table[]; /** What was found out about the file, for people. */ says: string }
+export interface Paper {
+  tables: Table[]
+  /** What was found out about the file, for people. */ says: string
+}
 
 /** Largest file that is taken, bytes. */
 export const largestPaper = 30_000_000
@@ -16,10 +21,17 @@ export const largestPaper = 30_000_000
 /** The sheets of a spreadsheet, or the one table of a text file with separators. @throws PaperError */
 export async function readPaper(bytes: Uint8Array, fileName: string): Promise<Paper> {
   if (bytes.length === 0) throw new PaperError(`${fileName} is empty.`)
-  if (bytes.length > largestPaper) throw new PaperError(`${fileName} has ${Math.round(bytes.length / 1e6)} MB; a list may have ${largestPaper / 1e6} MB. Take pictures out of it.`)
+  if (bytes.length > largestPaper)
+    throw new PaperError(
+      `${fileName} has ${Math.round(bytes.length / 1e6)} MB; a list may have ${largestPaper / 1e6} MB. Take pictures out of it.`,
+    )
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) return readXlsx(bytes, fileName)
-  if (bytes[0] === 0xd0 && bytes[1] === 0xcf) throw new PaperError(`${fileName} is a spreadsheet of the old kind (.xls), or has a password. Save it as .xlsx without a password, or as CSV.`)
-  if (bytes[0] === 0x25 && bytes[1] === 0x50) throw new PaperError(`${fileName} is a PDF. Ask for the list as .xlsx or CSV.`)
+  if (bytes[0] === 0xd0 && bytes[1] === 0xcf)
+    throw new PaperError(
+      `${fileName} is a spreadsheet of the old kind (.xls), or has a password. Save it as .xlsx without a password, or as CSV.`,
+    )
+  if (bytes[0] === 0x25 && bytes[1] === 0x50)
+    throw new PaperError(`${fileName} is a PDF. Ask for the list as .xlsx or CSV.`)
   return readSeparated(bytes, fileName)
 }
 
@@ -28,14 +40,22 @@ async function readXlsx(bytes: Uint8Array, fileName: string): Promise<Paper> {
   try {
     sheets = (await readWorkbook(Buffer.from(bytes))) as { sheet: string; data: unknown[][] }[]
   } catch (error) {
-    throw new PaperError(`${fileName} cannot be read as a spreadsheet: ${(error as Error).message}. Open it, save it as .xlsx and try again.`)
+    throw new PaperError(
+      `${fileName} cannot be read as a spreadsheet: ${(error as Error).message}. Open it, save it as .xlsx and try again.`,
+    )
   }
   const broken = brokenCells(bytes)
-  const tables = sheets.map(({ sheet, data }, i): Table => {
-    const rows = data.map((row) => row.map(cellOf))
-    for (const { row, column, says } of broken[i] ?? []) { const cells = (rows[row] ??= []); while (cells.length <= column) cells.push(null); cells[column] = { broken: says } }
-    return { name: sheet, rows }
-  }).filter((t) => t.rows.some((r) => r.some((c) => c !== null)))
+  const tables = sheets
+    .map(({ sheet, data }, i): Table => {
+      const rows = data.map((row) => row.map(cellOf))
+      for (const { row, column, says } of broken[i] ?? []) {
+        const cells = (rows[row] ??= [])
+        while (cells.length <= column) cells.push(null)
+        cells[column] = { broken: says }
+      }
+      return { name: sheet, rows }
+    })
+    .filter((t) => t.rows.some((r) => r.some((c) => c !== null)))
   if (tables.length === 0) throw new PaperError(`${fileName} holds no filled cell.`)
   return { tables, says: `${tables.length === 1 ? 'One sheet' : `${tables.length} sheets`} of a spreadsheet` }
 }
@@ -48,15 +68,31 @@ function cellOf(value: unknown): Cell {
 
 /** Cells whose formula gives an error, or was never worked out: a reader sees them as empty and would lose them. Per sheet in the workbook's order. */
 function brokenCells(bytes: Uint8Array): { row: number; column: number; says: string }[][] {
-  const files = unzipSync(bytes, { filter: (f) => /^xl\/(worksheets\/[^/]+\.xml|workbook\.xml|_rels\/workbook\.xml\.rels)$/.test(f.name) })
-  const text = (name: string) => { const file = files[name]; return file ? strFromU8(file) : '' }
-  const targets = new Map([...text('xl/_rels/workbook.xml.rels').matchAll(/<Relationship\b[^>]*>/g)].map(([tag]) => [/\bId="([^"]*)"/.exec(tag)?.[1] ?? '', /\bTarget="([^"]*)"/.exec(tag)?.[1] ?? '']))
+  const files = unzipSync(bytes, {
+    filter: (f) => /^xl\/(worksheets\/[^/]+\.xml|workbook\.xml|_rels\/workbook\.xml\.rels)$/.test(f.name),
+  })
+  const text = (name: string) => {
+    const file = files[name]
+    return file ? strFromU8(file) : ''
+  }
+  const targets = new Map(
+    [...text('xl/_rels/workbook.xml.rels').matchAll(/<Relationship\b[^>]*>/g)].map(([tag]) => [
+      /\bId="([^"]*)"/.exec(tag)?.[1] ?? '',
+      /\bTarget="([^"]*)"/.exec(tag)?.[1] ?? '',
+    ]),
+  )
   return [...text('xl/workbook.xml').matchAll(/<sheet\b[^>]*r:id="([^"]*)"/g)].map(([, id]) => {
     const xml = text(`xl/${(targets.get(id ?? '') ?? '').replace(/^\/?xl\//, '')}`)
-    return [...xml.matchAll(/<c r="([A-Z]+)(\d+)"([^>]*)>(?:(?!<\/c>).)*<\/c>/gs)].flatMap(([cell, letters, row, attributes]) => {
-      const error = /\bt="e"/.test(attributes ?? '') ? (/<v>([^<]*)<\/v>/.exec(cell)?.[1] ?? 'an error') : /<f[ >/]/.test(cell) && !/<v[ >]/.test(cell) ? 'nothing yet (it was never worked out)' : null
-      return error ? [{ row: Number(row) - 1, column: columnOf(letters ?? 'A'), says: error }] : []
-    })
+    return [...xml.matchAll(/<c r="([A-Z]+)(\d+)"([^>]*)>(?:(?!<\/c>).)*<\/c>/gs)].flatMap(
+      ([cell, letters, row, attributes]) => {
+        const error = /\bt="e"/.test(attributes ?? '')
+          ? (/<v>([^<]*)<\/v>/.exec(cell)?.[1] ?? 'an error')
+          : /<f[ >/]/.test(cell) && !/<v[ >]/.test(cell)
+            ? 'nothing yet (it was never worked out)'
+            : null
+        return error ? [{ row: Number(row) - 1, column: columnOf(letters ?? 'A'), says: error }] : []
+      },
+    )
   })
 }
 
@@ -64,11 +100,22 @@ const columnOf = (letters: string): number => [...letters].reduce((n, l) => n * 
 
 function readSeparated(bytes: Uint8Array, fileName: string): Paper {
   const { text, charset } = decodeText(bytes)
-  if ([...text.slice(0, 2000)].some((c) => c < '\t')) throw new PaperError(`${fileName} is neither a spreadsheet nor text. Save the list as .xlsx or CSV.`)
+  if ([...text.slice(0, 2000)].some((c) => c < '\t'))
+    throw new PaperError(`${fileName} is neither a spreadsheet nor text. Save the list as .xlsx or CSV.`)
   const delimiter = delimiterOf(text)
   try {
-    const rows = parse(text, { delimiter, relax_column_count: true, relax_quotes: true, skip_empty_lines: false, trim: true, bom: true }) as string[][]
-    return { tables: [{ name: fileName, rows: rows.map((r) => r.map((c) => (c === '' ? null : c))) }], says: `Text in ${charset}, cells parted by ${{ ',': 'comma', ';': 'semicolon', '\t': 'tab' }[delimiter]}` }
+    const rows = parse(text, {
+      delimiter,
+      relax_column_count: true,
+      relax_quotes: true,
+      skip_empty_lines: false,
+      trim: true,
+      bom: true,
+    }) as string[][]
+    return {
+      tables: [{ name: fileName, rows: rows.map((r) => r.map((c) => (c === '' ? null : c))) }],
+      says: `Text in ${charset}, cells parted by ${{ ',': 'comma', ';': 'semicolon', '\t': 'tab' }[delimiter]}`,
+    }
   } catch (error) {
     throw new PaperError(`${fileName} cannot be read: ${(error as Error).message}. Is a quotation mark left open?`)
   }
@@ -76,7 +123,12 @@ function readSeparated(bytes: Uint8Array, fileName: string): Paper {
 
 /** The separator that most lines have equally often, outside quotation marks. */
 function delimiterOf(text: string): ',' | ';' | '\t' {
-  const lines = text.slice(0, 60_000).split(/\r\n|\n|\r/).filter((l) => l.trim()).slice(0, 60).map((l) => l.replace(/"(?:[^"]|"")*"/g, ''))
+  const lines = text
+    .slice(0, 60_000)
+    .split(/\r\n|\n|\r/)
+    .filter((l) => l.trim())
+    .slice(0, 60)
+    .map((l) => l.replace(/"(?:[^"]|"")*"/g, ''))
   const score = (d: string) => {
     const counts = lines.map((l) => l.split(d).length - 1).filter((n) => n > 0)
     const often = new Map<number, number>()
@@ -84,6 +136,10 @@ function delimiterOf(text: string): ',' | ';' | '\t' {
     return Math.max(0, ...[...often].map(([n, lines_]) => lines_ * Math.min(n, 8)))
   }
   // A comma may be a decimal sign, so it wins only by more.
-  const order: [',' | ';' | '\t', number][] = [['\t', score('\t') * 1.01], [';', score(';') * 1.005], [',', score(',')]]
+  const order: [',' | ';' | '\t', number][] = [
+    ['\t', score('\t') * 1.01],
+    [';', score(';') * 1.005],
+    [',', score(',')],
+  ]
   return order.sort((a, b) => b[1] - a[1])[0]?.[0] ?? ','
 }

@@ -26,11 +26,19 @@ export function makeClock(factor: number, realStart = 0, simulatedStart = 0): Cl
     const timer = setTimeout(then, Math.min(longestTimer, Math.max(0, ms / factor)))
     return () => clearTimeout(timer)
   }
-  const sleep = (ms: number, signal?: AbortSignal) => new Promise<void>((done) => {
-    if (signal?.aborted) { done(); return }
-    const end = () => { forget(); signal?.removeEventListener('abort', end); done() }
-    const forget = after(ms, end)
-    signal?.addEventListener('abort', end)
-  })
+  const sleep = (ms: number, signal?: AbortSignal) =>
+    new Promise<void>((done) => {
+      if (signal?.aborted) {
+        done()
+        return
+      }
+      const end = () => {
+        forget()
+        signal?.removeEventListener('abort', end)
+        done()
+      }
+      const forget = after(ms, end)
+      signal?.addEventListener('abort', end)
+    })
   return { now, after, factor, sleep }
 }

@@ -6,7 +6,13 @@ export const discoveryPort = 3702
 const wsd = 'http://schemas.xmlsoap.org/ws/2005/04/discovery'
 const wsa = 'http://schemas.xmlsoap.org/ws/2004/08/addressing'
 const anonymous = `${wsa}/role/anonymous`
-const attributes = { 'xmlns:s': 'http://www.w3.org/2003/05/soap-envelope', 'xmlns:d': wsd, 'xmlns:a': wsa, 'xmlns:dn': 'http://www.onvif.org/ver10/network/wsdl', 'xmlns:tds': 'http://www.onvif.org/ver10/device/wsdl' }
+const attributes = {
+  'xmlns:s': 'http://www.w3.org/2003/05/soap-envelope',
+  'xmlns:d': wsd,
+  'xmlns:a': wsa,
+  'xmlns:dn': 'http://www.onvif.org/ver10/network/wsdl',
+  'xmlns:tds': 'http://www.onvif.org/ver10/device/wsdl',
+}
 
 export interface Announcement {
   /** `urn:uuid:…`, lasting for the device. */
@@ -19,9 +25,20 @@ export interface Announcement {
 type Header = { action: string; id: string; relatesTo?: string; to?: string }
 
 function message(header: Header, body: ReturnType<typeof el>): string {
-  return `<?xml version="1.0" encoding="UTF-8"?>${el('s:Envelope', attributes,
-    el('s:Header', el('a:Action', `${wsd}/${header.action}`), el('a:MessageID', header.id), header.relatesTo ? el('a:RelatesTo', header.relatesTo) : null, el('a:To', header.to ?? 'urn:schemas-xmlsoap-org:ws:2005:04:discovery')),
-    el('s:Body', body)).xml}`
+  return `<?xml version="1.0" encoding="UTF-8"?>${
+    el(
+      's:Envelope',
+      attributes,
+      el(
+        's:Header',
+        el('a:Action', `${wsd}/${header.action}`),
+        el('a:MessageID', header.id),
+        header.relatesTo ? el('a:RelatesTo', header.relatesTo) : null,
+        el('a:To', header.to ?? 'urn:schemas-xmlsoap-org:ws:2005:04:discovery'),
+      ),
+      el('s:Body', body),
+    ).xml
+  }`
 }
 
 export function probe(messageId: string): string {
@@ -29,11 +46,18 @@ export function probe(messageId: string): string {
 }
 
 const announced = (a: Announcement) => [
-  el('a:EndpointReference', el('a:Address', a.endpoint)), el('d:Types', a.types), el('d:Scopes', a.scopes.join(' ')), el('d:XAddrs', a.xaddrs.join(' ')), el('d:MetadataVersion', 1),
+  el('a:EndpointReference', el('a:Address', a.endpoint)),
+  el('d:Types', a.types),
+  el('d:Scopes', a.scopes.join(' ')),
+  el('d:XAddrs', a.xaddrs.join(' ')),
+  el('d:MetadataVersion', 1),
 ]
 
 export function probeMatch(messageId: string, relatesTo: string, a: Announcement): string {
-  return message({ action: 'ProbeMatches', id: messageId, relatesTo, to: anonymous }, el('d:ProbeMatches', el('d:ProbeMatch', announced(a))))
+  return message(
+    { action: 'ProbeMatches', id: messageId, relatesTo, to: anonymous },
+    el('d:ProbeMatches', el('d:ProbeMatch', announced(a))),
+  )
 }
 
 export function hello(messageId: string, a: Announcement): string {
@@ -55,7 +79,8 @@ export function readDiscovery(text: string): DiscoveryMessage {
   const header = child(root, 'Header')
   const body = child(root, 'Body')
   const probeElement = child(body, 'Probe')
-  if (probeElement) return { kind: 'probe', messageId: textOf(header, 'MessageID'), types: textOf(probeElement, 'Types') }
+  if (probeElement)
+    return { kind: 'probe', messageId: textOf(header, 'MessageID'), types: textOf(probeElement, 'Types') }
   const byeElement = child(body, 'Bye')
   if (byeElement) return { kind: 'bye', endpoint: textOf(byeElement, 'EndpointReference', 'Address') }
   const match = child(body, 'ProbeMatches', 'ProbeMatch')
@@ -63,14 +88,23 @@ export function readDiscovery(text: string): DiscoveryMessage {
   if (!element) throw new MalformedError('This is no discovery message.')
   const words = (text_: string) => text_.split(/\s+/).filter(Boolean)
   return {
-    kind: match ? 'match' : 'hello', relatesTo: textOf(header, 'RelatesTo'),
-    announcement: { endpoint: textOf(element, 'EndpointReference', 'Address'), types: textOf(element, 'Types'), scopes: words(textOf(element, 'Scopes')), xaddrs: words(textOf(element, 'XAddrs')) },
+    kind: match ? 'match' : 'hello',
+    relatesTo: textOf(header, 'RelatesTo'),
+    announcement: {
+      endpoint: textOf(element, 'EndpointReference', 'Address'),
+      types: textOf(element, 'Types'),
+      scopes: words(textOf(element, 'Scopes')),
+      xaddrs: words(textOf(element, 'XAddrs')),
+    },
   }
 }
 
 /** Whether a device of these types answers a probe: an empty probe asks for everything, prefixes are set aside. */
 export function typesMatch(asked: string, own: readonly string[]): boolean {
-  const wanted = asked.split(/\s+/).filter(Boolean).map((t) => t.split(':').at(-1))
+  const wanted = asked
+    .split(/\s+/)
+    .filter(Boolean)
+    .map((t) => t.split(':').at(-1))
   return wanted.every((t) => own.includes(t ?? ''))
 }
 

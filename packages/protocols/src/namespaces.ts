@@ -25,13 +25,24 @@ export type ServicePrefix = 'tds' | 'tmd' | 'tac' | 'tdc' | 'tcr' | 'tar' | 'tsc
 
 /** Path of each service on a device; a client learns them from GetServices. */
 export const servicePaths: Readonly<Record<ServicePrefix, string>> = {
-  tds: '/onvif/device_service', tmd: '/onvif/device_io', tac: '/onvif/access_control', tdc: '/onvif/door_control', tcr: '/onvif/credential',
-  tar: '/onvif/access_rules', tsc: '/onvif/schedule', tev: '/onvif/event', cx: '/onvif/extension',
+  tds: '/onvif/device_service',
+  tmd: '/onvif/device_io',
+  tac: '/onvif/access_control',
+  tdc: '/onvif/door_control',
+  tcr: '/onvif/credential',
+  tar: '/onvif/access_rules',
+  tsc: '/onvif/schedule',
+  tev: '/onvif/event',
+  cx: '/onvif/extension',
 }
 
 /** Declarations of the prefixes that `xml` uses, in names or as the start of a text: each one costs the reader time. */
 export function declarationsFor(xml: string): Record<string, string> {
   const used = new Set(['s'])
   for (const [, prefix] of xml.matchAll(/(?<![\w.-])([a-z][a-z0-9]*):(?!\/\/)/g)) if (prefix) used.add(prefix)
-  return Object.fromEntries(Object.entries(namespaces).filter(([prefix]) => used.has(prefix)).map(([prefix, uri]) => [`xmlns:${prefix}`, uri]))
+  return Object.fromEntries(
+    Object.entries(namespaces)
+      .filter(([prefix]) => used.has(prefix))
+      .map(([prefix, uri]) => [`xmlns:${prefix}`, uri]),
+  )
 }

@@ -17,13 +17,22 @@ const dotted = (n: number) => [24, 16, 8, 0].map((shift) => Math.floor(n / 2 ** 
 function translate(address: string, pairs: readonly { from: string; to: string; length: number }[]): string | null {
   for (const { from, to, length } of pairs) {
     const size = 2 ** (32 - length)
-    if (Math.floor(value(address) / size) === Math.floor(value(from) / size)) return dotted(Math.floor(value(to) / size) * size + (value(address) % size))
+    if (Math.floor(value(address) / size) === Math.floor(value(from) / size))
+      return dotted(Math.floor(value(to) / size) * size + (value(address) % size))
   }
   return null
 }
 
-export const toWire = (table: NetTable, address: string): string | null => translate(address, table.prefixes.map((p) => ({ from: p.site, to: p.wire, length: p.length })))
-export const toSite = (table: NetTable, address: string): string | null => translate(address, table.prefixes.map((p) => ({ from: p.wire, to: p.site, length: p.length })))
+export const toWire = (table: NetTable, address: string): string | null =>
+  translate(
+    address,
+    table.prefixes.map((p) => ({ from: p.site, to: p.wire, length: p.length })),
+  )
+export const toSite = (table: NetTable, address: string): string | null =>
+  translate(
+    address,
+    table.prefixes.map((p) => ({ from: p.wire, to: p.site, length: p.length })),
+  )
 export const wirePort = (table: NetTable, port: number): number => table.ports[String(port)] ?? port
 export function sitePort(table: NetTable, port: number): number {
   const entry = Object.entries(table.ports).find(([, wire]) => wire === port)

@@ -1,15 +1,27 @@
 import { createHash, timingSafeEqual } from 'node:crypto'
 
 /** A WS-Security username token with a password digest. `nonce` is base64, `created` ISO 8601 in UTC. */
-export interface UsernameToken { username: string; digest: string; nonce: string; created: string }
+export interface UsernameToken {
+  username: string
+  digest: string
+  nonce: string
+  created: string
+}
 
 /** Base64(SHA-1(nonce + created + password)), Web Services Security UsernameToken Profile 1.0, section 3.1. */
 export function passwordDigest(nonce: string, created: string, password: string): string {
-  return createHash('sha1').update(Buffer.concat([Buffer.from(nonce, 'base64'), Buffer.from(created), Buffer.from(password)])).digest('base64')
+  return createHash('sha1')
+    .update(Buffer.concat([Buffer.from(nonce, 'base64'), Buffer.from(created), Buffer.from(password)]))
+    .digest('base64')
 }
 
 /** @param deviceNow the device's own time, ms: a token made in ours would be refused by a clock that is off */
-export function makeToken(username: string, password: string, deviceNow: number, nonceBytes: Uint8Array): UsernameToken {
+export function makeToken(
+  username: string,
+  password: string,
+  deviceNow: number,
+  nonceBytes: Uint8Array,
+): UsernameToken {
   const nonce = Buffer.from(nonceBytes).toString('base64')
   const created = new Date(deviceNow).toISOString()
   return { username, nonce, created, digest: passwordDigest(nonce, created, password) }

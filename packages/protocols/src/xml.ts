@@ -14,7 +14,11 @@ export const largestBody = 1_000_000
 export class Element {
   readonly children: Element[] = []
   text = ''
-  constructor(readonly localName: string, readonly namespaceURI: string, private readonly attributes: Readonly<Record<string, string>>) {}
+  constructor(
+    readonly localName: string,
+    readonly namespaceURI: string,
+    private readonly attributes: Readonly<Record<string, string>>,
+  ) {}
 
   /** By its name as written; null where it is absent. */
   getAttribute(name: string): string | null {
@@ -32,16 +36,29 @@ export function parseXml(text: string): Element {
   const parser = new SaxesParser({ xmlns: true, position: false })
   const open: Element[] = []
   let root: Element | null = null
-  parser.on('doctype', () => { throw new MalformedError('The message has a DOCTYPE, which is not allowed.') })
-  parser.on('error', (error) => { throw new MalformedError(`The message is not XML: ${error.message}`) })
+  parser.on('doctype', () => {
+    throw new MalformedError('The message has a DOCTYPE, which is not allowed.')
+  })
+  parser.on('error', (error) => {
+    throw new MalformedError(`The message is not XML: ${error.message}`)
+  })
   parser.on('opentag', (tag) => {
-    const element = new Element(tag.local, tag.uri, Object.fromEntries(Object.entries(tag.attributes).map(([name, a]) => [name, a.value])))
+    const element = new Element(
+      tag.local,
+      tag.uri,
+      Object.fromEntries(Object.entries(tag.attributes).map(([name, a]) => [name, a.value])),
+    )
     open.at(-1)?.children.push(element)
     root ??= element
     open.push(element)
   })
-  parser.on('closetag', () => { open.pop() })
-  const add = (more: string) => { const at = open.at(-1); if (at) at.text += more }
+  parser.on('closetag', () => {
+    open.pop()
+  })
+  const add = (more: string) => {
+    const at = open.at(-1)
+    if (at) at.text += more
+  }
   parser.on('text', add)
   parser.on('cdata', add)
   parser.write(text).close()
@@ -74,7 +91,9 @@ export function needed(parent: Element | null, ...path: string[]): string {
 const escapes: Record<string, string> = { '&': '&amp;', '<': '&lt;', '>': '&gt;', '"': '&quot;' }
 // Control characters have no place in XML 1.0; a device must not be able to break a message with one.
 // eslint-disable-next-line no-control-regex
-export const escapeXml = (text: string): string => text.replace(/[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g, '').replace(/[&<>"]/g, (c) => escapes[c] ?? c)
+const controlCharacters = /[\u0000-\u0008\u000B\u000C\u000E-\u001F]/g
+export const escapeXml = (text: string): string =>
+  text.replace(controlCharacters, '').replace(/[&<>"]/g, (c) => escapes[c] ?? c)
 
 type Content = string | number | boolean | Markup | null | undefined | Content[]
 /** XML that is already escaped. */
@@ -88,7 +107,9 @@ export function el(name: string, ...content: (Content | Record<string, string>)[
   let inner = ''
   for (const item of content) {
     if (item !== null && typeof item === 'object' && !Array.isArray(item) && !(item instanceof Markup)) {
-      attributes += Object.entries(item).map(([k, v]) => ` ${k}="${escapeXml(v)}"`).join('')
+      attributes += Object.entries(item)
+        .map(([k, v]) => ` ${k}="${escapeXml(v)}"`)
+        .join('')
     } else inner += flat(item as Content)
   }
   return new Markup(inner === '' ? `<${name}${attributes}/>` : `<${name}${attributes}>${inner}</${name}>`)

@@ -39,14 +39,20 @@ function board() {
   const world = new World(clock)
   const told: string[] = []
   const relays = new Map<string, boolean>()
-  const inputs = new Map<string, boolean>([['input 1', true], ['input 2', false]])
+  const inputs = new Map<string, boolean>([
+    ['input 1', true],
+    ['input 2', false],
+  ])
   const entities = noEntities()
   const memory = { entities, zone: '<+02>-2' } as Memory
   entities.Door['D'] = { token: 'D', name: 'D', releaseS: 5, openS: 20, relockDelayS: 2 }
   entities.DoorWiring['D'] = {
     token: 'D',
     readers: [{ part: 'R1', function: 'entryReader', port: 'reader 1', accessPoint: 'D.R1' }],
-    inputs: [{ part: 'C1', function: 'contact', port: 'input 1' }, { part: 'X1', function: 'exitButton', port: 'input 2' }],
+    inputs: [
+      { part: 'C1', function: 'contact', port: 'input 1' },
+      { part: 'X1', function: 'exitButton', port: 'input 2' },
+    ],
     outputs: [{ part: 'K1', function: 'lock', port: 'relay 1' }],
     forcedAlarm: true,
   }
@@ -57,7 +63,11 @@ function board() {
     world,
     faults: { timerFactor: 1 },
     inputs,
-    emit: (topic, source, data) => topic !== topics.relay && told.push(`${((clock.at / 1000) % 86400).toFixed(0)} ${topic.split('/').at(-1)} ${data['State'] ?? data['Reason'] ?? data['LogicalState'] ?? source['AccessPointToken'] ?? ''}`.trim()),
+    emit: (topic, source, data) =>
+      topic !== topics.relay &&
+      told.push(
+        `${((clock.at / 1000) % 86400).toFixed(0)} ${topic.split('/').at(-1)} ${data['State'] ?? data['Reason'] ?? data['LogicalState'] ?? source['AccessPointToken'] ?? ''}`.trim(),
+      ),
     setRelay: (relay, on) => relays.set(relay, on),
     energised: (relay) => relays.get(relay) ?? false,
     deviceNow: () => clock.at,
@@ -71,13 +81,28 @@ function board() {
   return { clock, firmware, entities, relays, input, words, host }
 }
 
-function knownCard(b: ReturnType<typeof board>, over: { enabled?: boolean; profiles?: string[]; schedule?: string } = {}): void {
-  b.entities.CredentialData['c'] = { token: 'c', holder: 'Somebody', format: 'WIEGAND26', value: 'AAAAAA', profiles: over.profiles ?? ['p'], enabled: over.enabled ?? true }
-  b.entities.AccessProfile['p'] = { token: 'p', name: 'p', policies: [{ schedule: over.schedule ?? 's', entity: 'D.R1' }] }
+function knownCard(
+  b: ReturnType<typeof board>,
+  over: { enabled?: boolean; profiles?: string[]; schedule?: string } = {},
+): void {
+  b.entities.CredentialData['c'] = {
+    token: 'c',
+    holder: 'Somebody',
+    format: 'WIEGAND26',
+    value: 'AAAAAA',
+    profiles: over.profiles ?? ['p'],
+    enabled: over.enabled ?? true,
+  }
+  b.entities.AccessProfile['p'] = {
+    token: 'p',
+    name: 'p',
+    policies: [{ schedule: over.schedule ?? 's', entity: 'D.R1' }],
+  }
   b.entities.Schedule['s'] = {
     token: 's',
     name: 's',
-    standard: 'BEGIN:VEVENT\r\nDTSTART:19700105T000000\r\nDTEND:19700106T000000\r\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR,SA,SU\r\nEND:VEVENT',
+    standard:
+      'BEGIN:VEVENT\r\nDTSTART:19700105T000000\r\nDTEND:19700106T000000\r\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR,SA,SU\r\nEND:VEVENT',
     specialDays: [],
   }
 }
@@ -139,7 +164,10 @@ describe('the firmware of a simulated door controller', () => {
     b.clock.turn(4000)
     expect(b.relays.get('relay 1')).toBe(true)
     b.clock.turn(1001)
-    expect(b.words().filter((w) => w.startsWith('Lock'))).toEqual(['LockPhysicalState Unlocked', 'LockPhysicalState Locked'])
+    expect(b.words().filter((w) => w.startsWith('Lock'))).toEqual([
+      'LockPhysicalState Unlocked',
+      'LockPhysicalState Locked',
+    ])
   })
 
   it('alarms when the leaf opens without a release, and not when that is set off', () => {

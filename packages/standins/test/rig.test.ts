@@ -3,14 +3,41 @@ import { toICalendar, scheduleActive, type Period } from '@rauta/core'
 import { posixZone } from '@rauta/core/zones'
 import { inForce, localTime, Opening, zoneOffset, type DoorFile } from '../src'
 
-const magnet: DoorFile['lock'] = { principle: 'magnetic', fail: 'safe', feedV: 13.6, loopOhm: 1, coilOhm: 24, leastV: 10.8, serial: 's', relay: 'r' }
+const magnet: DoorFile['lock'] = {
+  principle: 'magnetic',
+  fail: 'safe',
+  feedV: 13.6,
+  loopOhm: 1,
+  coilOhm: 24,
+  leastV: 10.8,
+  serial: 's',
+  relay: 'r',
+}
 const strike: DoorFile['lock'] = { ...magnet, principle: 'strike', fail: 'secure', coilOhm: 30, leastV: 10.2 }
 
 function opening(lock: DoorFile['lock'], over: Partial<DoorFile> = {}) {
   const electrics = { driven: false, powered: true }
   const inputs: Record<string, boolean> = {}
-  const o = new Opening({ id: 'D', name: 'D', lock, readers: [], contact: { serial: 's', input: 'c' }, exit: { serial: 's', input: 'x' }, breakGlass: true, handle: true, ...over },
-    { energised: () => electrics.driven, powered: () => electrics.powered }, { input: (_s, input, closed) => { inputs[input] = closed }, after: () => () => undefined })
+  const o = new Opening(
+    {
+      id: 'D',
+      name: 'D',
+      lock,
+      readers: [],
+      contact: { serial: 's', input: 'c' },
+      exit: { serial: 's', input: 'x' },
+      breakGlass: true,
+      handle: true,
+      ...over,
+    },
+    { energised: () => electrics.driven, powered: () => electrics.powered },
+    {
+      input: (_s, input, closed) => {
+        inputs[input] = closed
+      },
+      after: () => () => undefined,
+    },
+  )
   o.tell()
   return { o, electrics, inputs }
 }
@@ -21,8 +48,30 @@ describe('the physics of a door', () => {
     expect([o.push(), o.mechanical(), o.leafOpen]).toEqual([false, false, false])
   })
   it.each([
-    ['the relay acts', (t: ReturnType<typeof opening>) => { t.electrics.driven = true }], ['the power goes', (t: ReturnType<typeof opening>) => { t.electrics.powered = false }],
-    ['the break glass is broken', (t: ReturnType<typeof opening>) => { t.o.glassBroken = true }], ['the feed is pulled', (t: ReturnType<typeof opening>) => { t.o.feedPulled = true }],
+    [
+      'the relay acts',
+      (t: ReturnType<typeof opening>) => {
+        t.electrics.driven = true
+      },
+    ],
+    [
+      'the power goes',
+      (t: ReturnType<typeof opening>) => {
+        t.electrics.powered = false
+      },
+    ],
+    [
+      'the break glass is broken',
+      (t: ReturnType<typeof opening>) => {
+        t.o.glassBroken = true
+      },
+    ],
+    [
+      'the feed is pulled',
+      (t: ReturnType<typeof opening>) => {
+        t.o.feedPulled = true
+      },
+    ],
   ])('a magnet lets go when %s', (_what, act) => {
     const t = opening(magnet)
     act(t)
@@ -62,21 +111,52 @@ describe('the physics of a door', () => {
 describe('what a device makes of a zone rule and a calendar', () => {
   const moments = fc.integer({ min: Date.parse('2027-01-01T00:00:00Z'), max: Date.parse('2027-12-31T23:00:00Z') })
   // The platform's own time zone tables are the outside reference here.
-  it.each(['Europe/Helsinki', 'America/New_York', 'Australia/Sydney', 'Asia/Kolkata'])('the POSIX rule of %s gives the wall clock of the platform’s tables, all year', (zone) => {
-    const posix = posixZone(zone, 2027)
-    fc.assert(fc.property(moments, (ms) => {
-      const parts = Object.fromEntries(new Intl.DateTimeFormat('en-CA', { timeZone: zone, year: 'numeric', month: '2-digit', day: '2-digit', hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }).formatToParts(ms).map((p) => [p.type, p.value]))
-      const local = localTime(ms, posix)
-      expect([local.date, local.minute]).toEqual([`${parts['year']}-${parts['month']}-${parts['day']}`, Number(parts['hour']) * 60 + Number(parts['minute'])])
-    }))
+  it.each(['Europe/Helsinki', 'America/New_York', 'Australia/Sydney', 'Asia/Kolkata'])(
+    'the POSIX rule of %s gives the wall clock of the platform’s tables, all year',
+    (zone) => {
+      const posix = posixZone(zone, 2027)
+      fc.assert(
+        fc.property(moments, (ms) => {
+          const parts = Object.fromEntries(
+            new Intl.DateTimeFormat('en-CA', {
+              timeZone: zone,
+              year: 'numeric',
+              month: '2-digit',
+              day: '2-digit',
+              hour: '2-digit',
+              minute: '2-digit',
+              hourCycle: 'h23',
+            })
+              .formatToParts(ms)
+              .map((p) => [p.type, p.value]),
+          )
+          const local = localTime(ms, posix)
+          expect([local.date, local.minute]).toEqual([
+            `${parts['year']}-${parts['month']}-${parts['day']}`,
+            Number(parts['hour']) * 60 + Number(parts['minute']),
+          ])
+        }),
+      )
+    },
+  )
+  it('a zone without a rule keeps its offset', () => {
+    expect(zoneOffset('<+02>-2', 0)).toBe(120)
   })
-  it('a zone without a rule keeps its offset', () => { expect(zoneOffset('<+02>-2', 0)).toBe(120) })
   it('agrees with the application’s own schedules, though written apart', () => {
-    const clock = fc.tuple(fc.integer({ min: 0, max: 23 }), fc.constantFrom('00', '30')).map(([h, m]) => `${String(h).padStart(2, '0')}:${m}`)
-    const period = fc.record({ days: fc.subarray([1, 2, 3, 4, 5, 6, 7], { minLength: 1 }), from: clock, to: clock }).filter((p) => p.from !== p.to)
+    const clock = fc
+      .tuple(fc.integer({ min: 0, max: 23 }), fc.constantFrom('00', '30'))
+      .map(([h, m]) => `${String(h).padStart(2, '0')}:${m}`)
+    const period = fc
+      .record({ days: fc.subarray([1, 2, 3, 4, 5, 6, 7], { minLength: 1 }), from: clock, to: clock })
+      .filter((p) => p.from !== p.to)
     const posix = posixZone('Europe/Helsinki', 2027)
-    fc.assert(fc.property(fc.array(period, { minLength: 1, maxLength: 3 }), moments, (periods: Period[], ms) => {
-      expect(inForce(toICalendar(periods), new Map(), localTime(ms, posix))).toBe(scheduleActive({ id: 's', name: 's', periods }, [], ms, 'Europe/Helsinki'))
-    }), { numRuns: 200 })
+    fc.assert(
+      fc.property(fc.array(period, { minLength: 1, maxLength: 3 }), moments, (periods: Period[], ms) => {
+        expect(inForce(toICalendar(periods), new Map(), localTime(ms, posix))).toBe(
+          scheduleActive({ id: 's', name: 's', periods }, [], ms, 'Europe/Helsinki'),
+        )
+      }),
+      { numRuns: 200 },
+    )
   })
 })

@@ -8,5 +8,8 @@ export const fileName = (text: string): string => text.replace(/[^A-Za-z0-9_-]+/
 
 /** Answers with a file to be saved. */
 export function attach(response: Response, type: string, name: string, body: Uint8Array | string): void {
-  response.type(type).setHeader('content-disposition', `attachment; filename="${name}"`).send(typeof body === 'string' ? body : Buffer.from(body))
+  response
+    .type(type)
+    .setHeader('content-disposition', `attachment; filename="${name}"`)
+    .send(typeof body === 'string' ? body : Buffer.from(body))
 }

@@ -1,4 +1,12 @@
-import { answers, batchMost, bodies, undoAndRedo, type BatchResult, type CommandRequest, type WaitingFile } from '@rauta/contracts'
+import {
+  answers,
+  batchMost,
+  bodies,
+  undoAndRedo,
+  type BatchResult,
+  type CommandRequest,
+  type WaitingFile,
+} from '@rauta/contracts'
 import { all, ipv4, jobOf, recordKinds, type Facts } from '@rauta/core'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
@@ -15,8 +23,15 @@ const newestEvents = 400
 
 /** All records as a flat list; secrets are not among them. */
 export function snapshot(facts: Facts): { rev: number; records: { kind: string; data: unknown }[] } {
-  const events = Object.values(facts.event).sort((a, b) => b.received - a.received).slice(0, newestEvents)
-  return { rev: facts.rev, records: recordKinds.flatMap((kind) => (kind === 'event' ? events : Object.values(facts[kind])).map((data) => ({ kind, data }))) }
+  const events = Object.values(facts.event)
+    .sort((a, b) => b.received - a.received)
+    .slice(0, newestEvents)
+  return {
+    rev: facts.rev,
+    records: recordKinds.flatMap((kind) =>
+      (kind === 'event' ? events : Object.values(facts[kind])).map((data) => ({ kind, data })),
+    ),
+  }
 }
 
 /** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
@@ -28,60 +43,149 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
     return found
   }
   return [
-    { method: 'get', path: '/facts', says: 'Every record as it stands, with the revision', roles: everyone, answer: answers.facts, handle: async () => snapshot(log.facts) },
     {
-      method: 'get', path: '/changes', says: 'What came after a revision (`after`), in order', roles: everyone, answer: answers.changes,
+      method: 'get',
+      path: '/facts',
+      says: 'Every record as it stands, with the revision',
+      roles: everyone,
+      answer: answers.facts,
+      handle: async () => snapshot(log.facts),
+    },
+    {
+      method: 'get',
+      path: '/changes',
+      says: 'What came after a revision (`after`), in order',
+      roles: everyone,
+      answer: answers.changes,
       async handle(request) {
         const after = Number(request.query['after'] ?? 0)
-        if (!Number.isInteger(after) || after < 0) throw new HttpProblem(422, 'Not as it should be', '`after` must be a revision, a whole number.', 'after')
+        if (!Number.isInteger(after) || after < 0)
+          throw new HttpProblem(422, 'Not as it should be', '`after` must be a revision, a whole number.', 'after')
         return { rev: log.facts.rev, job: jobOf(log.facts)?.publicKey ?? '', entries: await log.after(after) }
       },
     },
-    { method: 'get', path: '/plan-edits', says: 'What Undo and Redo of the plan would do now', roles: everyone, answer: answers.planEdits, handle: async () => undoAndRedo(await log.planEdits(), log.facts.undone) },
     {
-      method: 'post', path: '/commands', says: 'Changes the job; the same id is applied once', roles: everyone, body: bodies.command, answer: answers.command,
+      method: 'get',
+      path: '/plan-edits',
+      says: 'What Undo and Redo of the plan would do now',
+      roles: everyone,
+      answer: answers.planEdits,
+      handle: async () => undoAndRedo(await log.planEdits(), log.facts.undone),
+    },
+    {
+      method: 'post',
+      path: '/commands',
+      says: 'Changes the job; the same id is applied once',
+      roles: everyone,
+      body: bodies.command,
+      answer: answers.command,
       handle: (request, _response, account) => log.run(request.body as CommandRequest, account),
     },
     {
-      method: 'post', path: '/commands/batch', says: 'Many commands in their order, in one transaction; what is refused is told and holds nothing up', roles: everyone, body: bodies.batch, answer: answers.batch,
-      async handle(request, _response, account) { const results = await log.runAll((request.body as { records: CommandRequest[] }).records, account); return { rev: log.facts.rev, results } },
-    },
-    {
-      method: 'post', path: '/waiting', says: 'Brings in records that waited on somebody’s phone, from the file that they were saved to', roles: ['lead'], body: bodies.waiting, answer: answers.batch,
+      method: 'post',
+      path: '/commands/batch',
+      says: 'Many commands in their order, in one transaction; what is refused is told and holds nothing up',
+      roles: everyone,
+      body: bodies.batch,
+      answer: answers.batch,
       async handle(request, _response, account) {
-        const file = request.body as WaitingFile
-        if (file.job !== (jobOf(log.facts)?.publicKey ?? '')) throw new HttpProblem(409, 'Another job', 'This file holds records of another job. Bring it in there.', 'job')
-        const author = (await accounts.list()).find((a) => a.name === file.by)
-        if (!author) throw new HttpProblem(409, 'Nobody by that name', `There is no account called ${file.by} here. Add it under Team, then bring the file in.`, 'by')
-        const results: BatchResult[] = []
-        for (let i = 0; i < file.records.length; i += batchMost) results.push(...(await log.runAll(file.records.slice(i, i + batchMost), author, ` (brought in by ${account.name})`)))
+        const results = await log.runAll((request.body as { records: CommandRequest[] }).records, account)
         return { rev: log.facts.rev, results }
       },
     },
-    { method: 'get', path: '/live', says: 'New revisions as server-sent events', roles: everyone, answer: { media: 'text/event-stream' }, async handle(request, response) { stream.join(request, response) } },
     {
-      method: 'post', path: '/search', says: 'Searches the segment, or asks one address', roles: ['lead', 'engineer'], body: bodies.search, answer: answers.ok,
+      method: 'post',
+      path: '/waiting',
+      says: 'Brings in records that waited on somebody’s phone, from the file that they were saved to',
+      roles: ['lead'],
+      body: bodies.waiting,
+      answer: answers.batch,
+      async handle(request, _response, account) {
+        const file = request.body as WaitingFile
+        if (file.job !== (jobOf(log.facts)?.publicKey ?? ''))
+          throw new HttpProblem(409, 'Another job', 'This file holds records of another job. Bring it in there.', 'job')
+        const author = (await accounts.list()).find((a) => a.name === file.by)
+        if (!author)
+          throw new HttpProblem(
+            409,
+            'Nobody by that name',
+            `There is no account called ${file.by} here. Add it under Team, then bring the file in.`,
+            'by',
+          )
+        const results: BatchResult[] = []
+        for (let i = 0; i < file.records.length; i += batchMost)
+          results.push(
+            ...(await log.runAll(file.records.slice(i, i + batchMost), author, ` (brought in by ${account.name})`)),
+          )
+        return { rev: log.facts.rev, results }
+      },
+    },
+    {
+      method: 'get',
+      path: '/live',
+      says: 'New revisions as server-sent events',
+      roles: everyone,
+      answer: { media: 'text/event-stream' },
+      async handle(request, response) {
+        stream.join(request, response)
+      },
+    },
+    {
+      method: 'post',
+      path: '/search',
+      says: 'Searches the segment, or asks one address',
+      roles: ['lead', 'engineer'],
+      body: bodies.search,
+      answer: answers.ok,
       async handle(request) {
         const { address } = request.body as { address?: string }
         if (address === undefined) {
           const count = await search(context)
-          return { says: count ? `${count} answered.` : 'Nothing answered. Is this computer on the right network, and have the devices power?' }
+          return {
+            says: count
+              ? `${count} answered.`
+              : 'Nothing answered. Is this computer on the right network, and have the devices power?',
+          }
         }
-        if (ipv4(address) === null) throw new HttpProblem(422, 'Not as it should be', `${address || 'An empty address'} is not an IPv4 address. Write four numbers with dots.`, 'address')
+        if (ipv4(address) === null)
+          throw new HttpProblem(
+            422,
+            'Not as it should be',
+            `${address || 'An empty address'} is not an IPv4 address. Write four numbers with dots.`,
+            'address',
+          )
         await askAddress(context, address)
         return { says: `${address} answers.` }
       },
     },
-    { method: 'get', path: '/doors/:id/record.json', says: 'The door’s record with its chain', roles: everyone, answer: { media: 'application/json' }, async handle(request, response) {
-      const file = recordFile(log.facts, door(String(request.params['id'])))
-      response.type('application/json').setHeader('content-disposition', `attachment; filename="${file.door.ref}-record.json"`)
-      response.send(JSON.stringify(file, null, 1))
-    } },
-    { method: 'get', path: '/doors/:id/record.pdf', says: 'The door’s record for people', roles: everyone, answer: { media: 'application/pdf' }, async handle(request, response) {
-      const of = door(String(request.params['id']))
-      const taken = all(log.facts, 'photo').filter((p) => p.door === of.id).map((p) => p.id)
-      const pdf = await recordPdf(log.facts, of, await photos.among(taken))
-      attach(response, 'application/pdf', `${fileName(of.ref)}-record.pdf`, pdf)
-    } },
+    {
+      method: 'get',
+      path: '/doors/:id/record.json',
+      says: 'The door’s record with its chain',
+      roles: everyone,
+      answer: { media: 'application/json' },
+      async handle(request, response) {
+        const file = recordFile(log.facts, door(String(request.params['id'])))
+        response
+          .type('application/json')
+          .setHeader('content-disposition', `attachment; filename="${file.door.ref}-record.json"`)
+        response.send(JSON.stringify(file, null, 1))
+      },
+    },
+    {
+      method: 'get',
+      path: '/doors/:id/record.pdf',
+      says: 'The door’s record for people',
+      roles: everyone,
+      answer: { media: 'application/pdf' },
+      async handle(request, response) {
+        const of = door(String(request.params['id']))
+        const taken = all(log.facts, 'photo')
+          .filter((p) => p.door === of.id)
+          .map((p) => p.id)
+        const pdf = await recordPdf(log.facts, of, await photos.among(taken))
+        attach(response, 'application/pdf', `${fileName(of.ref)}-record.pdf`, pdf)
+      },
+    },
   ]
 }

@@ -12,11 +12,22 @@ const fitters = ['lead', 'engineer'] as const
 /** The door schedule: files in, looked through, taken over; out again as CSV and as a workbook; an empty one to fill in. */
 export function paperRoutes({ log, clock }: Context): Route[] {
   const papers = new Papers()
-  const gone = () => new HttpProblem(404, 'Not here any more', 'This file is not here any more. Bring it again; nothing was changed.')
-  const source = () => ({ doors: all(log.facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref)), areas: all(log.facts, 'area'), cabinets: cabinetsOf(log.facts), sheets: sheetsFor(log.facts) })
+  const gone = () =>
+    new HttpProblem(404, 'Not here any more', 'This file is not here any more. Bring it again; nothing was changed.')
+  const source = () => ({
+    doors: all(log.facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref)),
+    areas: all(log.facts, 'area'),
+    cabinets: cabinetsOf(log.facts),
+    sheets: sheetsFor(log.facts),
+  })
   return [
     {
-      method: 'post', path: '/door-schedule', says: 'A door schedule (XLSX or CSV, the bytes as they are; its name in `?file=`), looked through; nothing is changed yet', roles: fitters, raw: largestPaper, answer: answers.paper,
+      method: 'post',
+      path: '/door-schedule',
+      says: 'A door schedule (XLSX or CSV, the bytes as they are; its name in `?file=`), looked through; nothing is changed yet',
+      roles: fitters,
+      raw: largestPaper,
+      answer: answers.paper,
       async handle(request, _response, account) {
         const file = String(request.query['file'] ?? 'the list').slice(0, 200)
         const bytes = Buffer.isBuffer(request.body) ? request.body : Buffer.alloc(0)
@@ -29,7 +40,12 @@ export function paperRoutes({ log, clock }: Context): Route[] {
       },
     },
     {
-      method: 'post', path: '/door-schedule/:id/columns', says: 'Another sheet, row of titles or meaning of columns; looked through again', roles: fitters, body: bodies.columns, answer: answers.paper,
+      method: 'post',
+      path: '/door-schedule/:id/columns',
+      says: 'Another sheet, row of titles or meaning of columns; looked through again',
+      roles: fitters,
+      body: bodies.columns,
+      answer: answers.paper,
       async handle(request, _response, account) {
         const view = papers.choose(String(request.params['id']), account.name, request.body as never, log.facts)
         if (!view) throw gone()
@@ -37,24 +53,48 @@ export function paperRoutes({ log, clock }: Context): Route[] {
       },
     },
     {
-      method: 'post', path: '/door-schedule/:id/take', says: 'Takes the good rows over, as one change', roles: fitters, answer: answers.ok,
+      method: 'post',
+      path: '/door-schedule/:id/take',
+      says: 'Takes the good rows over, as one change',
+      roles: fitters,
+      answer: answers.ok,
       async handle(request, _response, account) {
         const id = String(request.params['id'])
         const payload = papers.payload(id, account.name, log.facts)
         if (!payload) throw gone()
         papers.drop(id)
-        if (payload.doors.length === 0) return { says: 'Nothing to take over: the job is as the file says.', rev: log.facts.rev }
+        if (payload.doors.length === 0)
+          return { says: 'Nothing to take over: the job is as the file says.', rev: log.facts.rev }
         const { rev } = await log.run({ id: v7(), name: 'doors.import', payload, seen: log.facts.rev }, account)
         return { says: `${payload.doors.length} doors taken over.`, rev }
       },
     },
-    { method: 'get', path: '/door-schedule.csv', says: 'The door schedule as CSV', roles: everyone, answer: { media: 'text/csv' }, async handle(_request, response) {
-      attach(response, 'text/csv; charset=utf-8', 'door-schedule.csv', scheduleCsv(source()))
-    } },
-    { method: 'get', path: '/door-schedule.xlsx', says: 'The door schedule as a workbook; with `?empty=1` a template to fill in', roles: everyone, answer: { media: xlsx }, async handle(request, response) {
-      const empty = request.query['empty'] === '1'
-      const all_ = source()
-      attach(response, xlsx, `${empty ? 'door-schedule-template' : 'door-schedule'}.xlsx`, await scheduleXlsx(empty ? { ...all_, doors: [] } : all_))
-    } },
+    {
+      method: 'get',
+      path: '/door-schedule.csv',
+      says: 'The door schedule as CSV',
+      roles: everyone,
+      answer: { media: 'text/csv' },
+      async handle(_request, response) {
+        attach(response, 'text/csv; charset=utf-8', 'door-schedule.csv', scheduleCsv(source()))
+      },
+    },
+    {
+      method: 'get',
+      path: '/door-schedule.xlsx',
+      says: 'The door schedule as a workbook; with `?empty=1` a template to fill in',
+      roles: everyone,
+      answer: { media: xlsx },
+      async handle(request, response) {
+        const empty = request.query['empty'] === '1'
+        const all_ = source()
+        attach(
+          response,
+          xlsx,
+          `${empty ? 'door-schedule-template' : 'door-schedule'}.xlsx`,
+          await scheduleXlsx(empty ? { ...all_, doors: [] } : all_),
+        )
+      },
+    },
   ]
 }

@@ -15,41 +15,128 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
   // A code on paper must open from a phone: the lasting origin where there is one.
   const origin = (request: Request) => lan()?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
   const paper = (request: Request) => ({ facts: log.facts, origin: origin(request) })
-  const existing = <T>(record: T | undefined, what: string): T => { if (!record) throw new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`); return record }
+  const existing = <T>(record: T | undefined, what: string): T => {
+    if (!record) throw new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`)
+    return record
+  }
   const pdf = { media: 'application/pdf' }
-  const print = (id: unknown) => { const found = printing.of(String(id)); if (!found) throw new HttpProblem(404, 'Not here any more', 'These sheets are not here any more. Make them again.'); return found }
+  const print = (id: unknown) => {
+    const found = printing.of(String(id))
+    if (!found) throw new HttpProblem(404, 'Not here any more', 'These sheets are not here any more. Make them again.')
+    return found
+  }
   return [
-    { method: 'get', path: '/doors/:id/wire-sheet.pdf', says: 'The wire sheet of a door', roles: everyone, answer: pdf, async handle(request, response) {
-      const door = existing(log.facts.door[String(request.params['id'])], 'door')
-      attach(response, 'application/pdf', `${fileName(door.ref)}-wire.pdf`, await wireSheetPdf(door, paper(request)))
-    } },
-    { method: 'get', path: '/controllers/:id/sheet.pdf', says: 'The strip and check-off of a controller', roles: everyone, answer: pdf, async handle(request, response) {
-      const controller = existing(log.facts.controller[String(request.params['id'])], 'controller')
-      attach(response, 'application/pdf', `${fileName(controller.ref)}.pdf`, await controllerSheetPdf(controller, paper(request)))
-    } },
-    { method: 'get', path: '/cabinets/:name/sheet.pdf', says: 'Everything in a cabinet', roles: everyone, answer: pdf, async handle(request, response) {
-      const name = String(request.params['name'])
-      existing(Object.values(log.facts.controller).find((c) => c.cabinet === name), 'cabinet')
-      attach(response, 'application/pdf', `${fileName(name)}.pdf`, await cabinetSheetPdf(name, paper(request)))
-    } },
-    { method: 'post', path: '/wire-sheets', says: 'Begins to make the wire sheets of all doors', roles: everyone, answer: answers.print, handle: async (request, _response, account) => printing.start(log.facts, origin(request), account.name, clock.now()) },
-    { method: 'get', path: '/wire-sheets/:id', says: 'How far the sheets are', roles: everyone, answer: answers.print, handle: async (request) => print(request.params['id']) },
-    { method: 'post', path: '/wire-sheets/:id/stop', says: 'Stops; what is made stays', roles: everyone, answer: answers.print, async handle(request) { print(request.params['id']); return printing.stop(String(request.params['id'])) } },
-    { method: 'get', path: '/wire-sheets/:id/file.pdf', says: 'The sheets that are made', roles: everyone, answer: pdf, async handle(request, response) {
-      const { id, state } = print(request.params['id'])
-      const file = printing.file(id)
-      if (!file) throw new HttpProblem(409, 'Not ready', state === 'failed' ? 'The sheets could not be made.' : 'The sheets are not ready yet.')
-      attach(response, 'application/pdf', 'wire-sheets.pdf', file)
-    } },
-    ...listNames.flatMap((which): Route[] => (['pdf', 'csv', 'xlsx'] as const).map((kind): Route => ({
-      method: 'get', path: `/lists/${which}.${kind}`, says: `${which} as ${kind.toUpperCase()}; \`drum\` and \`ends\` in metres for cuts`, roles: everyone, answer: { media: kind === 'pdf' ? 'application/pdf' : kind === 'csv' ? 'text/csv' : xlsx },
-      handle: (request, response) => list(which, kind, request, response),
-    }))),
+    {
+      method: 'get',
+      path: '/doors/:id/wire-sheet.pdf',
+      says: 'The wire sheet of a door',
+      roles: everyone,
+      answer: pdf,
+      async handle(request, response) {
+        const door = existing(log.facts.door[String(request.params['id'])], 'door')
+        attach(response, 'application/pdf', `${fileName(door.ref)}-wire.pdf`, await wireSheetPdf(door, paper(request)))
+      },
+    },
+    {
+      method: 'get',
+      path: '/controllers/:id/sheet.pdf',
+      says: 'The strip and check-off of a controller',
+      roles: everyone,
+      answer: pdf,
+      async handle(request, response) {
+        const controller = existing(log.facts.controller[String(request.params['id'])], 'controller')
+        attach(
+          response,
+          'application/pdf',
+          `${fileName(controller.ref)}.pdf`,
+          await controllerSheetPdf(controller, paper(request)),
+        )
+      },
+    },
+    {
+      method: 'get',
+      path: '/cabinets/:name/sheet.pdf',
+      says: 'Everything in a cabinet',
+      roles: everyone,
+      answer: pdf,
+      async handle(request, response) {
+        const name = String(request.params['name'])
+        existing(
+          Object.values(log.facts.controller).find((c) => c.cabinet === name),
+          'cabinet',
+        )
+        attach(response, 'application/pdf', `${fileName(name)}.pdf`, await cabinetSheetPdf(name, paper(request)))
+      },
+    },
+    {
+      method: 'post',
+      path: '/wire-sheets',
+      says: 'Begins to make the wire sheets of all doors',
+      roles: everyone,
+      answer: answers.print,
+      handle: async (request, _response, account) =>
+        printing.start(log.facts, origin(request), account.name, clock.now()),
+    },
+    {
+      method: 'get',
+      path: '/wire-sheets/:id',
+      says: 'How far the sheets are',
+      roles: everyone,
+      answer: answers.print,
+      handle: async (request) => print(request.params['id']),
+    },
+    {
+      method: 'post',
+      path: '/wire-sheets/:id/stop',
+      says: 'Stops; what is made stays',
+      roles: everyone,
+      answer: answers.print,
+      async handle(request) {
+        print(request.params['id'])
+        return printing.stop(String(request.params['id']))
+      },
+    },
+    {
+      method: 'get',
+      path: '/wire-sheets/:id/file.pdf',
+      says: 'The sheets that are made',
+      roles: everyone,
+      answer: pdf,
+      async handle(request, response) {
+        const { id, state } = print(request.params['id'])
+        const file = printing.file(id)
+        if (!file)
+          throw new HttpProblem(
+            409,
+            'Not ready',
+            state === 'failed' ? 'The sheets could not be made.' : 'The sheets are not ready yet.',
+          )
+        attach(response, 'application/pdf', 'wire-sheets.pdf', file)
+      },
+    },
+    ...listNames.flatMap((which): Route[] =>
+      (['pdf', 'csv', 'xlsx'] as const).map((kind): Route => ({
+        method: 'get',
+        path: `/lists/${which}.${kind}`,
+        says: `${which} as ${kind.toUpperCase()}; \`drum\` and \`ends\` in metres for cuts`,
+        roles: everyone,
+        answer: { media: kind === 'pdf' ? 'application/pdf' : kind === 'csv' ? 'text/csv' : xlsx },
+        handle: (request, response) => list(which, kind, request, response),
+      })),
+    ),
   ]
 
-  async function list(which: ListName, kind: 'pdf' | 'csv' | 'xlsx', request: Request, response: Response): Promise<void> {
+  async function list(
+    which: ListName,
+    kind: 'pdf' | 'csv' | 'xlsx',
+    request: Request,
+    response: Response,
+  ): Promise<void> {
     const options = optionsOf(request)
-    if (kind === 'pdf') { attach(response, 'application/pdf', `${which}.pdf`, await listPdf(which, paper(request), options)); return }
+    if (kind === 'pdf') {
+      attach(response, 'application/pdf', `${which}.pdf`, await listPdf(which, paper(request), options))
+      return
+    }
     const table = tableOf(which, paper(request), options)
     if (kind === 'csv') attach(response, 'text/csv; charset=utf-8', `${which}.csv`, tableCsv(table))
     else attach(response, xlsx, `${which}.xlsx`, await tableXlsx(table))
@@ -61,7 +148,13 @@ function optionsOf(request: Request): ListOptions {
     const text = request.query[key]
     if (text === undefined) return usual
     const value = Number(String(text).replace(',', '.'))
-    if (!(value >= least && value <= 5000)) throw new HttpProblem(422, 'Not as it should be', `${String(text)} is no length. Write metres, from ${least} to 5000.`, key)
+    if (!(value >= least && value <= 5000))
+      throw new HttpProblem(
+        422,
+        'Not as it should be',
+        `${String(text)} is no length. Write metres, from ${least} to 5000.`,
+        key,
+      )
     return value
   }
   return { drumM: metres('drum', usualOptions.drumM, 1), endsM: metres('ends', usualOptions.endsM, 0) }

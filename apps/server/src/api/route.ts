@@ -25,40 +25,67 @@ export interface Route {
 }
 
 export class HttpProblem extends Error {
-  constructor(readonly status: number, readonly title: string, readonly says: string, readonly field?: string) { super(says) }
+  constructor(
+    readonly status: number,
+    readonly title: string,
+    readonly says: string,
+    readonly field?: string,
+  ) {
+    super(says)
+  }
 }
 
 export const everyone: readonly Role[] = ['lead', 'engineer', 'witness', 'viewer']
 
 /** Puts routes on a router, checking bodies and answers against their schemas. */
-export function mount(router: Router, routes: readonly Route[], accountOf: (request: Request) => Promise<Account | null>, before: Record<string, RequestHandler[]> = {}): void {
+export function mount(
+  router: Router,
+  routes: readonly Route[],
+  accountOf: (request: Request) => Promise<Account | null>,
+  before: Record<string, RequestHandler[]> = {},
+): void {
   for (const route of routes) {
     const body = route.body ? ajv.compile(route.body) : null
     const answer = 'media' in route.answer ? null : ajv.compile(route.answer)
-    router[route.method](route.path, ...(before[route.path] ?? []), ...(route.raw ? [express.raw({ type: '*/*', limit: route.raw })] : []), (request, response, next) => {
-      void (async () => {
-        const account = await accountOf(request)
-        if (route.roles !== 'anyone') {
-          if (!account) throw new HttpProblem(401, 'Not signed in', 'Sign in first; what you typed is still here.')
-          if (!route.roles.includes(account.role)) throw new HttpProblem(403, 'Not allowed', `A ${account.role} may not do this.`)
-        }
-        if (body && !body(request.body)) {
-          const error = body.errors?.[0]
-          throw new HttpProblem(422, 'Not as it should be', `${error?.instancePath.slice(1).replaceAll('/', '.') || 'The request'} ${error?.message ?? 'is not right'}.`, error?.instancePath.slice(1).replaceAll('/', '.'))
-        }
-        const result = await route.handle(request, response, account ?? { name: '', role: 'viewer' })
-        if (response.headersSent || result === undefined) return
-        if (answer && !answer(result)) throw new Error(`${route.path} answers what its schema does not allow: ${ajv.errorsText(answer.errors)}`)
-        response.json(result)
-      })().catch(next)
-    })
+    router[route.method](
+      route.path,
+      ...(before[route.path] ?? []),
+      ...(route.raw ? [express.raw({ type: '*/*', limit: route.raw })] : []),
+      (request, response, next) => {
+        void (async () => {
+          const account = await accountOf(request)
+          if (route.roles !== 'anyone') {
+            if (!account) throw new HttpProblem(401, 'Not signed in', 'Sign in first; what you typed is still here.')
+            if (!route.roles.includes(account.role))
+              throw new HttpProblem(403, 'Not allowed', `A ${account.role} may not do this.`)
+          }
+          if (body && !body(request.body)) {
+            const error = body.errors?.[0]
+            throw new HttpProblem(
+              422,
+              'Not as it should be',
+              `${error?.instancePath.slice(1).replaceAll('/', '.') || 'The request'} ${error?.message ?? 'is not right'}.`,
+              error?.instancePath.slice(1).replaceAll('/', '.'),
+            )
+          }
+          const result = await route.handle(request, response, account ?? { name: '', role: 'viewer' })
+          if (response.headersSent || result === undefined) return
+          if (answer && !answer(result))
+            throw new Error(`${route.path} answers what its schema does not allow: ${ajv.errorsText(answer.errors)}`)
+          response.json(result)
+        })().catch(next)
+      },
+    )
   }
 }
 
 /** Every failure as RFC 9457 problem details, with `says` for people. */
 export function problems(log: (error: unknown) => void) {
   return (error: unknown, _request: Request, response: Response, next: NextFunction): void => {
-    if (response.headersSent) { next(error); return }
+    if (response.headersSent) {
+      next(error)
+      return
+    }
     const problem = problemOf(error)
     if (problem.status >= 500) log(error)
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem))
@@ -66,14 +93,25 @@ export function problems(log: (error: unknown) => void) {
 }
 
 function problemOf(error: unknown): Problem {
-  const make = (status: number, title: string, says: string, field?: string): Problem => ({ type: 'about:blank', title, status, says, ...(field ? { field } : {}) })
+  const make = (status: number, title: string, says: string, field?: string): Problem => ({
+    type: 'about:blank',
+    title,
+    status,
+    says,
+    ...(field ? { field } : {}),
+  })
   if (error instanceof HttpProblem) return make(error.status, error.title, error.says, error.field)
   if (error instanceof Refusal) return make(409, 'Refused', error.says, error.field)
   if (error instanceof UnreachableError) return make(502, 'Not reached', error.says)
   if (error instanceof SoapFault) return make(502, 'The device refused', error.reason)
   if (error instanceof MalformedError) return make(502, 'The device answered something else', error.says)
   const http = error as { status?: number; type?: string }
-  if (http.type === 'entity.too.large') return make(413, 'Too large', 'This is too large: a file may have 30 MB at most, any other request 2 MB.')
+  if (http.type === 'entity.too.large')
+    return make(413, 'Too large', 'This is too large: a file may have 30 MB at most, any other request 2 MB.')
   if (http.type === 'entity.parse.failed') return make(400, 'Not JSON', 'The request is not JSON.')
-  return make(500, 'Something went wrong here', 'Something went wrong in the server. What you entered is still with you; try again.')
+  return make(
+    500,
+    'Something went wrong here',
+    'Something went wrong in the server. What you entered is still with you; try again.',
+  )
 }

@@ -15,30 +15,66 @@ export function tokenOf(request: Request): string | null {
   return match?.[1] ?? null
 }
 
-interface SessionParts { accounts: Accounts; log: JobLog; publicKey: string; rigPage: string | null; /** Asked for with the first account, where others could come before. */ firstCode: string | null }
+interface SessionParts {
+  accounts: Accounts
+  log: JobLog
+  publicKey: string
+  rigPage: string | null
+  /** Asked for with the first account, where others could come before. */ firstCode: string | null
+}
 
 /** A right code takes as long as a wrong one. */
-const sameCode = (given: string, wanted: string): boolean => { const [a, b] = [given, wanted].map((c) => createHash('sha256').update(c).digest()); return !!a && !!b && timingSafeEqual(a, b) }
+const sameCode = (given: string, wanted: string): boolean => {
+  const [a, b] = [given, wanted].map((c) => createHash('sha256').update(c).digest())
+  return !!a && !!b && timingSafeEqual(a, b)
+}
 
 /** Signing in and out, the first use, and the accounts. */
 export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   return [
     {
-      method: 'get', path: '/me', says: 'Who is signed in; `new` before the first account', roles: 'anyone', answer: answers.me,
+      method: 'get',
+      path: '/me',
+      says: 'Who is signed in; `new` before the first account',
+      roles: 'anyone',
+      answer: answers.me,
       async handle(request) {
         const token = tokenOf(request)
         const account = token ? await accounts.bySession(token) : null
         if (account) return { state: 'in', ...account, ...(rigPage ? { rigPage } : {}) }
-        return (await accounts.none()) ? { state: 'new', ...(firstCode === null ? {} : { asksCode: true }) } : { state: 'out' }
+        return (await accounts.none())
+          ? { state: 'new', ...(firstCode === null ? {} : { asksCode: true }) }
+          : { state: 'out' }
       },
     },
     {
-      method: 'post', path: '/first', says: 'Makes the lead’s account and the first job, once', roles: 'anyone', body: bodies.firstUse, answer: answers.ok,
+      method: 'post',
+      path: '/first',
+      says: 'Makes the lead’s account and the first job, once',
+      roles: 'anyone',
+      body: bodies.firstUse,
+      answer: answers.ok,
       async handle(request, response) {
-        const { name, password, code, job } = request.body as { name: string; password: string; code?: string; job: { name: string; client: string; site: string; zone: string; network: SiteNetwork } }
-        if (!(await accounts.none())) throw new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
-        if (firstCode !== null && !sameCode((code ?? '').replaceAll(' ', ''), firstCode)) throw new HttpProblem(403, 'The code is missing or wrong', 'Write the eight digits that stand in the terminal where Rauta was started.', 'code')
-        if (!jobOf(log.facts)) await log.run({ id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } }, { name, role: 'lead' })
+        const { name, password, code, job } = request.body as {
+          name: string
+          password: string
+          code?: string
+          job: { name: string; client: string; site: string; zone: string; network: SiteNetwork }
+        }
+        if (!(await accounts.none()))
+          throw new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
+        if (firstCode !== null && !sameCode((code ?? '').replaceAll(' ', ''), firstCode))
+          throw new HttpProblem(
+            403,
+            'The code is missing or wrong',
+            'Write the eight digits that stand in the terminal where Rauta was started.',
+            'code',
+          )
+        if (!jobOf(log.facts))
+          await log.run(
+            { id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } },
+            { name, role: 'lead' },
+          )
         await accounts.add(name, password, 'lead')
         const signed = await accounts.signIn(name, password)
         if (signed) response.cookie(cookieName, signed.token, { ...cookie, secure: request.secure })
@@ -46,7 +82,12 @@ export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: 
       },
     },
     {
-      method: 'post', path: '/sign-in', says: 'Signs in', roles: 'anyone', body: bodies.signIn, answer: answers.ok,
+      method: 'post',
+      path: '/sign-in',
+      says: 'Signs in',
+      roles: 'anyone',
+      body: bodies.signIn,
+      answer: answers.ok,
       async handle(request, response) {
         const { name, password } = request.body as { name: string; password: string }
         const signed = await accounts.signIn(name, password)
@@ -56,7 +97,11 @@ export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: 
       },
     },
     {
-      method: 'post', path: '/sign-out', says: 'Signs out', roles: 'anyone', answer: answers.ok,
+      method: 'post',
+      path: '/sign-out',
+      says: 'Signs out',
+      roles: 'anyone',
+      answer: answers.ok,
       async handle(request, response) {
         const token = tokenOf(request)
         if (token) await accounts.signOut(token)
@@ -64,12 +109,29 @@ export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: 
         return { says: 'Signed out.' }
       },
     },
-    { method: 'get', path: '/accounts', says: 'Who may sign in', roles: everyone, answer: answers.accounts, handle: () => accounts.list() },
     {
-      method: 'post', path: '/accounts', says: 'Adds an account', roles: ['lead'], body: bodies.account, answer: answers.ok,
+      method: 'get',
+      path: '/accounts',
+      says: 'Who may sign in',
+      roles: everyone,
+      answer: answers.accounts,
+      handle: () => accounts.list(),
+    },
+    {
+      method: 'post',
+      path: '/accounts',
+      says: 'Adds an account',
+      roles: ['lead'],
+      body: bodies.account,
+      answer: answers.ok,
       async handle(request) {
-        const { name, password, role } = request.body as { name: string; password: string; role: 'lead' | 'engineer' | 'witness' | 'viewer' }
-        if (!(await accounts.add(name, password, role))) throw new HttpProblem(409, 'Refused', `There is an account called ${name} already.`, 'name')
+        const { name, password, role } = request.body as {
+          name: string
+          password: string
+          role: 'lead' | 'engineer' | 'witness' | 'viewer'
+        }
+        if (!(await accounts.add(name, password, role)))
+          throw new HttpProblem(409, 'Refused', `There is an account called ${name} already.`, 'name')
         return { says: `${name} may sign in as ${role}.` }
       },
     },

@@ -2,7 +2,15 @@ import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
 import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
 import { emptyFacts, put, type Change, type Facts, type RecordKind, type RecordTypes } from '@rauta/core'
-import { commands, planEdits, Refusal, type BatchResult, type CommandAnswer, type CommandRequest, type PlanEdit } from '@rauta/contracts'
+import {
+  commands,
+  planEdits,
+  Refusal,
+  type BatchResult,
+  type CommandAnswer,
+  type CommandRequest,
+  type PlanEdit,
+} from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
 import { changes as changesTable, fieldRevisions, records } from '../store/schema'
@@ -22,7 +30,14 @@ export class JobLog {
   private readonly listeners = new Set<Listener>()
   private readonly validators = new Map<string, ValidateFunction>()
   private readonly fieldRevs = new Map<string, SetBy>()
-  private constructor(private readonly db: Database, private readonly job: string, private readonly clock: Clock, facts: Facts, private readonly heads: Heads, private readonly chainKey: string) {
+  private constructor(
+    private readonly db: Database,
+    private readonly job: string,
+    private readonly clock: Clock,
+    facts: Facts,
+    private readonly heads: Heads,
+    private readonly chainKey: string,
+  ) {
     this.current = facts
   }
 
@@ -30,14 +45,20 @@ export class JobLog {
     const rows = await db.select().from(records).where(eq(records.job, job))
     const facts = emptyFacts() as unknown as Record<string, Record<string, unknown>> & { rev: number }
     for (const row of rows) (facts[row.kind] ??= {})[row.id] = row.data
-    const top = await db.select({ rev: sql<number>`coalesce(max(${changesTable.rev}), 0)` }).from(changesTable).where(eq(changesTable.job, job))
+    const top = await db
+      .select({ rev: sql<number>`coalesce(max(${changesTable.rev}), 0)` })
+      .from(changesTable)
+      .where(eq(changesTable.job, job))
     const loaded = { ...facts, rev: Number(top[0]?.rev ?? 0) } as unknown as Facts
     const log = new JobLog(db, job, clock, loaded, Heads.of(loaded), chainKey)
-    for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job))) log.fieldRevs.set(keyOf(f), f)
+    for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job)))
+      log.fieldRevs.set(keyOf(f), f)
     return log
   }
 
-  get facts(): Facts { return this.current }
+  get facts(): Facts {
+    return this.current
+  }
 
   onCommit(listener: Listener): () => void {
     this.listeners.add(listener)
@@ -47,7 +68,12 @@ export class JobLog {
   /** Runs a command once, however often it arrives. @throws Refusal */
   run(request: CommandRequest, author: Author): Promise<CommandAnswer> {
     return this.inOrder(async () => {
-      const before = (await this.db.select().from(changesTable).where(and(eq(changesTable.job, this.job), eq(changesTable.command, request.id))))[0]
+      const before = (
+        await this.db
+          .select()
+          .from(changesTable)
+          .where(and(eq(changesTable.job, this.job), eq(changesTable.command, request.id)))
+      )[0]
       if (before) return { rev: before.rev, changes: before.changes, repeated: true, questions: [] }
       const staging = this.stage()
       const answer = await this.give(staging, request, author)
@@ -59,20 +85,45 @@ export class JobLog {
   /** Runs what waited, in its order and in one transaction; one that is refused holds the others up in nothing. @param note added to the words of each */
   runAll(requests: readonly CommandRequest[], author: Author, note = ''): Promise<BatchResult[]> {
     return this.inOrder(async () => {
-      const rows = await this.db.select({ command: changesTable.command, rev: changesTable.rev }).from(changesTable).where(and(eq(changesTable.job, this.job), inArray(changesTable.command, requests.map((r) => r.id))))
+      const rows = await this.db
+        .select({ command: changesTable.command, rev: changesTable.rev })
+        .from(changesTable)
+        .where(
+          and(
+            eq(changesTable.job, this.job),
+            inArray(
+              changesTable.command,
+              requests.map((r) => r.id),
+            ),
+          ),
+        )
       const known = new Map(rows.map((r) => [r.command, r.rev]))
       const staging = this.stage()
       const results: BatchResult[] = []
       for (const request of requests) {
         const before = known.get(request.id)
-        if (before !== undefined) { results.push({ id: request.id, ok: true, rev: before, repeated: true, questions: 0 }); continue }
+        if (before !== undefined) {
+          results.push({ id: request.id, ok: true, rev: before, repeated: true, questions: 0 })
+          continue
+        }
         try {
           const answer = await this.give(staging, request, author, note)
           known.set(request.id, answer.rev)
-          results.push({ id: request.id, ok: true, rev: answer.rev, repeated: false, questions: answer.questions.length })
+          results.push({
+            id: request.id,
+            ok: true,
+            rev: answer.rev,
+            repeated: false,
+            questions: answer.questions.length,
+          })
         } catch (error) {
           if (!(error instanceof Refusal)) throw error
-          results.push({ id: request.id, ok: false, says: error.says, ...(error.field === undefined ? {} : { field: error.field }) })
+          results.push({
+            id: request.id,
+            ok: false,
+            says: error.says,
+            ...(error.field === undefined ? {} : { field: error.field }),
+          })
         }
       }
       if (staging.staged.length) await this.commit(staging)
@@ -80,7 +131,9 @@ export class JobLog {
     })
   }
 
-  private stage(): Staging { return new Staging(this.current, this.heads, this.fieldRevs, this.chainKey, Math.floor(this.clock.now())) }
+  private stage(): Staging {
+    return new Staging(this.current, this.heads, this.fieldRevs, this.chainKey, Math.floor(this.clock.now()))
+  }
 
   /** @throws Refusal for a command that this author may not give, that is not as its schema says, or that does not fit; then nothing is staged */
   private async give(staging: Staging, request: CommandRequest, author: Author, note = ''): Promise<CommandAnswer> {
@@ -92,17 +145,35 @@ export class JobLog {
   }
 
   /** The earlier revision that an undo or a redo speaks of. */
-  private async historyFor({ name, payload }: CommandRequest): Promise<((rev: number) => { name: string; changes: Change[] } | undefined) | null> {
+  private async historyFor({
+    name,
+    payload,
+  }: CommandRequest): Promise<((rev: number) => { name: string; changes: Change[] } | undefined) | null> {
     if (name !== 'plan.undo' && name !== 'plan.redo') return null
     const { rev } = payload as { rev: number }
-    const row = (await this.db.select().from(changesTable).where(and(eq(changesTable.job, this.job), eq(changesTable.rev, rev))))[0]
+    const row = (
+      await this.db
+        .select()
+        .from(changesTable)
+        .where(and(eq(changesTable.job, this.job), eq(changesTable.rev, rev)))
+    )[0]
     return (wanted) => (row && wanted === rev ? { name: row.name, changes: row.changes } : undefined)
   }
 
   /** Newest plan edits, undos and redos first. */
   async planEdits(limit = 100): Promise<PlanEdit[]> {
-    const rows = await this.db.select({ rev: changesTable.rev, name: changesTable.name, says: changesTable.says, by: changesTable.by, at: changesTable.at }).from(changesTable)
-      .where(and(eq(changesTable.job, this.job), inArray(changesTable.name, [...planEdits, 'plan.undo', 'plan.redo']))).orderBy(desc(changesTable.rev)).limit(limit)
+    const rows = await this.db
+      .select({
+        rev: changesTable.rev,
+        name: changesTable.name,
+        says: changesTable.says,
+        by: changesTable.by,
+        at: changesTable.at,
+      })
+      .from(changesTable)
+      .where(and(eq(changesTable.job, this.job), inArray(changesTable.name, [...planEdits, 'plan.undo', 'plan.redo'])))
+      .orderBy(desc(changesTable.rev))
+      .limit(limit)
     return rows
   }
 
@@ -120,7 +191,12 @@ export class JobLog {
   }
 
   /** Sets fields of one record, if it is there. */
-  async patch<K extends RecordKind>(kind: K, id: string, says: string, change: (record: RecordTypes[K]) => RecordTypes[K] | null): Promise<number> {
+  async patch<K extends RecordKind>(
+    kind: K,
+    id: string,
+    says: string,
+    change: (record: RecordTypes[K]) => RecordTypes[K] | null,
+  ): Promise<number> {
     return this.append(`${kind}.fact`, says, (facts) => {
       const record = facts[kind][id] as RecordTypes[K] | undefined
       const next = record && change(record)
@@ -129,7 +205,12 @@ export class JobLog {
   }
 
   async after(rev: number, limit = 500): Promise<Entry[]> {
-    const rows = await this.db.select().from(changesTable).where(and(eq(changesTable.job, this.job), gt(changesTable.rev, rev))).orderBy(asc(changesTable.rev)).limit(limit)
+    const rows = await this.db
+      .select()
+      .from(changesTable)
+      .where(and(eq(changesTable.job, this.job), gt(changesTable.rev, rev)))
+      .orderBy(asc(changesTable.rev))
+      .limit(limit)
     return rows.map((r) => ({ rev: r.rev, at: r.at, by: r.by, name: r.name, says: r.says, changes: r.changes }))
   }
 
@@ -149,26 +230,70 @@ export class JobLog {
     if (!validate) this.validators.set(name, (validate = ajv.compile(schema)))
     if (validate(payload)) return
     const error = validate.errors?.[0]
-    const field = (error?.instancePath ?? '').slice(1).replaceAll('/', '.').replace(/^fields\./, '')
-    throw new Refusal(`${field || 'This'} ${plainly(error?.keyword ?? '', error?.message ?? 'is not right', error?.params as Record<string, unknown>)}.`, field || undefined)
+    const field = (error?.instancePath ?? '')
+      .slice(1)
+      .replaceAll('/', '.')
+      .replace(/^fields\./, '')
+    throw new Refusal(
+      `${field || 'This'} ${plainly(error?.keyword ?? '', error?.message ?? 'is not right', error?.params as Record<string, unknown>)}.`,
+      field || undefined,
+    )
   }
 
   private async commit(staging: Staging): Promise<void> {
     const { staged } = staging
     // The last state of each record is what is kept; the log keeps every step.
-    const puts = [...new Map(staged.flatMap(({ entry }) => entry.changes.map((c) => [`${c.kind}/${c.id}`, { ...c, rev: entry.rev }] as const))).values()]
-    const kept = puts.filter((c) => c.after !== null).map((c) => ({ job: this.job, kind: c.kind, id: c.id, rev: c.rev, data: c.after }))
+    const puts = [
+      ...new Map(
+        staged.flatMap(({ entry }) =>
+          entry.changes.map((c) => [`${c.kind}/${c.id}`, { ...c, rev: entry.rev }] as const),
+        ),
+      ).values(),
+    ]
+    const kept = puts
+      .filter((c) => c.after !== null)
+      .map((c) => ({ job: this.job, kind: c.kind, id: c.id, rev: c.rev, data: c.after }))
     const fields = staging.fieldRevisions.map((f) => ({ job: this.job, ...f }))
     await this.db.transaction(async (tx) => {
       for (let i = 0; i < staged.length; i += 100) {
-        await tx.insert(changesTable).values(staged.slice(i, i + 100).map(({ entry, command }) => ({ job: this.job, rev: entry.rev, at: entry.at, by: entry.by, command, name: entry.name, says: entry.says, changes: entry.changes })))
+        await tx
+          .insert(changesTable)
+          .values(
+            staged
+              .slice(i, i + 100)
+              .map(({ entry, command }) => ({
+                job: this.job,
+                rev: entry.rev,
+                at: entry.at,
+                by: entry.by,
+                command,
+                name: entry.name,
+                says: entry.says,
+                changes: entry.changes,
+              })),
+          )
       }
       for (let i = 0; i < kept.length; i += 100) {
-        await tx.insert(records).values(kept.slice(i, i + 100)).onConflictDoUpdate({ target: [records.job, records.kind, records.id], set: { rev: sql`excluded.rev`, data: sql`excluded.data` } })
+        await tx
+          .insert(records)
+          .values(kept.slice(i, i + 100))
+          .onConflictDoUpdate({
+            target: [records.job, records.kind, records.id],
+            set: { rev: sql`excluded.rev`, data: sql`excluded.data` },
+          })
       }
-      for (const gone of puts.filter((c) => c.after === null)) await tx.delete(records).where(and(eq(records.job, this.job), eq(records.kind, gone.kind), eq(records.id, gone.id)))
+      for (const gone of puts.filter((c) => c.after === null))
+        await tx
+          .delete(records)
+          .where(and(eq(records.job, this.job), eq(records.kind, gone.kind), eq(records.id, gone.id)))
       for (let i = 0; i < fields.length; i += 100) {
-        await tx.insert(fieldRevisions).values(fields.slice(i, i + 100)).onConflictDoUpdate({ target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field], set: { rev: sql`excluded.rev`, by: sql`excluded.by`, phone: sql`excluded.phone` } })
+        await tx
+          .insert(fieldRevisions)
+          .values(fields.slice(i, i + 100))
+          .onConflictDoUpdate({
+            target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field],
+            set: { rev: sql`excluded.rev`, by: sql`excluded.by`, phone: sql`excluded.phone` },
+          })
       }
     })
     for (const f of staging.fieldRevisions) this.fieldRevs.set(keyOf(f), f)
@@ -181,12 +306,20 @@ export class JobLog {
 /** A schema's complaint in plain words. */
 function plainly(keyword: string, message: string, params: Record<string, unknown> = {}): string {
   switch (keyword) {
-    case 'required': return `needs ${String(params['missingProperty'])}`
-    case 'minimum': case 'exclusiveMinimum': return `must be ${String(params['limit'])} or more`
-    case 'maximum': return `must be ${String(params['limit'])} or less`
-    case 'type': return `must be a ${String(params['type']).replace('integer', 'whole number')}`
-    case 'minLength': return 'must not be empty'
-    case 'additionalProperties': return `has a field that is not known: ${String(params['additionalProperty'])}`
-    default: return message
+    case 'required':
+      return `needs ${String(params['missingProperty'])}`
+    case 'minimum':
+    case 'exclusiveMinimum':
+      return `must be ${String(params['limit'])} or more`
+    case 'maximum':
+      return `must be ${String(params['limit'])} or less`
+    case 'type':
+      return `must be a ${String(params['type']).replace('integer', 'whole number')}`
+    case 'minLength':
+      return 'must not be empty'
+    case 'additionalProperties':
+      return `has a field that is not known: ${String(params['additionalProperty'])}`
+    default:
+      return message
   }
 }

@@ -4,9 +4,21 @@ import { chainChanges, type Heads } from './links'
 import type { Author, Entry } from './entry'
 
 /** When a field was set, by whom, and from which phone. */
-export interface SetBy { rev: number; by: string; phone: string }
-export interface FieldRevision extends SetBy { kind: RecordKind; id: string; field: string }
-export interface Staged { entry: Entry; command: string | null; fields: FieldRevision[] }
+export interface SetBy {
+  rev: number
+  by: string
+  phone: string
+}
+export interface FieldRevision extends SetBy {
+  kind: RecordKind
+  id: string
+  field: string
+}
+export interface Staged {
+  entry: Entry
+  command: string | null
+  fields: FieldRevision[]
+}
 type History = (rev: number) => { name: string; changes: Change[] } | undefined
 
 /** Where a field's last revision is found. */
@@ -20,7 +32,13 @@ export class Staging {
   private readonly owned = new Set<RecordKind>()
   private readonly newFieldRevs = new Map<string, FieldRevision>()
   readonly heads: Heads
-  constructor(public facts: Facts, heads: Heads, private readonly fieldRevs: ReadonlyMap<string, SetBy>, private readonly chainKey: string, private readonly now: number) {
+  constructor(
+    public facts: Facts,
+    heads: Heads,
+    private readonly fieldRevs: ReadonlyMap<string, SetBy>,
+    private readonly chainKey: string,
+    private readonly now: number,
+  ) {
     this.heads = heads.over()
   }
 
@@ -39,15 +57,39 @@ export class Staging {
       if (questions.length && command.keepFields) payload = command.keepFields(payload, left) as never
     }
     const says = command.words(this.facts, payload)
-    const made = edit && questions.length === Object.keys(edit.fields).length ? [] : command.apply(this.facts, payload, { id: request.id, by: author.name, role: author.role, at, sheets: sheetsFor(this.facts), ...(history ? { history } : {}) })
+    const made =
+      edit && questions.length === Object.keys(edit.fields).length
+        ? []
+        : command.apply(this.facts, payload, {
+            id: request.id,
+            by: author.name,
+            role: author.role,
+            at,
+            sheets: sheetsFor(this.facts),
+            ...(history ? { history } : {}),
+          })
     const asked = questions.map((q) => put(this.facts, 'question', q))
-    const fields = edit ? Object.keys(edit.fields).filter((f) => !questions.some((q) => q.field === f)).map((field) => ({ kind: edit.kind, id: edit.id, field })) : []
-    const rev = this.add([...made, ...asked], { by: author.name, name: request.name, says: says + note }, request, fields)
+    const fields = edit
+      ? Object.keys(edit.fields)
+          .filter((f) => !questions.some((q) => q.field === f))
+          .map((field) => ({ kind: edit.kind, id: edit.id, field }))
+      : []
+    const rev = this.add(
+      [...made, ...asked],
+      { by: author.name, name: request.name, says: says + note },
+      request,
+      fields,
+    )
     return { rev, changes: made, repeated: false, questions }
   }
 
   /** @returns its revision */
-  add(made: readonly Change[], entry: { by: string; name: string; says: string }, request: { id: string; phone?: string } | null = null, fields: readonly { kind: RecordKind; id: string; field: string }[] = []): number {
+  add(
+    made: readonly Change[],
+    entry: { by: string; name: string; says: string },
+    request: { id: string; phone?: string } | null = null,
+    fields: readonly { kind: RecordKind; id: string; field: string }[] = [],
+  ): number {
     const rev = this.facts.rev + 1
     this.take(made, rev)
     const links = this.chainKey ? chainChanges(this.facts, made, this.heads, this.chainKey, this.now, entry.by) : []
@@ -55,27 +97,47 @@ export class Staging {
     const set = fields.map((f) => ({ ...f, rev, by: entry.by, phone: request?.phone ?? '' }))
     for (const f of set) this.newFieldRevs.set(keyOf(f), f)
     this.take(links, rev)
-    this.staged.push({ entry: { rev, at: this.now, ...entry, changes: [...made, ...links] }, command: request?.id ?? null, fields: set })
+    this.staged.push({
+      entry: { rev, at: this.now, ...entry, changes: [...made, ...links] },
+      command: request?.id ?? null,
+      fields: set,
+    })
     return rev
   }
 
   /** Nobody else sees these facts before they are written, so a table that was copied once is altered where it lies. */
-  private take(list: readonly Change[], rev: number): void { this.facts = applyChanges(this.facts, list, rev, this.owned) }
+  private take(list: readonly Change[], rev: number): void {
+    this.facts = applyChanges(this.facts, list, rev, this.owned)
+  }
 
   /** The last revision of each field that was set here. */
-  get fieldRevisions(): FieldRevision[] { return [...this.newFieldRevs.values()] }
+  get fieldRevisions(): FieldRevision[] {
+    return [...this.newFieldRevs.values()]
+  }
 
   /** Fields that somebody else set after the revision this author had seen, to another value. */
   private meetings(edit: Edit, request: CommandRequest, author: Author, at: number): Question[] {
     const record = this.facts[edit.kind][edit.id] as unknown as Record<string, unknown> | undefined
     if (!record) return []
-    const same = edit.same ?? ((kept: unknown, offered: unknown) => digestOf(kept ?? null) === digestOf(offered ?? null))
+    const same =
+      edit.same ?? ((kept: unknown, offered: unknown) => digestOf(kept ?? null) === digestOf(offered ?? null))
     return Object.entries(edit.fields).flatMap(([field, offered]) => {
       const last = this.newFieldRevs.get(keyOf({ ...edit, field })) ?? this.fieldRevs.get(keyOf({ ...edit, field }))
       // What the same person did before, on the same phone, was known there whether the server had told it or not.
       const mine = last?.by === author.name && (edit.own || (!!request.phone && last.phone === request.phone))
       if (!last || last.rev <= request.seen || mine || !(field in record) || same(record[field], offered)) return []
-      return [{ id: `${request.id}-${field}`, kind: edit.kind, record: edit.id, field, kept: record[field], offered: edit.offer ? edit.offer(field, offered, author.name, at) : offered, by: author.name, at }]
+      return [
+        {
+          id: `${request.id}-${field}`,
+          kind: edit.kind,
+          record: edit.id,
+          field,
+          kept: record[field],
+          offered: edit.offer ? edit.offer(field, offered, author.name, at) : offered,
+          by: author.name,
+          at,
+        },
+      ]
     })
   }
 }

@@ -20,26 +20,72 @@ export class PdfFile {
   private readonly parts: Buffer[] = []
   private readonly finished: Promise<Buffer>
   constructor(title: string, author: string) {
-    this.pdf = new PDFDocument({ size: 'A4', margin, tagged: true, lang: 'en', displayTitle: true, autoFirstPage: false, info: { Title: title, Author: author } })
-    this.finished = new Promise((done) => { this.pdf.on('data', (part: Buffer) => this.parts.push(part)); this.pdf.on('end', () => done(Buffer.concat(this.parts))) })
+    this.pdf = new PDFDocument({
+      size: 'A4',
+      margin,
+      tagged: true,
+      lang: 'en',
+      displayTitle: true,
+      autoFirstPage: false,
+      info: { Title: title, Author: author },
+    })
+    this.finished = new Promise((done) => {
+      this.pdf.on('data', (part: Buffer) => this.parts.push(part))
+      this.pdf.on('end', () => done(Buffer.concat(this.parts)))
+    })
     for (const [name, file] of Object.entries(fonts)) this.pdf.registerFont(name, file)
   }
 
-  page(): Page { this.pdf.addPage(); return new Page(this.pdf) }
-  end(): Promise<Buffer> { this.pdf.end(); return this.finished }
+  page(): Page {
+    this.pdf.addPage()
+    return new Page(this.pdf)
+  }
+  end(): Promise<Buffer> {
+    this.pdf.end()
+    return this.finished
+  }
 }
 
-export interface Column { title: string; width: number; face?: Face }
+export interface Column {
+  title: string
+  width: number
+  face?: Face
+}
 
 /** Writes down a page: headings, lines, rows, tables and drawings, each tagged. */
 export class Page {
   constructor(readonly pdf: PDFKit.PDFDocument) {}
-  title(text: string): void { this.tag('H1', () => this.pdf.font('strong').fontSize(22).text(text, margin, undefined, { width: inner - 80 }).moveDown(0.2)) }
+  title(text: string): void {
+    this.tag('H1', () =>
+      this.pdf
+        .font('strong')
+        .fontSize(22)
+        .text(text, margin, undefined, { width: inner - 80 })
+        .moveDown(0.2),
+    )
+  }
   /** @param below points of what must stand on the same page */
-  heading(text: string, below = 0): void { this.room(66 + below); this.tag('H2', () => this.pdf.moveDown(0.8).font('strong').fontSize(14).text(text, margin).moveDown(0.2)) }
+  heading(text: string, below = 0): void {
+    this.room(66 + below)
+    this.tag('H2', () => this.pdf.moveDown(0.8).font('strong').fontSize(14).text(text, margin).moveDown(0.2))
+  }
   /** A line at the head of a sheet, beside its code. */
-  lead(text: string): void { this.tag('P', () => this.pdf.font('text').fontSize(10).text(text, margin, undefined, { width: inner - 80 })) }
-  line(text: string, face: Face = 'text'): void { this.tag('P', () => this.pdf.font(face).fontSize(face === 'mono' ? 8.5 : 10).text(text, margin)) }
+  lead(text: string): void {
+    this.tag('P', () =>
+      this.pdf
+        .font('text')
+        .fontSize(10)
+        .text(text, margin, undefined, { width: inner - 80 }),
+    )
+  }
+  line(text: string, face: Face = 'text'): void {
+    this.tag('P', () =>
+      this.pdf
+        .font(face)
+        .fontSize(face === 'mono' ? 8.5 : 10)
+        .text(text, margin),
+    )
+  }
   row(left: string, right: string): void {
     this.tag('P', () => {
       this.room(22)
@@ -54,8 +100,16 @@ export class Page {
   box(text: string, done = ''): void {
     this.room(20)
     const y = this.pdf.y
-    this.pdf.rect(margin, y + 1, 10, 10).lineWidth(0.8).stroke('#000')
-    this.tag('P', () => this.pdf.font('text').fontSize(10).text(done ? `${text} (${done})` : text, margin + 18, y, { width: inner - 18 }))
+    this.pdf
+      .rect(margin, y + 1, 10, 10)
+      .lineWidth(0.8)
+      .stroke('#000')
+    this.tag('P', () =>
+      this.pdf
+        .font('text')
+        .fontSize(10)
+        .text(done ? `${text} (${done})` : text, margin + 18, y, { width: inner - 18 }),
+    )
     this.pdf.y += 3
   }
   /** Rows under their titles; the titles are said again on each page. */
@@ -63,36 +117,81 @@ export class Page {
     this.room(40)
     const table = this.pdf.struct('Table')
     this.pdf.addStructure(table)
-    const head = () => { this.cells(table, columns, columns.map((c) => c.title), 'TH', 'strong'); this.rule(1) }
+    const head = () => {
+      this.cells(
+        table,
+        columns,
+        columns.map((c) => c.title),
+        'TH',
+        'strong',
+      )
+      this.rule(1)
+    }
     head()
     for (const row of rows) {
-      const tall = Math.max(...columns.map((c, i) => this.pdf.font(c.face ?? 'text').fontSize(10).heightOfString(row[i] ?? '', { width: c.width - 6 })))
-      if (this.pdf.y + tall > bottom) { this.pdf.addPage(); head() }
+      const tall = Math.max(
+        ...columns.map((c, i) =>
+          this.pdf
+            .font(c.face ?? 'text')
+            .fontSize(10)
+            .heightOfString(row[i] ?? '', { width: c.width - 6 }),
+        ),
+      )
+      if (this.pdf.y + tall > bottom) {
+        this.pdf.addPage()
+        head()
+      }
       this.cells(table, columns, row, 'TD')
       this.rule(0.3)
     }
     table.end()
   }
-  private cells(table: PDFKit.PDFStructureElement, columns: readonly Column[], row: readonly string[], kind: 'TH' | 'TD', face?: Face): void {
+  private cells(
+    table: PDFKit.PDFStructureElement,
+    columns: readonly Column[],
+    row: readonly string[],
+    kind: 'TH' | 'TD',
+    face?: Face,
+  ): void {
     const y = this.pdf.y
     let x = margin
     let end = y
     const line = this.pdf.struct('TR')
     table.add(line)
     columns.forEach((c, i) => {
-      line.add(this.pdf.struct(kind, {}, () => { this.pdf.font(face ?? c.face ?? 'text').fontSize(10).text(row[i] ?? '', x, y + 2, { width: c.width - 6 }) }))
+      line.add(
+        this.pdf.struct(kind, {}, () => {
+          this.pdf
+            .font(face ?? c.face ?? 'text')
+            .fontSize(10)
+            .text(row[i] ?? '', x, y + 2, { width: c.width - 6 })
+        }),
+      )
       end = Math.max(end, this.pdf.y)
       x += c.width
     })
     line.end()
     this.pdf.y = end + 2
   }
-  private rule(weight: number): void { this.pdf.moveTo(margin, this.pdf.y).lineTo(margin + inner, this.pdf.y).lineWidth(weight).stroke('#000'); this.pdf.y += 1 }
+  private rule(weight: number): void {
+    this.pdf
+      .moveTo(margin, this.pdf.y)
+      .lineTo(margin + inner, this.pdf.y)
+      .lineWidth(weight)
+      .stroke('#000')
+    this.pdf.y += 1
+  }
   /** A drawing of so many points in height; `draw` is given where its top left is. */
   figure(alt: string, height: number, draw: (x: number, y: number) => void): void {
     this.room(height)
     const y = this.pdf.y
-    this.pdf.addStructure(this.pdf.struct('Figure', { alt }, () => { this.pdf.save(); draw(margin, y); this.pdf.restore() }))
+    this.pdf.addStructure(
+      this.pdf.struct('Figure', { alt }, () => {
+        this.pdf.save()
+        draw(margin, y)
+        this.pdf.restore()
+      }),
+    )
     this.pdf.x = margin
     this.pdf.y = y + height
   }
@@ -102,7 +201,9 @@ export class Page {
     return this.pdf.y
   }
   stroke(path: string, caption: string): void {
-    this.figure(`Signature of ${caption}`, 70, (x, y) => { this.pdf.translate(x, y).scale(0.4).path(path).lineWidth(3).stroke('#1F2527') })
+    this.figure(`Signature of ${caption}`, 70, (x, y) => {
+      this.pdf.translate(x, y).scale(0.4).path(path).lineWidth(3).stroke('#1F2527')
+    })
     this.line(caption)
   }
   /** A code at a place on the page; it moves nothing. */
@@ -111,13 +212,27 @@ export class Page {
     const back = { x: pdf.x, y: pdf.y }
     const cells = encodeQR(text, 'raw', { border: 2 })
     const cell = size / cells.length
-    pdf.addStructure(pdf.struct('Figure', { alt: `Code that opens ${text}` }, () => {
-      cells.forEach((row, r) => row.forEach((on, c) => { if (on) pdf.rect(x + c * cell, y + r * cell, cell + 0.05, cell + 0.05) }))
-      pdf.fill('#000')
-    }))
+    pdf.addStructure(
+      pdf.struct('Figure', { alt: `Code that opens ${text}` }, () => {
+        cells.forEach((row, r) =>
+          row.forEach((on, c) => {
+            if (on) pdf.rect(x + c * cell, y + r * cell, cell + 0.05, cell + 0.05)
+          }),
+        )
+        pdf.fill('#000')
+      }),
+    )
     pdf.x = back.x
     pdf.y = back.y
   }
-  room(points: number): void { if (this.pdf.y + points > bottom) this.pdf.addPage() }
-  private tag(kind: string, draw: () => void): void { this.pdf.addStructure(this.pdf.struct(kind, {}, () => { draw() })) }
+  room(points: number): void {
+    if (this.pdf.y + points > bottom) this.pdf.addPage()
+  }
+  private tag(kind: string, draw: () => void): void {
+    this.pdf.addStructure(
+      this.pdf.struct(kind, {}, () => {
+        draw()
+      }),
+    )
+  }
 }

@@ -1,4 +1,21 @@
-import { all, boardOf, cableName, inCurrentOrder, jobOf, judgeReading, netOf, newestOf, openSnags, plannedOf, readingFacts, sheetOf, standings, workedConfigs, type Door, type Facts } from '@rauta/core'
+import {
+  all,
+  boardOf,
+  cableName,
+  inCurrentOrder,
+  jobOf,
+  judgeReading,
+  netOf,
+  newestOf,
+  openSnags,
+  plannedOf,
+  readingFacts,
+  sheetOf,
+  standings,
+  workedConfigs,
+  type Door,
+  type Facts,
+} from '@rauta/core'
 import { chainHead, sheetsFor } from '@rauta/contracts'
 import { drawPictures, type Pictures } from './pictures'
 import { PdfFile, type Page } from './page'
@@ -14,7 +31,14 @@ export async function recordPdf(facts: Facts, door: Door, pictures: Pictures): P
   page.line(`Times in ${job?.zone ?? 'UTC'}`)
   planPart(page, facts, door)
   wirePart(page, facts, door, time)
-  drawPictures(page, all(facts, 'photo').filter((p) => p.door === door.id).sort((a, b) => a.at - b.at), pictures, time)
+  drawPictures(
+    page,
+    all(facts, 'photo')
+      .filter((p) => p.door === door.id)
+      .sort((a, b) => a.at - b.at),
+    pictures,
+    time,
+  )
   devicePart(page, facts, door, time)
   provePart(page, facts, door, time)
   signPart(page, facts, door, time)
@@ -22,20 +46,35 @@ export async function recordPdf(facts: Facts, door: Door, pictures: Pictures): P
 }
 
 function timeWriter(zone: string): (ms: number) => string {
-  const format = new Intl.DateTimeFormat('en-GB', { timeZone: zone, day: '2-digit', month: 'short', year: 'numeric', hour: '2-digit', minute: '2-digit', second: '2-digit' })
+  const format = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zone,
+    day: '2-digit',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+  })
   return (ms) => format.format(ms)
 }
 
 function planPart(page: Page, facts: Facts, door: Door): void {
   const controller = facts.controller[door.placement?.controller ?? '']
   page.heading('Plan')
-  page.row('Leads', `from ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}${door.escapeRoute ? ', on an escape route' : ''}`)
+  page.row(
+    'Leads',
+    `from ${facts.area[door.from]?.name ?? ''} to ${facts.area[door.to]?.name ?? ''}${door.escapeRoute ? ', on an escape route' : ''}`,
+  )
   for (const part of door.parts) page.row(part.id, sheetOf(sheetsFor(facts), part.sheet).name)
-  page.row('Behaviour', `release ${door.behaviour.releaseS} s, open ${door.behaviour.heldOpenS} s, delay before relock ${door.behaviour.relockDelayS} s`)
+  page.row(
+    'Behaviour',
+    `release ${door.behaviour.releaseS} s, open ${door.behaviour.heldOpenS} s, delay before relock ${door.behaviour.relockDelayS} s`,
+  )
   if (!controller) return
   page.heading(`Conductors to ${controller.ref}, cabinet ${controller.cabinet}`)
   const net = netOf(door, boardOf(sheetsFor(facts), controller), sheetsFor(facts))
-  for (const c of inCurrentOrder(net.conductors)) page.row(`${c.part} ${c.leadName} (${c.colour})`, `${c.cable} to terminal ${c.terminal.id} ${c.terminal.label}`)
+  for (const c of inCurrentOrder(net.conductors))
+    page.row(`${c.part} ${c.leadName} (${c.colour})`, `${c.cable} to terminal ${c.terminal.id} ${c.terminal.label}`)
   for (const link of net.links) page.row('Link at the strip', link.says)
 }
 
@@ -44,12 +83,21 @@ function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
   page.heading('Wire')
   for (const cable of door.cables) {
     const tick = facts.tick[`${door.id}/${cable.id}`]
-    const done = (['pulled', 'ended', 'tested'] as const).map((w) => (tick?.[w] ? `${w} by ${tick[w].by}` : `not ${w}`)).join(', ')
-    page.row(`${cable.id} to ${cable.part}`, `${cableName(cable.type)}, ${cable.lengthM} m${cable.planned ? ` as built (planned ${cableName(cable.planned.type)}, ${cable.planned.lengthM} m)` : ''}; ${done}`)
+    const done = (['pulled', 'ended', 'tested'] as const)
+      .map((w) => (tick?.[w] ? `${w} by ${tick[w].by}` : `not ${w}`))
+      .join(', ')
+    page.row(
+      `${cable.id} to ${cable.part}`,
+      `${cableName(cable.type)}, ${cable.lengthM} m${cable.planned ? ` as built (planned ${cableName(cable.planned.type)}, ${cable.planned.lengthM} m)` : ''}; ${done}`,
+    )
     for (const reading of newestOf(facts, door.id, cable.id)) {
       const verdict = judgeReading(reading, door, planned)
       const { name, unit } = readingFacts[reading.kind]
-      if (verdict) page.row('', `${name} ${reading.value} ${unit}${verdict.value === reading.value ? '' : ` (${verdict.value.toFixed(2)} ${unit} without the meter’s leads)`}, worked out ${verdict.expected.value.toFixed(2)} ${unit}: ${verdict.in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`)
+      if (verdict)
+        page.row(
+          '',
+          `${name} ${reading.value} ${unit}${verdict.value === reading.value ? '' : ` (${verdict.value.toFixed(2)} ${unit} without the meter’s leads)`}, worked out ${verdict.expected.value.toFixed(2)} ${unit}: ${verdict.in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`,
+        )
     }
   }
 }
@@ -60,8 +108,13 @@ function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => 
   page.heading('Device')
   page.row('Address', reach.address)
   page.row('Serial, MAC', `${reach.serial}, ${reach.mac}`)
-  page.row('Firmware', `${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}, ${time(reach.firmwareAccepted.at)}` : ''}`)
-  const load = all(facts, 'load').filter((l) => l.controller === reach.id && l.state === 'held').sort((a, b) => b.endedAt - a.endedAt)[0]
+  page.row(
+    'Firmware',
+    `${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}, ${time(reach.firmwareAccepted.at)}` : ''}`,
+  )
+  const load = all(facts, 'load')
+    .filter((l) => l.controller === reach.id && l.state === 'held')
+    .sort((a, b) => b.endedAt - a.endedAt)[0]
   if (load) page.row('Configuration', `digest ${load.digest}, read back ${time(load.endedAt)}`)
 }
 
@@ -69,8 +122,12 @@ function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => s
   const worked = workedConfigs(facts, sheetsFor(facts))(door.placement?.controller ?? '')
   page.heading('Proofs')
   for (const { test, state, proof } of standings(facts, door, sheetsFor(facts), worked.wanted, worked.held)) {
-    page.row(test.title, `${state}${proof ? `: ${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable ? `: ${test.notApplicable}` : ''}`)
-    for (const item of (proof?.evidence ?? []) as { at?: number; says?: string; boot?: string; seq?: number }[]) if (item.at && item.says) page.row('', `${time(item.at)} ${item.says} [${item.boot} ${item.seq}]`)
+    page.row(
+      test.title,
+      `${state}${proof ? `: ${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable ? `: ${test.notApplicable}` : ''}`,
+    )
+    for (const item of (proof?.evidence ?? []) as { at?: number; says?: string; boot?: string; seq?: number }[])
+      if (item.at && item.says) page.row('', `${time(item.at)} ${item.says} [${item.boot} ${item.seq}]`)
   }
   const snags = openSnags(facts, door.id)
   page.heading('Open snags')
@@ -80,7 +137,10 @@ function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => s
 
 function signPart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
   page.heading('Signatures')
-  for (const s of all(facts, 'signature').filter((x) => x.door === door.id).sort((a, b) => a.at - b.at)) page.stroke(s.stroke, `${s.name}, ${s.role}, ${time(s.at)}, under head ${s.head.slice(0, 16)}`)
+  for (const s of all(facts, 'signature')
+    .filter((x) => x.door === door.id)
+    .sort((a, b) => a.at - b.at))
+    page.stroke(s.stroke, `${s.name}, ${s.role}, ${time(s.at)}, under head ${s.head.slice(0, 16)}`)
   page.heading('Chain')
   page.line(`Head of ${all(facts, 'chain').filter((r) => r.door === door.id).length} records:`)
   page.line(chainHead(facts, door.id), 'mono')

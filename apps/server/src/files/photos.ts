@@ -15,14 +15,22 @@ function typeOf(bytes: Buffer): string | null {
 
 /** Pictures of the job: kept once under their id, and told apart from others by their hash. */
 export class Photos {
-  constructor(private readonly db: Database, private readonly job: string) {}
+  constructor(
+    private readonly db: Database,
+    private readonly job: string,
+  ) {}
 
   /** @returns in words why it is not taken, or null */
   async keep(id: string, bytes: Buffer): Promise<string | null> {
     const type = typeOf(bytes)
     if (!type) return 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.'
     const sha256 = createHash('sha256').update(bytes).digest('hex')
-    const before = (await this.db.select({ sha256: photos.sha256 }).from(photos).where(and(eq(photos.job, this.job), eq(photos.id, id))))[0]
+    const before = (
+      await this.db
+        .select({ sha256: photos.sha256 })
+        .from(photos)
+        .where(and(eq(photos.job, this.job), eq(photos.id, id)))
+    )[0]
     if (before) return before.sha256 === sha256 ? null : 'Another picture was kept under this id already.'
     await this.db.insert(photos).values({ job: this.job, id, type, sha256, bytes: new Uint8Array(bytes) })
     return null
@@ -31,7 +39,10 @@ export class Photos {
   /** Those of many that are here. */
   async among(ids: readonly string[]): Promise<Map<string, { type: string; sha256: string; bytes: Buffer }>> {
     if (ids.length === 0) return new Map()
-    const rows = await this.db.select().from(photos).where(and(eq(photos.job, this.job), inArray(photos.id, [...ids])))
+    const rows = await this.db
+      .select()
+      .from(photos)
+      .where(and(eq(photos.job, this.job), inArray(photos.id, [...ids])))
     return new Map(rows.map((r) => [r.id, { type: r.type, sha256: r.sha256, bytes: Buffer.from(r.bytes) }]))
   }
 

@@ -4,7 +4,14 @@ import { PdfFile } from './page'
 import { drawWireSheet } from './wireSheet'
 
 /** Sheets of many doors in the making. */
-export interface Print { id: string; by: string; total: number; done: number; state: 'running' | 'stopped' | 'ready' | 'failed'; says: string }
+export interface Print {
+  id: string
+  by: string
+  total: number
+  done: number
+  state: 'running' | 'stopped' | 'ready' | 'failed'
+  says: string
+}
 
 const keptMs = 30 * 60_000
 
@@ -15,7 +22,16 @@ export class Printing {
   start(facts: Facts, origin: string, by: string, now: number): Print {
     for (const [id, p] of this.prints) if (now - p.at > keptMs) this.prints.delete(id)
     const doors = all(facts, 'door').sort(byWalk)
-    const print = { id: v7(), by, total: doors.length, done: 0, state: 'running' as Print['state'], says: 'Begins.', file: null as Buffer | null, at: now }
+    const print = {
+      id: v7(),
+      by,
+      total: doors.length,
+      done: 0,
+      state: 'running' as Print['state'],
+      says: 'Begins.',
+      file: null as Buffer | null,
+      at: now,
+    }
     this.prints.set(print.id, print)
     const work = async () => {
       const out = new PdfFile('Wire sheets', jobOf(facts)?.name ?? '')
@@ -29,14 +45,25 @@ export class Printing {
       if (print.done === 0) out.page().line('No door.')
       print.file = await out.end()
       if (print.state === 'running') print.state = 'ready'
-      print.says = print.state === 'stopped' ? `Stopped after ${print.done} of ${print.total}; those are in the file.` : `${print.done} wire sheets.`
+      print.says =
+        print.state === 'stopped'
+          ? `Stopped after ${print.done} of ${print.total}; those are in the file.`
+          : `${print.done} wire sheets.`
     }
-    work().catch((error: Error) => { print.state = 'failed'; print.says = error.message })
+    work().catch((error: Error) => {
+      print.state = 'failed'
+      print.says = error.message
+    })
     return told(print)
   }
 
-  of(id: string): Print | null { const p = this.prints.get(id); return p ? told(p) : null }
-  file(id: string): Buffer | null { return this.prints.get(id)?.file ?? null }
+  of(id: string): Print | null {
+    const p = this.prints.get(id)
+    return p ? told(p) : null
+  }
+  file(id: string): Buffer | null {
+    return this.prints.get(id)?.file ?? null
+  }
   stop(id: string): Print | null {
     const p = this.prints.get(id)
     if (p?.state === 'running') p.state = 'stopped'

@@ -8,9 +8,11 @@ export function announce(host: string, addresses: () => readonly string[], from:
   const mdns = multicastDns({ reuseAddr: true, ...(from ? { interface: from, bind: '0.0.0.0' } : {}) })
   // Without a multicast route there is no name; the address still works.
   mdns.on('error', () => undefined)
-  const answers = () => addresses().map((data) => ({ name: host, type: 'A' as const, ttl: lifetimeS, flush: true, data }))
+  const answers = () =>
+    addresses().map((data) => ({ name: host, type: 'A' as const, ttl: lifetimeS, flush: true, data }))
   mdns.on('query', (query) => {
-    if (query.questions.some((q) => q.name.toLowerCase() === host && ['A', 'ANY'].includes(q.type))) mdns.respond({ answers: answers() })
+    if (query.questions.some((q) => q.name.toLowerCase() === host && ['A', 'ANY'].includes(q.type)))
+      mdns.respond({ answers: answers() })
   })
   return { close: () => mdns.destroy() }
 }

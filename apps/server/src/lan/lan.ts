@@ -10,8 +10,16 @@ import { fingerprint, makeAuthority, makeCertificate, spokenFor, type KeyPair } 
 import type { LanFacts } from './facts'
 import { trustApp } from './trust'
 
-export interface LanOptions { /** The one address to bind; null for every address that this computer has. */ address: string | null; port: number; trustPort: number; announce: boolean }
-export interface Lan { facts(): LanFacts; close(): Promise<void> }
+export interface LanOptions {
+  /** The one address to bind; null for every address that this computer has. */ address: string | null
+  port: number
+  trustPort: number
+  announce: boolean
+}
+export interface Lan {
+  facts(): LanFacts
+  close(): Promise<void>
+}
 
 const day = 24 * 3600_000
 /** A certificate is made anew when it has fewer days than this. */
@@ -23,15 +31,24 @@ export const hostOf = (publicKey: string): string => `rauta-${publicKey.slice(0,
 
 /** IPv4 addresses of this computer that a phone could reach. */
 function ownAddresses(): string[] {
-  return Object.values(networkInterfaces()).flat().filter((i) => i?.family === 'IPv4' && !i.internal).map((i) => i?.address ?? '').sort()
+  return Object.values(networkInterfaces())
+    .flat()
+    .filter((i) => i?.family === 'IPv4' && !i.internal)
+    .map((i) => i?.address ?? '')
+    .sort()
 }
 
 /** Serves the application over HTTPS on the local network, under an authority of this job's own. @throws StartError */
 export async function openLan(app: Express, context: Context, publicKey: string, options: LanOptions): Promise<Lan> {
   const host = hostOf(publicKey)
-  const authority = await kept(context, 'lan/authority', () => makeAuthority(jobOf(context.log.facts)?.name ?? 'Rauta', host, context.clock.now()))
+  const authority = await kept(context, 'lan/authority', () =>
+    makeAuthority(jobOf(context.log.facts)?.name ?? 'Rauta', host, context.clock.now()),
+  )
   const addresses = () => (options.address ? [options.address] : ownAddresses())
-  if (addresses().length === 0) throw new StartError('This computer is on no network: there is nothing for --lan to bind. Join the site’s network, or name an address: --lan 10.0.0.5')
+  if (addresses().length === 0)
+    throw new StartError(
+      'This computer is on no network: there is nothing for --lan to bind. Join the site’s network, or name an address: --lan 10.0.0.5',
+    )
   let bound = addresses()
   const certificate = async (): Promise<KeyPair> => {
     const before = await context.vault.get('lan/certificate')
@@ -46,19 +63,39 @@ export async function openLan(app: Express, context: Context, publicKey: string,
     return pair
   }
   const chain = (pair: KeyPair) => ({ key: pair.key, cert: `${pair.certificate}\n${authority.certificate}` })
-  const facts = (): LanFacts => ({ origin: `https://${host}:${options.port}`, trust: `http://${bound[0] ?? ''}:${options.trustPort}/trust`, fingerprint: fingerprint(authority.certificate), addresses: bound })
+  const facts = (): LanFacts => ({
+    origin: `https://${host}:${options.port}`,
+    trust: `http://${bound[0] ?? ''}:${options.trustPort}/trust`,
+    fingerprint: fingerprint(authority.certificate),
+    addresses: bound,
+  })
   const bind = options.address ?? '0.0.0.0'
   const secure = await listening(createHttps(chain(await certificate()), app), bind, options.port)
-  const plain = await listening(createHttp(trustApp(facts, authority.certificate)), bind, options.trustPort).catch(async (error: unknown) => { await closed(secure); throw error })
+  const plain = await listening(createHttp(trustApp(facts, authority.certificate)), bind, options.trustPort).catch(
+    async (error: unknown) => {
+      await closed(secure)
+      throw error
+    },
+  )
   const names = options.announce ? announce(host, () => bound, options.address) : null
   // A new address of this computer strands nobody: the name stays, and the certificate speaks for the new address too.
   const watch = setInterval(() => {
     const now = addresses()
     if (now.join() === bound.join() || now.length === 0) return
     bound = now
-    certificate().then((pair) => (secure as SecureServer).setSecureContext(chain(pair)), (error: unknown) => context.logger.error(error))
+    certificate().then(
+      (pair) => (secure as SecureServer).setSecureContext(chain(pair)),
+      (error: unknown) => context.logger.error(error),
+    )
   }, lookEveryMs)
-  return { facts, async close() { clearInterval(watch); names?.close(); await Promise.all([closed(secure), closed(plain)]) } }
+  return {
+    facts,
+    async close() {
+      clearInterval(watch)
+      names?.close()
+      await Promise.all([closed(secure), closed(plain)])
+    },
+  }
 }
 
 async function kept(context: Context, id: string, make: () => Promise<KeyPair>): Promise<KeyPair> {
@@ -72,11 +109,24 @@ async function kept(context: Context, id: string, make: () => Promise<KeyPair>):
 function listening<S extends Server | SecureServer>(server: S, address: string, port: number): Promise<S> {
   return new Promise((done, fail) => {
     server.once('listening', () => done(server))
-    server.once('error', (error: { code?: string; message: string }) => fail(new StartError(error.code === 'EADDRINUSE' ? `Port ${port} is in use at ${address}. Choose others with LAN_PORT and LAN_TRUST_PORT.` : error.code === 'EADDRNOTAVAIL' ? `This computer has no address ${address}.` : `${address} port ${port} cannot be used: ${error.message}`)))
+    server.once('error', (error: { code?: string; message: string }) =>
+      fail(
+        new StartError(
+          error.code === 'EADDRINUSE'
+            ? `Port ${port} is in use at ${address}. Choose others with LAN_PORT and LAN_TRUST_PORT.`
+            : error.code === 'EADDRNOTAVAIL'
+              ? `This computer has no address ${address}.`
+              : `${address} port ${port} cannot be used: ${error.message}`,
+        ),
+      ),
+    )
     server.listen(port, address)
   })
 }
 
 function closed(server: Server | SecureServer): Promise<void> {
-  return new Promise((done) => { server.close(() => done()); server.closeAllConnections() })
+  return new Promise((done) => {
+    server.close(() => done())
+    server.closeAllConnections()
+  })
 }

@@ -12,10 +12,24 @@ const safe = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(
 export function trustApp(facts: () => LanFacts, authority: string): Express {
   const app = express()
   app.disable('x-powered-by')
-  app.get('/trust/authority.crt', (_request, response) => { response.type('application/x-x509-ca-cert').setHeader('content-disposition', 'attachment; filename="rauta-authority.crt"').send(authority) })
-  app.get('/trust/code.svg', (_request, response) => { response.type('image/svg+xml').send(codeSvg(facts().trust)) })
-  app.get('/trust', (_request, response) => { response.type('html').setHeader('content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'").send(page(facts())) })
-  app.get('/{*rest}', (_request, response) => { response.redirect('/trust') })
+  app.get('/trust/authority.crt', (_request, response) => {
+    response
+      .type('application/x-x509-ca-cert')
+      .setHeader('content-disposition', 'attachment; filename="rauta-authority.crt"')
+      .send(authority)
+  })
+  app.get('/trust/code.svg', (_request, response) => {
+    response.type('image/svg+xml').send(codeSvg(facts().trust))
+  })
+  app.get('/trust', (_request, response) => {
+    response
+      .type('html')
+      .setHeader('content-security-policy', "default-src 'none'; style-src 'unsafe-inline'; img-src 'self'")
+      .send(page(facts()))
+  })
+  app.get('/{*rest}', (_request, response) => {
+    response.redirect('/trust')
+  })
   return app
 }
 

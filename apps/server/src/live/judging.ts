@@ -12,15 +12,23 @@ export class Judging {
   }
 
   private look(seen: Trial): void {
-    void this.context.log.append('proof.judged', 'A test was judged', (facts, at) => {
-      const trial = facts.trial[seen.id]
-      if (!trial || trial.startedAt !== seen.startedAt) return []
-      const verdict = judgeTrial(facts, trial)
-      if (!verdict || verdict.state === 'waiting') return []
-      const door = facts.door[trial.id]
-      if (!door) return []
-      return proofChanges(facts, door, trial.test, { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence }, { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) })
-    }).catch((error: Error) => this.context.logger.error(error))
+    void this.context.log
+      .append('proof.judged', 'A test was judged', (facts, at) => {
+        const trial = facts.trial[seen.id]
+        if (!trial || trial.startedAt !== seen.startedAt) return []
+        const verdict = judgeTrial(facts, trial)
+        if (!verdict || verdict.state === 'waiting') return []
+        const door = facts.door[trial.id]
+        if (!door) return []
+        return proofChanges(
+          facts,
+          door,
+          trial.test,
+          { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence },
+          { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) },
+        )
+      })
+      .catch((error: Error) => this.context.logger.error(error))
   }
 }
 
@@ -30,5 +38,13 @@ export function judgeTrial(facts: Facts, trial: Trial) {
   const test = door && scriptFor(facts, door, sheetsFor(facts)).find((t) => t.id === trial.test)
   if (!door || !job || !test) return null
   const events = all(facts, 'event').filter((e) => e.received >= trial.startedAt - 5000)
-  return judge({ test, trial, door: door.id, controller: door.placement?.controller ?? '', events, limits: job.limits, refOf: (id) => facts.door[id]?.ref ?? 'another door' })
+  return judge({
+    test,
+    trial,
+    door: door.id,
+    controller: door.placement?.controller ?? '',
+    events,
+    limits: job.limits,
+    refOf: (id) => facts.door[id]?.ref ?? 'another door',
+  })
 }

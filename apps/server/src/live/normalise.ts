@@ -2,42 +2,86 @@ import { functionFacts, type DeviceEvent, type HeldPoint } from '@rauta/core'
 import { topics, type Notification } from '@rauta/protocols'
 
 const reasons: Record<string, [string, string]> = {
-  CredentialNotFound: ['unknown', 'the card is unknown'], CredentialNotEnabled: ['lost', 'the card is lost'], NotPermitted: ['no rule', 'no rule lets it pass'], NotPermittedAtThisTime: ['hours', 'out of hours'],
+  CredentialNotFound: ['unknown', 'the card is unknown'],
+  CredentialNotEnabled: ['lost', 'the card is lost'],
+  NotPermitted: ['no rule', 'no rule lets it pass'],
+  NotPermittedAtThisTime: ['hours', 'out of hours'],
 }
-const alarms: Record<string, [string, string]> = { DoorForcedOpen: ['forced', 'forced open'], DoorOpenTooLong: ['heldOpen', 'held open too long'], Normal: ['none', 'alarm over'] }
+const alarms: Record<string, [string, string]> = {
+  DoorForcedOpen: ['forced', 'forced open'],
+  DoorOpenTooLong: ['heldOpen', 'held open too long'],
+  Normal: ['none', 'alarm over'],
+}
 
 /**
  * A device's notification as an event of the job, or null for what no door is concerned with.
  * @param points what the device holds of its wiring, by port: an input or relay is told as the part that sits on it
  */
-export function normalise(n: Notification, controller: string, received: number, offsetMs: number, points: ReadonlyMap<string, HeldPoint> = new Map()): DeviceEvent | null {
+export function normalise(
+  n: Notification,
+  controller: string,
+  received: number,
+  offsetMs: number,
+  points: ReadonlyMap<string, HeldPoint> = new Map(),
+): DeviceEvent | null {
   const [door = '', reader = ''] = (n.source['AccessPointToken'] ?? n.source['DoorToken'] ?? '').split('.')
   const boot = n.data['Boot'] ?? ''
   const seq = Number(n.data['Sequence'] ?? 0)
-  const base = { id: `${controller}:${boot}:${seq}`, controller, boot, seq, at: n.utcMs, received: Math.round(received), offsetMs: Math.round(offsetMs), door, reader, card: n.data['Card'] ?? '' }
+  const base = {
+    id: `${controller}:${boot}:${seq}`,
+    controller,
+    boot,
+    seq,
+    at: n.utcMs,
+    received: Math.round(received),
+    offsetMs: Math.round(offsetMs),
+    door,
+    reader,
+    card: n.data['Card'] ?? '',
+  }
   const made = (kind: DeviceEvent['kind'], state: string, says: string): DeviceEvent => ({ ...base, kind, state, says })
   const holder = n.data['CredentialHolderName'] ?? ''
   switch (n.topic) {
-    case topics.granted: return made('granted', 'granted', `Released for ${holder || 'a card'} at ${reader}`)
+    case topics.granted:
+      return made('granted', 'granted', `Released for ${holder || 'a card'} at ${reader}`)
     case topics.grantedAnonymous: {
       const point = points.get(n.data['InputToken'] ?? '')
       const desk = n.data['External'] === 'RequestToEnter'
       const says = `${point && Object.hasOwn(functionFacts, point.function) ? `${point.part}, ${functionFacts[point.function].says}` : desk ? 'Desk button' : 'Exit device'}: released`
-      return { ...made(desk ? 'desk' : 'exit', 'active', says), door: n.data['DoorToken'] ?? door, reader: '', ...(point ? { part: point.part } : {}) }
+      return {
+        ...made(desk ? 'desk' : 'exit', 'active', says),
+        door: n.data['DoorToken'] ?? door,
+        reader: '',
+        ...(point ? { part: point.part } : {}),
+      }
     }
-    case topics.input: return pointEvent('input', n, base, points.get(n.source['InputToken'] ?? ''))
-    case topics.relay: return pointEvent('output', n, base, points.get(n.source['RelayToken'] ?? ''))
-    case topics.denied: case topics.unknownCard: {
+    case topics.input:
+      return pointEvent('input', n, base, points.get(n.source['InputToken'] ?? ''))
+    case topics.relay:
+      return pointEvent('output', n, base, points.get(n.source['RelayToken'] ?? ''))
+    case topics.denied:
+    case topics.unknownCard: {
       const [state, says] = reasons[n.data['Reason'] ?? ''] ?? ['other', n.data['Reason'] ?? 'no reason given']
       return made('refused', state, `Refused at ${reader}${holder ? `, ${holder}` : ''}: ${says}`)
     }
-    case topics.leaf: return made('leaf', n.data['State'] === 'Open' ? 'open' : 'closed', n.data['State'] === 'Open' ? 'Leaf opened' : 'Leaf closed')
-    case topics.lock: return made('lock', n.data['State'] === 'Unlocked' ? 'unlocked' : 'locked', n.data['State'] === 'Unlocked' ? 'Lock released' : 'Locked again')
+    case topics.leaf:
+      return made(
+        'leaf',
+        n.data['State'] === 'Open' ? 'open' : 'closed',
+        n.data['State'] === 'Open' ? 'Leaf opened' : 'Leaf closed',
+      )
+    case topics.lock:
+      return made(
+        'lock',
+        n.data['State'] === 'Unlocked' ? 'unlocked' : 'locked',
+        n.data['State'] === 'Unlocked' ? 'Lock released' : 'Locked again',
+      )
     case topics.alarm: {
       const [state, says] = alarms[n.data['State'] ?? ''] ?? ['other', n.data['State'] ?? '']
       return made('alarm', state, state === 'none' ? 'Alarm over' : `Alarm: ${says}`)
     }
-    default: return null
+    default:
+      return null
   }
 }
 
@@ -45,23 +89,61 @@ export function normalise(n: Notification, controller: string, received: number,
 const toldOtherwise: ReadonlySet<string> = new Set(['contact', 'lock', 'secondLock'])
 
 /** An input or relay that went active or idle, as the part that sits on it. A door's only contact and its locks are told as its leaf and its lock. */
-function pointEvent(kind: 'input' | 'output', n: Notification, base: Omit<DeviceEvent, 'kind' | 'state' | 'says'>, point: HeldPoint | undefined): DeviceEvent | null {
-  if (!point || !Object.hasOwn(functionFacts, point.function) || (toldOtherwise.has(point.function) && !point.twoLeaves)) return null
+function pointEvent(
+  kind: 'input' | 'output',
+  n: Notification,
+  base: Omit<DeviceEvent, 'kind' | 'state' | 'says'>,
+  point: HeldPoint | undefined,
+): DeviceEvent | null {
+  if (
+    !point ||
+    !Object.hasOwn(functionFacts, point.function) ||
+    (toldOtherwise.has(point.function) && !point.twoLeaves)
+  )
+    return null
   const active = n.data['LogicalState'] === 'true' || n.data['LogicalState'] === 'active'
-  return { ...base, door: point.door, reader: '', part: point.part, kind, state: active ? 'active' : 'idle', says: `${point.part}, ${functionFacts[point.function].says}: ${stateWords(point, active)}` }
+  return {
+    ...base,
+    door: point.door,
+    reader: '',
+    part: point.part,
+    kind,
+    state: active ? 'active' : 'idle',
+    says: `${point.part}, ${functionFacts[point.function].says}: ${stateWords(point, active)}`,
+  }
 }
 
 function stateWords(point: HeldPoint, active: boolean): string {
   switch (point.function) {
-    case 'lockSensing': return active ? 'unlocked' : 'locked'
-    case 'glassPole': return active ? 'broken' : 'whole again'
-    case 'contact': case 'secondContact': return active ? 'open' : 'closed'
-    case 'opener': return active ? 'started' : 'ended'
-    default: return active ? 'active' : 'at rest'
+    case 'lockSensing':
+      return active ? 'unlocked' : 'locked'
+    case 'glassPole':
+      return active ? 'broken' : 'whole again'
+    case 'contact':
+    case 'secondContact':
+      return active ? 'open' : 'closed'
+    case 'opener':
+      return active ? 'started' : 'ended'
+    default:
+      return active ? 'active' : 'at rest'
   }
 }
 
 /** The server's own note that events may be missing between two moments of its clock. */
 export function gapEvent(controller: string, from: number, to: number, why: string): DeviceEvent {
-  return { id: `${controller}:gap:${Math.round(to)}`, controller, boot: '', seq: 0, at: Math.round(to), received: Math.round(to), offsetMs: 0, kind: 'gap', door: '', reader: '', card: '', state: String(Math.round(to - from)), says: `Events may be missing: ${why}` }
+  return {
+    id: `${controller}:gap:${Math.round(to)}`,
+    controller,
+    boot: '',
+    seq: 0,
+    at: Math.round(to),
+    received: Math.round(to),
+    offsetMs: 0,
+    kind: 'gap',
+    door: '',
+    reader: '',
+    card: '',
+    state: String(Math.round(to - from)),
+    says: `Events may be missing: ${why}`,
+  }
 }

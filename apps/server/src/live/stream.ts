@@ -12,7 +12,12 @@ export class LiveStream {
   }
 
   join(_request: Request, response: Response): void {
-    response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', connection: 'keep-alive', 'x-accel-buffering': 'no' })
+    response.writeHead(200, {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      connection: 'keep-alive',
+      'x-accel-buffering': 'no',
+    })
     response.write(`retry: 1500\nevent: rev\ndata: ${this.log.facts.rev}\n\n`)
     this.clients.add(response)
     response.on('close', () => this.clients.delete(response))

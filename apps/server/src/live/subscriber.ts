@@ -11,7 +11,9 @@ export class Subscriber {
   private readonly following = new Set<string>()
   private readonly points = new Map<string, { config: Config; points: ReadonlyMap<string, HeldPoint> }>()
   constructor(private readonly context: Context) {
-    context.log.onCommit((entry) => { for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id) })
+    context.log.onCommit((entry) => {
+      for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id)
+    })
   }
 
   start(): void {
@@ -21,7 +23,9 @@ export class Subscriber {
   private follow(id: string): void {
     if (this.following.has(id) || !this.context.log.facts.reach[id]?.owned) return
     this.following.add(id)
-    void this.loop(id).catch((error: Error) => this.context.logger.error(error)).finally(() => this.following.delete(id))
+    void this.loop(id)
+      .catch((error: Error) => this.context.logger.error(error))
+      .finally(() => this.following.delete(id))
   }
 
   private async loop(id: string): Promise<void> {
@@ -35,18 +39,30 @@ export class Subscriber {
         const { offsetMs } = await driver.time()
         const watch = await driver.watch()
         const began = clock.now()
-        if (heardUntil !== null || this.trialRunning(id)) await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
+        if (heardUntil !== null || this.trialRunning(id))
+          await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
         heardUntil = began
         let renewed = began
         for (;;) {
           const notifications = await watch.pull()
           heardUntil = clock.now()
           const received = heardUntil
-          await this.keep(id, notifications.filter((n) => n.operation === 'Changed').flatMap((n) => normalise(n, id, received, offsetMs, this.pointsOf(id)) ?? []))
+          await this.keep(
+            id,
+            notifications
+              .filter((n) => n.operation === 'Changed')
+              .flatMap((n) => normalise(n, id, received, offsetMs, this.pointsOf(id)) ?? []),
+          )
           const boot = notifications.at(-1)?.data['Boot']
           if (boot) await this.noteBoot(id, boot)
-          if (ending.aborted) { await watch.end().catch(() => undefined); return }
-          if (clock.now() - renewed > renewMs) { await watch.renew(); renewed = clock.now() }
+          if (ending.aborted) {
+            await watch.end().catch(() => undefined)
+            return
+          }
+          if (clock.now() - renewed > renewMs) {
+            await watch.renew()
+            renewed = clock.now()
+          }
         }
       } catch (error) {
         why = failureWords(error, log.facts.controller[id]?.ref ?? id)
@@ -66,17 +82,31 @@ export class Subscriber {
   }
 
   private trialRunning(id: string): boolean {
-    return all(this.context.log.facts, 'trial').some((t) => this.context.log.facts.door[t.id]?.placement?.controller === id)
+    return all(this.context.log.facts, 'trial').some(
+      (t) => this.context.log.facts.door[t.id]?.placement?.controller === id,
+    )
   }
 
   /** An event that is there already is left alone: delivering it twice changes nothing. */
   private async keep(id: string, events: readonly DeviceEvent[]): Promise<void> {
     const fresh = events.filter((e) => !this.context.log.facts.event[e.id])
     if (fresh.length === 0) return
-    await this.context.log.append('event', fresh.map((e) => e.says).join('; ').slice(0, 190), (facts) => [...new Map(fresh.map((e) => [e.id, e])).values()].filter((e) => !facts.event[e.id]).map((e) => put(facts, 'event', e)), this.context.log.facts.controller[id]?.ref ?? id)
+    await this.context.log.append(
+      'event',
+      fresh
+        .map((e) => e.says)
+        .join('; ')
+        .slice(0, 190),
+      (facts) =>
+        [...new Map(fresh.map((e) => [e.id, e])).values()]
+          .filter((e) => !facts.event[e.id])
+          .map((e) => put(facts, 'event', e)),
+      this.context.log.facts.controller[id]?.ref ?? id,
+    )
   }
 
   private async noteBoot(id: string, boot: string): Promise<void> {
-    if (this.context.log.facts.reach[id]?.boot !== boot) await this.context.log.patch('reach', id, 'A device told its boot', (r) => ({ ...r, boot }))
+    if (this.context.log.facts.reach[id]?.boot !== boot)
+      await this.context.log.patch('reach', id, 'A device told its boot', (r) => ({ ...r, boot }))
   }
 }

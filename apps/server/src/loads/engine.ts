@@ -1,4 +1,14 @@
-import { all, difference, digestOf, operationsFor, put, testPrefix, wantedConfig, type Load, type Operation } from '@rauta/core'
+import {
+  all,
+  difference,
+  digestOf,
+  operationsFor,
+  put,
+  testPrefix,
+  wantedConfig,
+  type Load,
+  type Operation,
+} from '@rauta/core'
 import { severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
@@ -14,21 +24,28 @@ const progressMs = 400
 /** Pushes configuration: read, compare, write the differences, read back. One load for each controller at a time. */
 export class LoadEngine {
   private readonly running = new Set<string>()
-  constructor(private readonly context: Context, private readonly watcher: Watcher) {
+  constructor(
+    private readonly context: Context,
+    private readonly watcher: Watcher,
+  ) {
     context.log.onCommit((entry) => {
-      for (const change of entry.changes) if (change.kind === 'load' && (change.after as Load | null)?.state === 'queued') this.kick(change.id)
+      for (const change of entry.changes)
+        if (change.kind === 'load' && (change.after as Load | null)?.state === 'queued') this.kick(change.id)
     })
   }
 
   /** After a start: loads that were under way begin again; what was written already no longer differs. */
   resume(): void {
-    for (const load of all(this.context.log.facts, 'load')) if (load.state === 'queued' || load.state === 'running' || load.state === 'waits') this.kick(load.id)
+    for (const load of all(this.context.log.facts, 'load'))
+      if (load.state === 'queued' || load.state === 'running' || load.state === 'waits') this.kick(load.id)
   }
 
   private kick(id: string): void {
     if (this.running.has(id)) return
     this.running.add(id)
-    void this.run(id).catch((error: Error) => this.context.logger.error(error)).finally(() => this.running.delete(id))
+    void this.run(id)
+      .catch((error: Error) => this.context.logger.error(error))
+      .finally(() => this.running.delete(id))
   }
 
   private async run(id: string): Promise<void> {
@@ -42,8 +59,13 @@ export class LoadEngine {
       } catch (error) {
         if (ending.aborted) return
         const says = failureWords(error, ref)
-        if (!maybeBack(error)) return await this.end(id, 'failed', `${says} Nothing is lost: load again when it is mended.`)
-        await this.set(id, says, (l) => ({ ...l, state: 'waits', says: `${says} The load waits and goes on when it answers.` }))
+        if (!maybeBack(error))
+          return await this.end(id, 'failed', `${says} Nothing is lost: load again when it is mended.`)
+        await this.set(id, says, (l) => ({
+          ...l,
+          state: 'waits',
+          says: `${says} The load waits and goes on when it answers.`,
+        }))
         await clock.sleep(retryMs, ending)
       }
     }
@@ -61,7 +83,14 @@ export class LoadEngine {
     for (let pass = 0; pass < passes; pass++) {
       const operations = operationsFor(difference(read, wanted))
       if (pass > 0 && operations.length === 0) break
-      await this.set(load.id, `Loads ${ref}`, (l) => ({ ...l, state: 'running', total: sent + operations.length, done: sent, says: `${sent} of ${sent + operations.length} sent`, digest: digestOf(wanted) }))
+      await this.set(load.id, `Loads ${ref}`, (l) => ({
+        ...l,
+        state: 'running',
+        total: sent + operations.length,
+        done: sent,
+        says: `${sent} of ${sent + operations.length} sent`,
+        digest: digestOf(wanted),
+      }))
       if (operations.length === 0) break
       await this.write(load.id, driver, operations, sent)
       if (log.facts.load[load.id]?.state === 'stopped') return
@@ -70,8 +99,22 @@ export class LoadEngine {
     }
     const held = await this.watcher.readBack(load.controller, async () => read)
     const left = difference(held.config, wanted)
-    if (left.length) return await this.end(load.id, 'differs', `${left.length} parts still differ after reading back: ${left.slice(0, 3).map((d) => d.key).join(', ')}.`, sent)
-    await this.end(load.id, 'held', sent ? `${sent} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`, sent)
+    if (left.length)
+      return await this.end(
+        load.id,
+        'differs',
+        `${left.length} parts still differ after reading back: ${left
+          .slice(0, 3)
+          .map((d) => d.key)
+          .join(', ')}.`,
+        sent,
+      )
+    await this.end(
+      load.id,
+      'held',
+      sent ? `${sent} sent, read back equal.` : `Nothing to send: ${ref} holds what the job wants.`,
+      sent,
+    )
   }
 
   /** Operations of one kind go several at once; a kind is finished before the next, since that may refer to it. `before` were sent by an earlier pass. */
@@ -100,7 +143,17 @@ export class LoadEngine {
   private async end(id: string, state: Load['state'], says: string, done?: number): Promise<void> {
     await this.context.log.append('load.end', says, (facts, at) => {
       const load = facts.load[id]
-      return load && load.state !== 'stopped' ? [put(facts, 'load', { ...load, state, says, endedAt: at, ...(done === undefined ? {} : { done, total: done }) })] : []
+      return load && load.state !== 'stopped'
+        ? [
+            put(facts, 'load', {
+              ...load,
+              state,
+              says,
+              endedAt: at,
+              ...(done === undefined ? {} : { done, total: done }),
+            }),
+          ]
+        : []
     })
   }
 }

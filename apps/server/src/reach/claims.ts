@@ -12,7 +12,9 @@ export class ClaimRunner {
   private readonly again = new Set<string>()
   private readonly later = new Map<string, () => void>()
   constructor(private readonly context: Context) {
-    context.ending.addEventListener('abort', () => { for (const forget of this.later.values()) forget() })
+    context.ending.addEventListener('abort', () => {
+      for (const forget of this.later.values()) forget()
+    })
     context.log.onCommit((entry) => {
       for (const change of entry.changes) {
         const controller = change.kind === 'claim' || change.kind === 'reach' ? change.id : null
@@ -33,22 +35,32 @@ export class ClaimRunner {
   /** A device was heard again: those that wait for it go on, unless it has just refused every secret: asking once more would only bring it nearer to shutting itself. */
   heard(found: string): void {
     const closed = this.context.log.facts.found[found]?.ownership === 'closed'
-    for (const claim of all(this.context.log.facts, 'claim')) if (claim.found === found && !(closed && claim.resetStep >= 0) && claim.steps.some((s) => s.state === 'waits')) this.kick(claim.id)
+    for (const claim of all(this.context.log.facts, 'claim'))
+      if (claim.found === found && !(closed && claim.resetStep >= 0) && claim.steps.some((s) => s.state === 'waits'))
+        this.kick(claim.id)
   }
 
   kick(controller: string): void {
-    if (this.running.has(controller)) { this.again.add(controller); return }
+    if (this.running.has(controller)) {
+      this.again.add(controller)
+      return
+    }
     this.running.add(controller)
-    void this.run(controller).catch((error: Error) => this.context.logger.error(error)).finally(() => {
-      this.running.delete(controller)
-      if (this.again.delete(controller) && !this.context.ending.aborted) this.kick(controller)
-    })
+    void this.run(controller)
+      .catch((error: Error) => this.context.logger.error(error))
+      .finally(() => {
+        this.running.delete(controller)
+        if (this.again.delete(controller) && !this.context.ending.aborted) this.kick(controller)
+      })
   }
 
   /** Only after silence: asking a device that refuses the secret would make it shut itself. */
   private tryLater(id: string): void {
     this.later.get(id)?.()
-    this.later.set(id, this.context.clock.after(retryMs, () => this.kick(id)))
+    this.later.set(
+      id,
+      this.context.clock.after(retryMs, () => this.kick(id)),
+    )
   }
 
   private async run(id: string): Promise<void> {
@@ -61,11 +73,21 @@ export class ClaimRunner {
       if (!claim || !controller || !found || !step || step.state === 'failed' || ending.aborted) return
       if (step.state !== 'waits') await this.mark(id, step.name, 'running', 'At work')
       let silent = false
-      const result = await steps[step.name]({ context: this.context, controller, claim: log.facts.claim[id] as Claim, found, signal: ending })
-        .catch((error: unknown): StepResult => {
-          silent = maybeBack(error)
-          return silent ? { state: 'waits', says: `${failureWords(error, controller.ref)} It goes on when the device is heard again.` } : { state: 'failed', says: failureWords(error, controller.ref) }
-        })
+      const result = await steps[step.name]({
+        context: this.context,
+        controller,
+        claim: log.facts.claim[id] as Claim,
+        found,
+        signal: ending,
+      }).catch((error: unknown): StepResult => {
+        silent = maybeBack(error)
+        return silent
+          ? {
+              state: 'waits',
+              says: `${failureWords(error, controller.ref)} It goes on when the device is heard again.`,
+            }
+          : { state: 'failed', says: failureWords(error, controller.ref) }
+      })
       if (ending.aborted) return
       await this.mark(id, step.name, result.state, result.says)
       if (silent) this.tryLater(id)
@@ -74,13 +96,27 @@ export class ClaimRunner {
   }
 
   private mark(id: string, name: ClaimStepName, state: Claim['steps'][number]['state'], says: string): Promise<number> {
-    return this.context.log.append('claim.step', `${this.context.log.facts.controller[id]?.ref}: ${says}`, (facts, at) => {
-      const claim = facts.claim[id]
-      if (!claim) return []
-      const before = claim.steps.find((s) => s.name === name)
-      if (before?.state === state && before.says === says) return []
-      const byHand = state === 'waits' && says.includes('by hand')
-      return [put(facts, 'claim', { ...claim, resetStep: byHand ? Math.max(0, claim.resetStep) : state === 'done' && name === 'identity' ? -1 : claim.resetStep, steps: claim.steps.map((s) => (s.name === name ? { ...s, state, says, at } : s)) })]
-    })
+    return this.context.log.append(
+      'claim.step',
+      `${this.context.log.facts.controller[id]?.ref}: ${says}`,
+      (facts, at) => {
+        const claim = facts.claim[id]
+        if (!claim) return []
+        const before = claim.steps.find((s) => s.name === name)
+        if (before?.state === state && before.says === says) return []
+        const byHand = state === 'waits' && says.includes('by hand')
+        return [
+          put(facts, 'claim', {
+            ...claim,
+            resetStep: byHand
+              ? Math.max(0, claim.resetStep)
+              : state === 'done' && name === 'identity'
+                ? -1
+                : claim.resetStep,
+            steps: claim.steps.map((s) => (s.name === name ? { ...s, state, says, at } : s)),
+          }),
+        ]
+      },
+    )
   }
 }

@@ -8,7 +8,13 @@ import { zoneOf } from './zone'
 
 /** What a step came to. `waits` needs a person; the step is tried again when that person has acted. */
 export type StepResult = { state: 'done' | 'waits' | 'failed'; says: string }
-export interface StepInput { context: Context; controller: Controller; claim: Claim; found: Found; signal: AbortSignal }
+export interface StepInput {
+  context: Context
+  controller: Controller
+  claim: Claim
+  found: Found
+  signal: AbortSignal
+}
 type Step = (input: StepInput) => Promise<StepResult>
 
 const done = (says: string): StepResult => ({ state: 'done', says })
@@ -19,7 +25,10 @@ const failed = (says: string): StepResult => ({ state: 'failed', says })
 async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
   const { context, controller, found, signal } = input
   const own = await ownSecret(context, controller)
-  const secrets: [Secret, 'ours' | 'factory'][] = [...(own ? [[own, 'ours'] as [Secret, 'ours']] : []), [factorySecret(context.log.facts, controller), 'factory']]
+  const secrets: [Secret, 'ours' | 'factory'][] = [
+    ...(own ? [[own, 'ours'] as [Secret, 'ours']] : []),
+    [factorySecret(context.log.facts, controller), 'factory'],
+  ]
   const places = [...new Set([found.address, controller.address])]
   let silence: unknown = null
   let answered = false
@@ -31,7 +40,10 @@ async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' |
         if (found.serial && identity.serial !== found.serial) break
         return { driver, whose, at }
       } catch (error) {
-        if (error instanceof SoapFault && error.notAuthorized) { answered = true; continue }
+        if (error instanceof SoapFault && error.notAuthorized) {
+          answered = true
+          continue
+        }
         silence ??= error
         break
       }
@@ -45,11 +57,15 @@ const closedWords = 'Its secret is not known to this job. It cannot be counted o
 
 export const steps: Record<ClaimStepName, Step> = {
   async identity(input) {
-    if (!input.context.dialer.inReach(input.found.address)) return waits(`This computer has no address in the subnet of ${input.found.address}. Reset the device by hand, or give this computer an address there.`)
+    if (!input.context.dialer.inReach(input.found.address))
+      return waits(
+        `This computer has no address in the subnet of ${input.found.address}. Reset the device by hand, or give this computer an address there.`,
+      )
     const opened = await open(input)
     if (!opened) return waits(closedWords)
     const identity = await opened.driver.identify()
-    if (identity.model !== input.controller.sheet) return failed(`It says it is a ${identity.model}, planned is ${input.controller.sheet}.`)
+    if (identity.model !== input.controller.sheet)
+      return failed(`It says it is a ${identity.model}, planned is ${input.controller.sheet}.`)
     await input.context.log.append('claim.identity', `${input.controller.ref} is ${identity.serial}`, (facts) => {
       const c = facts.controller[input.controller.id]
       return c ? [put(facts, 'controller', { ...c, serial: identity.serial, mac: identity.mac })] : []
@@ -60,7 +76,11 @@ export const steps: Record<ClaimStepName, Step> = {
     const opened = await open(input)
     if (!opened) return waits(closedWords)
     const holds = await opened.driver.holds()
-    await input.context.log.patch('found', input.found.id, `${input.controller.ref} was counted`, (f) => ({ ...f, holds, ownership: opened.whose }))
+    await input.context.log.patch('found', input.found.id, `${input.controller.ref} was counted`, (f) => ({
+      ...f,
+      holds,
+      ownership: opened.whose,
+    }))
     const total = holds.doors + holds.people + holds.rules + holds.schedules
     if (total === 0) return done('It holds nothing.')
     const agreed = input.claim.eraseAgreed
@@ -83,7 +103,9 @@ export const steps: Record<ClaimStepName, Step> = {
     if (!opened) return waits(closedWords)
     await opened.driver.erase()
     const left = await opened.driver.holds()
-    return left.doors + left.people + left.rules + left.schedules === 0 ? done('Erased, and counted empty.') : failed('It still holds something after it was erased.')
+    return left.doors + left.people + left.rules + left.schedules === 0
+      ? done('Erased, and counted empty.')
+      : failed('It still holds something after it was erased.')
   },
   async network(input) {
     const { context, controller } = input
@@ -93,8 +115,15 @@ export const steps: Record<ClaimStepName, Step> = {
     if (fault) return failed(fault)
     const opened = await open(input)
     if (!opened) return waits(closedWords)
-    if (opened.at !== controller.address && (await answers(context, controller.address, input.signal))) return failed(`Something answers at ${controller.address} already. Find out what it is, or plan another address.`)
-    await opened.driver.setNetwork({ hostname: `${controller.ref.toLowerCase()}-${controller.cabinet.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`, address: controller.address, prefix: job.network.prefix, gateway: job.network.gateway, timeServer: job.network.timeServer })
+    if (opened.at !== controller.address && (await answers(context, controller.address, input.signal)))
+      return failed(`Something answers at ${controller.address} already. Find out what it is, or plan another address.`)
+    await opened.driver.setNetwork({
+      hostname: `${controller.ref.toLowerCase()}-${controller.cabinet.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`,
+      address: controller.address,
+      prefix: job.network.prefix,
+      gateway: job.network.gateway,
+      timeServer: job.network.timeServer,
+    })
     return done(`${controller.address}/${job.network.prefix}, gateway ${job.network.gateway}`)
   },
   async restart(input) {
@@ -109,7 +138,12 @@ export const steps: Record<ClaimStepName, Step> = {
     while (context.clock.now() < until && !signal.aborted) {
       const identity = await driver.identify().catch(() => null)
       if (identity && (!found.serial || identity.serial === found.serial)) {
-        await context.log.patch('found', found.id, `${controller.ref} is back`, (f) => ({ ...f, address: controller.address, routable: true, ownership: 'ours' }))
+        await context.log.patch('found', found.id, `${controller.ref} is back`, (f) => ({
+          ...f,
+          address: controller.address,
+          routable: true,
+          ownership: 'ours',
+        }))
         return done(`Back at ${controller.address}.`)
       }
       await context.clock.sleep(1000, signal)
@@ -125,7 +159,8 @@ export const steps: Record<ClaimStepName, Step> = {
     const read = await driver.time()
     const limit = (job?.limits.clockS ?? 2) * 1000
     if (read.zone !== zone) return failed(`It keeps the zone ${read.zone}, wanted was ${zone}.`)
-    if (Math.abs(read.offsetMs) > limit) return failed(`Its clock is ${(read.offsetMs / 1000).toFixed(1)} s off after it was set.`)
+    if (Math.abs(read.offsetMs) > limit)
+      return failed(`Its clock is ${(read.offsetMs / 1000).toFixed(1)} s off after it was set.`)
     return done(`${job?.zone} (${zone}), ${(read.offsetMs / 1000).toFixed(1)} s off`)
   },
   async firmware(input) {
@@ -136,12 +171,30 @@ export const steps: Record<ClaimStepName, Step> = {
     await context.log.append('reach.fact', `${controller.ref} answers at ${controller.address}`, (facts, at) => {
       const before = facts.reach[controller.id]
       const erasedAt = claim.steps.find((s) => s.name === 'erase')?.at ?? at
-      return [put(facts, 'reach', {
-        id: controller.id, address: controller.address, serial: identity.serial, mac: identity.mac, firmware: identity.firmware, firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
-        owned: false, erasedAt, clockOffsetMs: Math.round(time.offsetMs), clockCheckedAt: at, zoneHeld: time.zone, zoneWanted: zoneOf(facts, at), boot: before?.boot ?? '', lastAnswerAt: at, silentMs: 0, says: '',
-      })]
+      return [
+        put(facts, 'reach', {
+          id: controller.id,
+          address: controller.address,
+          serial: identity.serial,
+          mac: identity.mac,
+          firmware: identity.firmware,
+          firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
+          owned: false,
+          erasedAt,
+          clockOffsetMs: Math.round(time.offsetMs),
+          clockCheckedAt: at,
+          zoneHeld: time.zone,
+          zoneWanted: zoneOf(facts, at),
+          boot: before?.boot ?? '',
+          lastAnswerAt: at,
+          silentMs: 0,
+          says: '',
+        }),
+      ]
     })
-    return context.log.facts.reach[controller.id]?.firmwareAccepted ? done(`${identity.firmware}, accepted`) : waits(`Firmware ${identity.firmware}. Accept it, or update it first.`)
+    return context.log.facts.reach[controller.id]?.firmwareAccepted
+      ? done(`${identity.firmware}, accepted`)
+      : waits(`Firmware ${identity.firmware}. Accept it, or update it first.`)
   },
   async ready({ context, controller }) {
     await context.log.patch('reach', controller.id, `${controller.ref} is in service`, (r) => ({ ...r, owned: true }))

@@ -16,7 +16,11 @@ export class Watcher {
   private async loop(): Promise<void> {
     const { clock, ending, log } = this.context
     while (!ending.aborted) {
-      await Promise.all(all(log.facts, 'reach').filter((r) => r.owned).map((r) => this.look(r.id)))
+      await Promise.all(
+        all(log.facts, 'reach')
+          .filter((r) => r.owned)
+          .map((r) => this.look(r.id)),
+      )
       await clock.sleep((jobOf(log.facts)?.limits.watchS ?? 20) * 1000, ending)
     }
   }
@@ -35,7 +39,8 @@ export class Watcher {
         await this.answered(id, time.offsetMs, time.zone, identity.serial, identity.firmware)
         if (!this.beingLoaded(id)) await this.readBack(id, () => driver.read())
       } catch (error) {
-        if (!this.context.ending.aborted) await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))
+        if (!this.context.ending.aborted)
+          await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))
       }
     } finally {
       this.busy.delete(id)
@@ -53,18 +58,47 @@ export class Watcher {
       if (!reach) return []
       const moved = Math.abs(reach.clockOffsetMs - offsetMs) > 300
       const zoneWanted = zoneOf(facts, at)
-      if (reach.silentMs === 0 && !moved && reach.zoneHeld === zone && reach.zoneWanted === zoneWanted && reach.serial === serial && reach.firmware === firmware && !reach.says) return []
-      return [put(facts, 'reach', { ...reach, serial, firmware, firmwareAccepted: reach.firmware === firmware ? reach.firmwareAccepted : null, clockOffsetMs: Math.round(offsetMs), clockCheckedAt: at, zoneHeld: zone, zoneWanted, lastAnswerAt: at, silentMs: 0, says: '' })]
+      if (
+        reach.silentMs === 0 &&
+        !moved &&
+        reach.zoneHeld === zone &&
+        reach.zoneWanted === zoneWanted &&
+        reach.serial === serial &&
+        reach.firmware === firmware &&
+        !reach.says
+      )
+        return []
+      return [
+        put(facts, 'reach', {
+          ...reach,
+          serial,
+          firmware,
+          firmwareAccepted: reach.firmware === firmware ? reach.firmwareAccepted : null,
+          clockOffsetMs: Math.round(offsetMs),
+          clockCheckedAt: at,
+          zoneHeld: zone,
+          zoneWanted,
+          lastAnswerAt: at,
+          silentMs: 0,
+          says: '',
+        }),
+      ]
     })
   }
 
   /** Reads the configuration again; a reading that differs from the last is a fact. */
   async readBack(id: string, read: () => Promise<Held['config']>): Promise<Held> {
     const config = await read()
-    await this.context.log.append('held.read', `${this.context.log.facts.controller[id]?.ref} was read back`, (facts, at) => {
-      const before = facts.held[id]
-      return before && !before.fault && digestOf(before.config) === digestOf(config) ? [] : [put(facts, 'held', { id, config, readAt: at, fault: '' })]
-    })
+    await this.context.log.append(
+      'held.read',
+      `${this.context.log.facts.controller[id]?.ref} was read back`,
+      (facts, at) => {
+        const before = facts.held[id]
+        return before && !before.fault && digestOf(before.config) === digestOf(config)
+          ? []
+          : [put(facts, 'held', { id, config, readAt: at, fault: '' })]
+      },
+    )
     return this.context.log.facts.held[id] as Held
   }
 
@@ -73,7 +107,11 @@ export class Watcher {
     const now = this.context.clock.now()
     const since = this.silentSince.get(id) ?? began
     this.silentSince.set(id, since)
-    await this.context.log.patch('reach', id, says, (reach) => ({ ...reach, silentMs: reach.silentMs + Math.round(Math.max(0, now - Math.max(since, began))) + this.gapMs(), says }))
+    await this.context.log.patch('reach', id, says, (reach) => ({
+      ...reach,
+      silentMs: reach.silentMs + Math.round(Math.max(0, now - Math.max(since, began))) + this.gapMs(),
+      says,
+    }))
   }
 
   private gapMs(): number {

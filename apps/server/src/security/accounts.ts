@@ -6,7 +6,10 @@ import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
 import { accounts, sessions } from '../store/schema'
 
-export interface Account { name: string; role: Role }
+export interface Account {
+  name: string
+  role: Role
+}
 
 const lifetimeMs = 12 * 3600_000
 /** OWASP's figures for argon2id: 19 MiB, two passes, one lane. */
@@ -15,7 +18,10 @@ const tokenHash = (token: string) => createHash('sha256').update(token).digest('
 
 /** People who may sign in, and who is signed in. */
 export class Accounts {
-  constructor(private readonly db: Database, private readonly clock: Clock) {}
+  constructor(
+    private readonly db: Database,
+    private readonly clock: Clock,
+  ) {}
 
   async none(): Promise<boolean> {
     return (await this.db.select({ name: accounts.name }).from(accounts).limit(1)).length === 0
@@ -25,7 +31,11 @@ export class Accounts {
   }
   /** False where the name is taken. */
   async add(name: string, password: string, role: Role): Promise<boolean> {
-    const made = await this.db.insert(accounts).values({ name, role, hash: await hash(password, argon), createdAt: Math.floor(this.clock.now()) }).onConflictDoNothing().returning()
+    const made = await this.db
+      .insert(accounts)
+      .values({ name, role, hash: await hash(password, argon), createdAt: Math.floor(this.clock.now()) })
+      .onConflictDoNothing()
+      .returning()
     return made.length > 0
   }
   /** A session token, or null for a wrong name or password (both take as long). */
@@ -35,11 +45,19 @@ export class Accounts {
     if (!row || !right) return null
     const token = randomBytes(32).toString('base64url')
     await this.db.delete(sessions).where(lt(sessions.expiresAt, Math.floor(this.clock.now())))
-    await this.db.insert(sessions).values({ tokenHash: tokenHash(token), account: name, expiresAt: Math.floor(this.clock.now() + lifetimeMs) })
+    await this.db
+      .insert(sessions)
+      .values({ tokenHash: tokenHash(token), account: name, expiresAt: Math.floor(this.clock.now() + lifetimeMs) })
     return { token, account: { name, role: row.role as Role } }
   }
   async bySession(token: string): Promise<Account | null> {
-    const found = (await this.db.select({ name: accounts.name, role: accounts.role, until: sessions.expiresAt }).from(sessions).innerJoin(accounts, eq(accounts.name, sessions.account)).where(eq(sessions.tokenHash, tokenHash(token))))[0]
+    const found = (
+      await this.db
+        .select({ name: accounts.name, role: accounts.role, until: sessions.expiresAt })
+        .from(sessions)
+        .innerJoin(accounts, eq(accounts.name, sessions.account))
+        .where(eq(sessions.tokenHash, tokenHash(token)))
+    )[0]
     return found && found.until > this.clock.now() ? { name: found.name, role: found.role as Role } : null
   }
   async signOut(token: string): Promise<void> {

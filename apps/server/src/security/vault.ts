@@ -19,10 +19,19 @@ export function sealingKey(file: string): Buffer {
 
 /** Secrets at rest: AES-256-GCM under the sealing key, the secret's id bound in. */
 export class Vault {
-  constructor(private readonly db: Database, private readonly job: string, private readonly key: Buffer) {}
+  constructor(
+    private readonly db: Database,
+    private readonly job: string,
+    private readonly key: Buffer,
+  ) {}
 
   async get(id: string): Promise<string | null> {
-    const row = (await this.db.select().from(secrets).where(and(eq(secrets.job, this.job), eq(secrets.id, id))))[0]
+    const row = (
+      await this.db
+        .select()
+        .from(secrets)
+        .where(and(eq(secrets.job, this.job), eq(secrets.id, id)))
+    )[0]
     if (!row) return null
     const [iv, tag, data] = row.sealed.split('.').map((part) => Buffer.from(part, 'base64'))
     if (!iv || !tag || !data) throw new Error('A secret in the store is damaged.')
@@ -38,7 +47,10 @@ export class Vault {
     cipher.setAAD(Buffer.from(`${this.job}/${id}`))
     const data = Buffer.concat([cipher.update(secret, 'utf8'), cipher.final()])
     const sealed = [iv, cipher.getAuthTag(), data].map((b) => b.toString('base64')).join('.')
-    await this.db.insert(secrets).values({ job: this.job, id, sealed }).onConflictDoUpdate({ target: [secrets.job, secrets.id], set: { sealed } })
+    await this.db
+      .insert(secrets)
+      .values({ job: this.job, id, sealed })
+      .onConflictDoUpdate({ target: [secrets.job, secrets.id], set: { sealed } })
   }
 }
 

@@ -10,7 +10,10 @@ export type Database = PgliteDatabase
 /** Something that keeps the server from starting, told in one line. */
 export class StartError extends Error {}
 
-export interface Store { db: Database; close(): Promise<void> }
+export interface Store {
+  db: Database
+  close(): Promise<void>
+}
 
 const migrationsFolder = resolve(fileURLToPath(new URL('../../migrations', import.meta.url)))
 
@@ -38,17 +41,32 @@ async function ready(client: PGlite, release: () => void): Promise<Store> {
   const db = drizzle(client)
   await refuseNewer(client)
   await migrate(db, { migrationsFolder })
-  return { db, close: async () => { await client.close(); release() } }
+  return {
+    db,
+    close: async () => {
+      await client.close()
+      release()
+    },
+  }
 }
 
 /** A store that a later version has migrated further would be damaged by this one. */
 async function refuseNewer(client: PGlite): Promise<void> {
-  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as { entries: { when: number }[] }
+  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as {
+    entries: { when: number }[]
+  }
   const newest = Math.max(0, ...journal.entries.map((e) => e.when))
-  const table = await client.query<{ t: string | null }>(`select to_regclass('drizzle.__drizzle_migrations')::text as t`)
+  const table = await client.query<{ t: string | null }>(
+    `select to_regclass('drizzle.__drizzle_migrations')::text as t`,
+  )
   if (!table.rows[0]?.t) return
-  const applied = await client.query<{ newest: string | number | null }>('select max(created_at) as newest from drizzle.__drizzle_migrations')
-  if (Number(applied.rows[0]?.newest ?? 0) > newest) throw new StartError('This store was written by a newer version of Rauta. Start that version, or choose another folder with RAUTA_DATA.')
+  const applied = await client.query<{ newest: string | number | null }>(
+    'select max(created_at) as newest from drizzle.__drizzle_migrations',
+  )
+  if (Number(applied.rows[0]?.newest ?? 0) > newest)
+    throw new StartError(
+      'This store was written by a newer version of Rauta. Start that version, or choose another folder with RAUTA_DATA.',
+    )
 }
 
 /** PGlite does not lock its folder: two servers would open one store. */
@@ -62,7 +80,10 @@ function takeFolder(folder: string): () => void {
       return () => rmSync(file, { force: true })
     } catch {
       const owner = Number(readFileSync(file, 'utf8'))
-      if (owner !== process.pid && isRunning(owner)) throw new StartError(`The data folder ${folder} is in use by another server (process ${owner}). Stop it, or choose another with RAUTA_DATA.`)
+      if (owner !== process.pid && isRunning(owner))
+        throw new StartError(
+          `The data folder ${folder} is in use by another server (process ${owner}). Stop it, or choose another with RAUTA_DATA.`,
+        )
       rmSync(file, { force: true })
     }
   }

@@ -2,31 +2,82 @@ import { bigint, customType, index, integer, jsonb, pgTable, primaryKey, text, u
 import type { Change } from '@rauta/core'
 
 /** The change log: one row per revision of a job, never altered. */
-export const changes = pgTable('changes', {
-  job: text('job').notNull(), rev: integer('rev').notNull(), at: bigint('at', { mode: 'number' }).notNull(), by: text('by').notNull(),
-  /** Id of the command, null for what devices told. */
-  command: text('command'), name: text('name').notNull(), says: text('says').notNull(), changes: jsonb('changes').$type<Change[]>().notNull(),
-}, (t) => [primaryKey({ columns: [t.job, t.rev] }), uniqueIndex('changes_command').on(t.job, t.command)])
+export const changes = pgTable(
+  'changes',
+  {
+    job: text('job').notNull(),
+    rev: integer('rev').notNull(),
+    at: bigint('at', { mode: 'number' }).notNull(),
+    by: text('by').notNull(),
+    /** Id of the command, null for what devices told. */
+    command: text('command'),
+    name: text('name').notNull(),
+    says: text('says').notNull(),
+    changes: jsonb('changes').$type<Change[]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.job, t.rev] }), uniqueIndex('changes_command').on(t.job, t.command)],
+)
 
 /** Every record as it stands, so that a start need not replay the log. */
-export const records = pgTable('records', {
-  job: text('job').notNull(), kind: text('kind').notNull(), id: text('id').notNull(), rev: integer('rev').notNull(), data: jsonb('data').notNull(),
-}, (t) => [primaryKey({ columns: [t.job, t.kind, t.id] }), index('records_kind').on(t.job, t.kind)])
+export const records = pgTable(
+  'records',
+  {
+    job: text('job').notNull(),
+    kind: text('kind').notNull(),
+    id: text('id').notNull(),
+    rev: integer('rev').notNull(),
+    data: jsonb('data').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.job, t.kind, t.id] }), index('records_kind').on(t.job, t.kind)],
+)
 
 /** At which revision each field was last set, by whom and from which phone (empty where it is not told), so that two edits that meet are noticed. */
-export const fieldRevisions = pgTable('field_revisions', {
-  job: text('job').notNull(), kind: text('kind').notNull(), id: text('id').notNull(), field: text('field').notNull(), rev: integer('rev').notNull(), by: text('by').notNull(), phone: text('phone').notNull().default(''),
-}, (t) => [primaryKey({ columns: [t.job, t.kind, t.id, t.field] })])
+export const fieldRevisions = pgTable(
+  'field_revisions',
+  {
+    job: text('job').notNull(),
+    kind: text('kind').notNull(),
+    id: text('id').notNull(),
+    field: text('field').notNull(),
+    rev: integer('rev').notNull(),
+    by: text('by').notNull(),
+    phone: text('phone').notNull().default(''),
+  },
+  (t) => [primaryKey({ columns: [t.job, t.kind, t.id, t.field] })],
+)
 
-export const accounts = pgTable('accounts', { name: text('name').primaryKey(), role: text('role').notNull(), hash: text('hash').notNull(), createdAt: bigint('created_at', { mode: 'number' }).notNull() })
+export const accounts = pgTable('accounts', {
+  name: text('name').primaryKey(),
+  role: text('role').notNull(),
+  hash: text('hash').notNull(),
+  createdAt: bigint('created_at', { mode: 'number' }).notNull(),
+})
 
 /** Sessions by the hash of their token: a copy of the store signs nobody in. */
-export const sessions = pgTable('sessions', { tokenHash: text('token_hash').primaryKey(), account: text('account').notNull(), expiresAt: bigint('expires_at', { mode: 'number' }).notNull() })
+export const sessions = pgTable('sessions', {
+  tokenHash: text('token_hash').primaryKey(),
+  account: text('account').notNull(),
+  expiresAt: bigint('expires_at', { mode: 'number' }).notNull(),
+})
 
 /** Device secrets and the job's signing key, sealed under a key that is kept outside the data folder. */
-export const secrets = pgTable('secrets', { job: text('job').notNull(), id: text('id').notNull(), sealed: text('sealed').notNull() }, (t) => [primaryKey({ columns: [t.job, t.id] })])
+export const secrets = pgTable(
+  'secrets',
+  { job: text('job').notNull(), id: text('id').notNull(), sealed: text('sealed').notNull() },
+  (t) => [primaryKey({ columns: [t.job, t.id] })],
+)
 
 const bytea = customType<{ data: Uint8Array; driverData: Uint8Array }>({ dataType: () => 'bytea' })
 
 /** Bytes of pictures, by the id of their record. */
-export const photos = pgTable('photos', { job: text('job').notNull(), id: text('id').notNull(), type: text('type').notNull(), sha256: text('sha256').notNull(), bytes: bytea('bytes').notNull() }, (t) => [primaryKey({ columns: [t.job, t.id] })])
+export const photos = pgTable(
+  'photos',
+  {
+    job: text('job').notNull(),
+    id: text('id').notNull(),
+    type: text('type').notNull(),
+    sha256: text('sha256').notNull(),
+    bytes: bytea('bytes').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.job, t.id] })],
+)

@@ -4,7 +4,14 @@ import { Pressable, View } from 'react-native'
 import { useGround } from '../theme'
 import { T } from './Text'
 
-interface ActionProps { label: string; /** What a screen reader says, where the word alone is too short. */ name?: string; aside?: string; onPress: () => unknown; kind?: 'main' | 'plain' | 'danger'; disabled?: boolean }
+interface ActionProps {
+  label: string
+  /** What a screen reader says, where the word alone is too short. */ name?: string
+  aside?: string
+  onPress: () => unknown
+  kind?: 'main' | 'plain' | 'danger'
+  disabled?: boolean
+}
 
 /** A full-width bar: the thing this screen exists for. Waits for a promise before it can be pressed again. */
 export function Action({ label, name, aside, onPress, kind = 'main', disabled }: ActionProps) {
@@ -19,25 +26,77 @@ export function Action({ label, name, aside, onPress, kind = 'main', disabled }:
   const main = kind === 'main'
   const edge = kind === 'danger' ? ground.madder : ground.ink
   return (
-    <Button disabled={disabled || busy} onPress={press} type={main ? 'solid' : 'outline'} accessibilityRole="button" accessibilityLabel={name ?? (aside ? `${label}, ${aside}` : label)}
-      buttonStyle={{ justifyContent: 'space-between', minHeight: 52, borderWidth: 1, borderColor: main ? ground.oxide : edge, backgroundColor: main ? ground.oxide : 'transparent' }}
-      disabledStyle={{ backgroundColor: ground.paper, borderColor: ground.quiet }}>
-      <T face="strong" size={17} tone={disabled || busy ? 'quiet' : main ? 'onOxide' : kind === 'danger' ? 'madder' : 'ink'}>{busy ? `${label} …` : label}</T>
-      {aside ? <T face="mono" size={15} tone={disabled || busy ? 'quiet' : main ? 'onOxide' : 'quiet'} style={{ marginLeft: 12 }}>{aside}</T> : null}
+    <Button
+      disabled={disabled || busy}
+      onPress={press}
+      type={main ? 'solid' : 'outline'}
+      accessibilityRole="button"
+      accessibilityLabel={name ?? (aside ? `${label}, ${aside}` : label)}
+      buttonStyle={{
+        justifyContent: 'space-between',
+        minHeight: 52,
+        borderWidth: 1,
+        borderColor: main ? ground.oxide : edge,
+        backgroundColor: main ? ground.oxide : 'transparent',
+      }}
+      disabledStyle={{ backgroundColor: ground.paper, borderColor: ground.quiet }}
+    >
+      <T
+        face="strong"
+        size={17}
+        tone={disabled || busy ? 'quiet' : main ? 'onOxide' : kind === 'danger' ? 'madder' : 'ink'}
+      >
+        {busy ? `${label} …` : label}
+      </T>
+      {aside ? (
+        <T
+          face="mono"
+          size={15}
+          tone={disabled || busy ? 'quiet' : main ? 'onOxide' : 'quiet'}
+          style={{ marginLeft: 12 }}
+        >
+          {aside}
+        </T>
+      ) : null}
     </Button>
   )
 }
 
 /** A choice among a few, side by side. */
-export function Chips<V extends string>({ label, value, options, onChange }: { label: string; value: V; options: readonly { value: V; label: string }[]; onChange: (value: V) => void }) {
+export function Chips<V extends string>({
+  label,
+  value,
+  options,
+  onChange,
+}: {
+  label: string
+  value: V
+  options: readonly { value: V; label: string }[]
+  onChange: (value: V) => void
+}) {
   const ground = useGround()
   return (
     <View role="radiogroup" aria-label={label} style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
       {options.map((o) => {
         const on = o.value === value
         return (
-          <Pressable key={o.value} role="radio" aria-checked={on} onPress={() => onChange(o.value)}
-            style={{ minHeight: 48, justifyContent: 'center', paddingHorizontal: 12, borderWidth: 1, borderRadius: 3, borderColor: on ? ground.ink : ground.line, backgroundColor: ground.sheet, borderBottomWidth: on ? 4 : 1, borderBottomColor: on ? ground.oxide : ground.line }}>
+          <Pressable
+            key={o.value}
+            role="radio"
+            aria-checked={on}
+            onPress={() => onChange(o.value)}
+            style={{
+              minHeight: 48,
+              justifyContent: 'center',
+              paddingHorizontal: 12,
+              borderWidth: 1,
+              borderRadius: 3,
+              borderColor: on ? ground.ink : ground.line,
+              backgroundColor: ground.sheet,
+              borderBottomWidth: on ? 4 : 1,
+              borderBottomColor: on ? ground.oxide : ground.line,
+            }}
+          >
             <T face="mid">{o.label}</T>
           </Pressable>
         )
@@ -47,15 +106,71 @@ export function Chips<V extends string>({ label, value, options, onChange }: { l
 }
 
 /** A box to tick, 48 px high, with its word beside or under it. */
-export function Tick({ label, name, on, onPress, under, disabled }: { label: string; /** What a screen reader says, where no word stands beside it. */ name?: string; on: boolean; onPress: () => unknown; under?: boolean; disabled?: boolean }) {
+export function Tick({
+  label,
+  name,
+  on,
+  onPress,
+  under,
+  disabled,
+}: {
+  label: string
+  /** What a screen reader says, where no word stands beside it. */ name?: string
+  on: boolean
+  onPress: () => unknown
+  under?: boolean
+  disabled?: boolean
+}) {
   const ground = useGround()
   return (
-    <Pressable role="checkbox" aria-checked={on} aria-label={name ?? label} aria-disabled={disabled} disabled={disabled} onPress={() => { void onPress() }}
-      style={{ minHeight: 48, minWidth: 48, flexDirection: under ? 'column' : 'row', alignItems: 'center', justifyContent: under ? 'center' : 'flex-start', gap: under ? 4 : 12 }}>
-      <View style={{ width: 30, height: 30, borderWidth: 1.5, borderColor: ground.ink, backgroundColor: on ? ground.ink : ground.sheet, alignItems: 'center', justifyContent: 'center' }}>
-        {on ? <View style={{ width: 8, height: 15, borderRightWidth: 3, borderBottomWidth: 3, borderColor: ground.sheet, transform: [{ rotate: '42deg' }], marginTop: -4 }} /> : null}
+    <Pressable
+      role="checkbox"
+      aria-checked={on}
+      aria-label={name ?? label}
+      aria-disabled={disabled}
+      disabled={disabled}
+      onPress={() => {
+        void onPress()
+      }}
+      style={{
+        minHeight: 48,
+        minWidth: 48,
+        flexDirection: under ? 'column' : 'row',
+        alignItems: 'center',
+        justifyContent: under ? 'center' : 'flex-start',
+        gap: under ? 4 : 12,
+      }}
+    >
+      <View
+        style={{
+          width: 30,
+          height: 30,
+          borderWidth: 1.5,
+          borderColor: ground.ink,
+          backgroundColor: on ? ground.ink : ground.sheet,
+          alignItems: 'center',
+          justifyContent: 'center',
+        }}
+      >
+        {on ? (
+          <View
+            style={{
+              width: 8,
+              height: 15,
+              borderRightWidth: 3,
+              borderBottomWidth: 3,
+              borderColor: ground.sheet,
+              transform: [{ rotate: '42deg' }],
+              marginTop: -4,
+            }}
+          />
+        ) : null}
       </View>
-      {label ? <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>{label}</T> : null}
+      {label ? (
+        <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>
+          {label}
+        </T>
+      ) : null}
     </Pressable>
   )
 }

@@ -5,22 +5,71 @@ import { View } from 'react-native'
 import { faces } from '../theme'
 import { T } from './Text'
 
-interface FieldProps { label: string; value: string; onChange: (value: string) => void; error?: string | undefined; hint?: string; mono?: boolean; secret?: boolean; keyboard?: TextInputProps['inputMode']; onSubmit?: () => void; autoComplete?: TextInputProps['autoComplete'] }
+interface FieldProps {
+  label: string
+  value: string
+  onChange: (value: string) => void
+  error?: string | undefined
+  hint?: string
+  mono?: boolean
+  secret?: boolean
+  keyboard?: TextInputProps['inputMode']
+  onSubmit?: () => void
+  autoComplete?: TextInputProps['autoComplete']
+}
 
 /** One line to fill in, with what is wrong with it beneath. */
-export function Field({ label, value, onChange, error, hint, mono, secret, keyboard, onSubmit, autoComplete }: FieldProps) {
+export function Field({
+  label,
+  value,
+  onChange,
+  error,
+  hint,
+  mono,
+  secret,
+  keyboard,
+  onSubmit,
+  autoComplete,
+}: FieldProps) {
   return (
-    <Input label={label} aria-label={label} value={value} onChangeText={onChange} renderErrorMessage={!!error} {...(error ? { errorMessage: error } : {})} {...(hint ? { placeholder: hint } : {})} secureTextEntry={!!secret} {...(keyboard ? { inputMode: keyboard } : {})}
-      {...(onSubmit ? { onSubmitEditing: onSubmit } : {})} {...(autoComplete ? { autoComplete } : {})} {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0 } } : {})} autoCapitalize="none" autoCorrect={false} />
+    <Input
+      label={label}
+      aria-label={label}
+      value={value}
+      onChangeText={onChange}
+      renderErrorMessage={!!error}
+      {...(error ? { errorMessage: error } : {})}
+      {...(hint ? { placeholder: hint } : {})}
+      secureTextEntry={!!secret}
+      {...(keyboard ? { inputMode: keyboard } : {})}
+      {...(onSubmit ? { onSubmitEditing: onSubmit } : {})}
+      {...(autoComplete ? { autoComplete } : {})}
+      {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0 } } : {})}
+      autoCapitalize="none"
+      autoCorrect={false}
+    />
   )
 }
 
 /** One line to fill in with the button that takes it beside. */
-export function FieldToEnter({ action, onEnter, ...field }: Omit<FieldProps, 'onSubmit'> & { action: string; onEnter: () => Promise<unknown> }) {
+export function FieldToEnter({
+  action,
+  onEnter,
+  ...field
+}: Omit<FieldProps, 'onSubmit'> & { action: string; onEnter: () => Promise<unknown> }) {
   return (
     <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
-      <View style={{ flex: 1 }}><Field {...field} onSubmit={() => { void onEnter() }} /></View>
-      <View style={{ width: 110, marginBottom: field.error ? 26 : 0 }}><Action kind="plain" label={action} onPress={onEnter} /></View>
+      <View style={{ flex: 1 }}>
+        <Field
+          {...field}
+          onSubmit={() => {
+            void onEnter()
+          }}
+        />
+      </View>
+      <View style={{ width: 110, marginBottom: field.error ? 26 : 0 }}>
+        <Action kind="plain" label={action} onPress={onEnter} />
+      </View>
     </View>
   )
 }
@@ -32,5 +81,10 @@ export function numberIn(text: string): number | null {
 }
 
 export function Group({ label, children }: { label: string; children: React.ReactNode }) {
-  return <View style={{ gap: 4 }}><T face="mid">{label}</T>{children}</View>
+  return (
+    <View style={{ gap: 4 }}>
+      <T face="mid">{label}</T>
+      {children}
+    </View>
+  )
 }

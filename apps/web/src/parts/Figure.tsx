@@ -5,19 +5,48 @@ import { useGround } from '../theme'
 import { T, type Tone } from './Text'
 
 /** A number with its unit and what it is; tapped, it tells where it comes from. */
-export function Figure({ label, value, tone = 'ink', origin }: { label: string; value: string; tone?: Tone; origin: Origin }) {
+export function Figure({
+  label,
+  value,
+  tone = 'ink',
+  origin,
+}: {
+  label: string
+  value: string
+  tone?: Tone
+  origin: Origin
+}) {
   const [open, setOpen] = useState(false)
   const ground = useGround()
   return (
     <View>
-      <Pressable role="button" aria-expanded={open} aria-label={`${label}: ${value}. Where it comes from`} onPress={() => setOpen(!open)} style={{ minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: 12 }}>
+      <Pressable
+        role="button"
+        aria-expanded={open}
+        aria-label={`${label}: ${value}. Where it comes from`}
+        onPress={() => setOpen(!open)}
+        style={{ minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: 12 }}
+      >
         <T style={{ flex: 1 }}>{label}</T>
-        <T face="mono" size={17} tone={tone} style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>{value}</T>
+        <T face="mono" size={17} tone={tone} style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>
+          {value}
+        </T>
       </Pressable>
       {open ? (
         <View style={{ borderLeftWidth: 3, borderColor: ground.line, paddingLeft: 12, paddingBottom: 8, gap: 4 }}>
           <T>{origin.formula}</T>
-          {origin.inputs.filter(([, v]) => v).map(([k, v]) => <View key={k} style={{ flexDirection: 'row', gap: 8 }}><T tone="quiet" size={13} style={{ width: 108 }}>{k}</T><T face="mono" size={13} style={{ flex: 1 }}>{v}</T></View>)}
+          {origin.inputs
+            .filter(([, v]) => v)
+            .map(([k, v]) => (
+              <View key={k} style={{ flexDirection: 'row', gap: 8 }}>
+                <T tone="quiet" size={13} style={{ width: 108 }}>
+                  {k}
+                </T>
+                <T face="mono" size={13} style={{ flex: 1 }}>
+                  {v}
+                </T>
+              </View>
+            ))}
           <T tone="quiet" size={13}>{`Source: ${origin.source}.`}</T>
         </View>
       ) : null}

@@ -4,7 +4,16 @@ import { ScrollView, View } from 'react-native'
 import { useGround, useWide } from '../theme'
 import { T } from './Text'
 
-interface ScreenProps { title: string; mono?: string; under?: string; aside?: ReactNode; bar?: ReactNode; children: ReactNode; head?: ReactNode; /** On a wide screen its sheets stand in two columns. */ columns?: boolean }
+interface ScreenProps {
+  title: string
+  mono?: string
+  under?: string
+  aside?: ReactNode
+  bar?: ReactNode
+  children: ReactNode
+  head?: ReactNode
+  /** On a wide screen its sheets stand in two columns. */ columns?: boolean
+}
 
 /** One place: its title, what it holds, and the bar with the action that it exists for. */
 export function Screen({ title, mono, under, aside, bar, children, head, columns }: ScreenProps) {
@@ -14,22 +23,58 @@ export function Screen({ title, mono, under, aside, bar, children, head, columns
   const width = wide ? { width: '100%' as const, maxWidth: columns ? 1240 : 860 } : {}
   return (
     <View style={{ flex: 1, backgroundColor: ground.paper }} role="main">
-      <Head><title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title></Head>
+      <Head>
+        <title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title>
+      </Head>
       <ScrollView tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24, ...width }}>
-        <View style={{ paddingHorizontal: 16, paddingTop: 8, paddingBottom: 12, borderBottomWidth: 1, borderColor: ground.line, gap: 2 }}>
+        <View
+          style={{
+            paddingHorizontal: 16,
+            paddingTop: 8,
+            paddingBottom: 12,
+            borderBottomWidth: 1,
+            borderColor: ground.line,
+            gap: 2,
+          }}
+        >
           <View style={{ flexDirection: 'row', alignItems: 'center', justifyContent: 'space-between', gap: 12 }}>
             <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 10, flex: 1, flexWrap: 'wrap' }}>
-              {mono ? <T face="mono" size={17}>{mono}</T> : null}
-              <T level={1} face="strong" size={22}>{title}</T>
+              {mono ? (
+                <T face="mono" size={17}>
+                  {mono}
+                </T>
+              ) : null}
+              <T level={1} face="strong" size={22}>
+                {title}
+              </T>
             </View>
             {aside}
           </View>
           {under ? <T tone="quiet">{under}</T> : null}
           {head}
         </View>
-        {columns && wide ? <View style={{ display: 'block', columnCount: 2, columnGap: 12, paddingHorizontal: 12 } as object}>{children}</View> : children}
+        {columns && wide ? (
+          <View style={{ display: 'block', columnCount: 2, columnGap: 12, paddingHorizontal: 12 } as object}>
+            {children}
+          </View>
+        ) : (
+          children
+        )}
       </ScrollView>
-      {bar ? <View style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line, backgroundColor: ground.paper, ...width }}>{bar}</View> : null}
+      {bar ? (
+        <View
+          style={{
+            padding: 12,
+            gap: 8,
+            borderTopWidth: 1,
+            borderColor: ground.line,
+            backgroundColor: ground.paper,
+            ...width,
+          }}
+        >
+          {bar}
+        </View>
+      ) : null}
     </View>
   )
 }
@@ -44,8 +89,22 @@ export function Sheet({ children, title, flush }: { children: ReactNode; title?:
   return (
     // Padding, since a margin is dropped at the head of a column.
     <View style={{ paddingTop: 12, ...(useWide() ? inColumn : whenSeen) }}>
-      <View style={{ backgroundColor: ground.sheet, borderTopWidth: 1, borderBottomWidth: 1, borderColor: ground.line, paddingVertical: flush ? 0 : 12, paddingHorizontal: flush ? 0 : 16, gap: 10 }}>
-        {title ? <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>{title}</T> : null}
+      <View
+        style={{
+          backgroundColor: ground.sheet,
+          borderTopWidth: 1,
+          borderBottomWidth: 1,
+          borderColor: ground.line,
+          paddingVertical: flush ? 0 : 12,
+          paddingHorizontal: flush ? 0 : 16,
+          gap: 10,
+        }}
+      >
+        {title ? (
+          <T level={2} face="strong" size={17} style={flush ? { paddingHorizontal: 16, paddingTop: 12 } : undefined}>
+            {title}
+          </T>
+        ) : null}
         {children}
       </View>
     </View>
@@ -55,14 +114,49 @@ export function Sheet({ children, title, flush }: { children: ReactNode; title?:
 /** Something to read before going on: a stripe in the colour of what it is, with the word first. */
 export function Notice({ tone, children }: { tone: 'madder' | 'ochre' | 'slate' | 'verdigris'; children: ReactNode }) {
   const ground = useGround()
-  return <View role={tone === 'madder' ? 'alert' : 'status'} style={{ borderLeftWidth: 4, borderColor: ground[tone], paddingLeft: 12, paddingVertical: 4, marginHorizontal: 16, marginVertical: 8 }}><T size={15}>{children}</T></View>
+  return (
+    <View
+      role={tone === 'madder' ? 'alert' : 'status'}
+      style={{
+        borderLeftWidth: 4,
+        borderColor: ground[tone],
+        paddingLeft: 12,
+        paddingVertical: 4,
+        marginHorizontal: 16,
+        marginVertical: 8,
+      }}
+    >
+      <T size={15}>{children}</T>
+    </View>
+  )
 }
 
 export function Line({ children, onPress, label }: { children: ReactNode; onPress?: () => void; label?: string }) {
   const ground = useGround()
   return (
-    <View {...(onPress ? { role: 'button', tabIndex: 0, 'aria-label': label, onClick: onPress, onKeyDown: (e: { key: string }) => { if (e.key === 'Enter') onPress() } } as object : {})}
-      style={{ paddingHorizontal: 16, paddingVertical: 10, minHeight: 48, borderBottomWidth: 1, borderColor: ground.line, justifyContent: 'center', backgroundColor: ground.sheet, ...(onPress ? { cursor: 'pointer' } : {}) }}>
+    <View
+      {...(onPress
+        ? ({
+            role: 'button',
+            tabIndex: 0,
+            'aria-label': label,
+            onClick: onPress,
+            onKeyDown: (e: { key: string }) => {
+              if (e.key === 'Enter') onPress()
+            },
+          } as object)
+        : {})}
+      style={{
+        paddingHorizontal: 16,
+        paddingVertical: 10,
+        minHeight: 48,
+        borderBottomWidth: 1,
+        borderColor: ground.line,
+        justifyContent: 'center',
+        backgroundColor: ground.sheet,
+        ...(onPress ? { cursor: 'pointer' } : {}),
+      }}
+    >
       {children}
     </View>
   )

@@ -16,16 +16,29 @@ export function UndoBar() {
   const [wrong, setWrong] = useState('')
   useEffect(() => {
     let here = true
-    get<Way>('/plan-edits').then((w) => { if (here) setWay(w) }).catch(() => undefined)
-    return () => { here = false }
+    get<Way>('/plan-edits')
+      .then((w) => {
+        if (here) setWay(w)
+      })
+      .catch(() => undefined)
+    return () => {
+      here = false
+    }
   }, [rev])
   if (!way.undo && !way.redo) return null
-  const go = (name: 'plan.undo' | 'plan.redo', edit: PlanEdit) => send(name, { rev: edit.rev }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
+  const go = (name: 'plan.undo' | 'plan.redo', edit: PlanEdit) =>
+    send(name, { rev: edit.rev })
+      .then(() => setWrong(''))
+      .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <View role="group" aria-label="Undo and redo" style={{ gap: 4 }}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {way.undo ? <Action kind="plain" label={`Undo: ${way.undo.says}`} onPress={() => way.undo && go('plan.undo', way.undo)} /> : null}
-      {way.redo ? <Action kind="plain" label="Redo what was taken back" onPress={() => way.redo && go('plan.redo', way.redo)} /> : null}
+      {way.undo ? (
+        <Action kind="plain" label={`Undo: ${way.undo.says}`} onPress={() => way.undo && go('plan.undo', way.undo)} />
+      ) : null}
+      {way.redo ? (
+        <Action kind="plain" label="Redo what was taken back" onPress={() => way.redo && go('plan.redo', way.redo)} />
+      ) : null}
     </View>
   )
 }

@@ -9,6 +9,12 @@ export function saveBytes(bytes: Blob, name: string): void {
 
 /** Papers are made by the server: a file that is not one is never saved. @throws ProblemError; AwayError says where papers come from */
 export async function saveFile(path: string): Promise<void> {
-  const { name, bytes } = await getFile(path).catch((error: unknown) => { throw error instanceof AwayError ? new AwayError('Files are made by the server, and it is out of reach. What stands on this screen is here without it.') : error })
+  const { name, bytes } = await getFile(path).catch((error: unknown) => {
+    throw error instanceof AwayError
+      ? new AwayError(
+          'Files are made by the server, and it is out of reach. What stands on this screen is here without it.',
+        )
+      : error
+  })
   saveBytes(bytes, name)
 }

@@ -1,4 +1,14 @@
-import { boardOf, layoutDoor, netOf, sheetOf, type Controller, type Door, type DoorLayout, type PartRole, type PlacedPart } from '@rauta/core'
+import {
+  boardOf,
+  layoutDoor,
+  netOf,
+  sheetOf,
+  type Controller,
+  type Door,
+  type DoorLayout,
+  type PartRole,
+  type PlacedPart,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
@@ -34,48 +44,182 @@ interface Props {
  * A door as a picture computed from its data: the wall in section, its parts, and each conductor down to its terminal. Inside the drawing
  * stand plain SVG elements: a component for each of some two hundred took most of the time to the paint.
  */
-export function DoorDrawing({ door, controller, from, to, layer = 'parts', chosen, onPart, notes, lit, ended, inHand, onConductor }: Props) {
+export function DoorDrawing({
+  door,
+  controller,
+  from,
+  to,
+  layer = 'parts',
+  chosen,
+  onPart,
+  notes,
+  lit,
+  ended,
+  inHand,
+  onConductor,
+}: Props) {
   const ground = useGround()
   const [width, setWidth] = useState(0)
   const facts = useFacts()
   const sheet = boardOf(sheetsFor(facts), controller)
-  const layout = width ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width, { fromRight: sheet.controller?.terminalOneAt === 'right' }) : null
+  const layout = width
+    ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width, {
+        fromRight: sheet.controller?.terminalOneAt === 'right',
+      })
+    : null
   // From the layout to the paint, for whoever measures it.
-  useEffect(() => { if (width) requestAnimationFrame(() => { setTimeout(() => { performance.measure('rauta.drawing', { start: 'rauta.layout', end: performance.now() }) }) }) }, [width])
+  useEffect(() => {
+    if (width)
+      requestAnimationFrame(() => {
+        setTimeout(() => {
+          performance.measure('rauta.drawing', { start: 'rauta.layout', end: performance.now() })
+        })
+      })
+  }, [width])
   const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${controller.ref}`
   return (
-    <View style={{ paddingHorizontal: 12 }} onLayout={(e) => { const wide = Math.floor(e.nativeEvent.layout.width) - 24; if (wide !== width) { performance.mark('rauta.layout'); setWidth(wide) } }}>
+    <View
+      style={{ paddingHorizontal: 12 }}
+      onLayout={(e) => {
+        const wide = Math.floor(e.nativeEvent.layout.width) - 24
+        if (wide !== width) {
+          performance.mark('rauta.layout')
+          setWidth(wide)
+        }
+      }}
+    >
       {layout ? (
-        <View {...(onConductor ? tapped((x, y) => { const id = nearest(layout, x, y); if (id) onConductor(id) }) : {})}>
-        <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`}>
-          <Wall layout={layout} from={from} to={to} ground={ground} />
-          {layout.links.map((l, i) => <path key={i} d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`} fill="none" stroke={ground.ink} strokeWidth={2} />)}
-          {strokesOf(layout, { ground, chosen: chosen ?? null, inHand: inHand ?? null, ended }).map(({ key, ...stroke }) => <path key={key} fill="none" {...stroke} />)}
-          {layout.spares.map((s) => <g key={`${s.part}.${s.lead.id}`}><line x1={s.at.x} y1={s.at.y} x2={s.at.x} y2={s.at.y + 12} stroke={wireColours[s.lead.colour] ?? ground.ink} strokeWidth={2.6} /><line x1={s.at.x - 4} y1={s.at.y + 13} x2={s.at.x + 4} y2={s.at.y + 13} stroke={ground.ink} strokeWidth={2.6} /></g>)}
-          {layout.parts.map((p) => <PartBox key={p.part.id} placed={p} ground={ground} on={chosen === p.part.id || (layer === 'live' && (lit?.has(p.part.id) ?? false))} note={layer === 'volts' ? notes?.[p.part.id] : undefined} />)}
-          <StripFoot layout={layout} ground={ground} />
-        </Svg>
+        <View
+          {...(onConductor
+            ? tapped((x, y) => {
+                const id = nearest(layout, x, y)
+                if (id) onConductor(id)
+              })
+            : {})}
+        >
+          <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`}>
+            <Wall layout={layout} from={from} to={to} ground={ground} />
+            {layout.links.map((l, i) => (
+              <path
+                key={i}
+                d={`M${l.from.x} ${l.from.y} v-10 H${l.to.x} v10`}
+                fill="none"
+                stroke={ground.ink}
+                strokeWidth={2}
+              />
+            ))}
+            {strokesOf(layout, { ground, chosen: chosen ?? null, inHand: inHand ?? null, ended }).map(
+              ({ key, ...stroke }) => (
+                <path key={key} fill="none" {...stroke} />
+              ),
+            )}
+            {layout.spares.map((s) => (
+              <g key={`${s.part}.${s.lead.id}`}>
+                <line
+                  x1={s.at.x}
+                  y1={s.at.y}
+                  x2={s.at.x}
+                  y2={s.at.y + 12}
+                  stroke={wireColours[s.lead.colour] ?? ground.ink}
+                  strokeWidth={2.6}
+                />
+                <line
+                  x1={s.at.x - 4}
+                  y1={s.at.y + 13}
+                  x2={s.at.x + 4}
+                  y2={s.at.y + 13}
+                  stroke={ground.ink}
+                  strokeWidth={2.6}
+                />
+              </g>
+            ))}
+            {layout.parts.map((p) => (
+              <PartBox
+                key={p.part.id}
+                placed={p}
+                ground={ground}
+                on={chosen === p.part.id || (layer === 'live' && (lit?.has(p.part.id) ?? false))}
+                note={layer === 'volts' ? notes?.[p.part.id] : undefined}
+              />
+            ))}
+            <StripFoot layout={layout} ground={ground} />
+          </Svg>
         </View>
       ) : null}
-      {layout && onPart ? layout.parts.map((p) => (
-        <View key={p.part.id} role="button" tabIndex={0} aria-label={`${p.part.id}, ${sheetOf(sheetsFor(facts), p.part.sheet).name}`}
-          {...({ onClick: () => onPart(p.part.id), onKeyDown: (e: { key: string }) => { if (e.key === 'Enter') onPart(p.part.id) } } as object)}
-          style={{ position: 'absolute', left: 12 + p.x - 3, top: p.y - 12, width: p.w + 6, height: 52, cursor: 'pointer' }} />
-      )) : null}
+      {layout && onPart
+        ? layout.parts.map((p) => (
+            <View
+              key={p.part.id}
+              role="button"
+              tabIndex={0}
+              aria-label={`${p.part.id}, ${sheetOf(sheetsFor(facts), p.part.sheet).name}`}
+              {...({
+                onClick: () => onPart(p.part.id),
+                onKeyDown: (e: { key: string }) => {
+                  if (e.key === 'Enter') onPart(p.part.id)
+                },
+              } as object)}
+              style={{
+                position: 'absolute',
+                left: 12 + p.x - 3,
+                top: p.y - 12,
+                width: p.w + 6,
+                height: 52,
+                cursor: 'pointer',
+              }}
+            />
+          ))
+        : null}
     </View>
   )
 }
 
-const partWord: Record<PartRole, string> = { entryReader: 'reader', exitReader: 'reader', lock: 'lock', lock2: 'lock', contact: 'contact', contact2: 'contact', boltContact: 'bolt', exit: 'exit', exitSensor: 'sensor', deskButton: 'desk', breakGlass: 'glass', opener: 'opener', tamper: 'tamper', spare: 'spare' }
+const partWord: Record<PartRole, string> = {
+  entryReader: 'reader',
+  exitReader: 'reader',
+  lock: 'lock',
+  lock2: 'lock',
+  contact: 'contact',
+  contact2: 'contact',
+  boltContact: 'bolt',
+  exit: 'exit',
+  exitSensor: 'sensor',
+  deskButton: 'desk',
+  breakGlass: 'glass',
+  opener: 'opener',
+  tamper: 'tamper',
+  spare: 'spare',
+}
 
-function PartBox({ placed, ground, on, note }: { placed: PlacedPart; ground: Ground; on: boolean; note?: string | undefined }) {
+function PartBox({
+  placed,
+  ground,
+  on,
+  note,
+}: {
+  placed: PlacedPart
+  ground: Ground
+  on: boolean
+  note?: string | undefined
+}) {
   const { part, x, y, w, h } = placed
   const edge = part.role === 'breakGlass' ? ground.madder : ground.ink
   return (
     <g>
-      <text x={x + w / 2} y={y - 5} fontSize={12} fontFamily={faces.text} fill={ground.quiet} textAnchor="middle">{note ?? partWord[part.role]}</text>
+      <text x={x + w / 2} y={y - 5} fontSize={12} fontFamily={faces.text} fill={ground.quiet} textAnchor="middle">
+        {note ?? partWord[part.role]}
+      </text>
       <rect x={x} y={y} width={w} height={h} fill={on ? ground.oxide : ground.sheet} stroke={edge} strokeWidth={2} />
-      <text x={x + w / 2} y={y + 20} fontSize={14} fontFamily={faces.strong} fill={on ? ground.onOxide : ground.ink} textAnchor="middle">{part.id}</text>
+      <text
+        x={x + w / 2}
+        y={y + 20}
+        fontSize={14}
+        fontFamily={faces.strong}
+        fill={on ? ground.onOxide : ground.ink}
+        textAnchor="middle"
+      >
+        {part.id}
+      </text>
     </g>
   )
 }
@@ -88,18 +232,52 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
   const count: Record<string, number> = {}
   return (
     <g>
-      <text x={0} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink}>{from}</text>
-      <text x={layout.width} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink} textAnchor="end">{to}</text>
-      {[[-84, -30], [30, 84]].map(([a, b]) => (
+      <text x={0} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink}>
+        {from}
+      </text>
+      <text x={layout.width} y={top + 12} fontSize={13} fontFamily={faces.mid} fill={ground.ink} textAnchor="end">
+        {to}
+      </text>
+      {[
+        [-84, -30],
+        [30, 84],
+      ].map(([a, b]) => (
         <g key={a}>
-          <rect x={middle + (a ?? 0)} y={top + 22} width={(b ?? 0) - (a ?? 0)} height={9} fill={ground.sheet} stroke={ground.ink} />
-          {[8, 20, 32, 44].map((d) => <line key={d} x1={middle + (a ?? 0) + d} y1={top + 31} x2={middle + (a ?? 0) + d + 7} y2={top + 22} stroke={ground.quiet} />)}
+          <rect
+            x={middle + (a ?? 0)}
+            y={top + 22}
+            width={(b ?? 0) - (a ?? 0)}
+            height={9}
+            fill={ground.sheet}
+            stroke={ground.ink}
+          />
+          {[8, 20, 32, 44].map((d) => (
+            <line
+              key={d}
+              x1={middle + (a ?? 0) + d}
+              y1={top + 31}
+              x2={middle + (a ?? 0) + d + 7}
+              y2={top + 22}
+              stroke={ground.quiet}
+            />
+          ))}
         </g>
       ))}
       <line x1={middle - 30} y1={top + 26.5} x2={middle + 30} y2={top + 26.5} stroke={ground.ink} strokeWidth={4} />
       {layout.parts.map(({ part, side }) => {
         const n = (count[side] = (count[side] ?? 0) + 1)
-        return <text key={part.id} x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)} y={top + 46} fontSize={12} fontFamily={faces.mono} fill={ground.quiet}>{part.id}</text>
+        return (
+          <text
+            key={part.id}
+            x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)}
+            y={top + 46}
+            fontSize={12}
+            fontFamily={faces.mono}
+            fill={ground.quiet}
+          >
+            {part.id}
+          </text>
+        )
       })}
     </g>
   )
@@ -108,25 +286,107 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
 function StripFoot({ layout, ground }: { layout: DoorLayout; ground: Ground }) {
   return (
     <g>
-      <path d={layout.terminals.filter((t) => !t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} />
-      {layout.terminals.some((t) => t.again) ? <path d={layout.terminals.filter((t) => t.again).map(cellOf).join('')} fill={ground.sheet} stroke={ground.ink} strokeWidth={1.3} strokeDasharray="3 3" /> : null}
-      <path d={layout.terminals.filter((t) => t.conductors).map((t) => screwOf(t)).join('')} fill={ground.ink} stroke={ground.ink} />
-      <path d={layout.terminals.filter((t) => !t.conductors).map((t) => screwOf(t)).join('')} fill="none" stroke={ground.ink} />
-      <path d={layout.terminals.filter((t) => t.conductors).map((t) => `M${t.x + t.w / 2 - 3} ${t.y + 13}l6 -4`).join('')} fill="none" stroke={ground.sheet} strokeWidth={1.6} />
-      {layout.terminals.map((t) => <text key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 32} fontSize={t.w < 10 * t.id.length ? 11 : 14} fontFamily={faces.mono} fill={ground.ink} textAnchor="middle">{t.id}</text>)}
-      {layout.terminals.map((t) => <text key={`${t.id} ${t.y}`} x={t.x + t.w / 2} y={t.y + 52} fontSize={t.w < 25 ? 10 : 12} fontFamily={faces.mid} fill={ground.quiet} textAnchor="middle">{t.label}</text>)}
+      <path
+        d={layout.terminals
+          .filter((t) => !t.again)
+          .map(cellOf)
+          .join('')}
+        fill={ground.sheet}
+        stroke={ground.ink}
+        strokeWidth={1.3}
+      />
+      {layout.terminals.some((t) => t.again) ? (
+        <path
+          d={layout.terminals
+            .filter((t) => t.again)
+            .map(cellOf)
+            .join('')}
+          fill={ground.sheet}
+          stroke={ground.ink}
+          strokeWidth={1.3}
+          strokeDasharray="3 3"
+        />
+      ) : null}
+      <path
+        d={layout.terminals
+          .filter((t) => t.conductors)
+          .map((t) => screwOf(t))
+          .join('')}
+        fill={ground.ink}
+        stroke={ground.ink}
+      />
+      <path
+        d={layout.terminals
+          .filter((t) => !t.conductors)
+          .map((t) => screwOf(t))
+          .join('')}
+        fill="none"
+        stroke={ground.ink}
+      />
+      <path
+        d={layout.terminals
+          .filter((t) => t.conductors)
+          .map((t) => `M${t.x + t.w / 2 - 3} ${t.y + 13}l6 -4`)
+          .join('')}
+        fill="none"
+        stroke={ground.sheet}
+        strokeWidth={1.6}
+      />
+      {layout.terminals.map((t) => (
+        <text
+          key={`${t.id} ${t.y}`}
+          x={t.x + t.w / 2}
+          y={t.y + 32}
+          fontSize={t.w < 10 * t.id.length ? 11 : 14}
+          fontFamily={faces.mono}
+          fill={ground.ink}
+          textAnchor="middle"
+        >
+          {t.id}
+        </text>
+      ))}
+      {layout.terminals.map((t) => (
+        <text
+          key={`${t.id} ${t.y}`}
+          x={t.x + t.w / 2}
+          y={t.y + 52}
+          fontSize={t.w < 25 ? 10 : 12}
+          fontFamily={faces.mid}
+          fill={ground.quiet}
+          textAnchor="middle"
+        >
+          {t.label}
+        </text>
+      ))}
     </g>
   )
 }
 
 type Terminal = DoorLayout['terminals'][number]
 const cellOf = (t: Terminal): string => `M${t.x + 0.5} ${t.y}h${t.w - 1}v38h${1 - t.w}z`
-const screwOf = (t: Terminal): string => { const r = t.w < 25 ? 5 : 6; return `M${t.x + t.w / 2 - r} ${t.y + 11}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0` }
+const screwOf = (t: Terminal): string => {
+  const r = t.w < 25 ? 5 : 6
+  return `M${t.x + t.w / 2 - r} ${t.y + 11}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0`
+}
 
-interface Stroke { key: string; d: string; stroke: string; strokeWidth: number; strokeDasharray?: string }
+interface Stroke {
+  key: string
+  d: string
+  stroke: string
+  strokeWidth: number
+  strokeDasharray?: string
+}
 
 /** Conductors as few strokes: all that look alike are one; what is in hand lies on top, and light leads have an edge. */
-function strokesOf(layout: DoorLayout, { ground, chosen, inHand, ended }: { ground: Ground; chosen: string | null; inHand: string | null; ended: ReadonlySet<string> | undefined }): Stroke[] {
+function strokesOf(
+  layout: DoorLayout,
+  {
+    ground,
+    chosen,
+    inHand,
+    ended,
+  }: { ground: Ground; chosen: string | null; inHand: string | null; ended: ReadonlySet<string> | undefined },
+): Stroke[] {
   const groups = new Map<string, Stroke & { rank: number }>()
   const add = (rank: number, stroke: string, strokeWidth: number, dashed: boolean, d: string) => {
     const key = `${rank} ${stroke} ${strokeWidth} ${dashed}`
@@ -136,9 +396,14 @@ function strokesOf(layout: DoorLayout, { ground, chosen, inHand, ended }: { grou
   }
   for (const { conductor, points } of layout.conductors) {
     const d = points.map((p, i) => `${i ? 'L' : 'M'}${p.x} ${p.y}`).join('')
-    const plain = inHand ? conductor.id !== inHand : chosen !== null && conductor.part !== chosen && conductor.cable !== chosen
+    const plain = inHand
+      ? conductor.id !== inHand
+      : chosen !== null && conductor.part !== chosen && conductor.cable !== chosen
     const dashed = !!ended && !ended.has(conductor.id)
-    if (plain) { add(0, ground.line, 2, dashed, d); continue }
+    if (plain) {
+      add(0, ground.line, 2, dashed, d)
+      continue
+    }
     add(1, ground.sheet, 6, false, d)
     if (edged(conductor.colour, ground.name === 'plant')) add(2, ground.quiet, 4.6, false, d)
     add(3, wireColours[conductor.colour] ?? ground.ink, inHand ? 4 : 2.6, dashed, d)
@@ -149,11 +414,15 @@ function strokesOf(layout: DoorLayout, { ground, chosen, inHand, ended }: { grou
 /** The conductor nearest to a place on the drawing, within a finger's reach; null where none is. */
 function nearest(layout: DoorLayout, x: number, y: number): string | null {
   let best: { id: string; far: number } | null = null
-  for (const { conductor, points } of layout.conductors) for (let i = 1; i < points.length; i++) {
-    const [a, b] = [points[i - 1], points[i]]
-    if (!a || !b) continue
-    const far = Math.hypot(x - Math.min(Math.max(x, Math.min(a.x, b.x)), Math.max(a.x, b.x)), y - Math.min(Math.max(y, Math.min(a.y, b.y)), Math.max(a.y, b.y)))
-    if (far < (best?.far ?? 14)) best = { id: conductor.id, far }
-  }
+  for (const { conductor, points } of layout.conductors)
+    for (let i = 1; i < points.length; i++) {
+      const [a, b] = [points[i - 1], points[i]]
+      if (!a || !b) continue
+      const far = Math.hypot(
+        x - Math.min(Math.max(x, Math.min(a.x, b.x)), Math.max(a.x, b.x)),
+        y - Math.min(Math.max(y, Math.min(a.y, b.y)), Math.max(a.y, b.y)),
+      )
+      if (far < (best?.far ?? 14)) best = { id: conductor.id, far }
+    }
   return best?.id ?? null
 }

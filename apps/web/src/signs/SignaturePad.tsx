@@ -15,9 +15,34 @@ export function SignaturePad({ label, onStroke }: { label: string; onStroke: (pa
     element.getContext('2d')?.scale(ratio, ratio)
     const pad = new SignaturePadLibrary(element, { penColor: ground.ink, minWidth: 1.2, maxWidth: 2.6 })
     const scale = 390 / element.offsetWidth
-    const told = () => onStroke(pad.toData().map((stroke) => stroke.points.map((p, i) => `${i ? 'L' : 'M'}${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`).join(' ')).join(' '))
+    const told = () =>
+      onStroke(
+        pad
+          .toData()
+          .map((stroke) =>
+            stroke.points
+              .map((p, i) => `${i ? 'L' : 'M'}${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`)
+              .join(' '),
+          )
+          .join(' '),
+      )
     pad.addEventListener('endStroke', told)
-    return () => { pad.off() }
+    return () => {
+      pad.off()
+    }
   }, [ground, onStroke])
-  return <canvas ref={canvas} role="img" aria-label={label} style={{ width: '100%', height: 150, background: ground.sheet, border: `1px solid ${ground.ink}`, touchAction: 'none' }} />
+  return (
+    <canvas
+      ref={canvas}
+      role="img"
+      aria-label={label}
+      style={{
+        width: '100%',
+        height: 150,
+        background: ground.sheet,
+        border: `1px solid ${ground.ink}`,
+        touchAction: 'none',
+      }}
+    />
+  )
 }

@@ -6,20 +6,62 @@ import { useFacts } from '../state/job'
 import { useGround } from '../theme'
 
 /** Live events as a narrow paper tape, newest first: time, door, what happened. */
-export function Tape({ controller, doors, since = 0, limit = 30 }: { controller?: string; doors?: readonly string[]; since?: number; limit?: number }) {
+export function Tape({
+  controller,
+  doors,
+  since = 0,
+  limit = 30,
+}: {
+  controller?: string
+  doors?: readonly string[]
+  since?: number
+  limit?: number
+}) {
   const facts = useFacts()
   const ground = useGround()
   const zone = jobOf(facts)?.zone ?? 'UTC'
-  const mine = (e: DeviceEvent) => (e.kind === 'gap' ? !controller || e.controller === controller : !doors || doors.includes(e.door))
-  const events = all(facts, 'event').filter((e) => e.received >= since && mine(e)).sort((a, b) => b.at - b.offsetMs - (a.at - a.offsetMs) || b.seq - a.seq).slice(0, limit)
+  const mine = (e: DeviceEvent) =>
+    e.kind === 'gap' ? !controller || e.controller === controller : !doors || doors.includes(e.door)
+  const events = all(facts, 'event')
+    .filter((e) => e.received >= since && mine(e))
+    .sort((a, b) => b.at - b.offsetMs - (a.at - a.offsetMs) || b.seq - a.seq)
+    .slice(0, limit)
   return (
     <View role="log" aria-label="Tape">
-      {events.length === 0 ? <T tone="quiet" style={{ paddingHorizontal: 16, paddingVertical: 12 }}>Nothing has been heard yet.</T> : null}
+      {events.length === 0 ? (
+        <T tone="quiet" style={{ paddingHorizontal: 16, paddingVertical: 12 }}>
+          Nothing has been heard yet.
+        </T>
+      ) : null}
       {events.map((e, i) => (
-        <View key={e.id} style={{ flexDirection: 'row', gap: 12, paddingVertical: 8, paddingHorizontal: 16, borderTopWidth: i ? 1 : 0, borderStyle: 'dashed', borderColor: ground.line, ...(e.kind === 'gap' ? { borderLeftWidth: 4, borderLeftColor: ground.ochre } : {}) }}>
-          <T face="mono" size={13} tone={i ? 'quiet' : 'ink'}>{clockTime(e.at - e.offsetMs, zone, true)}</T>
-          {doors?.length === 1 ? null : <T face="mono" size={13} style={{ width: 44 }}>{facts.door[e.door]?.ref ?? ''}</T>}
-          <T size={15} tone={e.kind === 'alarm' && e.state !== 'none' ? 'madder' : i ? 'quiet' : 'ink'} style={{ flex: 1 }}>{e.says}</T>
+        <View
+          key={e.id}
+          style={{
+            flexDirection: 'row',
+            gap: 12,
+            paddingVertical: 8,
+            paddingHorizontal: 16,
+            borderTopWidth: i ? 1 : 0,
+            borderStyle: 'dashed',
+            borderColor: ground.line,
+            ...(e.kind === 'gap' ? { borderLeftWidth: 4, borderLeftColor: ground.ochre } : {}),
+          }}
+        >
+          <T face="mono" size={13} tone={i ? 'quiet' : 'ink'}>
+            {clockTime(e.at - e.offsetMs, zone, true)}
+          </T>
+          {doors?.length === 1 ? null : (
+            <T face="mono" size={13} style={{ width: 44 }}>
+              {facts.door[e.door]?.ref ?? ''}
+            </T>
+          )}
+          <T
+            size={15}
+            tone={e.kind === 'alarm' && e.state !== 'none' ? 'madder' : i ? 'quiet' : 'ink'}
+            style={{ flex: 1 }}
+          >
+            {e.says}
+          </T>
         </View>
       ))}
     </View>

@@ -1,10 +1,32 @@
 import { applyChanges, emptyFacts, jobOf, type Facts } from '@rauta/core'
-import { batchMost, commands, sheetsFor, type BatchResult, type CommandAnswer, type CommandRequest, type Role } from '@rauta/contracts'
+import {
+  batchMost,
+  commands,
+  sheetsFor,
+  type BatchResult,
+  type CommandAnswer,
+  type CommandRequest,
+  type Role,
+} from '@rauta/contracts'
 import { v7 } from 'uuid'
 import { create } from 'zustand'
 import { AwayError, get, post, ProblemError } from './api'
 import { alone } from './alone'
-import { allWaiting, discardWaiting, factsFrom, keepWaiting, loadKept, requestOf, retryRefused, saveEntries, saveSnapshot, settleWaiting, type LogEntry, type SnapshotRecords, type Waiting } from './kept'
+import {
+  allWaiting,
+  discardWaiting,
+  factsFrom,
+  keepWaiting,
+  loadKept,
+  requestOf,
+  retryRefused,
+  saveEntries,
+  saveSnapshot,
+  settleWaiting,
+  type LogEntry,
+  type SnapshotRecords,
+  type Waiting,
+} from './kept'
 import { thisPhone } from './phone'
 import { sendPhotos } from './photos'
 import { keptMe, useSession } from './session'
@@ -41,7 +63,14 @@ function overlay(base: Facts, outbox: readonly Waiting[]): Facts {
   return outbox.reduce((facts, w) => {
     if (w.refused !== undefined || w.job !== job) return facts
     try {
-      const changes = commands[w.name]?.apply(facts, w.payload as never, { id: w.id, by: w.by, role: (me?.role ?? 'engineer') as Role, at: w.madeAt, sheets: sheetsFor(facts) }) ?? []
+      const changes =
+        commands[w.name]?.apply(facts, w.payload as never, {
+          id: w.id,
+          by: w.by,
+          role: (me?.role ?? 'engineer') as Role,
+          at: w.madeAt,
+          sheets: sheetsFor(facts),
+        }) ?? []
       return applyChanges(facts, changes, facts.rev)
     } catch {
       return facts
@@ -49,11 +78,15 @@ function overlay(base: Facts, outbox: readonly Waiting[]): Facts {
   }, base)
 }
 
-interface Snapshot { rev: number; records: SnapshotRecords }
+interface Snapshot {
+  rev: number
+  records: SnapshotRecords
+}
 
 /** Where somebody was here before, what this phone has of the job is read, or the facts are asked for, before anything is drawn. */
 const known = keptMe() !== null
-let early: Promise<Snapshot | null> | null = typeof document === 'undefined' || known ? null : get<Snapshot>('/facts').catch(() => null)
+let early: Promise<Snapshot | null> | null =
+  typeof document === 'undefined' || known ? null : get<Snapshot>('/facts').catch(() => null)
 const keptEarly = typeof document === 'undefined' || !known ? Promise.resolve(null) : loadKept().catch(() => null)
 
 export const useJob = create<JobState>((set, getState) => {
@@ -71,7 +104,9 @@ export const useJob = create<JobState>((set, getState) => {
     const facts = factsFrom(snapshot.records, snapshot.rev)
     setBase(facts)
     set({ connection: 'live' })
-    later(() => { void saveSnapshot(keyOf(facts), facts).catch(() => undefined) })
+    later(() => {
+      void saveSnapshot(keyOf(facts), facts).catch(() => undefined)
+    })
     if (wanted > snapshot.rev) await catchUp(wanted)
   }
 
@@ -86,13 +121,19 @@ export const useJob = create<JobState>((set, getState) => {
   async function follow(): Promise<void> {
     for (;;) {
       const { base } = getState()
-      const { rev, job, entries } = await get<{ rev: number; job: string; entries: LogEntry[] }>(`/changes?after=${base.rev}`)
+      const { rev, job, entries } = await get<{ rev: number; job: string; entries: LogEntry[] }>(
+        `/changes?after=${base.rev}`,
+      )
       // Another job, or an older state of this one put back: what is kept here is not true any more.
       if ((job !== undefined && job !== keyOf(base)) || rev < base.rev) return whole()
       set({ connection: 'live' })
       if (entries.length === 0) return
-      setBase(entries.reduce((facts, e) => (e.rev === facts.rev + 1 ? applyChanges(facts, e.changes, e.rev) : facts), base))
-      later(() => { void saveEntries(entries).catch(() => undefined) })
+      setBase(
+        entries.reduce((facts, e) => (e.rev === facts.rev + 1 ? applyChanges(facts, e.changes, e.rev) : facts), base),
+      )
+      later(() => {
+        void saveEntries(entries).catch(() => undefined)
+      })
       if (getState().base.rev >= Math.max(wanted, rev)) return
     }
   }
@@ -101,7 +142,9 @@ export const useJob = create<JobState>((set, getState) => {
   function catchUp(rev: number): Promise<void> {
     wanted = Math.max(wanted, rev)
     if (getState().ready && getState().base.rev >= wanted) return Promise.resolve()
-    fetching ??= (getState().ready ? follow() : Promise.resolve()).catch(onFailure).finally(() => { fetching = null })
+    fetching ??= (getState().ready ? follow() : Promise.resolve()).catch(onFailure).finally(() => {
+      fetching = null
+    })
     return fetching
   }
 
@@ -116,9 +159,15 @@ export const useJob = create<JobState>((set, getState) => {
     await sendPhotos()
     for (;;) {
       const me = useSession.getState().me?.name
-      const mine = (await allWaiting()).filter((w) => w.refused === undefined && w.by === me && w.job === keyOf(getState().base))
+      const mine = (await allWaiting()).filter(
+        (w) => w.refused === undefined && w.by === me && w.job === keyOf(getState().base),
+      )
       if (mine.length === 0) break
-      const { rev, results } = await post<{ rev: number; results: BatchResult[] }>('/commands/batch', { records: mine.slice(0, batchMost).map((w) => requestOf(w, Date.now())) }, batchMs)
+      const { rev, results } = await post<{ rev: number; results: BatchResult[] }>(
+        '/commands/batch',
+        { records: mine.slice(0, batchMost).map((w) => requestOf(w, Date.now())) },
+        batchMs,
+      )
       await settleWaiting(results)
       // What the server has is taken over before it is taken off the list: nothing flickers.
       await catchUp(rev)
@@ -128,7 +177,11 @@ export const useJob = create<JobState>((set, getState) => {
   }
 
   return {
-    base: emptyFacts(), facts: emptyFacts(), ready: false, connection: 'joining', outbox: [],
+    base: emptyFacts(),
+    facts: emptyFacts(),
+    ready: false,
+    connection: 'joining',
+    outbox: [],
     join() {
       void readOutbox()
       let closed = false
@@ -144,21 +197,37 @@ export const useJob = create<JobState>((set, getState) => {
         stream.onerror = () => {
           set({ connection: 'away' })
           // A stream that was refused outright does not come back by itself.
-          if (stream?.readyState === 2) { stream.close(); again = setTimeout(open, retryMs) }
+          if (stream?.readyState === 2) {
+            stream.close()
+            again = setTimeout(open, retryMs)
+          }
         }
       }
       begin().catch(onFailure).finally(open)
-      return () => { closed = true; clearTimeout(again); stream?.close() }
+      return () => {
+        closed = true
+        clearTimeout(again)
+        stream?.close()
+      }
     },
     async send(name, payload) {
       const request: CommandRequest = { id: v7(), name, payload, seen: getState().base.rev, phone: thisPhone() }
       const keep = async () => {
-        const kept = await keepWaiting({ ...request, by: useSession.getState().me?.name ?? '', job: keyOf(getState().base), madeAt: Date.now() })
+        const kept = await keepWaiting({
+          ...request,
+          by: useSession.getState().me?.name ?? '',
+          job: keyOf(getState().base),
+          madeAt: Date.now(),
+        })
         setOutbox([...getState().outbox, kept])
         return null
       }
       // What waits goes first: a later record may rest on an earlier one.
-      if (getState().outbox.some((w) => w.refused === undefined)) { await keep(); void getState().flush(); return null }
+      if (getState().outbox.some((w) => w.refused === undefined)) {
+        await keep()
+        void getState().flush()
+        return null
+      }
       try {
         const answer = await post<CommandAnswer>('/commands', request, commandMs)
         await catchUp(answer.rev)
@@ -173,14 +242,25 @@ export const useJob = create<JobState>((set, getState) => {
       }
     },
     flush: () => alone('rauta.flush', flushAlone).catch(onFailure),
-    async discard(id) { await discardWaiting(id); await readOutbox() },
-    async tryAgain() { await retryRefused(); await readOutbox(); await getState().flush() },
+    async discard(id) {
+      await discardWaiting(id)
+      await readOutbox()
+    },
+    async tryAgain() {
+      await retryRefused()
+      await readOutbox()
+      await getState().flush()
+    },
   }
 })
 
 /** When the screen has been drawn. */
-const later = (work: () => void) => { if (typeof requestIdleCallback === 'undefined') setTimeout(work, 50); else requestIdleCallback(work, { timeout: 2000 }) }
+const later = (work: () => void) => {
+  if (typeof requestIdleCallback === 'undefined') setTimeout(work, 50)
+  else requestIdleCallback(work, { timeout: 2000 })
+}
 
 export const useFacts = (): Facts => useJob((s) => s.facts)
 /** What waits on this phone about one door. */
-export const useWaitingAt = (door: string): Waiting[] => useJob((s) => s.outbox).filter((w) => (w.payload as { door?: string }).door === door)
+export const useWaitingAt = (door: string): Waiting[] =>
+  useJob((s) => s.outbox).filter((w) => (w.payload as { door?: string }).door === door)

@@ -22,21 +22,33 @@ export const useOffline = create<Offline>((set, get) => {
     const registration = await navigator.serviceWorker.register('/sw.js')
     const offer = () => {
       const { waiting } = registration
-      if (waiting && navigator.serviceWorker.controller) set({ newer: () => { taken = true; waiting.postMessage({ type: 'SKIP_WAITING' }) } })
+      if (waiting && navigator.serviceWorker.controller)
+        set({
+          newer: () => {
+            taken = true
+            waiting.postMessage({ type: 'SKIP_WAITING' })
+          },
+        })
     }
     offer()
     registration.addEventListener('updatefound', () => registration.installing?.addEventListener('statechange', offer))
   }
   return {
     secure: typeof isSecureContext === 'undefined' ? false : isSecureContext,
-    installed: false, lasting: null, newer: null,
+    installed: false,
+    lasting: null,
+    newer: null,
     begin() {
       if (!get().secure || !('serviceWorker' in navigator) || process.env.NODE_ENV !== 'production') return
       void navigator.storage?.persist?.().then((lasting) => set({ lasting }))
-      navigator.serviceWorker.addEventListener('controllerchange', () => { if (taken) location.reload() })
+      navigator.serviceWorker.addEventListener('controllerchange', () => {
+        if (taken) location.reload()
+      })
       void navigator.serviceWorker.ready.then(() => set({ installed: true }))
       // It would take the time of the first screen.
-      setTimeout(() => { putOnPhone().catch(() => undefined) }, firstScreenMs)
+      setTimeout(() => {
+        putOnPhone().catch(() => undefined)
+      }, firstScreenMs)
     },
   }
 })

@@ -5,13 +5,23 @@ import { keepPhoto, keptPhoto, photoSent, photosToSend } from './kept'
 const longestSide = 1600
 const quality = 0.8
 
-export interface Taken { id: string; width: number; height: number; sha256: string }
+export interface Taken {
+  id: string
+  width: number
+  height: number
+  sha256: string
+}
 
 /** Scales a picture down, keeps it on this phone, and sends it where there is a server. @throws Error in words for what is no picture */
 export async function takePhoto(id: string, door: string, file: Blob): Promise<Taken> {
-  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => { throw new Error('This file is no picture. Take a photo, or choose a JPEG or PNG file.') })
+  const bitmap = await createImageBitmap(file, { imageOrientation: 'from-image' }).catch(() => {
+    throw new Error('This file is no picture. Take a photo, or choose a JPEG or PNG file.')
+  })
   const scale = Math.min(1, longestSide / Math.max(bitmap.width, bitmap.height))
-  const canvas = Object.assign(document.createElement('canvas'), { width: Math.max(1, Math.round(bitmap.width * scale)), height: Math.max(1, Math.round(bitmap.height * scale)) })
+  const canvas = Object.assign(document.createElement('canvas'), {
+    width: Math.max(1, Math.round(bitmap.width * scale)),
+    height: Math.max(1, Math.round(bitmap.height * scale)),
+  })
   canvas.getContext('2d')?.drawImage(bitmap, 0, 0, canvas.width, canvas.height)
   bitmap.close()
   const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, 'image/jpeg', quality))

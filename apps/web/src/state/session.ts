@@ -2,7 +2,13 @@ import { create } from 'zustand'
 import { AwayError, get, post } from './api'
 import { forgetKept } from './kept/facts'
 
-export interface Me { state: 'new' | 'out' | 'in'; name?: string; role?: 'lead' | 'engineer' | 'witness' | 'viewer'; rigPage?: string; /** The first account needs the code from the terminal. */ asksCode?: boolean }
+export interface Me {
+  state: 'new' | 'out' | 'in'
+  name?: string
+  role?: 'lead' | 'engineer' | 'witness' | 'viewer'
+  rigPage?: string
+  /** The first account needs the code from the terminal. */ asksCode?: boolean
+}
 
 interface Session {
   me: Me | null
@@ -33,7 +39,9 @@ function keepMe(me: Me | null): void {
   try {
     if (me?.state === 'in') localStorage.setItem(keptKey, JSON.stringify(me))
     else localStorage.removeItem(keptKey)
-  } catch { /* a private window: then the server is asked each time */ }
+  } catch {
+    /* a private window: then the server is asked each time */
+  }
 }
 
 export const useSession = create<Session>((set, read) => ({
@@ -48,7 +56,10 @@ export const useSession = create<Session>((set, read) => ({
     if (kept && read().me === null) set({ me: kept })
     try {
       const me = (await asked) ?? (await get<Me>('/me', 6000))
-      if (me.state === 'out' && kept) { set({ expired: true }); return }
+      if (me.state === 'out' && kept) {
+        set({ expired: true })
+        return
+      }
       set({ me, expired: false, unknown: false })
       keepMe(me)
     } catch (error) {
@@ -67,7 +78,9 @@ export const useSession = create<Session>((set, read) => ({
     await forgetKept()
     set({ me: { state: 'out' } })
   },
-  expire() { set({ expired: true }) },
+  expire() {
+    set({ expired: true })
+  },
 }))
 
 export const canFit = (me: Me | null): boolean => me?.role === 'lead' || me?.role === 'engineer'

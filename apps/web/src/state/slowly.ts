@@ -23,7 +23,10 @@ export function useMarksKnown(facts: Facts, doors: readonly Door[], begin: boole
       while (from < doors.length) {
         const door = doors[from++]
         if (door) marksFor(facts, door)
-        if (performance.now() > end) { timer = setTimeout(turn, 0); return }
+        if (performance.now() > end) {
+          timer = setTimeout(turn, 0)
+          return
+        }
       }
       setDone(facts)
     }

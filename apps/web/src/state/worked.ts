@@ -1,4 +1,16 @@
-import { all, difference, Keeper, wantedConfig, type Controller, type Difference, type Door, type DoorMarks, type Facts, type SupplyReport, type WorkedConfigs } from '@rauta/core'
+import {
+  all,
+  difference,
+  Keeper,
+  wantedConfig,
+  type Controller,
+  type Difference,
+  type Door,
+  type DoorMarks,
+  type Facts,
+  type SupplyReport,
+  type WorkedConfigs,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 
 const keeper = new Keeper()
@@ -14,16 +26,22 @@ export const marksFor = (facts: Facts, door: Door): DoorMarks => kept(facts).mar
 export const marksKnown = (facts: Facts, door: Door): boolean => kept(facts).knows(door.id)
 export const reportFor = (facts: Facts, controller: Controller): SupplyReport => kept(facts).reportOf(controller)
 
-export const doorsInOrder = (facts: Facts): Door[] => all(facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref))
-export const controllersInOrder = (facts: Facts): Controller[] => all(facts, 'controller').sort((a, b) => a.ref.localeCompare(b.ref))
+export const doorsInOrder = (facts: Facts): Door[] =>
+  all(facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref))
+export const controllersInOrder = (facts: Facts): Controller[] =>
+  all(facts, 'controller').sort((a, b) => a.ref.localeCompare(b.ref))
 
 /** Controllers that are in service and do not hold what the job wants, with what differs. */
 export function unsent(facts: Facts): { controller: Controller; differences: Difference[] }[] {
   const { configs } = kept(facts)
-  return controllersInOrder(facts).filter((c) => facts.reach[c.id]?.owned).map((controller) => {
-    const { held, wanted } = configs(controller.id)
-    return { controller, differences: difference(held, wanted) }
-  }).filter((u) => u.differences.length > 0)
+  return controllersInOrder(facts)
+    .filter((c) => facts.reach[c.id]?.owned)
+    .map((controller) => {
+      const { held, wanted } = configs(controller.id)
+      return { controller, differences: difference(held, wanted) }
+    })
+    .filter((u) => u.differences.length > 0)
 }
 
-export const roundingsOf = (facts: Facts, controller: Controller) => wantedConfig(facts, controller, sheetsFor(facts)).roundings
+export const roundingsOf = (facts: Facts, controller: Controller) =>
+  wantedConfig(facts, controller, sheetsFor(facts)).roundings

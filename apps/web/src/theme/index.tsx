@@ -17,18 +17,46 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
   const device = useColorScheme()
   const chosen = useSettings((s) => s.ground)
   const ground = (chosen === 'device' ? device === 'dark' : chosen === 'plant') ? plant : daylight
-  const controls = useMemo(() => createTheme({
-    mode: ground.name === 'plant' ? 'dark' : 'light',
-    lightColors: { primary: ground.oxide, background: ground.paper, black: ground.ink, white: ground.sheet },
-    darkColors: { primary: ground.oxide, background: ground.paper, black: ground.ink, white: ground.sheet },
-    components: {
-      Button: { titleStyle: { fontFamily: faces.strong, fontWeight: 'normal', fontSize: 17 }, buttonStyle: { borderRadius: 3, minHeight: 48, paddingHorizontal: 16 } },
-      Input: {
-        containerStyle: { paddingHorizontal: 0 }, inputContainerStyle: { borderWidth: 1, borderBottomWidth: 1, borderColor: ground.quiet, borderRadius: 3, backgroundColor: ground.sheet, minHeight: 48, paddingHorizontal: 12 },
-        inputStyle: { fontFamily: faces.text, fontSize: 17, color: ground.ink, minHeight: 46, minWidth: 0 }, labelStyle: { fontFamily: faces.mid, fontWeight: 'normal', fontSize: 15, color: ground.ink, marginBottom: 4 },
-        errorStyle: { fontFamily: faces.text, fontSize: 15, color: ground.madder, marginHorizontal: 0 }, placeholderTextColor: ground.quiet,
-      },
-    },
-  }), [ground])
-  return <GroundContext.Provider value={ground}><Controls theme={controls}>{children}</Controls></GroundContext.Provider>
+  const controls = useMemo(
+    () =>
+      createTheme({
+        mode: ground.name === 'plant' ? 'dark' : 'light',
+        lightColors: { primary: ground.oxide, background: ground.paper, black: ground.ink, white: ground.sheet },
+        darkColors: { primary: ground.oxide, background: ground.paper, black: ground.ink, white: ground.sheet },
+        components: {
+          Button: {
+            titleStyle: { fontFamily: faces.strong, fontWeight: 'normal', fontSize: 17 },
+            buttonStyle: { borderRadius: 3, minHeight: 48, paddingHorizontal: 16 },
+          },
+          Input: {
+            containerStyle: { paddingHorizontal: 0 },
+            inputContainerStyle: {
+              borderWidth: 1,
+              borderBottomWidth: 1,
+              borderColor: ground.quiet,
+              borderRadius: 3,
+              backgroundColor: ground.sheet,
+              minHeight: 48,
+              paddingHorizontal: 12,
+            },
+            inputStyle: { fontFamily: faces.text, fontSize: 17, color: ground.ink, minHeight: 46, minWidth: 0 },
+            labelStyle: {
+              fontFamily: faces.mid,
+              fontWeight: 'normal',
+              fontSize: 15,
+              color: ground.ink,
+              marginBottom: 4,
+            },
+            errorStyle: { fontFamily: faces.text, fontSize: 15, color: ground.madder, marginHorizontal: 0 },
+            placeholderTextColor: ground.quiet,
+          },
+        },
+      }),
+    [ground],
+  )
+  return (
+    <GroundContext.Provider value={ground}>
+      <Controls theme={controls}>{children}</Controls>
+    </GroundContext.Provider>
+  )
 }

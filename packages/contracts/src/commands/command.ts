@@ -17,7 +17,10 @@ export interface CommandContext {
 
 /** A command that may not be applied: what is wrong, in which field, and how to mend it. */
 export class Refusal extends Error {
-  constructor(readonly says: string, readonly field?: string) {
+  constructor(
+    readonly says: string,
+    readonly field?: string,
+  ) {
     super(says)
   }
 }
@@ -59,7 +62,12 @@ export function defineCommand<P>(command: Command<P>): Command<P> {
 
 /** A schema for an object with these properties, all required unless named in `optional`. */
 export function object<const T extends Record<string, object>>(properties: T, optional: readonly (keyof T)[] = []) {
-  return { type: 'object', additionalProperties: false, properties, required: Object.keys(properties).filter((k) => !optional.includes(k)) } as const
+  return {
+    type: 'object',
+    additionalProperties: false,
+    properties,
+    required: Object.keys(properties).filter((k) => !optional.includes(k)),
+  } as const
 }
 
 export const text = { type: 'string', maxLength: 200 } as const

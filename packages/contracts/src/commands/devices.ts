@@ -1,16 +1,52 @@
-import { addressFault, all, feedFault, claimSteps, isKind, jobOf, put, sheetOf, type Change, type Claim, type Controller, type Facts, type Sheets } from '@rauta/core'
+import {
+  addressFault,
+  all,
+  feedFault,
+  claimSteps,
+  isKind,
+  jobOf,
+  put,
+  sheetOf,
+  type Change,
+  type Claim,
+  type Controller,
+  type Facts,
+  type Sheets,
+} from '@rauta/core'
 import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 export function takenAddresses(facts: Facts, except: string): Map<string, string> {
-  return new Map([...all(facts, 'controller'), ...all(facts, 'unit')].filter((c) => c.id !== except && c.address).map((c) => [c.address, c.ref]))
+  return new Map(
+    [...all(facts, 'controller'), ...all(facts, 'unit')]
+      .filter((c) => c.id !== except && c.address)
+      .map((c) => [c.address, c.ref]),
+  )
 }
 
-export const controllerSchema = object({
-  id, ref: { type: 'string', pattern: '^[A-Za-z0-9-]{1,8}$' }, sheet: id, cabinet: name, supply: id, address: text, serial: text, mac: text,
-  expanders: { type: 'array', maxItems: 16, items: object({ id: { type: 'string', pattern: '^E[0-9]{1,2}$' }, sheet: id }) },
-  fedFrom: object({ controller: id, lengthM: { type: 'number', exclusiveMinimum: 0, maximum: 500 }, type: cableType }),
-}, ['expanders', 'fedFrom'])
+export const controllerSchema = object(
+  {
+    id,
+    ref: { type: 'string', pattern: '^[A-Za-z0-9-]{1,8}$' },
+    sheet: id,
+    cabinet: name,
+    supply: id,
+    address: text,
+    serial: text,
+    mac: text,
+    expanders: {
+      type: 'array',
+      maxItems: 16,
+      items: object({ id: { type: 'string', pattern: '^E[0-9]{1,2}$' }, sheet: id }),
+    },
+    fedFrom: object({
+      controller: id,
+      lengthM: { type: 'number', exclusiveMinimum: 0, maximum: 500 },
+      type: cableType,
+    }),
+  },
+  ['expanders', 'fedFrom'],
+)
 
 /** A planned controller, checked against its sheet and the site's addresses. An empty address is one that is still to come. */
 export function putController(facts: Facts, p: Controller, sheets: Sheets): Change {
@@ -24,7 +60,11 @@ export function putController(facts: Facts, p: Controller, sheets: Sheets): Chan
   if (fault) throw new Refusal(fault, 'address')
   const expanders = p.expanders ?? []
   const most = sheets[p.sheet]?.carries?.find((c) => c.kind === 'expander')?.most ?? 0
-  if (expanders.length > most) throw new Refusal(`${sheets[p.sheet]?.name} carries ${most} expanders; ${expanders.length} are planned.`, 'expanders')
+  if (expanders.length > most)
+    throw new Refusal(
+      `${sheets[p.sheet]?.name} carries ${most} expanders; ${expanders.length} are planned.`,
+      'expanders',
+    )
   const odd = expanders.find((e) => !sheets[e.sheet] || !isKind(sheetOf(sheets, e.sheet), 'expander'))
   if (odd) throw new Refusal(`${odd.id} is not an expander. Choose one from the device sheets.`, 'expanders')
   return put(facts, 'controller', p)
@@ -34,51 +74,80 @@ function checkFeed(facts: Facts, p: Controller, sheets: Sheets): void {
   checkCores(p.fedFrom?.type, 'fedFrom')
   const fault = feedFault(p, { ...facts.controller, [p.id]: p })
   if (fault) throw new Refusal(fault, 'fedFrom')
-  if (sheets[p.sheet]?.feeds) throw new Refusal(`${sheets[p.sheet]?.name} takes its power from the network: no supply feeds it.`, 'fedFrom')
+  if (sheets[p.sheet]?.feeds)
+    throw new Refusal(`${sheets[p.sheet]?.name} takes its power from the network: no supply feeds it.`, 'fedFrom')
   const from = facts.controller[p.fedFrom?.controller ?? '']
-  if (from && sheets[from.sheet]?.feeds) throw new Refusal(`${from.ref} takes its power from the network and feeds nothing but its own door.`, 'fedFrom')
+  if (from && sheets[from.sheet]?.feeds)
+    throw new Refusal(`${from.ref} takes its power from the network and feeds nothing but its own door.`, 'fedFrom')
 }
 
 export const controllerPut = defineCommand<Controller>({
-  name: 'controller.put', roles: everyFitter, schema: controllerSchema,
+  name: 'controller.put',
+  roles: everyFitter,
+  schema: controllerSchema,
   apply: (facts, p, { sheets }) => [putController(facts, p, sheets)],
   words: (_f, p) => `Planned ${p.ref}${p.address ? ` at ${p.address}` : ''}`,
 })
 
 export const foundMatch = defineCommand<{ found: string; controller: string | null }>({
-  name: 'found.match', roles: everyFitter, schema: object({ found: id, controller: { anyOf: [id, { type: 'null' }] } }),
+  name: 'found.match',
+  roles: everyFitter,
+  schema: object({ found: id, controller: { anyOf: [id, { type: 'null' }] } }),
   apply(facts, p, { sheets }) {
     const found = existing(facts.found[p.found], 'found device', p.found)
     if (p.controller === null) return [put(facts, 'found', { ...found, controller: null })]
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
     const other = all(facts, 'found').find((f) => f.controller === p.controller && f.id !== p.found)
-    if (found.model && found.model !== controller.sheet) throw new Refusal(`The device says it is a ${sheets[found.model]?.name ?? found.model}; ${controller.ref} is planned as ${sheetOf(sheets, controller.sheet).name}.`)
+    if (found.model && found.model !== controller.sheet)
+      throw new Refusal(
+        `The device says it is a ${sheets[found.model]?.name ?? found.model}; ${controller.ref} is planned as ${sheetOf(sheets, controller.sheet).name}.`,
+      )
     return [
       ...(other ? [put(facts, 'found', { ...other, controller: null })] : []),
       put(facts, 'found', { ...found, controller: controller.id }),
       put(facts, 'controller', { ...controller, serial: found.serial, mac: found.mac }),
     ]
   },
-  words: (f, p) => (p.controller ? `Matched ${f.found[p.found]?.serial ?? ''} to ${f.controller[p.controller]?.ref ?? ''}` : `Took ${f.found[p.found]?.serial ?? ''} off the plan`),
+  words: (f, p) =>
+    p.controller
+      ? `Matched ${f.found[p.found]?.serial ?? ''} to ${f.controller[p.controller]?.ref ?? ''}`
+      : `Took ${f.found[p.found]?.serial ?? ''} off the plan`,
 })
 
 export const claimStart = defineCommand<{ controller: string }>({
-  name: 'claim.start', roles: everyFitter, schema: object({ controller: id }),
+  name: 'claim.start',
+  roles: everyFitter,
+  schema: object({ controller: id }),
   apply(facts, p, { by, at }) {
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
     const found = all(facts, 'found').find((f) => f.controller === controller.id)
     if (!found) throw new Refusal(`${controller.ref} is matched to no found device yet. Search, then match it.`)
     const before = facts.claim[controller.id]
     const claim: Claim = before
-      ? { ...before, found: found.id, steps: before.steps.map((s) => (s.state === 'failed' || s.state === 'running' ? { ...s, state: 'todo', says: '' } : s)) }
-      : { id: controller.id, found: found.id, steps: claimSteps.map((step) => ({ name: step, state: 'todo', says: '', at })), eraseAgreed: null, resetStep: -1, startedBy: by }
+      ? {
+          ...before,
+          found: found.id,
+          steps: before.steps.map((s) =>
+            s.state === 'failed' || s.state === 'running' ? { ...s, state: 'todo', says: '' } : s,
+          ),
+        }
+      : {
+          id: controller.id,
+          found: found.id,
+          steps: claimSteps.map((step) => ({ name: step, state: 'todo', says: '', at })),
+          eraseAgreed: null,
+          resetStep: -1,
+          startedBy: by,
+        }
     return [put(facts, 'claim', claim)]
   },
   words: (f, p) => `Began taking ${f.controller[p.controller]?.ref ?? ''} into service`,
 })
 
 export const claimAgree = defineCommand<{ controller: string }>({
-  name: 'claim.agreeErase', roles: everyFitter, schema: object({ controller: id }),
+  name: 'claim.agreeErase',
+  roles: everyFitter,
+  schema: object({ controller: id }),
   apply(facts, p, { by, at }) {
     const claim = existing(facts.claim[p.controller], 'taking of', p.controller)
     const holds = facts.found[claim.found]?.holds
@@ -89,7 +158,9 @@ export const claimAgree = defineCommand<{ controller: string }>({
 })
 
 export const claimResetStep = defineCommand<{ controller: string; step: number }>({
-  name: 'claim.resetStep', roles: everyFitter, schema: object({ controller: id, step: { type: 'integer', minimum: 0, maximum: 20 } }),
+  name: 'claim.resetStep',
+  roles: everyFitter,
+  schema: object({ controller: id, step: { type: 'integer', minimum: 0, maximum: 20 } }),
   apply(facts, p) {
     const claim = existing(facts.claim[p.controller], 'taking of', p.controller)
     return [put(facts, 'claim', { ...claim, resetStep: p.step })]
@@ -98,7 +169,9 @@ export const claimResetStep = defineCommand<{ controller: string; step: number }
 })
 
 export const firmwareAccept = defineCommand<{ controller: string }>({
-  name: 'firmware.accept', roles: everyFitter, schema: object({ controller: id }),
+  name: 'firmware.accept',
+  roles: everyFitter,
+  schema: object({ controller: id }),
   apply(facts, p, { by, at }) {
     const reach = facts.reach[p.controller]
     const claim = facts.claim[p.controller]
@@ -106,27 +179,56 @@ export const firmwareAccept = defineCommand<{ controller: string }>({
     if (!reach) throw new Refusal('Its firmware has not been read yet.')
     return [put(facts, 'reach', { ...reach, firmwareAccepted: { by, at, on: reach.firmware } })]
   },
-  words: (f, p) => `Accepted firmware ${f.reach[p.controller]?.firmware ?? ''} of ${f.controller[p.controller]?.ref ?? ''}`,
+  words: (f, p) =>
+    `Accepted firmware ${f.reach[p.controller]?.firmware ?? ''} of ${f.controller[p.controller]?.ref ?? ''}`,
 })
 
 export const loadStart = defineCommand<{ id: string; controller: string }>({
-  name: 'load.start', roles: everyFitter, schema: object({ id, controller: id }),
+  name: 'load.start',
+  roles: everyFitter,
+  schema: object({ id, controller: id }),
   apply(facts, p, { by, at }) {
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
-    if (!facts.reach[controller.id]?.owned) throw new Refusal(`${controller.ref} is not in service yet. Take it into service under Reach first.`)
-    const open = all(facts, 'load').find((l) => l.controller === controller.id && (l.state === 'queued' || l.state === 'running' || l.state === 'waits'))
+    if (!facts.reach[controller.id]?.owned)
+      throw new Refusal(`${controller.ref} is not in service yet. Take it into service under Reach first.`)
+    const open = all(facts, 'load').find(
+      (l) => l.controller === controller.id && (l.state === 'queued' || l.state === 'running' || l.state === 'waits'),
+    )
     if (open) throw new Refusal(`${controller.ref} is being loaded already.`)
-    return [put(facts, 'load', { id: p.id, controller: controller.id, state: 'queued', total: 0, done: 0, says: 'Waits for its turn.', by, startedAt: at, endedAt: 0, digest: '' })]
+    return [
+      put(facts, 'load', {
+        id: p.id,
+        controller: controller.id,
+        state: 'queued',
+        total: 0,
+        done: 0,
+        says: 'Waits for its turn.',
+        by,
+        startedAt: at,
+        endedAt: 0,
+        digest: '',
+      }),
+    ]
   },
   words: (f, p) => `Loads ${f.controller[p.controller]?.ref ?? ''}`,
 })
 
 export const loadStop = defineCommand<{ id: string }>({
-  name: 'load.stop', roles: everyFitter, schema: object({ id }),
+  name: 'load.stop',
+  roles: everyFitter,
+  schema: object({ id }),
   apply(facts, p, { at }) {
     const load = existing(facts.load[p.id], 'load', p.id)
-    if (load.state !== 'queued' && load.state !== 'running' && load.state !== 'waits') throw new Refusal('This load has ended already.')
-    return [put(facts, 'load', { ...load, state: 'stopped', says: `Stopped after ${load.done} of ${load.total}. What was sent stays; load again to finish.`, endedAt: at })]
+    if (load.state !== 'queued' && load.state !== 'running' && load.state !== 'waits')
+      throw new Refusal('This load has ended already.')
+    return [
+      put(facts, 'load', {
+        ...load,
+        state: 'stopped',
+        says: `Stopped after ${load.done} of ${load.total}. What was sent stays; load again to finish.`,
+        endedAt: at,
+      }),
+    ]
   },
   words: (f, p) => `Stopped the load of ${f.controller[f.load[p.id]?.controller ?? '']?.ref ?? ''}`,
 })

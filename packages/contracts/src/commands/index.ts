@@ -10,11 +10,14 @@ import * as site from './site'
 import * as undo from './undo'
 import * as wire from './wire'
 
-const isCommand = (value: unknown): value is Command => typeof value === 'object' && value !== null && 'apply' in value && 'schema' in value
+const isCommand = (value: unknown): value is Command =>
+  typeof value === 'object' && value !== null && 'apply' in value && 'schema' in value
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, doorlist, devices, site, sheets, undo, wire, people, proving].flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand)).map((command) => [command.name, command]),
+  [job, doors, doorlist, devices, site, sheets, undo, wire, people, proving]
+    .flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand))
+    .map((command) => [command.name, command]),
 )
 
 export * from './command'

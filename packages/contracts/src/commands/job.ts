@@ -1,7 +1,16 @@
 import { all, drop, ipv4, jobOf, put, reservedRanges, type Area, type Job, type SiteNetwork } from '@rauta/core'
 import { defineCommand, existing, flag, id, name, object, Refusal, text } from './command'
 
-const network = object({ address: text, prefix: { type: 'integer', minimum: 8, maximum: 30 }, gateway: text, timeServer: text, reserved: text }, ['reserved'])
+const network = object(
+  {
+    address: text,
+    prefix: { type: 'integer', minimum: 8, maximum: 30 },
+    gateway: text,
+    timeServer: text,
+    reserved: text,
+  },
+  ['reserved'],
+)
 
 export function zoneFault(zone: string): string | null {
   try {
@@ -16,11 +25,20 @@ function checkNetwork(n: SiteNetwork): void {
   if (ipv4(n.address) === null) throw new Refusal(`${n.address} is not an IPv4 network address.`, 'network.address')
   const odd = reservedRanges(n.reserved ?? '').faults[0]
   if (odd) throw new Refusal(odd, 'network.reserved')
-  if (ipv4(n.gateway) === null) throw new Refusal(`${n.gateway} is not an IPv4 address for the gateway.`, 'network.gateway')
+  if (ipv4(n.gateway) === null)
+    throw new Refusal(`${n.gateway} is not an IPv4 address for the gateway.`, 'network.gateway')
 }
 
-export const jobCreate = defineCommand<{ name: string; client: string; site: string; zone: string; network: SiteNetwork; publicKey: string }>({
-  name: 'job.create', roles: ['lead'],
+export const jobCreate = defineCommand<{
+  name: string
+  client: string
+  site: string
+  zone: string
+  network: SiteNetwork
+  publicKey: string
+}>({
+  name: 'job.create',
+  roles: ['lead'],
   schema: object({ name, client: text, site: text, zone: name, network, publicKey: text }),
   apply(facts, p) {
     if (jobOf(facts)) throw new Refusal('This job exists already.')
@@ -34,9 +52,24 @@ export const jobCreate = defineCommand<{ name: string; client: string; site: str
 })
 
 const seconds = { type: 'number', minimum: 1, maximum: 86400 } as const
-export const jobEdit = defineCommand<{ fields: Partial<Pick<Job, 'name' | 'client' | 'site' | 'zone' | 'network' | 'limits'>> }>({
-  name: 'job.edit', roles: ['lead'],
-  schema: object({ fields: object({ name, client: text, site: text, zone: name, network, limits: object({ watchS: seconds, receiptS: seconds, reachS: seconds, clockS: seconds }) }, ['name', 'client', 'site', 'zone', 'network', 'limits']) }),
+export const jobEdit = defineCommand<{
+  fields: Partial<Pick<Job, 'name' | 'client' | 'site' | 'zone' | 'network' | 'limits'>>
+}>({
+  name: 'job.edit',
+  roles: ['lead'],
+  schema: object({
+    fields: object(
+      {
+        name,
+        client: text,
+        site: text,
+        zone: name,
+        network,
+        limits: object({ watchS: seconds, receiptS: seconds, reachS: seconds, clockS: seconds }),
+      },
+      ['name', 'client', 'site', 'zone', 'network', 'limits'],
+    ),
+  }),
   apply(facts, p) {
     const job = existing(jobOf(facts), 'job', '')
     const fault = p.fields.zone !== undefined ? zoneFault(p.fields.zone) : null
@@ -46,14 +79,19 @@ export const jobEdit = defineCommand<{ fields: Partial<Pick<Job, 'name' | 'clien
   },
   words: (_f, p) => `Changed ${Object.keys(p.fields).join(', ')} of the job`,
   edits: (p) => ({ kind: 'job', id: 'job', fields: p.fields }),
-  keepFields: (p, fields) => ({ fields: Object.fromEntries(Object.entries(p.fields).filter(([k]) => fields.includes(k))) }),
+  keepFields: (p, fields) => ({
+    fields: Object.fromEntries(Object.entries(p.fields).filter(([k]) => fields.includes(k))),
+  }),
 })
 
 export const areaPut = defineCommand<Area>({
-  name: 'area.put', roles: ['lead', 'engineer'], schema: object({ id, code: { type: 'string', pattern: '^[A-Z0-9]{1,4}$' }, name, parent: id }, ['parent']),
+  name: 'area.put',
+  roles: ['lead', 'engineer'],
+  schema: object({ id, code: { type: 'string', pattern: '^[A-Z0-9]{1,4}$' }, name, parent: id }, ['parent']),
   apply(facts, p) {
     for (let at = p.parent; at !== undefined; at = facts.area[at]?.parent) {
-      if (at === p.id) throw new Refusal('An area cannot be part of itself, nor of an area inside it. Choose another.', 'parent')
+      if (at === p.id)
+        throw new Refusal('An area cannot be part of itself, nor of an area inside it. Choose another.', 'parent')
       existing(facts.area[at], 'area', at)
     }
     const twin = all(facts, 'area').find((a) => a.code === p.code && a.id !== p.id)
@@ -64,7 +102,9 @@ export const areaPut = defineCommand<Area>({
 })
 
 export const areaRemove = defineCommand<{ id: string }>({
-  name: 'area.remove', roles: ['lead'], schema: object({ id }),
+  name: 'area.remove',
+  roles: ['lead'],
+  schema: object({ id }),
   apply(facts, p) {
     const user = all(facts, 'door').find((d) => d.from === p.id || d.to === p.id)
     if (user) throw new Refusal(`${user.ref} still leads to or from this area.`)
@@ -76,12 +116,15 @@ export const areaRemove = defineCommand<{ id: string }>({
 })
 
 export const questionSettle = defineCommand<{ id: string; takeOffered: boolean }>({
-  name: 'question.settle', roles: ['lead', 'engineer'], schema: object({ id, takeOffered: flag }),
+  name: 'question.settle',
+  roles: ['lead', 'engineer'],
+  schema: object({ id, takeOffered: flag }),
   apply(facts, p) {
     const question = existing(facts.question[p.id], 'open question', p.id)
     const changes = drop(facts, 'question', p.id)
     const record = facts[question.kind][question.record] as { id: string } | undefined
-    if (p.takeOffered && record) changes.unshift(put(facts, question.kind, { ...record, [question.field]: question.offered } as never))
+    if (p.takeOffered && record)
+      changes.unshift(put(facts, question.kind, { ...record, [question.field]: question.offered } as never))
     return changes
   },
   words: (f, p) => `Settled the question about ${f.question[p.id]?.field ?? ''}`,

@@ -1,4 +1,19 @@
-import { all, cardFault, cardName, drop, periodFault, put, type Card26, type Facts, type Group, type Person, type Rule, type Schedule, type SpecialDay, type TestCards } from '@rauta/core'
+import {
+  all,
+  cardFault,
+  cardName,
+  drop,
+  periodFault,
+  put,
+  type Card26,
+  type Facts,
+  type Group,
+  type Person,
+  type Rule,
+  type Schedule,
+  type SpecialDay,
+  type TestCards,
+} from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 const card = { facility: { type: 'integer' }, number: { type: 'integer' } } as const
@@ -6,21 +21,37 @@ const card = { facility: { type: 'integer' }, number: { type: 'integer' } } as c
 function checkCard(facts: Facts, c: Card26, person: string, field: string): void {
   const fault = cardFault(c)
   if (fault) throw new Refusal(fault, field)
-  const owner = all(facts, 'person').find((p) => p.id !== person && p.cards.some((x) => x.facility === c.facility && x.number === c.number))
+  const owner = all(facts, 'person').find(
+    (p) => p.id !== person && p.cards.some((x) => x.facility === c.facility && x.number === c.number),
+  )
   if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner.name}.`, field)
 }
 
 export const personPut = defineCommand<Person>({
-  name: 'person.put', roles: everyFitter,
-  schema: object({ id, number: text, name, cards: { type: 'array', maxItems: 10, items: object({ id, ...card, state: { enum: ['in use', 'lost'] } }) }, groups: { type: 'array', items: id, maxItems: 50 } }),
+  name: 'person.put',
+  roles: everyFitter,
+  schema: object({
+    id,
+    number: text,
+    name,
+    cards: { type: 'array', maxItems: 10, items: object({ id, ...card, state: { enum: ['in use', 'lost'] } }) },
+    groups: { type: 'array', items: id, maxItems: 50 },
+  }),
   apply(facts, p) {
     const twin = p.number && all(facts, 'person').find((x) => x.number === p.number && x.id !== p.id)
     if (twin) throw new Refusal(`Number ${p.number} already belongs to ${twin.name}.`, 'number')
     for (const [i, c] of p.cards.entries()) {
       checkCard(facts, c, p.id, `cards.${i}`)
-      if (p.cards.findIndex((x) => x.facility === c.facility && x.number === c.number) !== i) throw new Refusal(`Card ${cardName(c)} stands twice.`, `cards.${i}`)
+      if (p.cards.findIndex((x) => x.facility === c.facility && x.number === c.number) !== i)
+        throw new Refusal(`Card ${cardName(c)} stands twice.`, `cards.${i}`)
       const kit = facts.testCards['kit']
-      if (kit && [kit.good, kit.lost, kit.outOfHours, kit.unknown].some((t) => t.facility === c.facility && t.number === c.number)) throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, `cards.${i}`)
+      if (
+        kit &&
+        [kit.good, kit.lost, kit.outOfHours, kit.unknown].some(
+          (t) => t.facility === c.facility && t.number === c.number,
+        )
+      )
+        throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, `cards.${i}`)
     }
     for (const group of p.groups) existing(facts.group[group], 'group', group)
     return [put(facts, 'person', p)]
@@ -29,46 +60,75 @@ export const personPut = defineCommand<Person>({
 })
 
 export const personRemove = defineCommand<{ id: string }>({
-  name: 'person.remove', roles: everyFitter, schema: object({ id }),
+  name: 'person.remove',
+  roles: everyFitter,
+  schema: object({ id }),
   apply: (facts, p) => (existing(facts.person[p.id], 'person', p.id), drop(facts, 'person', p.id)),
   words: (f, p) => `Removed ${f.person[p.id]?.name ?? ''}; the rules of their groups stay`,
 })
 
 export const groupPut = defineCommand<Group>({
-  name: 'group.put', roles: everyFitter, schema: object({ id, name }), apply: (facts, p) => [put(facts, 'group', p)], words: (_f, p) => `Group ${p.name}`,
+  name: 'group.put',
+  roles: everyFitter,
+  schema: object({ id, name }),
+  apply: (facts, p) => [put(facts, 'group', p)],
+  words: (_f, p) => `Group ${p.name}`,
 })
 
 export const groupRemove = defineCommand<{ id: string }>({
-  name: 'group.remove', roles: everyFitter, schema: object({ id }),
+  name: 'group.remove',
+  roles: everyFitter,
+  schema: object({ id }),
   apply(facts, p) {
     const group = existing(facts.group[p.id], 'group', p.id)
     const members = all(facts, 'person').filter((x) => x.groups.includes(p.id)).length
     const rules = all(facts, 'rule').filter((r) => r.group === p.id).length
-    if (members || rules) throw new Refusal(`${group.name} still has ${members} people and ${rules} rules. Take them out first.`)
+    if (members || rules)
+      throw new Refusal(`${group.name} still has ${members} people and ${rules} rules. Take them out first.`)
     return drop(facts, 'group', p.id)
   },
   words: (f, p) => `Removed group ${f.group[p.id]?.name ?? ''}`,
 })
 
 export const rulePut = defineCommand<Rule>({
-  name: 'rule.put', roles: everyFitter, schema: object({ id, group: id, doors: { type: 'array', items: id, minItems: 1, maxItems: 1000 }, schedule: id }),
+  name: 'rule.put',
+  roles: everyFitter,
+  schema: object({ id, group: id, doors: { type: 'array', items: id, minItems: 1, maxItems: 1000 }, schedule: id }),
   apply(facts, p) {
     existing(facts.group[p.group], 'group', p.group)
     existing(facts.schedule[p.schedule], 'schedule', p.schedule)
     for (const door of p.doors) existing(facts.door[door], 'door', door)
     return [put(facts, 'rule', p)]
   },
-  words: (f, p) => `${f.group[p.group]?.name ?? ''} pass ${p.doors.map((d) => f.door[d]?.ref ?? d).join(', ')} on ${f.schedule[p.schedule]?.name ?? ''}`,
+  words: (f, p) =>
+    `${f.group[p.group]?.name ?? ''} pass ${p.doors.map((d) => f.door[d]?.ref ?? d).join(', ')} on ${f.schedule[p.schedule]?.name ?? ''}`,
 })
 
 export const ruleRemove = defineCommand<{ id: string }>({
-  name: 'rule.remove', roles: everyFitter, schema: object({ id }), apply: (facts, p) => drop(facts, 'rule', p.id), words: (f, p) => `Removed the rule for ${f.group[f.rule[p.id]?.group ?? '']?.name ?? ''}`,
+  name: 'rule.remove',
+  roles: everyFitter,
+  schema: object({ id }),
+  apply: (facts, p) => drop(facts, 'rule', p.id),
+  words: (f, p) => `Removed the rule for ${f.group[f.rule[p.id]?.group ?? '']?.name ?? ''}`,
 })
 
 const time = { type: 'string', maxLength: 5 } as const
 export const schedulePut = defineCommand<Schedule>({
-  name: 'schedule.put', roles: everyFitter,
-  schema: object({ id, name, periods: { type: 'array', maxItems: 30, items: object({ days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, uniqueItems: true }, from: time, to: time }) } }),
+  name: 'schedule.put',
+  roles: everyFitter,
+  schema: object({
+    id,
+    name,
+    periods: {
+      type: 'array',
+      maxItems: 30,
+      items: object({
+        days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, uniqueItems: true },
+        from: time,
+        to: time,
+      }),
+    },
+  }),
   apply(facts, p) {
     for (const [i, period] of p.periods.entries()) {
       const fault = periodFault(period)
@@ -80,7 +140,9 @@ export const schedulePut = defineCommand<Schedule>({
 })
 
 export const scheduleRemove = defineCommand<{ id: string }>({
-  name: 'schedule.remove', roles: everyFitter, schema: object({ id }),
+  name: 'schedule.remove',
+  roles: everyFitter,
+  schema: object({ id }),
   apply(facts, p) {
     const user = all(facts, 'rule').find((r) => r.schedule === p.id)
     if (user) throw new Refusal(`A rule of ${facts.group[user.group]?.name ?? 'a group'} still uses this schedule.`)
@@ -90,7 +152,14 @@ export const scheduleRemove = defineCommand<{ id: string }>({
 })
 
 export const specialDayPut = defineCommand<SpecialDay>({
-  name: 'specialDay.put', roles: everyFitter, schema: object({ id, name, date: { type: 'string', format: 'date' }, periods: { type: 'array', maxItems: 10, items: object({ from: time, to: time }) } }),
+  name: 'specialDay.put',
+  roles: everyFitter,
+  schema: object({
+    id,
+    name,
+    date: { type: 'string', format: 'date' },
+    periods: { type: 'array', maxItems: 10, items: object({ from: time, to: time }) },
+  }),
   apply(facts, p) {
     for (const [i, period] of p.periods.entries()) {
       const fault = periodFault(period)
@@ -102,11 +171,20 @@ export const specialDayPut = defineCommand<SpecialDay>({
 })
 
 export const testCardsPut = defineCommand<TestCards>({
-  name: 'testCards.put', roles: everyFitter, schema: object({ id: { const: 'kit' }, good: object(card), lost: object(card), outOfHours: object(card), unknown: object(card) }),
+  name: 'testCards.put',
+  roles: everyFitter,
+  schema: object({
+    id: { const: 'kit' },
+    good: object(card),
+    lost: object(card),
+    outOfHours: object(card),
+    unknown: object(card),
+  }),
   apply(facts, p) {
     const cards = { good: p.good, lost: p.lost, outOfHours: p.outOfHours, unknown: p.unknown }
     for (const [key, c] of Object.entries(cards)) checkCard(facts, c, '', key)
-    if (new Set(Object.values(cards).map((c) => cardName(c))).size < 4) throw new Refusal('The four test cards must be four different cards.')
+    if (new Set(Object.values(cards).map((c) => cardName(c))).size < 4)
+      throw new Refusal('The four test cards must be four different cards.')
     return [put(facts, 'testCards', p)]
   },
   words: () => 'Set the test cards',

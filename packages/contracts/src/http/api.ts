@@ -1,50 +1,199 @@
 import { name, object, text } from '../commands/command'
 import type { Change, Question } from '@rauta/core'
 
-export interface CommandRequest { id: string; name: string; payload: unknown; /** Revision that the author had seen. */ seen: number; /** How long it waited on a phone before it was sent, ms by that phone's own clock. */ waitedMs?: number; /** Which phone or window made it: what the same person did there before is known to it, seen or not. */ phone?: string }
+export interface CommandRequest {
+  id: string
+  name: string
+  payload: unknown
+  /** Revision that the author had seen. */ seen: number
+  /** How long it waited on a phone before it was sent, ms by that phone's own clock. */ waitedMs?: number
+  /** Which phone or window made it: what the same person did there before is known to it, seen or not. */ phone?: string
+}
 /** What became of one of many commands. */
-export type BatchResult = { id: string; ok: true; rev: number; repeated: boolean; questions: number } | { id: string; ok: false; says: string; field?: string }
+export type BatchResult =
+  | { id: string; ok: true; rev: number; repeated: boolean; questions: number }
+  | { id: string; ok: false; says: string; field?: string }
 /** Records that waited on a phone, saved to a file: brought in by the lead, they count as made by `by`. */
-export interface WaitingFile { format: 'rauta-waiting-1'; /** Public key of the job. */ job: string; by: string; savedAt: string; records: CommandRequest[] }
+export interface WaitingFile {
+  format: 'rauta-waiting-1'
+  /** Public key of the job. */ job: string
+  by: string
+  savedAt: string
+  records: CommandRequest[]
+}
 /** Most commands in one batch. */
 export const batchMost = 250
-export interface CommandAnswer { rev: number; changes: Change[]; repeated: boolean; questions: Question[] }
+export interface CommandAnswer {
+  rev: number
+  changes: Change[]
+  repeated: boolean
+  questions: Question[]
+}
 
 /** RFC 9457 problem details, with `says` for people. */
-export interface Problem { type: string; title: string; status: number; says: string; field?: string }
+export interface Problem {
+  type: string
+  title: string
+  status: number
+  says: string
+  field?: string
+}
 
-export const uuid = { type: 'string', pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$' } as const
+export const uuid = {
+  type: 'string',
+  pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$',
+} as const
 const cred = { type: 'string', minLength: 1, maxLength: 200 } as const
 
-const command = object({ id: uuid, name, payload: { type: 'object' }, seen: { type: 'integer', minimum: 0 }, waitedMs: { type: 'number', minimum: 0 }, phone: { type: 'string', minLength: 8, maxLength: 40 } }, ['waitedMs', 'phone'])
+const command = object(
+  {
+    id: uuid,
+    name,
+    payload: { type: 'object' },
+    seen: { type: 'integer', minimum: 0 },
+    waitedMs: { type: 'number', minimum: 0 },
+    phone: { type: 'string', minLength: 8, maxLength: 40 },
+  },
+  ['waitedMs', 'phone'],
+)
 
 /** Bodies of the HTTP interface. */
 export const bodies = {
   command,
   batch: object({ records: { type: 'array', minItems: 1, maxItems: batchMost, items: command } }),
-  waiting: object({ format: { const: 'rauta-waiting-1' }, job: text, by: cred, savedAt: text, records: { type: 'array', minItems: 1, maxItems: 5000, items: command } }),
+  waiting: object({
+    format: { const: 'rauta-waiting-1' },
+    job: text,
+    by: cred,
+    savedAt: text,
+    records: { type: 'array', minItems: 1, maxItems: 5000, items: command },
+  }),
   signIn: object({ name: cred, password: cred }),
-  firstUse: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, code: text, job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }) }, ['code']),
-  account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: ['lead', 'engineer', 'witness', 'viewer'] } }),
+  firstUse: object(
+    {
+      name: cred,
+      password: { type: 'string', minLength: 10, maxLength: 200 },
+      code: text,
+      job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }),
+    },
+    ['code'],
+  ),
+  account: object({
+    name: cred,
+    password: { type: 'string', minLength: 10, maxLength: 200 },
+    role: { enum: ['lead', 'engineer', 'witness', 'viewer'] },
+  }),
   search: object({ address: text }, ['address']),
-  columns: object({ table: { type: 'integer', minimum: 0, maximum: 1000 }, headerRow: { type: 'integer', minimum: 0, maximum: 10000 }, columns: { type: 'object', maxProperties: 500, additionalProperties: { type: 'string', maxLength: 120 } } }, ['table', 'headerRow', 'columns']),
+  columns: object(
+    {
+      table: { type: 'integer', minimum: 0, maximum: 1000 },
+      headerRow: { type: 'integer', minimum: 0, maximum: 10000 },
+      columns: { type: 'object', maxProperties: 500, additionalProperties: { type: 'string', maxLength: 120 } },
+    },
+    ['table', 'headerRow', 'columns'],
+  ),
 } as const
 
 /** Shapes of the answers, as the OpenAPI document shows them. */
 export const answers = {
-  problem: { type: 'object', required: ['type', 'title', 'status', 'says'], properties: { type: { type: 'string' }, title: { type: 'string' }, status: { type: 'integer' }, says: { type: 'string' }, field: { type: 'string' } } },
-  command: { type: 'object', required: ['rev', 'changes', 'repeated', 'questions'], properties: { rev: { type: 'integer' }, changes: { type: 'array' }, repeated: { type: 'boolean' }, questions: { type: 'array' } } },
-  batch: { type: 'object', required: ['rev', 'results'], properties: { rev: { type: 'integer' }, results: { type: 'array' } } },
-  facts: { type: 'object', required: ['rev', 'records'], properties: { rev: { type: 'integer' }, records: { type: 'array' } } },
-  changes: { type: 'object', required: ['rev', 'job', 'entries'], properties: { rev: { type: 'integer' }, /** Public key of the job: another job's revisions are not these. */ job: { type: 'string' }, entries: { type: 'array' } } },
-  me: { type: 'object', required: ['state'], properties: { state: { enum: ['new', 'out', 'in'] }, name: { type: 'string' }, role: { type: 'string' }, rigPage: { type: 'string' }, asksCode: { type: 'boolean' } } },
-  lan: { type: 'object', required: ['lan'], properties: { lan: { type: ['object', 'null'], properties: { origin: { type: 'string' }, trust: { type: 'string' }, fingerprint: { type: 'string' }, addresses: { type: 'array', items: { type: 'string' } } } } } },
-  print: { type: 'object', required: ['id', 'by', 'total', 'done', 'state', 'says'], properties: { id: { type: 'string' }, by: { type: 'string' }, total: { type: 'integer' }, done: { type: 'integer' }, state: { enum: ['running', 'stopped', 'ready', 'failed'] }, says: { type: 'string' } } },
+  problem: {
+    type: 'object',
+    required: ['type', 'title', 'status', 'says'],
+    properties: {
+      type: { type: 'string' },
+      title: { type: 'string' },
+      status: { type: 'integer' },
+      says: { type: 'string' },
+      field: { type: 'string' },
+    },
+  },
+  command: {
+    type: 'object',
+    required: ['rev', 'changes', 'repeated', 'questions'],
+    properties: {
+      rev: { type: 'integer' },
+      changes: { type: 'array' },
+      repeated: { type: 'boolean' },
+      questions: { type: 'array' },
+    },
+  },
+  batch: {
+    type: 'object',
+    required: ['rev', 'results'],
+    properties: { rev: { type: 'integer' }, results: { type: 'array' } },
+  },
+  facts: {
+    type: 'object',
+    required: ['rev', 'records'],
+    properties: { rev: { type: 'integer' }, records: { type: 'array' } },
+  },
+  changes: {
+    type: 'object',
+    required: ['rev', 'job', 'entries'],
+    properties: {
+      rev: { type: 'integer' },
+      /** Public key of the job: another job's revisions are not these. */ job: { type: 'string' },
+      entries: { type: 'array' },
+    },
+  },
+  me: {
+    type: 'object',
+    required: ['state'],
+    properties: {
+      state: { enum: ['new', 'out', 'in'] },
+      name: { type: 'string' },
+      role: { type: 'string' },
+      rigPage: { type: 'string' },
+      asksCode: { type: 'boolean' },
+    },
+  },
+  lan: {
+    type: 'object',
+    required: ['lan'],
+    properties: {
+      lan: {
+        type: ['object', 'null'],
+        properties: {
+          origin: { type: 'string' },
+          trust: { type: 'string' },
+          fingerprint: { type: 'string' },
+          addresses: { type: 'array', items: { type: 'string' } },
+        },
+      },
+    },
+  },
+  print: {
+    type: 'object',
+    required: ['id', 'by', 'total', 'done', 'state', 'says'],
+    properties: {
+      id: { type: 'string' },
+      by: { type: 'string' },
+      total: { type: 'integer' },
+      done: { type: 'integer' },
+      state: { enum: ['running', 'stopped', 'ready', 'failed'] },
+      says: { type: 'string' },
+    },
+  },
   health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
-  planEdits: { type: 'object', required: ['undo', 'redo'], properties: { undo: { type: ['object', 'null'] }, redo: { type: ['object', 'null'] } } },
-  paper: { type: 'object', required: ['id', 'file', 'says', 'tables', 'headerRow', 'columns', 'counts', 'rows', 'areas'], properties: { rows: { type: 'array' } } },
+  planEdits: {
+    type: 'object',
+    required: ['undo', 'redo'],
+    properties: { undo: { type: ['object', 'null'] }, redo: { type: ['object', 'null'] } },
+  },
+  paper: {
+    type: 'object',
+    required: ['id', 'file', 'says', 'tables', 'headerRow', 'columns', 'counts', 'rows', 'areas'],
+    properties: { rows: { type: 'array' } },
+  },
   ok: { type: 'object', required: ['says'], properties: { says: { type: 'string' } } },
-  accounts: { type: 'array', items: { type: 'object', required: ['name', 'role'], properties: { name: { type: 'string' }, role: { type: 'string' } } } },
+  accounts: {
+    type: 'array',
+    items: {
+      type: 'object',
+      required: ['name', 'role'],
+      properties: { name: { type: 'string' }, role: { type: 'string' } },
+    },
+  },
 } as const
 
 /** A door schedule that lies on the server, as it was understood. Rows beyond the first `shownRows` of a state are counted only. */
@@ -58,7 +207,15 @@ export interface PaperView {
   headerRow: number
   columns: { index: number; letters: string; title: string; group: string; meaning: string; sample: string }[]
   counts: Record<'new' | 'changed' | 'same' | 'bad', number>
-  rows: { row: number; ref: string; name: string; state: 'new' | 'changed' | 'same' | 'bad'; says: string[]; faults: { cell: string; column: string; says: string; mend: string }[]; notes: string[] }[]
+  rows: {
+    row: number
+    ref: string
+    name: string
+    state: 'new' | 'changed' | 'same' | 'bad'
+    says: string[]
+    faults: { cell: string; column: string; says: string; mend: string }[]
+    notes: string[]
+  }[]
   areas: { path: string; code: string }[]
   shown: number
 }

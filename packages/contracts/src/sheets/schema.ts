@@ -12,43 +12,243 @@ const lines = list(words)
 /** A title that people read where the field is filled in, unit included. */
 const t = <S extends object>(title: string, schema: S): S & { title: string } => ({ ...schema, title })
 
-const controller = object({
-  doors: t('Doors', count), portGroups: t('Port groups', list(object({ id: t('Id', words), name: t('Name', words) }))), releaseStepS: t('Step of its timers, s', some), longestReleaseS: t('Longest release, s', some), cardFormats: t('Card formats', lines),
-  feedVolts: t('Volts at its lock feed, V', amount), feedA: t('Amps its lock feed gives in all, A', amount), factory: t('From the factory', object({ address: t('Address', string), user: t('User', string), password: t('Password', string) })),
-  terminalOneAt: t('Terminal 1 is at the', { enum: ['left', 'right'] }), reset: t('Reset by hand, step by step', list(object({ says: t('What to do', words), seconds: t('Seconds', amount) }))), lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))),
-  cabinet: t('Check-off of the cabinet', list(object({ id: t('Id', words), says: t('What to check', words), after: t('Only after', list(words)) }, ['after']))), supervised: t('Supervised inputs', object({ shortBelow: t('Short below, Ω', some), closedBelow: t('Closed below, Ω', some), cutAbove: t('Cut above, Ω', some) })),
-  functions: t('What it can be told that a part does', list({ enum: partFunctions })),
-}, ['supervised', 'functions'])
+const controller = object(
+  {
+    doors: t('Doors', count),
+    portGroups: t('Port groups', list(object({ id: t('Id', words), name: t('Name', words) }))),
+    releaseStepS: t('Step of its timers, s', some),
+    longestReleaseS: t('Longest release, s', some),
+    cardFormats: t('Card formats', lines),
+    feedVolts: t('Volts at its lock feed, V', amount),
+    feedA: t('Amps its lock feed gives in all, A', amount),
+    factory: t(
+      'From the factory',
+      object({ address: t('Address', string), user: t('User', string), password: t('Password', string) }),
+    ),
+    terminalOneAt: t('Terminal 1 is at the', { enum: ['left', 'right'] }),
+    reset: t(
+      'Reset by hand, step by step',
+      list(object({ says: t('What to do', words), seconds: t('Seconds', amount) })),
+    ),
+    lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))),
+    cabinet: t(
+      'Check-off of the cabinet',
+      list(
+        object({ id: t('Id', words), says: t('What to check', words), after: t('Only after', list(words)) }, ['after']),
+      ),
+    ),
+    supervised: t(
+      'Supervised inputs',
+      object({
+        shortBelow: t('Short below, Ω', some),
+        closedBelow: t('Closed below, Ω', some),
+        cutAbove: t('Cut above, Ω', some),
+      }),
+    ),
+    functions: t('What it can be told that a part does', list({ enum: partFunctions })),
+  },
+  ['supervised', 'functions'],
+)
 
-const coding = object({
-  kind: t('Kind of switch', { enum: ['binary', 'decade'] }), positions: t('Switches', { type: 'integer', minimum: 1, maximum: 12 }), order: t('Which counts', { enum: ['leastFirst', 'mostFirst'] }), inverted: t('A switch that is on counts nothing', flag),
-  offset: t('Added to what they show', { type: 'integer', minimum: 0, maximum: 1000 }), factory: t('Factory position', list({ type: 'integer', minimum: 0, maximum: 9 })), says: t('Remark', words),
-}, ['says'])
+const coding = object(
+  {
+    kind: t('Kind of switch', { enum: ['binary', 'decade'] }),
+    positions: t('Switches', { type: 'integer', minimum: 1, maximum: 12 }),
+    order: t('Which counts', { enum: ['leastFirst', 'mostFirst'] }),
+    inverted: t('A switch that is on counts nothing', flag),
+    offset: t('Added to what they show', { type: 'integer', minimum: 0, maximum: 1000 }),
+    factory: t('Factory position', list({ type: 'integer', minimum: 0, maximum: 9 })),
+    says: t('Remark', words),
+  },
+  ['says'],
+)
 
-const terminal = object({
-  id: t('Number', words), label: t('Printed beside it', words), kind: t('Kind', { enum: terminalKinds }), group: t('Port group', words), port: t('Port', words), maxConductors: t('Conductors at most', { type: 'integer', minimum: 1, maximum: 10 }), mostMm2: t('Thickest core, mm²', some),
-}, ['mostMm2'])
+const terminal = object(
+  {
+    id: t('Number', words),
+    label: t('Printed beside it', words),
+    kind: t('Kind', { enum: terminalKinds }),
+    group: t('Port group', words),
+    port: t('Port', words),
+    maxConductors: t('Conductors at most', { type: 'integer', minimum: 1, maximum: 10 }),
+    mostMm2: t('Thickest core, mm²', some),
+  },
+  ['mostMm2'],
+)
 
-const lock = object({
-  principle: t('Principle', { enum: ['magnetic', 'strike', 'motor'] }), fail: t('Without power', { enum: ['safe', 'secure'] }), current: t('Current', { enum: ['direct', 'alternating'] }), nominalV: t('Made for, V', some), leastV: t('Least volts at pull-in, V', some), pullA: t('Amps at pull-in, A', some),
-  pullMs: t('Time of pulling in, ms', some), holdA: t('Amps held, A', amount), dropOutV: t('Lets go under, V', amount), duty: t('Share of time it may be driven', { type: 'number', exclusiveMinimum: 0, maximum: 1 }), sensing: t('Tells that it is locked', flag), suppressionMs: t('Suppression slows its letting go by, ms', amount),
-}, ['pullMs', 'holdA', 'dropOutV', 'duty', 'current', 'suppressionMs'])
+const lock = object(
+  {
+    principle: t('Principle', { enum: ['magnetic', 'strike', 'motor'] }),
+    fail: t('Without power', { enum: ['safe', 'secure'] }),
+    current: t('Current', { enum: ['direct', 'alternating'] }),
+    nominalV: t('Made for, V', some),
+    leastV: t('Least volts at pull-in, V', some),
+    pullA: t('Amps at pull-in, A', some),
+    pullMs: t('Time of pulling in, ms', some),
+    holdA: t('Amps held, A', amount),
+    dropOutV: t('Lets go under, V', amount),
+    duty: t('Share of time it may be driven', { type: 'number', exclusiveMinimum: 0, maximum: 1 }),
+    sensing: t('Tells that it is locked', flag),
+    suppressionMs: t('Suppression slows its letting go by, ms', amount),
+  },
+  ['pullMs', 'holdA', 'dropOutV', 'duty', 'current', 'suppressionMs'],
+)
 
-const supply = object({
-  volts: t('Volts, V', some), amps: t('Amps, A', some), internalOhm: t('Inside resistance, Ω', amount), floatV: t('Floating, V', some), endV: t('End of the battery, V', some), chargerA: t('Amps of its charger, A', amount),
-  battery: t('Battery', object({ volts: t('Volts of one, V', some), peukert: t('Peukert’s exponent', { anyOf: [{ type: 'number', minimum: 1, maximum: 2 }, { type: 'null' }] }) })), outputs: t('Outputs', list(object({ id: t('Name', words), fuseA: t('Fuse, A', some) }))), tripA: t('Trips in the first moment at, A', some),
-}, ['floatV', 'endV', 'chargerA', 'battery', 'outputs', 'tripA'])
+const supply = object(
+  {
+    volts: t('Volts, V', some),
+    amps: t('Amps, A', some),
+    internalOhm: t('Inside resistance, Ω', amount),
+    floatV: t('Floating, V', some),
+    endV: t('End of the battery, V', some),
+    chargerA: t('Amps of its charger, A', amount),
+    battery: t(
+      'Battery',
+      object({
+        volts: t('Volts of one, V', some),
+        peukert: t('Peukert’s exponent', { anyOf: [{ type: 'number', minimum: 1, maximum: 2 }, { type: 'null' }] }),
+      }),
+    ),
+    outputs: t('Outputs', list(object({ id: t('Name', words), fuseA: t('Fuse, A', some) }))),
+    tripA: t('Trips in the first moment at, A', some),
+  },
+  ['floatV', 'endV', 'chargerA', 'battery', 'outputs', 'tripA'],
+)
 
 /** JSON Schema (2020-12) of a device sheet: what a sheet file must hold. Volts, amps, watts, milliseconds, mm². Titles are for people. */
-export const sheetSchema = object({
-  id: t('Short name, small letters', { type: 'string', pattern: '^[a-z0-9-]{1,40}$' }), name: t('Name', words), kind: t('Kind', { enum: deviceKinds }), also: t('And at once', list({ enum: deviceKinds })), says: t('In a sentence', { type: 'string', maxLength: 400 }), restA: t('Amps at rest, A', { type: 'number', minimum: 0, maximum: 100 }),
-  place: t('Made for', { enum: ['indoor', 'outdoor'] }), terminals: t('Terminals', list(terminal)), leads: t('Leads', list(object({ id: t('Id', { type: 'string', pattern: '^[A-Za-z0-9]{1,12}$' }), name: t('Name', words), colour: t('Colour', { type: 'string', maxLength: 40 }), kind: t('Goes to', { enum: leadKinds }) }))),
-  lock: t('Lock', lock), controller: t('Controller', controller), supply: t('Supply', supply), operatingV: t('Works from and to', object({ least: t('Least, V', some), most: t('Most, V', some) })), inrush: t('First moment of power', object({ amps: t('Amps, A', some), ms: t('For, ms', some) })),
-  reading: t('Reading', object({ by: t('Hands on by', { enum: ['wiegand', 'osdp', 'network', 'radio'] }), technologies: t('Technologies', lines), keypad: t('Has keys', flag), reachM: t('Reads up to, m', some), unitLoad: t('Unit loads on a bus', some), takes: t('Is presented with', list({ enum: presentables })) }, ['unitLoad', 'takes'])),
-  coding: t('Switches for its address', coding), jumpers: t('Jumpers', list(object({ id: t('Id', words), says: t('What for', words), positions: t('Positions', lines), factory: t('Factory position', words) }))),
-  network: t('Power from the network', object({ class: t('Class', { type: 'integer', minimum: 0, maximum: 8 }), restW: t('Watts at rest, W', amount), peakW: t('Watts at its peak, W', amount) })),
-  feeds: t('Feeds its door', object({ volts: t('Volts, V', some), watts: t('Watts, W', some), efficiency: t('Efficiency, 0 to 1', { type: 'number', exclusiveMinimum: 0, maximum: 1 }), cutOffV: t('Cuts off under, V', some) })),
-  networkSource: t('Gives network power', object({ volts: t('Volts, V', some), budgetW: t('Watts in all, W', amount), ports: t('Ports', list(object({ id: t('Port', words), highestClass: t('Highest class', { type: 'integer', minimum: 0, maximum: 8 }) }))) })),
-  ownBattery: t('Battery of its own', object({ passagesPerDay: t('Suits passages a day', count), cells: t('Cells', words) })), carries: t('How many may hang on it', list(object({ kind: t('Kind', { enum: deviceKinds }), most: t('At most', count) }))),
-  lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))), sounds: t('Sounds', list(object({ sound: t('Sound', words), means: t('Means', words) }))), box: t('In the box', lines), mounting: t('Mounting', lines), setUp: t('Needed to set it up', list(object({ what: t('What', words), kind: t('Kind', { enum: ['tool', 'key', 'licence'] }), runsOn: t('Runs on', words), one: t('One for each', { enum: ['job', 'device', 'door'] }) }, ['runsOn']))), atHand: t('Must be at hand', lines),
-}, ['also', 'lock', 'controller', 'supply', 'operatingV', 'inrush', 'place', 'reading', 'coding', 'jumpers', 'network', 'feeds', 'networkSource', 'ownBattery', 'carries', 'lamps', 'sounds', 'box', 'mounting', 'setUp'])
+export const sheetSchema = object(
+  {
+    id: t('Short name, small letters', { type: 'string', pattern: '^[a-z0-9-]{1,40}$' }),
+    name: t('Name', words),
+    kind: t('Kind', { enum: deviceKinds }),
+    also: t('And at once', list({ enum: deviceKinds })),
+    says: t('In a sentence', { type: 'string', maxLength: 400 }),
+    restA: t('Amps at rest, A', { type: 'number', minimum: 0, maximum: 100 }),
+    place: t('Made for', { enum: ['indoor', 'outdoor'] }),
+    terminals: t('Terminals', list(terminal)),
+    leads: t(
+      'Leads',
+      list(
+        object({
+          id: t('Id', { type: 'string', pattern: '^[A-Za-z0-9]{1,12}$' }),
+          name: t('Name', words),
+          colour: t('Colour', { type: 'string', maxLength: 40 }),
+          kind: t('Goes to', { enum: leadKinds }),
+        }),
+      ),
+    ),
+    lock: t('Lock', lock),
+    controller: t('Controller', controller),
+    supply: t('Supply', supply),
+    operatingV: t('Works from and to', object({ least: t('Least, V', some), most: t('Most, V', some) })),
+    inrush: t('First moment of power', object({ amps: t('Amps, A', some), ms: t('For, ms', some) })),
+    reading: t(
+      'Reading',
+      object(
+        {
+          by: t('Hands on by', { enum: ['wiegand', 'osdp', 'network', 'radio'] }),
+          technologies: t('Technologies', lines),
+          keypad: t('Has keys', flag),
+          reachM: t('Reads up to, m', some),
+          unitLoad: t('Unit loads on a bus', some),
+          takes: t('Is presented with', list({ enum: presentables })),
+        },
+        ['unitLoad', 'takes'],
+      ),
+    ),
+    coding: t('Switches for its address', coding),
+    jumpers: t(
+      'Jumpers',
+      list(
+        object({
+          id: t('Id', words),
+          says: t('What for', words),
+          positions: t('Positions', lines),
+          factory: t('Factory position', words),
+        }),
+      ),
+    ),
+    network: t(
+      'Power from the network',
+      object({
+        class: t('Class', { type: 'integer', minimum: 0, maximum: 8 }),
+        restW: t('Watts at rest, W', amount),
+        peakW: t('Watts at its peak, W', amount),
+      }),
+    ),
+    feeds: t(
+      'Feeds its door',
+      object({
+        volts: t('Volts, V', some),
+        watts: t('Watts, W', some),
+        efficiency: t('Efficiency, 0 to 1', { type: 'number', exclusiveMinimum: 0, maximum: 1 }),
+        cutOffV: t('Cuts off under, V', some),
+      }),
+    ),
+    networkSource: t(
+      'Gives network power',
+      object({
+        volts: t('Volts, V', some),
+        budgetW: t('Watts in all, W', amount),
+        ports: t(
+          'Ports',
+          list(
+            object({
+              id: t('Port', words),
+              highestClass: t('Highest class', { type: 'integer', minimum: 0, maximum: 8 }),
+            }),
+          ),
+        ),
+      }),
+    ),
+    ownBattery: t(
+      'Battery of its own',
+      object({ passagesPerDay: t('Suits passages a day', count), cells: t('Cells', words) }),
+    ),
+    carries: t(
+      'How many may hang on it',
+      list(object({ kind: t('Kind', { enum: deviceKinds }), most: t('At most', count) })),
+    ),
+    lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))),
+    sounds: t('Sounds', list(object({ sound: t('Sound', words), means: t('Means', words) }))),
+    box: t('In the box', lines),
+    mounting: t('Mounting', lines),
+    setUp: t(
+      'Needed to set it up',
+      list(
+        object(
+          {
+            what: t('What', words),
+            kind: t('Kind', { enum: ['tool', 'key', 'licence'] }),
+            runsOn: t('Runs on', words),
+            one: t('One for each', { enum: ['job', 'device', 'door'] }),
+          },
+          ['runsOn'],
+        ),
+      ),
+    ),
+    atHand: t('Must be at hand', lines),
+  },
+  [
+    'also',
+    'lock',
+    'controller',
+    'supply',
+    'operatingV',
+    'inrush',
+    'place',
+    'reading',
+    'coding',
+    'jumpers',
+    'network',
+    'feeds',
+    'networkSource',
+    'ownBattery',
+    'carries',
+    'lamps',
+    'sounds',
+    'box',
+    'mounting',
+    'setUp',
+  ],
+)

@@ -22,9 +22,11 @@ export interface Decision {
 export function decide(facts: Facts, person: Person, door: Door, atMs: number, card?: PersonCard): Decision {
   const shown = card ?? person.cards.find((c) => c.state === 'in use') ?? person.cards[0]
   if (!shown) return refuse('no card', null, `${person.name} has no card.`)
-  if (shown.state === 'lost') return refuse('card lost', null, `The card of ${person.name} is reported lost: refused at every door.`)
+  if (shown.state === 'lost')
+    return refuse('card lost', null, `The card of ${person.name} is reported lost: refused at every door.`)
   const rules = all(facts, 'rule').filter((rule) => person.groups.includes(rule.group) && rule.doors.includes(door.id))
-  if (rules.length === 0) return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
+  if (rules.length === 0)
+    return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))
   if (open) return { passes: true, reason: 'rule', rule: open.id, says: `Passes: ${ruleWords(facts, open)}.` }
@@ -32,7 +34,12 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
   return refuse('out of hours', nearest.id, `Refused, out of hours: ${ruleWords(facts, nearest)} is not in force then.`)
 }
 
-const refuse = (reason: RefusalReason, rule: string | null, says: string): Decision => ({ passes: false, reason, rule, says })
+const refuse = (reason: RefusalReason, rule: string | null, says: string): Decision => ({
+  passes: false,
+  reason,
+  rule,
+  says,
+})
 
 function ruleActive(facts: Facts, rule: Rule, atMs: number, zone: string): boolean {
   const schedule = facts.schedule[rule.schedule]

@@ -2,7 +2,10 @@ import type { Card26 } from '../cards/wiegand'
 
 /** Lost is a state, not a deletion, so that a tag found in the street is refused until someone says otherwise. */
 export type CardState = 'in use' | 'lost'
-export interface PersonCard extends Card26 { id: string; state: CardState }
+export interface PersonCard extends Card26 {
+  id: string
+  state: CardState
+}
 
 export interface Person {
   id: string
@@ -12,10 +15,24 @@ export interface Person {
   /** Group ids. */
   groups: string[]
 }
-export interface Group { id: string; name: string }
+export interface Group {
+  id: string
+  name: string
+}
 
 /** A group passes doors on a schedule. */
-export interface Rule { id: string; group: string; doors: string[]; schedule: string }
+export interface Rule {
+  id: string
+  group: string
+  doors: string[]
+  schedule: string
+}
 
 /** Cards the engineer carries to prove doors; the id is always `kit`. `unknown` is a card that no device is ever told of. */
-export interface TestCards { id: 'kit'; good: Card26; lost: Card26; outOfHours: Card26; unknown: Card26 }
+export interface TestCards {
+  id: 'kit'
+  good: Card26
+  lost: Card26
+  outOfHours: Card26
+  unknown: Card26
+}

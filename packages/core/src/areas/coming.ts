@@ -2,14 +2,21 @@ import type { Area } from '../job/facts'
 import { plain } from './plain'
 
 /** An area that the file speaks of and the job lacks. */
-export interface NewArea { path: string; name: string; code: string; parent: string }
+export interface NewArea {
+  path: string
+  name: string
+  code: string
+  parent: string
+}
 
 /** Areas by what a schedule may call them: code, name, or the path of names. */
 export function areaFinder(areas: readonly Area[]): (text: string) => Area | undefined {
   const byId = new Map(areas.map((a) => [a.id, a]))
-  const path = (a: Area): string => (a.parent && byId.has(a.parent) ? `${path(byId.get(a.parent) as Area)} ${plain(a.name)}` : plain(a.name))
+  const path = (a: Area): string =>
+    a.parent && byId.has(a.parent) ? `${path(byId.get(a.parent) as Area)} ${plain(a.name)}` : plain(a.name)
   const found = new Map<string, Area>()
-  for (const a of areas) for (const key of [path(a), plain(a.name), plain(a.code)]) if (!found.has(key)) found.set(key, a)
+  for (const a of areas)
+    for (const key of [path(a), plain(a.name), plain(a.code)]) if (!found.has(key)) found.set(key, a)
   return (text) => found.get(plain(text))
 }
 
@@ -28,13 +35,19 @@ export class AreasToCome {
   idOf(text: string): string {
     const known = this.find(text)
     if (known) return known.id
-    const parts = text.split(/\s*[/>\\]\s*/).map((p) => p.trim()).filter(Boolean)
+    const parts = text
+      .split(/\s*[/>\\]\s*/)
+      .map((p) => p.trim())
+      .filter(Boolean)
     let parent = ''
     parts.forEach((name, i) => {
       const path = parts.slice(0, i + 1).join(' / ')
       const there = this.find(path)
       const key = path.toLowerCase()
-      if (there) { parent = there.id; return }
+      if (there) {
+        parent = there.id
+        return
+      }
       if (!this.made.has(key)) {
         this.made.set(key, `new:${path}`)
         this.list.push({ path, name, code: this.codeFor(name), parent })
@@ -45,8 +58,20 @@ export class AreasToCome {
   }
 
   private codeFor(name: string): string {
-    const words = name.normalize('NFKD').replace(/\p{M}/gu, '').toUpperCase().replace(/[^A-Z0-9 ]/g, ' ').split(' ').filter(Boolean)
-    const letters = words.length > 1 ? words.map((w) => w[0]).join('').slice(0, 3) : (words[0] ?? 'A').slice(0, 2)
+    const words = name
+      .normalize('NFKD')
+      .replace(/\p{M}/gu, '')
+      .toUpperCase()
+      .replace(/[^A-Z0-9 ]/g, ' ')
+      .split(' ')
+      .filter(Boolean)
+    const letters =
+      words.length > 1
+        ? words
+            .map((w) => w[0])
+            .join('')
+            .slice(0, 3)
+        : (words[0] ?? 'A').slice(0, 2)
     let code = letters || 'A'
     for (let n = 2; this.codes.has(code); n++) code = `${letters.slice(0, 4 - String(n).length)}${n}`
     this.codes.add(code)

@@ -2,9 +2,16 @@ import type { Door } from '../doors/door'
 import type { Area } from '../job/facts'
 
 /** An area in the order of the tree, with how deep it lies. */
-export interface AreaLine { area: Area; depth: number }
+export interface AreaLine {
+  area: Area
+  depth: number
+}
 /** Doors between two areas, in whichever direction they lead. `a` comes before `b` in the tree's order; they may be the same. */
-export interface AreaLink { a: string; b: string; doors: string[] }
+export interface AreaLink {
+  a: string
+  b: string
+  doors: string[]
+}
 
 /** Areas with each inside its parent, by code. One whose parent is not there stands at the top. */
 export function areaTree(areas: readonly Area[]): AreaLine[] {
@@ -14,7 +21,8 @@ export function areaTree(areas: readonly Area[]): AreaLine[] {
     const parent = area.parent && ids.has(area.parent) ? area.parent : ''
     children.set(parent, [...(children.get(parent) ?? []), area])
   }
-  const walk = (parent: string, depth: number): AreaLine[] => (children.get(parent) ?? []).flatMap((area) => [{ area, depth }, ...walk(area.id, depth + 1)])
+  const walk = (parent: string, depth: number): AreaLine[] =>
+    (children.get(parent) ?? []).flatMap((area) => [{ area, depth }, ...walk(area.id, depth + 1)])
   return walk('', 0)
 }
 

@@ -1,13 +1,19 @@
 /** A 26-bit card: facility 0 to 255, number 0 to 65535. */
-export interface Card26 { facility: number; number: number }
+export interface Card26 {
+  facility: number
+  number: number
+}
 
-const bitsOf = (value: number, width: number): number[] => Array.from({ length: width }, (_, i) => Math.floor(value / 2 ** (width - 1 - i)) % 2)
+const bitsOf = (value: number, width: number): number[] =>
+  Array.from({ length: width }, (_, i) => Math.floor(value / 2 ** (width - 1 - i)) % 2)
 const ones = (bits: readonly number[]) => bits.reduce((sum, bit) => sum + bit, 0)
 
 /** What is wrong with a card number, or null. */
 export function cardFault(card: Card26): string | null {
-  if (!Number.isInteger(card.facility) || card.facility < 0 || card.facility > 255) return `Facility ${card.facility} does not fit: 26-bit cards have 0 to 255.`
-  if (!Number.isInteger(card.number) || card.number < 0 || card.number > 65535) return `Number ${card.number} does not fit: 26-bit cards have 0 to 65 535.`
+  if (!Number.isInteger(card.facility) || card.facility < 0 || card.facility > 255)
+    return `Facility ${card.facility} does not fit: 26-bit cards have 0 to 255.`
+  if (!Number.isInteger(card.number) || card.number < 0 || card.number > 65535)
+    return `Number ${card.number} does not fit: 26-bit cards have 0 to 65 535.`
   return null
 }
 

@@ -42,25 +42,36 @@ export function publicKeyOf(secret: string): string {
 }
 
 export type ChainVerdict =
-  | { ok: true; says: string; head: string }
-  | { ok: false; says: string; firstBad: number | null }
+  { ok: true; says: string; head: string } | { ok: false; says: string; firstBad: number | null }
 
 /**
  * Checks a door's chain. With the job's public key each record's signature is checked too, so a chain that was rebuilt
  * from an edited record is found out at that record; with the printed head the end is. With neither, only that the
  * chain is consistent in itself.
  */
-export function verifyChain(records: readonly ChainRecord[], trust: { publicKey?: string; head?: string } = {}): ChainVerdict {
+export function verifyChain(
+  records: readonly ChainRecord[],
+  trust: { publicKey?: string; head?: string } = {},
+): ChainVerdict {
   let previous = firstPrevious
   for (const [i, record] of records.entries()) {
-    const bad = (why: string): ChainVerdict => ({ ok: false, says: `Record ${i + 1} (${record.kind}, ${record.id}) ${why}.`, firstBad: i + 1 })
+    const bad = (why: string): ChainVerdict => ({
+      ok: false,
+      says: `Record ${i + 1} (${record.kind}, ${record.id}) ${why}.`,
+      firstBad: i + 1,
+    })
     if (record.n !== i + 1) return bad('is out of order')
     if (record.previous !== previous) return bad('does not follow the one before it')
     if (hashOf(record) !== record.hash) return bad('was edited: its hash does not match its content')
     if (trust.publicKey && !signatureHolds(record, trust.publicKey)) return bad('is not signed with this job’s key')
     previous = record.hash
   }
-  if (trust.head && trust.head.toLowerCase() !== previous) return { ok: false, says: 'The chain does not end at the printed head: a record was edited, added or left out, and the chain was rebuilt.', firstBad: null }
+  if (trust.head && trust.head.toLowerCase() !== previous)
+    return {
+      ok: false,
+      says: 'The chain does not end at the printed head: a record was edited, added or left out, and the chain was rebuilt.',
+      firstBad: null,
+    }
   const n = `${records.length} record${records.length === 1 ? '' : 's'}`
   if (trust.publicKey || trust.head) return { ok: true, says: `${n}, unbroken, and of this job.`, head: previous }
   return { ok: true, says: `${n}, consistent in itself, origin not checked.`, head: previous }

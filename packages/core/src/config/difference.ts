@@ -30,8 +30,11 @@ export function touching(differences: readonly Difference[], door: string, held:
   for (const config of [held, wanted]) {
     for (const [key, value] of Object.entries(config)) {
       if (!key.startsWith('profile/')) continue
-      const policies = ((value as { policies?: { at: string; schedule: string }[] } | null)?.policies ?? []).filter((p) => p.at.startsWith(`${door}.`))
-      if (policies.length) profiles.set(key.slice(8), new Set([...(profiles.get(key.slice(8)) ?? []), ...policies.map((p) => p.schedule)]))
+      const policies = ((value as { policies?: { at: string; schedule: string }[] } | null)?.policies ?? []).filter(
+        (p) => p.at.startsWith(`${door}.`),
+      )
+      if (policies.length)
+        profiles.set(key.slice(8), new Set([...(profiles.get(key.slice(8)) ?? []), ...policies.map((p) => p.schedule)]))
     }
   }
   const schedules = new Set([...profiles.values()].flatMap((s) => [...s]))
@@ -41,7 +44,10 @@ export function touching(differences: readonly Difference[], door: string, held:
     if (kind === 'accessPoint') return id.startsWith(`${door}.`)
     if (kind === 'profile') return policiesAt(d.held, door) !== policiesAt(d.wanted, door)
     if (kind === 'schedule') return schedules.has(id)
-    if (kind === 'credential') return [d.held, d.wanted].some((v) => ((v as { profiles?: string[] } | undefined)?.profiles ?? []).some((p) => profiles.has(p)))
+    if (kind === 'credential')
+      return [d.held, d.wanted].some((v) =>
+        ((v as { profiles?: string[] } | undefined)?.profiles ?? []).some((p) => profiles.has(p)),
+      )
     return false
   }
   return differences.filter(about)
@@ -49,7 +55,9 @@ export function touching(differences: readonly Difference[], door: string, held:
 
 /** What a group may do at one door, so that a change elsewhere in the group does not count here. */
 function policiesAt(value: Json | undefined, door: string): string {
-  return canonicalJson(((value as { policies?: { at: string }[] } | undefined)?.policies ?? []).filter((p) => p.at.startsWith(`${door}.`)))
+  return canonicalJson(
+    ((value as { policies?: { at: string }[] } | undefined)?.policies ?? []).filter((p) => p.at.startsWith(`${door}.`)),
+  )
 }
 
 /** One thing a driver does; safe to repeat. */
@@ -62,5 +70,8 @@ const rank = (key: string) => order.indexOf(key.replace(testPrefix, '').split('/
 export function operationsFor(differences: readonly Difference[]): Operation[] {
   const sets = differences.filter((d) => d.wanted !== undefined).sort((a, b) => rank(a.key) - rank(b.key))
   const removals = differences.filter((d) => d.wanted === undefined).sort((a, b) => rank(b.key) - rank(a.key))
-  return [...sets.map((d): Operation => ({ do: 'set', key: d.key, value: d.wanted as Json })), ...removals.map((d): Operation => ({ do: 'remove', key: d.key }))]
+  return [
+    ...sets.map((d): Operation => ({ do: 'set', key: d.key, value: d.wanted as Json })),
+    ...removals.map((d): Operation => ({ do: 'remove', key: d.key })),
+  ]
 }

@@ -2,7 +2,12 @@ import type { PartFunction } from '../doors/functions'
 import type { Config, Json } from './records'
 
 /** A wired point as a device holds it: which part of which door sits on a port, and what it does there. */
-export interface HeldPoint { door: string; part: string; function: PartFunction; /** The door has a second contact, so that each of them must be told apart. */ twoLeaves: boolean }
+export interface HeldPoint {
+  door: string
+  part: string
+  function: PartFunction
+  /** The door has a second contact, so that each of them must be told apart. */ twoLeaves: boolean
+}
 
 const field = (value: Json | undefined, name: string): string => {
   const text = value !== null && typeof value === 'object' && !Array.isArray(value) ? value[name] : ''
@@ -17,7 +22,12 @@ export function pointsByPort(config: Config): Map<string, HeldPoint> {
     const twoLeaves = Object.values(value).some((point) => field(point, 'function') === 'secondContact')
     for (const point of Object.values(value)) {
       const does = field(point, 'function') as PartFunction
-      found.set(field(point, 'port'), { door: key.slice('terminals/'.length), part: field(point, 'part'), function: does, twoLeaves: twoLeaves && does === 'contact' })
+      found.set(field(point, 'port'), {
+        door: key.slice('terminals/'.length),
+        part: field(point, 'part'),
+        function: does,
+        twoLeaves: twoLeaves && does === 'contact',
+      })
     }
   }
   return found

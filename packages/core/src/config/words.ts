@@ -6,12 +6,29 @@ import type { Difference } from './difference'
 import type { Json } from './records'
 
 /** One line of the preview: what the device has on the left, what it will have on the right. */
-export interface TwoSided { group: string; what: string; holds: string; willHold: string }
+export interface TwoSided {
+  group: string
+  what: string
+  holds: string
+  willHold: string
+}
 
 const fields: Readonly<Record<string, string>> = {
-  name: 'Name', release: 'Release time', heldOpen: 'Open time', relockDelay: 'Delay before relock', forcedAlarm: 'Forced-open alarm',
-  door: 'Door', from: 'Leads from', to: 'Leads to',
-  periods: 'Periods', special: 'Special days', policies: 'May pass', holder: 'Holder', card: 'Card', enabled: 'State', profiles: 'Groups',
+  name: 'Name',
+  release: 'Release time',
+  heldOpen: 'Open time',
+  relockDelay: 'Delay before relock',
+  forcedAlarm: 'Forced-open alarm',
+  door: 'Door',
+  from: 'Leads from',
+  to: 'Leads to',
+  periods: 'Periods',
+  special: 'Special days',
+  policies: 'May pass',
+  holder: 'Holder',
+  card: 'Card',
+  enabled: 'State',
+  profiles: 'Groups',
 }
 const seconds = new Set(['release', 'heldOpen', 'relockDelay'])
 
@@ -31,7 +48,12 @@ function linesOf(d: Difference, facts: Facts): TwoSided[] {
   const wanted = asObject(d.wanted)
   return [...new Set([...Object.keys(held), ...Object.keys(wanted)])]
     .filter((f) => canonicalJson(held[f] ?? null) !== canonicalJson(wanted[f] ?? null))
-    .map((f) => ({ group, what: whatWords(d.key, f, held[f] ?? wanted[f], name), holds: fieldWords(d.key, f, held[f], facts), willHold: fieldWords(d.key, f, wanted[f], facts) }))
+    .map((f) => ({
+      group,
+      what: whatWords(d.key, f, held[f] ?? wanted[f], name),
+      holds: fieldWords(d.key, f, held[f], facts),
+      willHold: fieldWords(d.key, f, wanted[f], facts),
+    }))
 }
 
 const isTerminals = (key: string) => key.startsWith('terminals/')
@@ -48,7 +70,8 @@ function pointName(value: Json | undefined, key: string): string {
   return point['part'] ? `${String(point['part'])}, ${facts?.says ?? String(point['function'])}` : key
 }
 
-const fieldWords = (key: string, field: string, value: Json | undefined, facts: Facts): string => (isTerminals(key) ? pointWords(value) : valueWords(field, value, facts))
+const fieldWords = (key: string, field: string, value: Json | undefined, facts: Facts): string =>
+  isTerminals(key) ? pointWords(value) : valueWords(field, value, facts)
 
 /** Where a wired point is and what the device knows of it: `input 7, closed at rest`. */
 function pointWords(value: Json | undefined): string {
@@ -62,7 +85,8 @@ function pointWords(value: Json | undefined): string {
   return says.join(', ')
 }
 
-const asObject = (value: Json): { [key: string]: Json } => (value !== null && typeof value === 'object' && !Array.isArray(value) ? value : { value })
+const asObject = (value: Json): { [key: string]: Json } =>
+  value !== null && typeof value === 'object' && !Array.isArray(value) ? value : { value }
 const doorId = (key: string) => (/^(?:door|terminals)\/(.+)$/.exec(key) ?? /^accessPoint\/(.+)\.[^.]+$/.exec(key))?.[1]
 
 function groupOf(key: string, facts: Facts): string {
@@ -88,7 +112,10 @@ function summary(key: string, value: Json, facts: Facts): string {
   const object = asObject(value)
   const kind = key.replace('test/', '').split('/')[0]
   if (kind === 'door') return `${object['name']}, release ${object['release']} s, open ${object['heldOpen']} s`
-  if (kind === 'terminals') return Object.entries(object).map(([k, point]) => `${pointName(point, k)}: ${pointWords(point)}`).join('; ')
+  if (kind === 'terminals')
+    return Object.entries(object)
+      .map(([k, point]) => `${pointName(point, k)}: ${pointWords(point)}`)
+      .join('; ')
   if (kind === 'credential') return `${object['holder']}, ${object['enabled'] ? 'in use' : 'lost'}`
   if (kind === 'profile') return valueWords('policies', object['policies'], facts)
   if (kind === 'schedule') return valueWords('periods', object['periods'], facts)
@@ -105,7 +132,11 @@ function valueWords(field: string, value: Json | undefined, facts: Facts): strin
     const doors = new Set(value.map((p) => facts.door[String(asObject(p)['at']).split('.')[0] ?? '']?.ref ?? '?'))
     return doors.size ? [...doors].join(', ') : 'nobody'
   }
-  if (Array.isArray(value)) return value.length ? value.map((v) => (typeof v === 'string' ? v : JSON.stringify(v))).join('; ') : 'none'
-  if (typeof value === 'object' && value !== null) return Object.entries(value).map(([k, v]) => `${k} ${String(v)}`).join(', ')
+  if (Array.isArray(value))
+    return value.length ? value.map((v) => (typeof v === 'string' ? v : JSON.stringify(v))).join('; ') : 'none'
+  if (typeof value === 'object' && value !== null)
+    return Object.entries(value)
+      .map(([k, v]) => `${k} ${String(v)}`)
+      .join(', ')
   return String(value)
 }

@@ -6,6 +6,13 @@ export function boardOf(sheets: Sheets, controller: Pick<Controller, 'sheet' | '
   const sheet = sheetOf(sheets, controller.sheet)
   const expanders = controller.expanders ?? []
   if (expanders.length === 0) return sheet
-  const terminals = expanders.flatMap((e) => sheetOf(sheets, e.sheet).terminals.map((t): Terminal => ({ ...t, id: `${e.id}.${t.id}`, group: '*', port: `${e.id} ${t.port}` })))
+  const terminals = expanders.flatMap((e) =>
+    sheetOf(sheets, e.sheet).terminals.map((t): Terminal => ({
+      ...t,
+      id: `${e.id}.${t.id}`,
+      group: '*',
+      port: `${e.id} ${t.port}`,
+    })),
+  )
   return { ...sheet, terminals: [...sheet.terminals, ...terminals] }
 }

@@ -26,7 +26,8 @@ export function addressRange(coding: SwitchCoding): { from: number; to: number }
 /** How the switches stand for an address: position 1 first; 1 is on, or the digit of a turning switch. */
 export function switchesFor(coding: SwitchCoding, address: number): SwitchAnswer {
   const { from, to } = addressRange(coding)
-  if (!Number.isInteger(address) || address < from || address > to) return { ok: false, says: `Its switches stand for ${from} to ${to}; ${address} is not among them.` }
+  if (!Number.isInteger(address) || address < from || address > to)
+    return { ok: false, says: `Its switches stand for ${from} to ${to}; ${address} is not among them.` }
   const digits: number[] = []
   let left = address - coding.offset
   for (let i = 0; i < coding.positions; i++) {
@@ -40,11 +41,17 @@ export function switchesFor(coding: SwitchCoding, address: number): SwitchAnswer
 
 /** The other way: what the switches show, and the address that is. @throws RangeError for another number of switches or a position that there is not */
 export function addressOf(coding: SwitchCoding, switches: readonly number[]): number {
-  if (switches.length !== coding.positions) throw new RangeError(`This device has ${coding.positions} ${coding.kind === 'decade' ? 'turning switches' : 'switches'}; ${switches.length} were given.`)
+  if (switches.length !== coding.positions)
+    throw new RangeError(
+      `This device has ${coding.positions} ${coding.kind === 'decade' ? 'turning switches' : 'switches'}; ${switches.length} were given.`,
+    )
   const wrong = switches.find((s) => !Number.isInteger(s) || s < 0 || s >= base(coding))
   if (wrong !== undefined) throw new RangeError(`A switch cannot stand at ${wrong}.`)
   const leastFirst = coding.order === 'leastFirst' ? switches : [...switches].reverse()
-  return leastFirst.reduce((sum, s, i) => sum + (coding.inverted ? base(coding) - 1 - s : s) * base(coding) ** i, 0) + coding.offset
+  return (
+    leastFirst.reduce((sum, s, i) => sum + (coding.inverted ? base(coding) - 1 - s : s) * base(coding) ** i, 0) +
+    coding.offset
+  )
 }
 
 function switchWords(coding: SwitchCoding, switches: readonly number[]): string {

@@ -1,7 +1,11 @@
 import type { CableType } from '../power/conductor'
 
 /** A run from the board whose supply feeds this one too. */
-export interface FedFrom { controller: string; lengthM: number; type: CableType }
+export interface FedFrom {
+  controller: string
+  lengthM: number
+  type: CableType
+}
 
 /** A planned controller. */
 export interface Controller {
@@ -23,7 +27,11 @@ export interface Controller {
 }
 
 /** Where a cabinet hangs: its name is its id. Metres on the site's grid. */
-export interface CabinetPlace { id: string; x: number; y: number }
+export interface CabinetPlace {
+  id: string
+  x: number
+  y: number
+}
 
 /** Check-off of the cabinet a controller sits in: item id to who and when. Its id is the controller's. */
 export interface Cabinet {
@@ -31,10 +39,19 @@ export interface Cabinet {
   done: Record<string, Done>
 }
 /** Something that must be at hand: got, from whom, by when. Its id is the item's. */
-export interface Procured { id: string; got: Done | null; from: string; /** `2026-12-01`, or empty. */ due: string }
+export interface Procured {
+  id: string
+  got: Done | null
+  from: string
+  /** `2026-12-01`, or empty. */ due: string
+}
 
 /** Who and when; `on` is the digest of what it was true of, where that can change under it. */
-export interface Done { by: string; at: number; on?: string }
+export interface Done {
+  by: string
+  at: number
+  on?: string
+}
 
 /** A device that answered a search. Its id is its endpoint reference. */
 export interface Found {
@@ -59,9 +76,24 @@ export interface Found {
 }
 
 /** What a device holds from before, counted before anything is erased. */
-export interface Holds { doors: number; people: number; rules: number; schedules: number }
+export interface Holds {
+  doors: number
+  people: number
+  rules: number
+  schedules: number
+}
 
-export const claimSteps = ['identity', 'holds', 'secret', 'erase', 'network', 'restart', 'clock', 'firmware', 'ready'] as const
+export const claimSteps = [
+  'identity',
+  'holds',
+  'secret',
+  'erase',
+  'network',
+  'restart',
+  'clock',
+  'firmware',
+  'ready',
+] as const
 export type ClaimStepName = (typeof claimSteps)[number]
 export interface ClaimStep {
   name: ClaimStepName

@@ -5,17 +5,63 @@ import type { PartFunction } from '../doors/functions'
 
 /** What a terminal is for; a lead may only go to a terminal of the kind that it wants. */
 export const terminalKinds = [
-  'reader+', 'reader-', 'd0', 'd1', 'led', 'busA', 'busB', 'bus0', 'input', 'inputCommon', 'relayC', 'relayNO', 'relayNC', 'auxC', 'auxNO', 'feed+', 'feed-',
+  'reader+',
+  'reader-',
+  'd0',
+  'd1',
+  'led',
+  'busA',
+  'busB',
+  'bus0',
+  'input',
+  'inputCommon',
+  'relayC',
+  'relayNO',
+  'relayNC',
+  'auxC',
+  'auxNO',
+  'feed+',
+  'feed-',
 ] as const
 export type TerminalKind = (typeof terminalKinds)[number]
 
 export const leadKinds = [
-  'supply+', 'supply-', 'd0', 'd1', 'led', 'busA', 'busB', 'bus0', 'contactA', 'contactB', 'lock+', 'lock-', 'break1', 'break2', 'drive1', 'drive2',
+  'supply+',
+  'supply-',
+  'd0',
+  'd1',
+  'led',
+  'busA',
+  'busB',
+  'bus0',
+  'contactA',
+  'contactB',
+  'lock+',
+  'lock-',
+  'break1',
+  'break2',
+  'drive1',
+  'drive2',
 ] as const
 export type LeadKind = (typeof leadKinds)[number]
 
 export const deviceKinds = [
-  'controller', 'reader', 'lock', 'contact', 'exit', 'breakGlass', 'supply', 'expander', 'hub', 'wirelessLock', 'station', 'module', 'converter', 'switch', 'midspan', 'opener',
+  'controller',
+  'reader',
+  'lock',
+  'contact',
+  'exit',
+  'breakGlass',
+  'supply',
+  'expander',
+  'hub',
+  'wirelessLock',
+  'station',
+  'module',
+  'converter',
+  'switch',
+  'midspan',
+  'opener',
 ] as const
 export type DeviceKind = (typeof deviceKinds)[number]
 
@@ -94,7 +140,11 @@ export const presentables = ['card', 'code', 'finger', 'face', 'picture'] as con
 export type Presentable = (typeof presentables)[number]
 
 /** What it draws from a network port. Watts at the device. */
-export interface NetworkDraw { class: PowerClass['class']; restW: number; peakW: number }
+export interface NetworkDraw {
+  class: PowerClass['class']
+  restW: number
+  peakW: number
+}
 export interface SupplyFacts {
   volts: number
   amps: number
@@ -143,7 +193,14 @@ export interface DeviceSheet {
   inrush?: { amps: number; ms: number }
   place?: 'indoor' | 'outdoor'
   /** How it hands on what it reads. `osdp` sits on a bus under an address. */
-  reading?: { by: 'wiegand' | 'osdp' | 'network' | 'radio'; technologies: string[]; keypad: boolean; reachM: number; unitLoad?: number; /** A card where it is not said. */ takes?: Presentable[] }
+  reading?: {
+    by: 'wiegand' | 'osdp' | 'network' | 'radio'
+    technologies: string[]
+    keypad: boolean
+    reachM: number
+    unitLoad?: number
+    /** A card where it is not said. */ takes?: Presentable[]
+  }
   coding?: SwitchCoding
   jumpers?: { id: string; says: string; positions: string[]; factory: string }[]
   network?: NetworkDraw
@@ -173,7 +230,9 @@ export function sheetOf(sheets: Sheets, id: string): DeviceSheet {
 }
 
 /** Whether a device is of a kind, first or among other things. */
-export const isKind = (sheet: DeviceSheet, kind: DeviceKind): boolean => sheet.kind === kind || (sheet.also?.includes(kind) ?? false)
+export const isKind = (sheet: DeviceSheet, kind: DeviceKind): boolean =>
+  sheet.kind === kind || (sheet.also?.includes(kind) ?? false)
 
 /** Whether a device reads cards or tags: one that reads only codes, fingers or faces is never asked for one. */
-export const takesCards = (sheet: DeviceSheet): boolean => isKind(sheet, 'reader') && (sheet.reading?.takes ?? ['card']).includes('card')
+export const takesCards = (sheet: DeviceSheet): boolean =>
+  isKind(sheet, 'reader') && (sheet.reading?.takes ?? ['card']).includes('card')

@@ -2,8 +2,16 @@ import { meaningOf, rememberedAs, type Meaning, type Titled } from './meanings'
 import { plain, textOf, type Table } from './table'
 
 /** A column of the file and what it is taken for. */
-export interface Column extends Titled { index: number; group: string; /** Under which it is remembered. */ key: string; sample: string }
-export interface Header { /** Row of the titles, counted from 0; -1 where none was found. */ row: number; columns: Column[] }
+export interface Column extends Titled {
+  index: number
+  group: string
+  /** Under which it is remembered. */ key: string
+  sample: string
+}
+export interface Header {
+  /** Row of the titles, counted from 0; -1 where none was found. */ row: number
+  columns: Column[]
+}
 
 /** Rows to look through for the titles. */
 const deepest = 40
@@ -20,13 +28,21 @@ export function findHeader(table: Table, remembered: Readonly<Record<string, str
     const own = (table.rows[row] ?? []).filter((c) => textOf(c)).length
     const known = new Set(columns.filter((c) => c.meaning !== 'ignore').map((c) => c.meaning))
     const score = own === 0 || !(known.has('ref') || known.has('name')) ? 0 : known.size
-    if (score > bestScore) { best = { row, columns }; bestScore = score }
+    if (score > bestScore) {
+      best = { row, columns }
+      bestScore = score
+    }
   }
   return best
 }
 
 /** The columns when this row holds the titles. Where two columns mean the same, the first is taken. */
-export function columnsAt(table: Table, row: number, remembered: Readonly<Record<string, string>> = {}, chosen: Readonly<Record<string, string>> = {}): Column[] {
+export function columnsAt(
+  table: Table,
+  row: number,
+  remembered: Readonly<Record<string, string>> = {},
+  chosen: Readonly<Record<string, string>> = {},
+): Column[] {
   const own = table.rows[row] ?? []
   const above = row > 0 ? (table.rows[row - 1] ?? []) : []
   const width = table.rows.slice(row, row + 50).reduce((most, r) => Math.max(most, r.length), 0)
@@ -50,12 +66,23 @@ export function columnsAt(table: Table, row: number, remembered: Readonly<Record
 }
 
 function sampleOf(table: Table, row: number, index: number): string {
-  for (const cells of table.rows.slice(row + 1, row + 30)) { const text = textOf(cells[index]); if (text) return text }
+  for (const cells of table.rows.slice(row + 1, row + 30)) {
+    const text = textOf(cells[index])
+    if (text) return text
+  }
   return ''
 }
 
 /** Whether a row says the titles over again, as lists that were printed page by page do. */
-export function repeatsHeader(cells: readonly unknown[], columns: readonly Column[], texts: (index: number) => string): boolean {
+export function repeatsHeader(
+  cells: readonly unknown[],
+  columns: readonly Column[],
+  texts: (index: number) => string,
+): boolean {
   const titled = columns.filter((c) => c.title)
-  return titled.length > 1 && cells.length > 0 && titled.filter((c) => plain(texts(c.index)) === plain(c.title)).length >= Math.max(2, titled.length * 0.6)
+  return (
+    titled.length > 1 &&
+    cells.length > 0 &&
+    titled.filter((c) => plain(texts(c.index)) === plain(c.title)).length >= Math.max(2, titled.length * 0.6)
+  )
 }

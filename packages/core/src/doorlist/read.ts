@@ -6,7 +6,12 @@ import { cellName, plain, textOf, type Cell, type Table } from './table'
 import { coordinate, count, metres, opening, reference, seconds, yesNo, type Taken } from './values'
 
 /** What is wrong with one cell, where, and how to mend it. */
-export interface CellFault { cell: string; column: string; says: string; mend: string }
+export interface CellFault {
+  cell: string
+  column: string
+  says: string
+  mend: string
+}
 
 /** A row as it was understood. Only what the file tells is there. */
 export interface ListedDoor {
@@ -28,10 +33,20 @@ export interface ListedDoor {
   /** Sheet ids by role; an empty one takes the part away. */
   hardware?: Partial<Record<PartRole, string>>
 }
-export interface ListedRow { /** As the spreadsheet counts: from 1. */ row: number; door: ListedDoor; faults: CellFault[]; notes: string[] }
+export interface ListedRow {
+  /** As the spreadsheet counts: from 1. */ row: number
+  door: ListedDoor
+  faults: CellFault[]
+  notes: string[]
+}
 
 /** Reads every row under the titles; empty rows and titles said over again are left out. */
-export function* readRows(table: Table, headerRow: number, columns: readonly Column[], sheets: Sheets): Generator<ListedRow> {
+export function* readRows(
+  table: Table,
+  headerRow: number,
+  columns: readonly Column[],
+  sheets: Sheets,
+): Generator<ListedRow> {
   const used = columns.filter((c) => c.meaning !== 'ignore')
   const names = sheetNames(sheets)
   for (let row = headerRow + 1; row < table.rows.length; row++) {
@@ -42,7 +57,10 @@ export function* readRows(table: Table, headerRow: number, columns: readonly Col
   }
 }
 
-interface SheetNames { byWord: ReadonlyMap<string, DeviceSheet>; all: readonly DeviceSheet[] }
+interface SheetNames {
+  byWord: ReadonlyMap<string, DeviceSheet>
+  all: readonly DeviceSheet[]
+}
 function sheetNames(sheets: Sheets): SheetNames {
   const all = Object.values(sheets)
   return { all, byWord: new Map(all.flatMap((s) => [[plain(s.name), s] as const, [plain(s.id), s] as const])) }
@@ -55,56 +73,143 @@ function readRow(cells: readonly Cell[], row: number, columns: readonly Column[]
     const cell = cells[column.index] ?? null
     const text = textOf(cell)
     if (text === '') continue
-    const fault = (says: string, mend: string) => out.faults.push({ cell: cellName(row, column.index), column: meaningWords(column.meaning), says, mend })
-    if (typeof cell === 'object' && cell && 'broken' in cell) { fault(`the formula gives ${cell.broken}`, 'Mend the formula, or write the value itself.'); continue }
+    const fault = (says: string, mend: string) =>
+      out.faults.push({ cell: cellName(row, column.index), column: meaningWords(column.meaning), says, mend })
+    if (typeof cell === 'object' && cell && 'broken' in cell) {
+      fault(`the formula gives ${cell.broken}`, 'Mend the formula, or write the value itself.')
+      continue
+    }
     if (typeof cell === 'object' && cell && column.meaning !== 'ignore') {
       fault(`the spreadsheet made a date of it (${cell.date})`, 'Set the column to text and write the value again.')
       continue
     }
-    const into = <T>(taken: Taken<T>, put: (value: T) => void) => { if (taken.ok) put(taken.value); else fault(taken.says, taken.mend) }
+    const into = <T>(taken: Taken<T>, put: (value: T) => void) => {
+      if (taken.ok) put(taken.value)
+      else fault(taken.says, taken.mend)
+    }
     takeCell(out, place, column, cell, text, names, into, fault)
   }
   if (place.x !== undefined && place.y !== undefined) out.door.at = { x: place.x, y: place.y }
   if (!out.door.ref && !out.faults.some((f) => f.column === meaningWords('ref'))) {
     const column = columns.find((c) => c.meaning === 'ref')
-    out.faults.push({ cell: cellName(row, column?.index ?? 0), column: meaningWords('ref'), says: 'there is no reference', mend: 'Give the door a reference, or take the row out.' })
+    out.faults.push({
+      cell: cellName(row, column?.index ?? 0),
+      column: meaningWords('ref'),
+      says: 'there is no reference',
+      mend: 'Give the door a reference, or take the row out.',
+    })
   }
   return out
 }
 
 type Into = <T>(taken: Taken<T>, put: (value: T) => void) => void
 
-function takeCell(out: ListedRow, place: { x?: number; y?: number }, column: Column, cell: Cell, text: string, names: SheetNames, into: Into, fault: (says: string, mend: string) => void): void {
+function takeCell(
+  out: ListedRow,
+  place: { x?: number; y?: number },
+  column: Column,
+  cell: Cell,
+  text: string,
+  names: SheetNames,
+  into: Into,
+  fault: (says: string, mend: string) => void,
+): void {
   const { door } = out
   const { meaning, unit } = column
-  if (meaning.startsWith('distance:')) { into(metres(text, unit), (v) => { (door.distances ??= {})[meaning.slice(9)] = v }); return }
+  if (meaning.startsWith('distance:')) {
+    into(metres(text, unit), (v) => {
+      ;(door.distances ??= {})[meaning.slice(9)] = v
+    })
+    return
+  }
   switch (meaning) {
     case 'ref':
-      into(reference(text), (v) => { door.ref = v })
+      into(reference(text), (v) => {
+        door.ref = v
+      })
       if (typeof cell === 'number') out.notes.push(`${text} is a number in the file: noughts before it would be lost.`)
       return
-    case 'name': if (text.length > 120) fault(`the name has ${text.length} letters`, 'Shorten it to 120.'); else door.name = text; return
-    case 'from': door.from = text; return
-    case 'to': door.to = text; return
-    case 'opening': into(opening(text), (v) => { door.opening = v }); return
-    case 'escapeRoute': into(yesNo(text), (v) => { door.escapeRoute = v }); return
-    case 'handle': into(yesNo(text), (v) => { door.handle = v }); return
-    case 'outdoor': into(yesNo(text), (v) => { door.outdoor = v }); return
-    case 'passages': into(count(text), (v) => { door.passagesPerDay = v }); return
-    case 'walk': into(count(text), (v) => { door.walk = v }); return
-    case 'releaseS': into(within(seconds(text, unit), 0.5, 3600, 's'), (v) => { door.behaviour = { ...door.behaviour, releaseS: v } }); return
-    case 'heldOpenS': into(within(seconds(text, unit), 1, 3600, 's'), (v) => { door.behaviour = { ...door.behaviour, heldOpenS: v } }); return
-    case 'lengthM': into(within(metres(text, unit), 0, 2000, 'm'), (v) => { door.lengthM = v }); return
-    case 'x': into(coordinate(text), (v) => { place.x = v }); return
-    case 'y': into(coordinate(text), (v) => { place.y = v }); return
-    case 'ignore': return
-    default: into(hardware(text, meaning as PartRole, names), (v) => { (door.hardware ??= {})[meaning as PartRole] = v })
+    case 'name':
+      if (text.length > 120) fault(`the name has ${text.length} letters`, 'Shorten it to 120.')
+      else door.name = text
+      return
+    case 'from':
+      door.from = text
+      return
+    case 'to':
+      door.to = text
+      return
+    case 'opening':
+      into(opening(text), (v) => {
+        door.opening = v
+      })
+      return
+    case 'escapeRoute':
+      into(yesNo(text), (v) => {
+        door.escapeRoute = v
+      })
+      return
+    case 'handle':
+      into(yesNo(text), (v) => {
+        door.handle = v
+      })
+      return
+    case 'outdoor':
+      into(yesNo(text), (v) => {
+        door.outdoor = v
+      })
+      return
+    case 'passages':
+      into(count(text), (v) => {
+        door.passagesPerDay = v
+      })
+      return
+    case 'walk':
+      into(count(text), (v) => {
+        door.walk = v
+      })
+      return
+    case 'releaseS':
+      into(within(seconds(text, unit), 0.5, 3600, 's'), (v) => {
+        door.behaviour = { ...door.behaviour, releaseS: v }
+      })
+      return
+    case 'heldOpenS':
+      into(within(seconds(text, unit), 1, 3600, 's'), (v) => {
+        door.behaviour = { ...door.behaviour, heldOpenS: v }
+      })
+      return
+    case 'lengthM':
+      into(within(metres(text, unit), 0, 2000, 'm'), (v) => {
+        door.lengthM = v
+      })
+      return
+    case 'x':
+      into(coordinate(text), (v) => {
+        place.x = v
+      })
+      return
+    case 'y':
+      into(coordinate(text), (v) => {
+        place.y = v
+      })
+      return
+    case 'ignore':
+      return
+    default:
+      into(hardware(text, meaning as PartRole, names), (v) => {
+        ;(door.hardware ??= {})[meaning as PartRole] = v
+      })
   }
 }
 
 function within(taken: Taken<number>, least: number, most: number, unit: string): Taken<number> {
   if (!taken.ok || (taken.value >= least && taken.value <= most)) return taken
-  return { ok: false, says: `${taken.value} ${unit} is outside ${least} to ${most} ${unit}`, mend: `Write a value from ${least} to ${most} ${unit}.` }
+  return {
+    ok: false,
+    says: `${taken.value} ${unit} is outside ${least} to ${most} ${unit}`,
+    mend: `Write a value from ${least} to ${most} ${unit}.`,
+  }
 }
 
 function hardware(text: string, role: PartRole, names: SheetNames): Taken<string> {
@@ -114,8 +219,24 @@ function hardware(text: string, role: PartRole, names: SheetNames): Taken<string
   const there = names.all.filter((s) => isKind(s, kind))
   const found = names.byWord.get(plain(text))
   if (found && isKind(found, kind)) return { ok: true, value: found.id }
-  const like = there.filter((s) => plain(s.name).split(' ').some((w) => w.length > 3 && plain(text).includes(w)))
-  const some = (like.length ? like : there).slice(0, 3).map((s) => s.name).join('; ')
-  if (word.ok) return { ok: false, says: `it says yes, but not which ${says.toLowerCase()}`, mend: `Name one, for example: ${some}.` }
-  return { ok: false, says: found ? `${found.name} is not fit as ${says.toLowerCase()}` : `no device sheet is called “${text}”`, mend: `Name one that there is, for example: ${some}. Or add a device sheet.` }
+  const like = there.filter((s) =>
+    plain(s.name)
+      .split(' ')
+      .some((w) => w.length > 3 && plain(text).includes(w)),
+  )
+  const some = (like.length ? like : there)
+    .slice(0, 3)
+    .map((s) => s.name)
+    .join('; ')
+  if (word.ok)
+    return {
+      ok: false,
+      says: `it says yes, but not which ${says.toLowerCase()}`,
+      mend: `Name one, for example: ${some}.`,
+    }
+  return {
+    ok: false,
+    says: found ? `${found.name} is not fit as ${says.toLowerCase()}` : `no device sheet is called “${text}”`,
+    mend: `Name one that there is, for example: ${some}. Or add a device sheet.`,
+  }
 }

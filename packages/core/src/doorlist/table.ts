@@ -2,7 +2,10 @@
 export type Cell = string | number | boolean | null | { date: string } | { broken: string }
 
 /** One sheet of a file, row by row as it stands there. */
-export interface Table { name: string; rows: readonly (readonly Cell[])[] }
+export interface Table {
+  name: string
+  rows: readonly (readonly Cell[])[]
+}
 
 /** Letters of a column as spreadsheets count: 0 is A, 26 is AA. */
 export function columnLetters(column: number): string {

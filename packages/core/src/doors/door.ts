@@ -2,25 +2,62 @@ import type { DeviceKind } from '../devices/sheet'
 import type { CableType } from '../power/conductor'
 
 /** What a part does at its door. */
-export const partRoles = ['entryReader', 'exitReader', 'lock', 'lock2', 'contact', 'contact2', 'boltContact', 'exit', 'exitSensor', 'deskButton', 'breakGlass', 'opener', 'tamper', 'spare'] as const
+export const partRoles = [
+  'entryReader',
+  'exitReader',
+  'lock',
+  'lock2',
+  'contact',
+  'contact2',
+  'boltContact',
+  'exit',
+  'exitSensor',
+  'deskButton',
+  'breakGlass',
+  'opener',
+  'tamper',
+  'spare',
+] as const
 export type PartRole = (typeof partRoles)[number]
 
 /** What kind of device does what at a door, the trade's letter and number for it, and how it is called. */
 export const roleFacts: Readonly<Record<PartRole, { id: string; kind: DeviceKind; says: string }>> = {
-  entryReader: { id: 'R1', kind: 'reader', says: 'Reader, unsecured side' }, exitReader: { id: 'R2', kind: 'reader', says: 'Reader, secured side' },
-  lock: { id: 'K1', kind: 'lock', says: 'Lock' }, lock2: { id: 'K2', kind: 'lock', says: 'Lock of the second leaf' },
-  contact: { id: 'C1', kind: 'contact', says: 'Door contact' }, contact2: { id: 'C2', kind: 'contact', says: 'Contact of the second leaf' }, boltContact: { id: 'L1', kind: 'contact', says: 'Bolt contact' },
-  exit: { id: 'X1', kind: 'exit', says: 'Exit button' }, exitSensor: { id: 'X2', kind: 'exit', says: 'Exit sensor' }, deskButton: { id: 'D1', kind: 'exit', says: 'Desk button' },
-  breakGlass: { id: 'B1', kind: 'breakGlass', says: 'Break glass' }, opener: { id: 'O1', kind: 'opener', says: 'Opener' },
-  tamper: { id: 'T1', kind: 'contact', says: 'Tamper switch' }, spare: { id: 'S1', kind: 'contact', says: 'Spare input' },
+  entryReader: { id: 'R1', kind: 'reader', says: 'Reader, unsecured side' },
+  exitReader: { id: 'R2', kind: 'reader', says: 'Reader, secured side' },
+  lock: { id: 'K1', kind: 'lock', says: 'Lock' },
+  lock2: { id: 'K2', kind: 'lock', says: 'Lock of the second leaf' },
+  contact: { id: 'C1', kind: 'contact', says: 'Door contact' },
+  contact2: { id: 'C2', kind: 'contact', says: 'Contact of the second leaf' },
+  boltContact: { id: 'L1', kind: 'contact', says: 'Bolt contact' },
+  exit: { id: 'X1', kind: 'exit', says: 'Exit button' },
+  exitSensor: { id: 'X2', kind: 'exit', says: 'Exit sensor' },
+  deskButton: { id: 'D1', kind: 'exit', says: 'Desk button' },
+  breakGlass: { id: 'B1', kind: 'breakGlass', says: 'Break glass' },
+  opener: { id: 'O1', kind: 'opener', says: 'Opener' },
+  tamper: { id: 'T1', kind: 'contact', says: 'Tamper switch' },
+  spare: { id: 'S1', kind: 'contact', says: 'Spare input' },
 }
 
 /** What an opening is. */
-export const openingKinds = ['door', 'doubleDoor', 'gate', 'shutter', 'turnstile', 'cabinet', 'locker', 'padlock', 'liftCall'] as const
+export const openingKinds = [
+  'door',
+  'doubleDoor',
+  'gate',
+  'shutter',
+  'turnstile',
+  'cabinet',
+  'locker',
+  'padlock',
+  'liftCall',
+] as const
 export type OpeningKind = (typeof openingKinds)[number]
 
 /** Who decides whether somebody passes, and what happens when that is out of reach for longer than `afterS`. */
-export interface Decides { by: 'reader' | 'lock' | 'controller' | 'server'; afterS: number; then: 'staysShut' | 'opens' | 'knownCards' }
+export interface Decides {
+  by: 'reader' | 'lock' | 'controller' | 'server'
+  afterS: number
+  then: 'staysShut' | 'opens' | 'knownCards'
+}
 
 /** One piece of hardware at a door. Its id is the trade's letter and a number: R1, K1, C1, X1, B1. */
 export interface Part {
@@ -114,7 +151,14 @@ export interface Door {
   testCardsOff: boolean
 }
 
-export const defaultBehaviour: Behaviour = { releaseS: 5, heldOpenS: 30, relockDelayS: 0, contactIdle: 'closed', exitIdle: 'open', forcedAlarm: true }
+export const defaultBehaviour: Behaviour = {
+  releaseS: 5,
+  heldOpenS: 30,
+  relockDelayS: 0,
+  contactIdle: 'closed',
+  exitIdle: 'open',
+  forcedAlarm: true,
+}
 
 export function partOf(door: Door, role: PartRole): Part | undefined {
   return door.parts.find((part) => part.role === role)
@@ -130,13 +174,17 @@ const nobodyInside: ReadonlySet<OpeningKind> = new Set(['cabinet', 'locker', 'pa
 
 /** Whether somebody on the secured side can ask to leave: by a device, a reader or a handle. */
 export const hasWayOut = (door: Door): boolean =>
-  door.handle || nobodyInside.has(door.opening ?? 'door') || door.parts.some((p) => p.role === 'exit' || p.role === 'exitSensor' || p.role === 'exitReader')
+  door.handle ||
+  nobodyInside.has(door.opening ?? 'door') ||
+  door.parts.some((p) => p.role === 'exit' || p.role === 'exitSensor' || p.role === 'exitReader')
 
 /** What can never be seen at this door because a part is absent, in words. */
 export function blindSpots(door: Door): string[] {
   const says: string[] = []
   if (!partOf(door, 'contact')) {
-    says.push('Without a door contact nobody can see whether the leaf is open: no forced-open alarm, no held-open alarm, no proof that it closed.')
+    says.push(
+      'Without a door contact nobody can see whether the leaf is open: no forced-open alarm, no held-open alarm, no proof that it closed.',
+    )
   }
   if (!partOf(door, 'exit') && !partOf(door, 'exitSensor') && door.handle) {
     says.push(

@@ -1,7 +1,21 @@
 /** What a wired part does for its door: the controller is told of it, obeys it, and a test proves it. */
 export const partFunctions = [
-  'entryReader', 'exitReader', 'lock', 'secondLock', 'opener', 'contact', 'secondContact', 'lockSensing', 'exitButton', 'exitSensor',
-  'deskButton', 'glassPole', 'tamper', 'spare', 'emergencyRelease', 'feed',
+  'entryReader',
+  'exitReader',
+  'lock',
+  'secondLock',
+  'opener',
+  'contact',
+  'secondContact',
+  'lockSensing',
+  'exitButton',
+  'exitSensor',
+  'deskButton',
+  'glassPole',
+  'tamper',
+  'spare',
+  'emergencyRelease',
+  'feed',
 ] as const
 export type PartFunction = (typeof partFunctions)[number]
 

@@ -1,13 +1,16 @@
 /** Mean of some places; 0 for none. */
-export const barycentre = (places: readonly number[]): number => (places.length ? places.reduce((a, b) => a + b, 0) / places.length : 0)
+export const barycentre = (places: readonly number[]): number =>
+  places.length ? places.reduce((a, b) => a + b, 0) / places.length : 0
 
 /** Conductors of two parts that cross when the one with `a` stands left of the one with `b`. */
-export const pairCrossings = (a: readonly number[], b: readonly number[]): number => a.reduce((sum, x) => sum + b.filter((y) => y < x).length, 0)
+export const pairCrossings = (a: readonly number[], b: readonly number[]): number =>
+  a.reduce((sum, x) => sum + b.filter((y) => y < x).length, 0)
 
 /** Crossings that an order of parts cannot avoid, whatever the way of the lines. */
 export function crossingsOf(order: readonly (readonly number[])[]): number {
   let count = 0
-  for (let i = 0; i < order.length; i++) for (let j = i + 1; j < order.length; j++) count += pairCrossings(order[i] ?? [], order[j] ?? [])
+  for (let i = 0; i < order.length; i++)
+    for (let j = i + 1; j < order.length; j++) count += pairCrossings(order[i] ?? [], order[j] ?? [])
   return count
 }
 

@@ -1,8 +1,16 @@
 import type { Conductor } from '../wiring/conductors'
 
-export interface Point { x: number; y: number }
+export interface Point {
+  x: number
+  y: number
+}
 /** A conductor from its part down to a level, along it, and down to its screw; `y` null where it falls straight. */
-export interface Turn { conductor: Conductor; start: number; end: number; y: number | null }
+export interface Turn {
+  conductor: Conductor
+  start: number
+  end: number
+  y: number | null
+}
 
 const trackGap = 6
 
@@ -10,7 +18,10 @@ const trackGap = 6
  * Levels on which conductors run sideways. Of those that go left the leftmost turns first (highest), of those that go right the
  * rightmost: then no two that need not cross do. @param top of the first level
  */
-export function turnsOf(starts: readonly { conductor: Conductor; start: number; end: number }[], top: number): { turns: Turn[]; bottom: number } {
+export function turnsOf(
+  starts: readonly { conductor: Conductor; start: number; end: number }[],
+  top: number,
+): { turns: Turn[]; bottom: number } {
   const straight = starts.filter((s) => Math.abs(s.start - s.end) < 0.5)
   const leftward = starts.filter((s) => s.end <= s.start - 0.5).sort((a, b) => a.start - b.start)
   const rightward = starts.filter((s) => s.end >= s.start + 0.5).sort((a, b) => b.start - a.start)

@@ -22,7 +22,12 @@ export function drop<K extends RecordKind>(facts: Facts, kind: K, id: string): C
  * Applies changes in order and returns new facts at revision `rev`; the tables that are not touched are shared.
  * @param copied kinds whose tables nobody else sees: those are altered where they lie, and what is copied here is added to them
  */
-export function applyChanges(facts: Facts, changes: readonly Change[], rev: number, copied = new Set<RecordKind>()): Facts {
+export function applyChanges(
+  facts: Facts,
+  changes: readonly Change[],
+  rev: number,
+  copied = new Set<RecordKind>(),
+): Facts {
   const next: Record<string, unknown> = { ...facts, rev }
   for (const change of changes) {
     if (!recordKinds.includes(change.kind)) continue

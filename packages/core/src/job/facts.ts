@@ -74,9 +74,15 @@ export interface Question {
 }
 
 /** A change that was taken back: `r` and its revision; `by` is the revision that did. */
-export interface Undone { id: string; by: number }
+export interface Undone {
+  id: string
+  by: number
+}
 /** What the columns of door schedules were said to mean, by their titles in small letters. Its id is `doors`. */
-export interface ColumnMemory { id: string; meanings: Record<string, string> }
+export interface ColumnMemory {
+  id: string
+  meanings: Record<string, string>
+}
 
 /** One table per kind of record; all a job is. Each record is plain data with an `id`. */
 export interface RecordTypes {
@@ -120,9 +126,42 @@ export interface RecordTypes {
 export type RecordKind = keyof RecordTypes
 
 export const recordKinds: readonly RecordKind[] = [
-  'job', 'area', 'door', 'controller', 'cabinet', 'tick', 'reading', 'meter', 'found', 'claim', 'reach', 'person', 'group', 'rule',
-  'schedule', 'specialDay', 'testCards', 'held', 'load', 'event', 'trial', 'proof', 'snag', 'signature', 'chain', 'question',
-  'sheet', 'cabinetPlace', 'powerPlan', 'unit', 'unitFeed', 'undone', 'columns', 'busRun', 'procured', 'photo',
+  'job',
+  'area',
+  'door',
+  'controller',
+  'cabinet',
+  'tick',
+  'reading',
+  'meter',
+  'found',
+  'claim',
+  'reach',
+  'person',
+  'group',
+  'rule',
+  'schedule',
+  'specialDay',
+  'testCards',
+  'held',
+  'load',
+  'event',
+  'trial',
+  'proof',
+  'snag',
+  'signature',
+  'chain',
+  'question',
+  'sheet',
+  'cabinetPlace',
+  'powerPlan',
+  'unit',
+  'unitFeed',
+  'undone',
+  'columns',
+  'busRun',
+  'procured',
+  'photo',
 ]
 
 export type Facts = { readonly [K in RecordKind]: Readonly<Record<string, RecordTypes[K]>> } & { readonly rev: number }

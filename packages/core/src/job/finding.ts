@@ -14,6 +14,24 @@ export interface Finding {
   says: string
 }
 
-export const stop = (mark: Mark, rule: string, says: string, at?: string): Finding => ({ mark, grade: 'stop', rule, says, ...(at ? { at } : {}) })
-export const warn = (mark: Mark, rule: string, says: string, at?: string): Finding => ({ mark, grade: 'warn', rule, says, ...(at ? { at } : {}) })
-export const note = (mark: Mark, rule: string, says: string, at?: string): Finding => ({ mark, grade: 'note', rule, says, ...(at ? { at } : {}) })
+export const stop = (mark: Mark, rule: string, says: string, at?: string): Finding => ({
+  mark,
+  grade: 'stop',
+  rule,
+  says,
+  ...(at ? { at } : {}),
+})
+export const warn = (mark: Mark, rule: string, says: string, at?: string): Finding => ({
+  mark,
+  grade: 'warn',
+  rule,
+  says,
+  ...(at ? { at } : {}),
+})
+export const note = (mark: Mark, rule: string, says: string, at?: string): Finding => ({
+  mark,
+  grade: 'note',
+  rule,
+  says,
+  ...(at ? { at } : {}),
+})

@@ -5,35 +5,80 @@ import { busPlans } from '../network/plan'
 import { cableList, cutList } from './cables'
 
 /** Something to order or bring; `id` stays the same while the job changes. `count` null where it is a thing of which one does. */
-export interface AtHandItem { id: string; group: 'cable' | 'device' | 'small part' | 'battery' | 'card' | 'tool and key' | 'licence'; what: string; count: number | null; unit: string; /** What it is for, shortened. */ for: string }
+export interface AtHandItem {
+  id: string
+  group: 'cable' | 'device' | 'small part' | 'battery' | 'card' | 'tool and key' | 'licence'
+  what: string
+  count: number | null
+  unit: string
+  /** What it is for, shortened. */ for: string
+}
 
 /** Rows of drums are counted with this much on a drum where nobody says otherwise, and this much for both ends of a piece. */
 export const usualDrumM = 100
 export const usualEndsM = 2
 
-const slug = (text: string) => text.toLowerCase().replace(/[^a-z0-9]+/g, '-').replace(/^-|-$/g, '').slice(0, 60)
-const some = (refs: readonly string[]) => { const list = [...new Set(refs)]; return list.length > 4 ? `${list.slice(0, 3).join(', ')} and ${list.length - 3} more` : list.join(', ') }
+const slug = (text: string) =>
+  text
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+    .slice(0, 60)
+const some = (refs: readonly string[]) => {
+  const list = [...new Set(refs)]
+  return list.length > 4 ? `${list.slice(0, 3).join(', ')} and ${list.length - 3} more` : list.join(', ')
+}
 
 /** What must be at hand for the whole job, worked out from the plan and the device sheets. */
 export function atHandList(facts: Facts, sheets: Sheets): AtHandItem[] {
   const list = planned(facts, sheets)
-  return [...cables(facts, sheets), ...devices(list), ...smallParts(facts, sheets), ...batteries(facts, sheets, list), ...cards(list), ...tools(list), ...setUps(list)]
+  return [
+    ...cables(facts, sheets),
+    ...devices(list),
+    ...smallParts(facts, sheets),
+    ...batteries(facts, sheets, list),
+    ...cards(list),
+    ...tools(list),
+    ...setUps(list),
+  ]
 }
 
 function cables(facts: Facts, sheets: Sheets): AtHandItem[] {
-  return cutList(cableList(facts, sheets), usualDrumM, usualEndsM).map((c): AtHandItem => ({ id: `cable-${slug(c.kind)}`, group: 'cable', what: c.kind, count: Math.ceil(c.metres), unit: 'm', for: `${c.pieces} pieces with ${usualEndsM} m for both ends${c.drums.length ? `, ${c.drums.length} drums of ${usualDrumM} m` : ''}${c.unknown ? `; ${c.unknown} more have no length yet` : ''}` }))
+  return cutList(cableList(facts, sheets), usualDrumM, usualEndsM).map((c): AtHandItem => ({
+    id: `cable-${slug(c.kind)}`,
+    group: 'cable',
+    what: c.kind,
+    count: Math.ceil(c.metres),
+    unit: 'm',
+    for: `${c.pieces} pieces with ${usualEndsM} m for both ends${c.drums.length ? `, ${c.drums.length} drums of ${usualDrumM} m` : ''}${c.unknown ? `; ${c.unknown} more have no length yet` : ''}`,
+  }))
 }
 
-interface PlannedDevice { sheet: DeviceSheet; /** What it is for. */ ref: string; /** How many doors are on it. */ doors: number }
+interface PlannedDevice {
+  sheet: DeviceSheet
+  /** What it is for. */ ref: string
+  /** How many doors are on it. */ doors: number
+}
 
 /** Every planned device. */
 function planned(facts: Facts, sheets: Sheets): PlannedDevice[] {
   const found: PlannedDevice[] = []
   const doorsOn = grouped(all(facts, 'door'), (d) => d.placement?.controller ?? '')
-  const add = (id: string | undefined, ref: string, doors = 1) => { const sheet = id ? sheets[id] : undefined; if (sheet) found.push({ sheet, ref, doors }) }
-  for (const c of all(facts, 'controller')) { add(c.sheet, c.ref, doorsOn.get(c.id)?.length ?? 0); if (!c.fedFrom) add(ownSupply(c, sheets), c.ref); for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`) }
+  const add = (id: string | undefined, ref: string, doors = 1) => {
+    const sheet = id ? sheets[id] : undefined
+    if (sheet) found.push({ sheet, ref, doors })
+  }
+  for (const c of all(facts, 'controller')) {
+    add(c.sheet, c.ref, doorsOn.get(c.id)?.length ?? 0)
+    if (!c.fedFrom) add(ownSupply(c, sheets), c.ref)
+    for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`)
+  }
   for (const u of all(facts, 'unit')) add(u.sheet, u.ref)
-  for (const d of all(facts, 'door')) for (const p of d.parts) { add(p.sheet, `${d.ref} ${p.id}`); add(p.via, `${d.ref} ${p.id}`) }
+  for (const d of all(facts, 'door'))
+    for (const p of d.parts) {
+      add(p.sheet, `${d.ref} ${p.id}`)
+      add(p.via, `${d.ref} ${p.id}`)
+    }
   return found
 }
 
@@ -47,18 +92,68 @@ function grouped<T extends { ref: string }>(list: readonly T[], key: (t: T) => s
 }
 
 function devices(planned: readonly PlannedDevice[]): AtHandItem[] {
-  return [...grouped(planned, (p) => p.sheet.id)].map(([id, list]): AtHandItem => ({ id: `device-${id}`, group: 'device', what: list[0]?.sheet.name ?? id, count: list.length, unit: '', for: some(list.map((l) => l.ref)) }))
+  return [...grouped(planned, (p) => p.sheet.id)].map(([id, list]): AtHandItem => ({
+    id: `device-${id}`,
+    group: 'device',
+    what: list[0]?.sheet.name ?? id,
+    count: list.length,
+    unit: '',
+    for: some(list.map((l) => l.ref)),
+  }))
 }
 
 function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
   const found: AtHandItem[] = []
   const doors = all(facts, 'door')
-  const ends = doors.flatMap((d) => (d.ends ? d.parts.filter((p) => sheetOf(sheets, p.sheet).leads.some((l) => l.kind === 'contactA')).flatMap(() => [{ ref: d.ref, ohm: d.ends?.seriesOhm ?? 0 }, { ref: d.ref, ohm: d.ends?.parallelOhm ?? 0 }]) : []))
-  for (const [ohm, list] of grouped(ends, (e) => String(e.ohm))) found.push({ id: `resistor-${ohm}`, group: 'small part', what: `End resistor ${ohm} Ω`, count: list.length, unit: '', for: some(list.map((l) => l.ref)) })
-  const bare = doors.flatMap((d) => d.parts.filter((p) => { const s = sheetOf(sheets, p.sheet); return s.lock && s.leads.some((l) => l.kind === 'lock+') && s.lock.suppressionMs === undefined }).map((p) => `${d.ref} ${p.id}`))
-  if (bare.length) found.push({ id: 'diode', group: 'small part', what: 'Diode to go across a lock’s coil', count: bare.length, unit: '', for: some(bare) })
-  const open = busPlans(facts, sheets).flatMap((b) => { const last = b.lines.at(-1); return last && !last.terminator ? [last.ref] : [] })
-  if (open.length) found.push({ id: 'terminator', group: 'small part', what: 'Terminator 120 Ω for the end of a bus', count: open.length, unit: '', for: some(open) })
+  const ends = doors.flatMap((d) =>
+    d.ends
+      ? d.parts
+          .filter((p) => sheetOf(sheets, p.sheet).leads.some((l) => l.kind === 'contactA'))
+          .flatMap(() => [
+            { ref: d.ref, ohm: d.ends?.seriesOhm ?? 0 },
+            { ref: d.ref, ohm: d.ends?.parallelOhm ?? 0 },
+          ])
+      : [],
+  )
+  for (const [ohm, list] of grouped(ends, (e) => String(e.ohm)))
+    found.push({
+      id: `resistor-${ohm}`,
+      group: 'small part',
+      what: `End resistor ${ohm} Ω`,
+      count: list.length,
+      unit: '',
+      for: some(list.map((l) => l.ref)),
+    })
+  const bare = doors.flatMap((d) =>
+    d.parts
+      .filter((p) => {
+        const s = sheetOf(sheets, p.sheet)
+        return s.lock && s.leads.some((l) => l.kind === 'lock+') && s.lock.suppressionMs === undefined
+      })
+      .map((p) => `${d.ref} ${p.id}`),
+  )
+  if (bare.length)
+    found.push({
+      id: 'diode',
+      group: 'small part',
+      what: 'Diode to go across a lock’s coil',
+      count: bare.length,
+      unit: '',
+      for: some(bare),
+    })
+  const open = busPlans(facts, sheets).flatMap((b) => {
+    const last = b.lines.at(-1)
+    return last && !last.terminator ? [last.ref] : []
+  })
+  if (open.length)
+    found.push({
+      id: 'terminator',
+      group: 'small part',
+      what: 'Terminator 120 Ω for the end of a bus',
+      count: open.length,
+      unit: '',
+      for: some(open),
+    })
   return found
 }
 
@@ -66,31 +161,77 @@ function batteries(facts: Facts, sheets: Sheets, planned: readonly PlannedDevice
   const wanted = all(facts, 'controller').flatMap((c) => {
     const plan = facts.powerPlan[c.id]
     const kind = sheets[c.supply]?.supply?.battery
-    return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds ? Array.from({ length: plan.batteryCount }, () => ({ ref: c.ref, what: `Battery ${kind.volts} V, ${plan.batteryAh} Ah` })) : []
+    return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds
+      ? Array.from({ length: plan.batteryCount }, () => ({
+          ref: c.ref,
+          what: `Battery ${kind.volts} V, ${plan.batteryAh} Ah`,
+        }))
+      : []
   })
-  const cells = planned.flatMap(({ sheet, ref }) => (sheet.ownBattery ? [{ ref, what: `Cells: ${sheet.ownBattery.cells}` }] : []))
-  return [...grouped([...wanted, ...cells], (w) => w.what)].map(([what, list]): AtHandItem => ({ id: `battery-${slug(what)}`, group: 'battery', what, count: list.length, unit: '', for: some(list.map((l) => l.ref)) }))
+  const cells = planned.flatMap(({ sheet, ref }) =>
+    sheet.ownBattery ? [{ ref, what: `Cells: ${sheet.ownBattery.cells}` }] : [],
+  )
+  return [...grouped([...wanted, ...cells], (w) => w.what)].map(([what, list]): AtHandItem => ({
+    id: `battery-${slug(what)}`,
+    group: 'battery',
+    what,
+    count: list.length,
+    unit: '',
+    for: some(list.map((l) => l.ref)),
+  }))
 }
 
 /** Four test cards of each technology: good, lost, out of hours, unknown. */
 const testCardsEach = 4
 
 function cards(planned: readonly PlannedDevice[]): AtHandItem[] {
-  const readers = planned.flatMap(({ sheet, ref }) => (isKind(sheet, 'reader') ? (sheet.reading?.technologies ?? []).filter((t) => /card|tag/i.test(t)).map((technology) => ({ ref, technology })) : []))
-  return [...grouped(readers, (r) => r.technology)].map(([technology, list]): AtHandItem => ({ id: `card-${slug(technology)}`, group: 'card', what: `Test cards or tags, ${technology}`, count: testCardsEach, unit: '', for: `good, lost, out of hours, unknown; read at ${some(list.map((l) => l.ref))}` }))
+  const readers = planned.flatMap(({ sheet, ref }) =>
+    isKind(sheet, 'reader')
+      ? (sheet.reading?.technologies ?? [])
+          .filter((t) => /card|tag/i.test(t))
+          .map((technology) => ({ ref, technology }))
+      : [],
+  )
+  return [...grouped(readers, (r) => r.technology)].map(([technology, list]): AtHandItem => ({
+    id: `card-${slug(technology)}`,
+    group: 'card',
+    what: `Test cards or tags, ${technology}`,
+    count: testCardsEach,
+    unit: '',
+    for: `good, lost, out of hours, unknown; read at ${some(list.map((l) => l.ref))}`,
+  }))
 }
 
 function tools(planned: readonly PlannedDevice[]): AtHandItem[] {
   const wanted = planned.flatMap(({ sheet, ref }) => sheet.atHand.map((what) => ({ ref, what })))
-  return [...grouped(wanted, (w) => w.what)].map(([what, list]): AtHandItem => ({ id: `tool-${slug(what)}`, group: 'tool and key', what, count: null, unit: '', for: some(list.map((l) => l.ref)) }))
+  return [...grouped(wanted, (w) => w.what)].map(([what, list]): AtHandItem => ({
+    id: `tool-${slug(what)}`,
+    group: 'tool and key',
+    what,
+    count: null,
+    unit: '',
+    for: some(list.map((l) => l.ref)),
+  }))
 }
 
 /** Tools with what they run on, keys, licences: one for the job, or counted by devices or the doors on them. */
 function setUps(planned: readonly PlannedDevice[]): AtHandItem[] {
-  const wanted = planned.flatMap(({ sheet, ref, doors }) => (sheet.setUp ?? []).map((need) => ({ ref, need, count: need.one === 'door' ? doors : 1 })))
-  return [...grouped(wanted, ({ need }) => `${need.kind} ${need.what} ${need.runsOn ?? ''}`)].map(([key, list]): AtHandItem => {
-    const { need } = list[0] as (typeof list)[number]
-    const count = need.one === 'job' ? (need.kind === 'licence' ? 1 : null) : list.reduce((sum, l) => sum + l.count, 0)
-    return { id: `setup-${slug(key)}`, group: need.kind === 'licence' ? 'licence' : 'tool and key', what: `${need.what}${need.runsOn ? `; runs on ${need.runsOn}` : ''}`, count, unit: '', for: some(list.map((l) => l.ref)) }
-  }).filter((item) => item.count !== 0)
+  const wanted = planned.flatMap(({ sheet, ref, doors }) =>
+    (sheet.setUp ?? []).map((need) => ({ ref, need, count: need.one === 'door' ? doors : 1 })),
+  )
+  return [...grouped(wanted, ({ need }) => `${need.kind} ${need.what} ${need.runsOn ?? ''}`)]
+    .map(([key, list]): AtHandItem => {
+      const { need } = list[0] as (typeof list)[number]
+      const count =
+        need.one === 'job' ? (need.kind === 'licence' ? 1 : null) : list.reduce((sum, l) => sum + l.count, 0)
+      return {
+        id: `setup-${slug(key)}`,
+        group: need.kind === 'licence' ? 'licence' : 'tool and key',
+        what: `${need.what}${need.runsOn ? `; runs on ${need.runsOn}` : ''}`,
+        count,
+        unit: '',
+        for: some(list.map((l) => l.ref)),
+      }
+    })
+    .filter((item) => item.count !== 0)
 }

@@ -12,7 +12,17 @@ const ofDoor: ReadonlySet<RecordKind> = new Set(['tick', 'reading', 'proof', 'sn
 /** Kinds whose records belong to a controller, by their id or by `controller`. */
 const ofController: ReadonlySet<RecordKind> = new Set(['controller', 'held', 'reach', 'claim', 'load', 'cabinet'])
 /** Kinds that may change any door. */
-const ofAll: ReadonlySet<RecordKind> = new Set(['job', 'area', 'rule', 'person', 'group', 'schedule', 'specialDay', 'testCards', 'sheet'])
+const ofAll: ReadonlySet<RecordKind> = new Set([
+  'job',
+  'area',
+  'rule',
+  'person',
+  'group',
+  'schedule',
+  'specialDay',
+  'testCards',
+  'sheet',
+])
 
 /**
  * Marks, configurations and supply reports of a job, kept from one state of the facts to the next: after a change only
@@ -36,14 +46,24 @@ export class Keeper {
     this.facts = facts
     this.sheets = sheets
     this.worked = workedConfigs(facts, sheets)
-    if (changed.includes('door') || changed.includes('controller') || everything) this.groups = grouped(all(facts, 'door'), facts.controller)
-    if (everything) { this.marks.clear(); this.reports.clear(); return }
+    if (changed.includes('door') || changed.includes('controller') || everything)
+      this.groups = grouped(all(facts, 'door'), facts.controller)
+    if (everything) {
+      this.marks.clear()
+      this.reports.clear()
+      return
+    }
     for (const kind of changed) {
       for (const id of differing(before[kind], facts[kind])) {
         const record = (facts[kind][id] ?? before[kind][id]) as { door?: string; controller?: string | null }
-        if (kind === 'door') for (const side of [before.door[id], facts.door[id]]) { this.marks.delete(id); this.dirtyGroup(side?.placement?.controller, oldGroups, before) }
+        if (kind === 'door')
+          for (const side of [before.door[id], facts.door[id]]) {
+            this.marks.delete(id)
+            this.dirtyGroup(side?.placement?.controller, oldGroups, before)
+          }
         else if (ofDoor.has(kind)) this.marks.delete(record.door ?? '')
-        else if (ofController.has(kind)) this.dirtyGroup(kind === 'load' ? (record.controller ?? '') : id, oldGroups, before)
+        else if (ofController.has(kind))
+          this.dirtyGroup(kind === 'load' ? (record.controller ?? '') : id, oldGroups, before)
         else if (kind === 'powerPlan') this.reports.delete(id)
       }
     }
@@ -52,7 +72,10 @@ export class Keeper {
   /** Everything on the supply that feeds a controller, as it was and as it is. */
   private dirtyGroup(controller: string | undefined, old: ReadonlyMap<string, Door[]>, before: Facts): void {
     if (!controller) return
-    for (const [facts, groups] of [[before, old], [this.facts, this.groups]] as const) {
+    for (const [facts, groups] of [
+      [before, old],
+      [this.facts, this.groups],
+    ] as const) {
       const own = facts.controller[controller]
       const supply = own ? supplyOf(own, facts.controller).id : controller
       this.reports.delete(supply)
@@ -62,11 +85,23 @@ export class Keeper {
   }
 
   /** Whether a door's marks are worked out already. */
-  knows(door: string): boolean { return this.marks.has(door) }
+  knows(door: string): boolean {
+    return this.marks.has(door)
+  }
 
   marksOf(door: Door): DoorMarks {
     let found = this.marks.get(door.id)
-    if (!found) this.marks.set(door.id, (found = marksOf(this.facts, door, this.sheets, this.worked, this.supplyGroup(door.placement?.controller) ?? [door])))
+    if (!found)
+      this.marks.set(
+        door.id,
+        (found = marksOf(
+          this.facts,
+          door,
+          this.sheets,
+          this.worked,
+          this.supplyGroup(door.placement?.controller) ?? [door],
+        )),
+      )
     return found
   }
 
@@ -75,14 +110,25 @@ export class Keeper {
     return own && this.groups.get(supplyOf(own, this.facts.controller).id)
   }
 
-  get configs(): WorkedConfigs { return this.worked }
+  get configs(): WorkedConfigs {
+    return this.worked
+  }
 
   /** Of the supply that feeds this controller: its own, or the one it is fed on from. */
   reportOf(controller: Controller): SupplyReport {
     const first = supplyOf(controller, this.facts.controller)
     let found = this.reports.get(first.id)
     if (!found) {
-      this.reports.set(first.id, (found = supplyReport(first, this.groups.get(first.id) ?? [], this.sheets, this.facts.powerPlan[first.id], this.facts.controller)))
+      this.reports.set(
+        first.id,
+        (found = supplyReport(
+          first,
+          this.groups.get(first.id) ?? [],
+          this.sheets,
+          this.facts.powerPlan[first.id],
+          this.facts.controller,
+        )),
+      )
     }
     return found
   }

@@ -21,7 +21,11 @@ import { readingFacts, type Reading } from '../readings/records'
 import type { Planned } from '../wiring/volts'
 
 /** Config of each controller worked out once for many doors. */
-export interface Worked { wanted: Config; held: Config; known: boolean }
+export interface Worked {
+  wanted: Config
+  held: Config
+  known: boolean
+}
 export type WorkedConfigs = (controller: string) => Worked
 
 /** Works out wanted and held per controller, remembering them for the facts given. */
@@ -31,7 +35,11 @@ export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
     let worked = kept.get(id)
     if (!worked) {
       const controller = facts.controller[id]
-      worked = { wanted: controller ? wantedConfig(facts, controller, sheets).config : {}, held: facts.held[id]?.config ?? {}, known: facts.held[id] !== undefined }
+      worked = {
+        wanted: controller ? wantedConfig(facts, controller, sheets).config : {},
+        held: facts.held[id]?.config ?? {},
+        known: facts.held[id] !== undefined,
+      }
       kept.set(id, worked)
     }
     return worked
@@ -39,7 +47,13 @@ export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
 }
 
 /** All six marks of a door, worked out from facts. @param neighbours doors on the same controller, where they are known already */
-export function marksOf(facts: Facts, door: Door, sheets: Sheets, configs: WorkedConfigs = workedConfigs(facts, sheets), neighbours: readonly Door[] = all(facts, 'door')): DoorMarks {
+export function marksOf(
+  facts: Facts,
+  door: Door,
+  sheets: Sheets,
+  configs: WorkedConfigs = workedConfigs(facts, sheets),
+  neighbours: readonly Door[] = all(facts, 'door'),
+): DoorMarks {
   const plan = planMark(facts, door, sheets, neighbours)
   const wire = wireMark(facts, door, sheets, neighbours)
   const reach = reachMark(facts, door, sheets)
@@ -58,14 +72,25 @@ export function nextMark(state: DoorMarks): MarkState | null {
 const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose', 'no-bus-address'])
 
 /** A part that is wired and that its controller is not told of, or that no test would prove: it stops the door before Load. */
-const silent = (plan: MarkState): Finding | undefined => plan.findings.find((f) => f.rule === 'untold' || f.rule === 'untested' || f.rule === 'no-bus-address')
+const silent = (plan: MarkState): Finding | undefined =>
+  plan.findings.find((f) => f.rule === 'untold' || f.rule === 'untested' || f.rule === 'no-bus-address')
 
 function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
-  const findings = [...planFindings(door, facts.controller, sheets, neighbours), ...untestedFindings(facts, door, sheets)]
+  const findings = [
+    ...planFindings(door, facts.controller, sheets, neighbours),
+    ...untestedFindings(facts, door, sheets),
+  ]
   const stops = findings.filter((f) => f.grade === 'stop')
   const faults = stops.filter((f) => !incomplete.has(f.rule))
   if (faults[0]) return { mark: 'plan', sign: 'stopped', share: 0.5, says: faults[0].says, findings }
-  if (stops[0]) return { mark: 'plan', sign: door.parts.length ? 'underWay' : 'todo', share: door.parts.length ? 0.5 : 0, says: stops[0].says, findings }
+  if (stops[0])
+    return {
+      mark: 'plan',
+      sign: door.parts.length ? 'underWay' : 'todo',
+      share: door.parts.length ? 0.5 : 0,
+      says: stops[0].says,
+      findings,
+    }
   return { mark: 'plan', sign: 'given', share: 1, says: 'Every part has its terminal.', findings }
 }
 
@@ -78,13 +103,24 @@ function everyDoor(facts: Facts): readonly Door[] {
 }
 
 /** A door's surroundings from the facts. */
-export const plannedOf = (facts: Facts, sheets: Sheets, doors: readonly Door[] = everyDoor(facts)): Planned => ({ controllers: facts.controller, doors, sheets })
+export const plannedOf = (facts: Facts, sheets: Sheets, doors: readonly Door[] = everyDoor(facts)): Planned => ({
+  controllers: facts.controller,
+  doors,
+  sheets,
+})
 
 /** What an `ended` tick is true of: the cable and the terminals its conductors sit on. */
 export function endingDigest(door: Door, cable: string): string {
   const planned = door.cables.find((c) => c.id === cable)
-  const terminals = Object.entries(door.placement?.terminals ?? {}).filter(([key]) => key.startsWith(`${planned?.part}.`)).sort()
-  return digestOf({ controller: door.placement?.controller ?? '', part: door.parts.find((p) => p.id === planned?.part) ?? null, type: (planned?.planned ?? planned)?.type ?? null, terminals })
+  const terminals = Object.entries(door.placement?.terminals ?? {})
+    .filter(([key]) => key.startsWith(`${planned?.part}.`))
+    .sort()
+  return digestOf({
+    controller: door.placement?.controller ?? '',
+    part: door.parts.find((p) => p.id === planned?.part) ?? null,
+    type: (planned?.planned ?? planned)?.type ?? null,
+    terminals,
+  })
 }
 
 function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
@@ -108,13 +144,23 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
     need(!!tick?.pulled, `${cable.id} to ${cable.part} is still to be pulled.`)
     need(!!tick?.ended, `${cable.id} to ${cable.part} is still to be ended.`)
     need(!!tick?.tested, `${cable.id} to ${cable.part} is still to be tested.`)
-    if (tick?.ended?.on && tick.ended.on !== endingDigest(door, cable.id)) stale ||= `${cable.id} was ended before its terminals, cable or part changed. Look at it again and tick it anew.`
+    if (tick?.ended?.on && tick.ended.on !== endingDigest(door, cable.id))
+      stale ||= `${cable.id} was ended before its terminals, cable or part changed. Look at it again and tick it anew.`
     const newest = newestOf(facts, door.id, cable.id)
     const asked = readingsFor(door, cable.id, sheets, sheet)
     const judge = (reading: Reading, into: Finding[]) => {
       const verdict = judgeReading(reading, door, planned, newest)
-      if (!verdict && asked.includes(reading.kind)) into.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
-      if (verdict && !verdict.in) into.push(stop('wire', 'reading', `${cable.id} ${readingFacts[reading.kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`, cable.id))
+      if (!verdict && asked.includes(reading.kind))
+        into.push(warn('wire', 'no-length', `${cable.id} has a reading but no length to judge it by.`, cable.id))
+      if (verdict && !verdict.in)
+        into.push(
+          stop(
+            'wire',
+            'reading',
+            `${cable.id} ${readingFacts[reading.kind].name}: ${reading.value} ${verdict.expected.unit}. ${verdict.says}`,
+            cable.id,
+          ),
+        )
     }
     for (const kind of asked) {
       const reading = newest.find((r) => r.kind === kind)
@@ -130,15 +176,31 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   findings.push(...besides)
   const share = total ? done / total : 0
   const bad = findings.find((f) => f.grade === 'stop')
-  if (door.parts.length > 0 && door.parts.every((p) => sheetOf(sheets, p.sheet).leads.length === 0)) return { mark: 'wire', sign: 'notNeeded', share: 1, says: 'No cable at this door: its battery and its mounting are looked at instead.', findings }
-  if (door.cables.length === 0) return { mark: 'wire', sign: 'todo', share: 0, says: 'No cable is planned yet.', findings }
+  if (door.parts.length > 0 && door.parts.every((p) => sheetOf(sheets, p.sheet).leads.length === 0))
+    return {
+      mark: 'wire',
+      sign: 'notNeeded',
+      share: 1,
+      says: 'No cable at this door: its battery and its mounting are looked at instead.',
+      findings,
+    }
+  if (door.cables.length === 0)
+    return { mark: 'wire', sign: 'todo', share: 0, says: 'No cable is planned yet.', findings }
   if (bad) return { mark: 'wire', sign: 'stopped', share, says: bad.says, findings }
   if (stale) return { mark: 'wire', sign: 'stale', share, says: stale, findings }
-  if (done === total) return { mark: 'wire', sign: 'given', share: 1, says: 'Every cable is pulled, ended, tested and in tolerance.', findings }
+  if (done === total)
+    return {
+      mark: 'wire',
+      sign: 'given',
+      share: 1,
+      says: 'Every cable is pulled, ended, tested and in tolerance.',
+      findings,
+    }
   return { mark: 'wire', sign: anyTick(facts, door) ? 'underWay' : 'todo', share, says: missing, findings }
 }
 
-const anyTick = (facts: Facts, door: Door) => door.cables.some((c) => facts.tick[`${door.id}/${c.id}`]) || all(facts, 'reading').some((r) => r.door === door.id)
+const anyTick = (facts: Facts, door: Door) =>
+  door.cables.some((c) => facts.tick[`${door.id}/${c.id}`]) || all(facts, 'reading').some((r) => r.door === door.id)
 
 function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Finding | undefined): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
@@ -160,7 +222,8 @@ function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Fin
   const lines = differenceWords(open, facts, controller.ref)
   const running = loads.find((l) => l.state === 'running' || l.state === 'queued')
   if (loads.some((l) => l.state === 'held')) return state('stale', 1, lines)
-  if (running) return state('underWay', running.total ? running.done / running.total : 0, `${controller.ref}: ${running.says}`)
+  if (running)
+    return state('underWay', running.total ? running.done / running.total : 0, `${controller.ref}: ${running.says}`)
   return state('todo', 0, `${controller.ref} has not been loaded for this door.`)
 }
 
@@ -183,7 +246,11 @@ function proveMark(tests: readonly Standing[], load: MarkState, unheard: Finding
   if (called.length === 0) return state('todo', 'No test is called for until the door is placed.')
   if (unheard) return state('stopped', unheard.says)
   if (failed[0]) return state('stopped', `${failed[0].test.title}: ${failed[0].proof?.says ?? 'failed'}`)
-  if (stale.length) return state('stale', `${stale.length} ${stale.length === 1 ? 'proof is' : 'proofs are'} stale: ${stale.map((t) => t.test.title.toLowerCase()).join(', ')}.`)
+  if (stale.length)
+    return state(
+      'stale',
+      `${stale.length} ${stale.length === 1 ? 'proof is' : 'proofs are'} stale: ${stale.map((t) => t.test.title.toLowerCase()).join(', ')}.`,
+    )
   if (passed === called.length) return state('given', `All ${passed} tests passed.`)
   const left = `${called.length - passed} of ${called.length} tests left.`
   return state(passed ? 'underWay' : 'todo', load.sign === 'given' || passed ? left : 'Load the door first.')
@@ -191,7 +258,10 @@ function proveMark(tests: readonly Standing[], load: MarkState, unheard: Finding
 
 /** Digest of what a signature stands on now: the proofs that count and the newest readings. */
 export function signBasis(facts: Facts, door: Door, tests: readonly Standing[]): string {
-  const proofs = tests.filter((t) => t.state === 'passed').map((t) => t.proof?.id ?? '').sort()
+  const proofs = tests
+    .filter((t) => t.state === 'passed')
+    .map((t) => t.proof?.id ?? '')
+    .sort()
   const readings = door.cables.flatMap((c) => newestOf(facts, door.id, c.id).map((r) => r.id)).sort()
   return digestOf({ door: door.id, proofs, readings })
 }
@@ -200,21 +270,43 @@ export function openSnags(facts: Facts, door: string) {
   return all(facts, 'snag').filter((s) => s.door === door && s.closedAt === null)
 }
 
-function signMark(facts: Facts, door: Door, tests: readonly Standing[], { plan, wire, prove }: Pick<DoorMarks, 'plan' | 'wire' | 'prove'>): MarkState {
-  const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'sign', sign, share, says, findings: [] })
+function signMark(
+  facts: Facts,
+  door: Door,
+  tests: readonly Standing[],
+  { plan, wire, prove }: Pick<DoorMarks, 'plan' | 'wire' | 'prove'>,
+): MarkState {
+  const state = (sign: Sign, share: number, says: string): MarkState => ({
+    mark: 'sign',
+    sign,
+    share,
+    says,
+    findings: [],
+  })
   const signed = all(facts, 'signature').filter((s) => s.door === door.id)
   const basis = signBasis(facts, door, tests)
-  const by = (role: 'engineer' | 'witness') => signed.filter((s) => s.role === role && s.basis === basis).sort((a, b) => b.at - a.at)[0]
+  const by = (role: 'engineer' | 'witness') =>
+    signed.filter((s) => s.role === role && s.basis === basis).sort((a, b) => b.at - a.at)[0]
   const engineer = by('engineer')
   const witness = by('witness')
-  if (plan.sign === 'stopped') return signed.length ? state('stale', 1, `What was signed no longer stands. ${plan.says}`) : state('todo', 0, plan.says)
+  if (plan.sign === 'stopped')
+    return signed.length
+      ? state('stale', 1, `What was signed no longer stands. ${plan.says}`)
+      : state('todo', 0, plan.says)
   if (wire.sign !== 'given' || prove.sign !== 'given') {
-    return signed.length ? state('stale', 1, 'What was signed no longer stands.') : state('todo', 0, 'Waits for Wire and Prove.')
+    return signed.length
+      ? state('stale', 1, 'What was signed no longer stands.')
+      : state('todo', 0, 'Waits for Wire and Prove.')
   }
   if (engineer && witness) {
     const snags = openSnags(facts, door.id)
-    return snags.length ? state('underWay', 0.9, `Accepted with ${snags.length}.`) : state('given', 1, `Signed by ${witness.name}.`)
+    return snags.length
+      ? state('underWay', 0.9, `Accepted with ${snags.length}.`)
+      : state('given', 1, `Signed by ${witness.name}.`)
   }
-  if (engineer || witness) return state('underWay', 0.5, engineer ? 'The witness still has to sign.' : 'The engineer still has to sign.')
-  return signed.length ? state('stale', 1, 'Proofs are newer than the signature. Sign again.') : state('todo', 0, 'Ready to be signed.')
+  if (engineer || witness)
+    return state('underWay', 0.5, engineer ? 'The witness still has to sign.' : 'The engineer still has to sign.')
+  return signed.length
+    ? state('stale', 1, 'Proofs are newer than the signature. Sign again.')
+    : state('todo', 0, 'Ready to be signed.')
 }

@@ -15,7 +15,11 @@ export interface OwnDevice {
   by: 'network' | 'bus' | 'radio'
 }
 
-const addressWords: Readonly<Record<OwnDevice['by'], string>> = { network: 'an address of its own on the network', bus: 'an address of its own on the bus', radio: 'a radio address of its own' }
+const addressWords: Readonly<Record<OwnDevice['by'], string>> = {
+  network: 'an address of its own on the network',
+  bus: 'an address of its own on the bus',
+  radio: 'a radio address of its own',
+}
 
 /** How a part is addressed, or null where it is reached through its controller’s terminals only. */
 function ownAddress(part: Part, sheets: Sheets): OwnDevice['by'] | null {
@@ -36,41 +40,79 @@ export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[
 }
 
 /** Where one device stands; the first that is true counts. */
-interface Standing { sign: Sign; share: number; says: string }
+interface Standing {
+  sign: Sign
+  share: number
+  says: string
+}
 
 /** Reach of a door: given when every device of it that has an address of its own is reached. */
 export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
   const limits = jobOf(facts)?.limits
   const controller = facts.controller[door.placement?.controller ?? '']
-  if (!controller || !limits) return { mark: 'reach', sign: 'todo', share: 0, says: 'The door is on no controller yet.', findings: [] }
-  const devices = ownDevices(door, facts, sheets).map((device) => ({ device, standing: standingOf(device, facts, limits) }))
+  if (!controller || !limits)
+    return { mark: 'reach', sign: 'todo', share: 0, says: 'The door is on no controller yet.', findings: [] }
+  const devices = ownDevices(door, facts, sheets).map((device) => ({
+    device,
+    standing: standingOf(device, facts, limits),
+  }))
   const worst = devices.find((d) => d.standing.sign === 'stale') ?? devices.find((d) => d.standing.sign !== 'given')
   const share = devices.reduce((sum, d) => sum + d.standing.share, 0) / devices.length
-  if (!worst) return { mark: 'reach', sign: 'given', share: 1, says: devices.length === 1 ? (devices[0]?.standing.says ?? '') : `All ${devices.length} devices of this door answer.`, findings: [] }
+  if (!worst)
+    return {
+      mark: 'reach',
+      sign: 'given',
+      share: 1,
+      says:
+        devices.length === 1 ? (devices[0]?.standing.says ?? '') : `All ${devices.length} devices of this door answer.`,
+      findings: [],
+    }
   const { sign, says } = worst.standing
   const begun = devices.some((d) => d.standing.share > 0)
-  return { mark: 'reach', sign: sign === 'todo' && begun ? 'underWay' : sign, share: sign === 'stale' ? 1 : share, says, findings: sign === 'stale' ? [warn('reach', 'lost', says)] : [] }
+  return {
+    mark: 'reach',
+    sign: sign === 'todo' && begun ? 'underWay' : sign,
+    share: sign === 'stale' ? 1 : share,
+    says,
+    findings: sign === 'stale' ? [warn('reach', 'lost', says)] : [],
+  }
 }
 
 function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits): Standing {
   const controller = facts.controller[device.id]
   const reach = facts.reach[device.id]
   if (reach) return reachedStanding(device, reach, controller?.serial ?? '', limits)
-  if (!controller) return { sign: 'todo', share: 0, says: `${device.ref} has ${addressWords[device.by]} and is not reached: Rauta takes only controllers into service so far.` }
+  if (!controller)
+    return {
+      sign: 'todo',
+      share: 0,
+      says: `${device.ref} has ${addressWords[device.by]} and is not reached: Rauta takes only controllers into service so far.`,
+    }
   const claim = facts.claim[device.id]
   if (!claim) return { sign: 'todo', share: 0, says: `${device.ref} is still to be found.` }
   const done = claim.steps.filter((s) => s.state === 'done').length
   const at = claim.steps.find((s) => s.state === 'waits' || s.state === 'failed' || s.state === 'running')
-  return { sign: 'underWay', share: done / claimSteps.length, says: at ? `${device.ref}: ${at.says}` : `${device.ref} is being taken into service.` }
+  return {
+    sign: 'underWay',
+    share: done / claimSteps.length,
+    says: at ? `${device.ref}: ${at.says}` : `${device.ref} is being taken into service.`,
+  }
 }
 
 function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limits: JobLimits): Standing {
   const stale = (says: string): Standing => ({ sign: 'stale', share: 1, says })
   if (!reach.owned) return { sign: 'underWay', share: 0.5, says: `${ref} is not yet owned by this job.` }
-  if (reach.silentMs > limits.reachS * 1000) return stale(`${ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)
-  if (serial && reach.serial !== serial) return stale(`${ref}: another device (${reach.serial}) answers at its address.`)
-  if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000) return stale(`The clock of ${ref} is ${(reach.clockOffsetMs / 1000).toFixed(1)} s off.`)
-  if (reach.zoneWanted !== undefined && reach.zoneHeld !== reach.zoneWanted) return stale(`${ref} keeps the time zone ${reach.zoneHeld || 'that it left the factory with'}; the job wants ${reach.zoneWanted}.`)
-  if (!reach.firmwareAccepted) return { sign: 'underWay', share: 0.9, says: `Nobody has accepted firmware ${reach.firmware} of ${ref}.` }
+  if (reach.silentMs > limits.reachS * 1000)
+    return stale(`${ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)
+  if (serial && reach.serial !== serial)
+    return stale(`${ref}: another device (${reach.serial}) answers at its address.`)
+  if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000)
+    return stale(`The clock of ${ref} is ${(reach.clockOffsetMs / 1000).toFixed(1)} s off.`)
+  if (reach.zoneWanted !== undefined && reach.zoneHeld !== reach.zoneWanted)
+    return stale(
+      `${ref} keeps the time zone ${reach.zoneHeld || 'that it left the factory with'}; the job wants ${reach.zoneWanted}.`,
+    )
+  if (!reach.firmwareAccepted)
+    return { sign: 'underWay', share: 0.9, says: `Nobody has accepted firmware ${reach.firmware} of ${ref}.` }
   return { sign: 'given', share: 1, says: `${ref} answers at ${reach.address}.` }
 }

@@ -29,11 +29,13 @@ export function sameSubnet(a: string, b: string, prefix: number): boolean {
 /** What is wrong with an address for a device on this site, or null. `taken` maps an address to who has it. */
 export function addressFault(address: string, network: SiteNetwork, taken: ReadonlyMap<string, string>): string | null {
   const value = ipv4(address)
-  if (value === null) return `${address || 'An empty address'} is not an IPv4 address. Write four numbers, for example ${network.gateway}.`
+  if (value === null)
+    return `${address || 'An empty address'} is not an IPv4 address. Write four numbers, for example ${network.gateway}.`
   const base = ipv4(network.address) ?? 0
   const size = 2 ** (32 - network.prefix)
   const whole = `${network.address}/${network.prefix}`
-  if (!sameSubnet(address, network.address, network.prefix)) return `${address} lies outside ${whole}, the subnet of this site.`
+  if (!sameSubnet(address, network.address, network.prefix))
+    return `${address} lies outside ${whole}, the subnet of this site.`
   if (value === base) return `${address} is the network address of ${whole}; no device can have it.`
   if (value === base + size - 1) return `${address} is the broadcast address of ${whole}; no device can have it.`
   if (address === network.gateway) return `${address} is the gateway.`

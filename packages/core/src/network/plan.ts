@@ -9,33 +9,93 @@ import { segmentFaults, segmentLimits } from '../power/segment'
 import { addressFault, ipv4, ipv4Text } from './address'
 
 /** A planned device with an address on the site's network. `key` says where the address is kept. */
-export interface AddressLine { key: { kind: 'controller' | 'unit'; id: string } | { kind: 'part'; door: string; part: string }; ref: string; what: string; address: string; /** As it comes from the factory; empty for one that asks a server. */ factory: string; fault: string | null; proposed: string }
-export interface AddressPlan { lines: AddressLine[]; /** Devices that leave the factory on one address: only one of them may be on the network at a time. */ collisions: { address: string; refs: string[] }[]; free: number; faults: string[] }
+export interface AddressLine {
+  key: { kind: 'controller' | 'unit'; id: string } | { kind: 'part'; door: string; part: string }
+  ref: string
+  what: string
+  address: string
+  /** As it comes from the factory; empty for one that asks a server. */ factory: string
+  fault: string | null
+  proposed: string
+}
+export interface AddressPlan {
+  lines: AddressLine[]
+  /** Devices that leave the factory on one address: only one of them may be on the network at a time. */ collisions: {
+    address: string
+    refs: string[]
+  }[]
+  free: number
+  faults: string[]
+}
 
 /** Addresses that nobody may be given, from words like `10.61.8.1-20, 10.61.8.200`. Faults name the part that is not understood. */
 export function reservedRanges(text: string): { ranges: { from: number; to: number }[]; faults: string[] } {
   const ranges: { from: number; to: number }[] = []
   const faults: string[] = []
-  for (const piece of text.split(',').map((p) => p.trim()).filter(Boolean)) {
+  for (const piece of text
+    .split(',')
+    .map((p) => p.trim())
+    .filter(Boolean)) {
     const [first = '', last] = piece.split(/\s*[-–]\s*/)
     const from = ipv4(first)
-    const to = last === undefined ? from : last.includes('.') ? ipv4(last) : from === null || !/^\d{1,3}$/.test(last) ? null : from - (from % 256) + Number(last)
-    if (from === null || to === null || to < from) faults.push(`“${piece}” is no range. Write 10.1.1.1-20 or one address.`)
+    const to =
+      last === undefined
+        ? from
+        : last.includes('.')
+          ? ipv4(last)
+          : from === null || !/^\d{1,3}$/.test(last)
+            ? null
+            : from - (from % 256) + Number(last)
+    if (from === null || to === null || to < from)
+      faults.push(`“${piece}” is no range. Write 10.1.1.1-20 or one address.`)
     else ranges.push({ from, to })
   }
   return { ranges, faults }
 }
 
-const hasAddress = (sheet: DeviceSheet): boolean => !!sheet.network || sheet.reading?.by === 'network' || !!sheet.controller || !!sheet.networkSource
+const hasAddress = (sheet: DeviceSheet): boolean =>
+  !!sheet.network || sheet.reading?.by === 'network' || !!sheet.controller || !!sheet.networkSource
 
 /** Every device with an address, in order of controllers, units, doors; what is wrong with each, and what it would be given. */
 export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
   const network = jobOf(facts)?.network
   const lines: Omit<AddressLine, 'fault' | 'proposed'>[] = []
-  for (const c of all(facts, 'controller').sort(byRef)) lines.push({ key: { kind: 'controller', id: c.id }, ref: c.ref, what: sheetOf(sheets, c.sheet).name, address: c.address, factory: sheetOf(sheets, c.sheet).controller?.factory.address ?? '' })
-  for (const u of all(facts, 'unit').sort(byRef)) if (hasAddress(sheetOf(sheets, u.sheet))) lines.push({ key: { kind: 'unit', id: u.id }, ref: u.ref, what: sheetOf(sheets, u.sheet).name, address: u.address, factory: '' })
-  for (const d of all(facts, 'door').sort(byRef)) for (const p of d.parts) { const s = sheetOf(sheets, p.sheet); if (s.kind !== 'module' && (s.network || s.reading?.by === 'network')) lines.push({ key: { kind: 'part', door: d.id, part: p.id }, ref: `${d.ref} ${p.id}`, what: s.name, address: p.ip ?? '', factory: '' }) }
-  if (!network) return { lines: lines.map((l) => ({ ...l, fault: null, proposed: '' })), collisions: [], free: 0, faults: ['The job has no network yet. Enter its subnet under Job.'] }
+  for (const c of all(facts, 'controller').sort(byRef))
+    lines.push({
+      key: { kind: 'controller', id: c.id },
+      ref: c.ref,
+      what: sheetOf(sheets, c.sheet).name,
+      address: c.address,
+      factory: sheetOf(sheets, c.sheet).controller?.factory.address ?? '',
+    })
+  for (const u of all(facts, 'unit').sort(byRef))
+    if (hasAddress(sheetOf(sheets, u.sheet)))
+      lines.push({
+        key: { kind: 'unit', id: u.id },
+        ref: u.ref,
+        what: sheetOf(sheets, u.sheet).name,
+        address: u.address,
+        factory: '',
+      })
+  for (const d of all(facts, 'door').sort(byRef))
+    for (const p of d.parts) {
+      const s = sheetOf(sheets, p.sheet)
+      if (s.kind !== 'module' && (s.network || s.reading?.by === 'network'))
+        lines.push({
+          key: { kind: 'part', door: d.id, part: p.id },
+          ref: `${d.ref} ${p.id}`,
+          what: s.name,
+          address: p.ip ?? '',
+          factory: '',
+        })
+    }
+  if (!network)
+    return {
+      lines: lines.map((l) => ({ ...l, fault: null, proposed: '' })),
+      collisions: [],
+      free: 0,
+      faults: ['The job has no network yet. Enter its subnet under Job.'],
+    }
   const { ranges, faults } = reservedRanges(network.reserved ?? '')
   const owners = new Map<string, string[]>()
   for (const l of lines) if (l.address) owners.set(l.address, [...(owners.get(l.address) ?? []), l.ref])
@@ -45,7 +105,10 @@ export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
     const fault = l.address ? faultOf(l, network, owners, ranges) : 'It has no address yet.'
     return { ...l, fault, proposed: fault === null ? l.address : take() }
   })
-  if (out.some((l) => l.fault && !l.proposed)) faults.push(`The subnet ${network.address}/${network.prefix} is full. Ask for a larger one, or take reserved addresses back.`)
+  if (out.some((l) => l.fault && !l.proposed))
+    faults.push(
+      `The subnet ${network.address}/${network.prefix} is full. Ask for a larger one, or take reserved addresses back.`,
+    )
   return { lines: out, collisions: collisionsOf(lines), free: open.count(), faults }
 }
 
@@ -67,12 +130,21 @@ export class FreeAddresses {
     this.closed = new Set([network.gateway, network.timeServer, ...taken].map((a) => ipv4(a)))
   }
 
-  private isFree(n: number): boolean { return !this.closed.has(n) && !this.ranges.some((r) => n >= r.from && n <= r.to) }
+  private isFree(n: number): boolean {
+    return !this.closed.has(n) && !this.ranges.some((r) => n >= r.from && n <= r.to)
+  }
 
   /** The next one, which is then taken; empty where none is left. */
   take(): string {
-    for (let tried = this.first; tried < this.end; tried++, this.next = this.next + 1 < this.end ? this.next + 1 : this.first) {
-      if (this.isFree(this.next)) { this.closed.add(this.next); return ipv4Text(this.next) }
+    for (
+      let tried = this.first;
+      tried < this.end;
+      tried++, this.next = this.next + 1 < this.end ? this.next + 1 : this.first
+    ) {
+      if (this.isFree(this.next)) {
+        this.closed.add(this.next)
+        return ipv4Text(this.next)
+      }
     }
     return ''
   }
@@ -84,8 +156,15 @@ export class FreeAddresses {
   }
 }
 
-function faultOf(line: Omit<AddressLine, 'fault' | 'proposed'>, network: SiteNetwork, owners: ReadonlyMap<string, string[]>, ranges: readonly { from: number; to: number }[]): string | null {
-  const other = owners.get(line.address)?.find((ref) => ref !== line.ref) ?? ((owners.get(line.address)?.length ?? 0) > 1 ? line.ref : undefined)
+function faultOf(
+  line: Omit<AddressLine, 'fault' | 'proposed'>,
+  network: SiteNetwork,
+  owners: ReadonlyMap<string, string[]>,
+  ranges: readonly { from: number; to: number }[],
+): string | null {
+  const other =
+    owners.get(line.address)?.find((ref) => ref !== line.ref) ??
+    ((owners.get(line.address)?.length ?? 0) > 1 ? line.ref : undefined)
   if (other) return `${line.address} is planned for ${other} as well.`
   const n = ipv4(line.address)
   if (n !== null && ranges.some((r) => n >= r.from && n <= r.to)) return `${line.address} is reserved by the client.`
@@ -99,8 +178,32 @@ function collisionsOf(lines: readonly { ref: string; factory: string }[]): { add
 }
 
 /** A device whose address is set on it: on a bus, or by switches alone. */
-export interface BusLine { door: string; part: string; ref: string; what: string; sheet: string; address: number | null; fault: string | null; proposed: number | null; words: string; /** Where it ends the chain, its terminator is on. */ terminator: { jumper: string; position: string; factory: string } | null; unitLoad: number }
-export interface BusPlan { controller: string; ref: string; bus: string; lines: BusLine[]; unitLoads: number; faults: string[]; /** Whether somebody has said how the chain is run. */ known: boolean }
+export interface BusLine {
+  door: string
+  part: string
+  ref: string
+  what: string
+  sheet: string
+  address: number | null
+  fault: string | null
+  proposed: number | null
+  words: string
+  /** Where it ends the chain, its terminator is on. */ terminator: {
+    jumper: string
+    position: string
+    factory: string
+  } | null
+  unitLoad: number
+}
+export interface BusPlan {
+  controller: string
+  ref: string
+  bus: string
+  lines: BusLine[]
+  unitLoads: number
+  faults: string[]
+  /** Whether somebody has said how the chain is run. */ known: boolean
+}
 
 /** Addresses of the devices on each bus, one after the other from nought, kept where they are right; within what each one's switches can show. */
 export function busPlans(facts: Facts, sheets: Sheets): BusPlan[] {
@@ -108,16 +211,21 @@ export function busPlans(facts: Facts, sheets: Sheets): BusPlan[] {
   for (const controller of all(facts, 'controller').sort(byRef)) {
     const board = boardOf(sheets, controller)
     const buses = new Map<string, { door: Door; part: Part; sheet: DeviceSheet }[]>()
-    for (const door of all(facts, 'door').filter((d) => d.placement?.controller === controller.id).sort(byRef)) {
+    for (const door of all(facts, 'door')
+      .filter((d) => d.placement?.controller === controller.id)
+      .sort(byRef)) {
       for (const part of door.parts) {
         const sheet = sheetOf(sheets, part.sheet)
         if (sheet.reading?.by !== 'osdp') continue
-        const screw = Object.entries(door.placement?.terminals ?? {}).find(([key, id]) => key.startsWith(`${part.id}.`) && board.terminals.find((t) => t.id === id)?.kind === 'busA')?.[1]
+        const screw = Object.entries(door.placement?.terminals ?? {}).find(
+          ([key, id]) => key.startsWith(`${part.id}.`) && board.terminals.find((t) => t.id === id)?.kind === 'busA',
+        )?.[1]
         const bus = board.terminals.find((t) => t.id === screw)?.port ?? 'no bus'
         buses.set(bus, [...(buses.get(bus) ?? []), { door, part, sheet }])
       }
     }
-    for (const [bus, stations] of buses) plans.push(busPlan(controller, bus, stations, facts.busRun[`${controller.id}/${bus}`]))
+    for (const [bus, stations] of buses)
+      plans.push(busPlan(controller, bus, stations, facts.busRun[`${controller.id}/${bus}`]))
   }
   return plans
 }
@@ -126,11 +234,19 @@ type Hanging = { door: Door; part: Part; sheet: DeviceSheet }
 
 /** As the chain is run where that was said; what it does not name comes after, by reference. */
 function chained(stations: readonly Hanging[], run: BusRun | undefined): Hanging[] {
-  const place = (s: Hanging) => { const at = run?.order.indexOf(`${s.door.id}/${s.part.id}`) ?? -1; return at < 0 ? Infinity : at }
+  const place = (s: Hanging) => {
+    const at = run?.order.indexOf(`${s.door.id}/${s.part.id}`) ?? -1
+    return at < 0 ? Infinity : at
+  }
   return [...stations].sort((a, b) => (place(a) === place(b) ? 0 : place(a) - place(b)))
 }
 
-function busPlan(controller: { id: string; ref: string }, bus: string, hanging: readonly Hanging[], run: BusRun | undefined): BusPlan {
+function busPlan(
+  controller: { id: string; ref: string },
+  bus: string,
+  hanging: readonly Hanging[],
+  run: BusRun | undefined,
+): BusPlan {
   const stations = chained(hanging, run)
   const used = new Map<number, string>()
   const faults: string[] = []
@@ -140,24 +256,69 @@ function busPlan(controller: { id: string; ref: string }, bus: string, hanging: 
     const range = sheet.coding ? addressRange(sheet.coding) : { from: 0, to: segmentLimits.highestOsdpAddress }
     const address = part.address ?? null
     const twin = address === null ? undefined : used.get(address)
-    const fault = address === null ? 'It has no bus address yet.' : twin ? `${twin} has address ${address} as well.` : address < range.from || address > range.to ? `Its switches stand for ${range.from} to ${range.to}; ${address} is not among them.` : null
+    const fault =
+      address === null
+        ? 'It has no bus address yet.'
+        : twin
+          ? `${twin} has address ${address} as well.`
+          : address < range.from || address > range.to
+            ? `Its switches stand for ${range.from} to ${range.to}; ${address} is not among them.`
+            : null
     if (fault === null && address !== null) used.set(address, ref)
-    return { unitLoad: sheet.reading?.unitLoad ?? 1, terminator: terminatorOf(sheet, i === stations.length - 1), door: door.id, part: part.id, ref, what: sheet.name, sheet: sheet.id, address, fault, proposed: address, words: '' }
+    return {
+      unitLoad: sheet.reading?.unitLoad ?? 1,
+      terminator: terminatorOf(sheet, i === stations.length - 1),
+      door: door.id,
+      part: part.id,
+      ref,
+      what: sheet.name,
+      sheet: sheet.id,
+      address,
+      fault,
+      proposed: address,
+      words: '',
+    }
   })
   for (const line of lines) {
     const sheet = stations.find((s) => s.door.id === line.door && s.part.id === line.part)?.sheet
     const range = sheet?.coding ? addressRange(sheet.coding) : { from: 0, to: segmentLimits.highestOsdpAddress }
     if (line.fault !== null) {
       line.proposed = null
-      for (let n = range.from; n <= Math.min(range.to, segmentLimits.highestOsdpAddress); n++) if (!used.has(n)) { line.proposed = n; used.set(n, line.ref); break }
-      if (line.proposed === null) faults.push(`No address is left for ${line.ref}: its switches stand for ${range.from} to ${range.to} only.`)
+      for (let n = range.from; n <= Math.min(range.to, segmentLimits.highestOsdpAddress); n++)
+        if (!used.has(n)) {
+          line.proposed = n
+          used.set(n, line.ref)
+          break
+        }
+      if (line.proposed === null)
+        faults.push(`No address is left for ${line.ref}: its switches stand for ${range.from} to ${range.to} only.`)
     }
     const set = sheet?.coding && line.proposed !== null ? switchesFor(sheet.coding, line.proposed) : null
     line.words = set?.ok ? set.words : ''
   }
   // The chain as it will be when it is set as told here; lengths from device to device count where they are known.
-  const chain = [{ id: controller.ref, address: null, unitLoad: 0, at: {} as BusRun['stations'][string] }, ...lines.filter((l) => l.proposed !== null).map((l) => ({ id: l.ref, address: l.proposed, unitLoad: l.unitLoad, at: run?.stations[`${l.door}/${l.part}`] ?? {} }))]
-  faults.push(...segmentFaults(chain.map(({ at, ...s }, i) => ({ ...s, terminator: i === 0 || i === chain.length - 1, fromPreviousM: at.fromPreviousM ?? 0, stubM: at.stubM ?? 0, reference: !at.noReference }))))
+  const chain = [
+    { id: controller.ref, address: null, unitLoad: 0, at: {} as BusRun['stations'][string] },
+    ...lines
+      .filter((l) => l.proposed !== null)
+      .map((l) => ({
+        id: l.ref,
+        address: l.proposed,
+        unitLoad: l.unitLoad,
+        at: run?.stations[`${l.door}/${l.part}`] ?? {},
+      })),
+  ]
+  faults.push(
+    ...segmentFaults(
+      chain.map(({ at, ...s }, i) => ({
+        ...s,
+        terminator: i === 0 || i === chain.length - 1,
+        fromPreviousM: at.fromPreviousM ?? 0,
+        stubM: at.stubM ?? 0,
+        reference: !at.noReference,
+      })),
+    ),
+  )
   return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults, known: run !== undefined }
 }
 

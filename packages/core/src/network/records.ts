@@ -3,5 +3,12 @@ export interface BusRun {
   id: string
   /** Stations in the order in which the daisy chain visits them; the controller is before the first. */
   order: string[]
-  stations: Record<string, { /** Metres of cable from the station before. */ fromPreviousM?: number; /** Metres of a branch off the chain. */ stubM?: number; /** The 0 V conductor beside A and B is missing. */ noReference?: true }>
+  stations: Record<
+    string,
+    {
+      /** Metres of cable from the station before. */ fromPreviousM?: number
+      /** Metres of a branch off the chain. */ stubM?: number
+      /** The 0 V conductor beside A and B is missing. */ noReference?: true
+    }
+  >
 }

@@ -9,7 +9,12 @@ export interface StandbyQuestion {
   /** Of the battery kind; null: the rate effect is not counted, and that is said. */
   peukert: number | null
 }
-export interface BatteryBank { ah: number; count: number; wiring: 'series' | 'parallel'; /** Volts of one battery. */ volts: number }
+export interface BatteryBank {
+  ah: number
+  count: number
+  wiring: 'series' | 'parallel'
+  /** Volts of one battery. */ volts: number
+}
 
 /** Ageing factor of life-safety standby calculations: a battery at the end of its life still gives 1 / 1.25 of its rating. */
 export const ageingFactor = 1.25
@@ -40,7 +45,11 @@ export function standbyNeed(q: StandbyQuestion): StandbyNeed {
   const aged = (arithmeticAh * ageingFactor) / coldFactor(q.celsius)
   const meanA = q.hours > 0 ? arithmeticAh / q.hours : 0
   const rate = q.peukert === null || meanA === 0 ? null : rateFactor(meanA, q.hours, q.peukert)
-  return { arithmeticAh, neededAh: aged * (rate ?? 1), factors: { ageing: ageingFactor, cold: coldFactor(q.celsius), rate } }
+  return {
+    arithmeticAh,
+    neededAh: aged * (rate ?? 1),
+    factors: { ageing: ageingFactor, cold: coldFactor(q.celsius), rate },
+  }
 }
 
 /** How much larger than current times hours a battery rated at 20 h must be, to last `hours` at `amps`; 1 for 20 h and longer. */
@@ -51,7 +60,9 @@ function rateFactor(amps: number, hours: number, k: number): number {
 
 /** Ampere-hours and volts of batteries joined together: in parallel the ampere-hours add up, in series the volts. */
 export function bankOf(bank: BatteryBank): { ah: number; volts: number } {
-  return bank.wiring === 'parallel' ? { ah: bank.ah * bank.count, volts: bank.volts } : { ah: bank.ah, volts: bank.volts * bank.count }
+  return bank.wiring === 'parallel'
+    ? { ah: bank.ah * bank.count, volts: bank.volts }
+    : { ah: bank.ah, volts: bank.volts * bank.count }
 }
 
 /** Hours that a bank lasts at a mean current, at the end of its life and in the cold. @param amps 0 lasts for ever */

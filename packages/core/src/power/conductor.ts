@@ -8,8 +8,7 @@ interface CableMake {
 }
 /** Class 2 (stranded, fixed) or class 5 (flexible), or solid wire by American gauge; copper unless it is clad. */
 export type CableType =
-  | ({ kind: 'iec'; conductorClass: 2 | 5; mm2: number } & CableMake)
-  | ({ kind: 'awg'; gauge: number } & CableMake)
+  ({ kind: 'iec'; conductorClass: 2 | 5; mm2: number } & CableMake) | ({ kind: 'awg'; gauge: number } & CableMake)
 
 /** Greatest resistance at 20 degrees C, ohm per km, plain copper. IEC 60228 tables 2 and 3 (values from memory). */
 export const iec60228: Readonly<Record<2 | 5, Readonly<Record<string, number>>>> = {
@@ -35,7 +34,8 @@ export function gaugeDiameter(gauge: number): number {
  * @throws RangeError where the standard has no such cross-section
  */
 export function conductorOhmPerKm(type: CableType, celsius = 20): number {
-  const factor = ((1 + copperTemperatureCoefficient * (celsius - 20)) * (type.clad ? cladFactor : 1)) / (type.perConductor ?? 1)
+  const factor =
+    ((1 + copperTemperatureCoefficient * (celsius - 20)) * (type.clad ? cladFactor : 1)) / (type.perConductor ?? 1)
   return copperOhmPerKm(type) * factor
 }
 
@@ -45,7 +45,8 @@ function copperOhmPerKm(type: CableType): number {
     return (copperResistivity * 1000) / ((Math.PI * d * d) / 4)
   }
   const ohm = iec60228[type.conductorClass][String(type.mm2)]
-  if (ohm === undefined) throw new RangeError(`IEC 60228 class ${type.conductorClass} has no ${type.mm2} mm² in this table.`)
+  if (ohm === undefined)
+    throw new RangeError(`IEC 60228 class ${type.conductorClass} has no ${type.mm2} mm² in this table.`)
   return ohm
 }
 
@@ -56,6 +57,9 @@ export function coreMm2(type: CableType): number {
 
 /** For people: `2 × 1.0 mm², class 2` or `4 × 22 AWG, 2 cores a conductor`. */
 export function cableName(type: CableType): string {
-  const name = type.kind === 'awg' ? `${type.cores} × ${type.gauge} AWG` : `${type.cores} × ${type.mm2} mm², class ${type.conductorClass}`
+  const name =
+    type.kind === 'awg'
+      ? `${type.cores} × ${type.gauge} AWG`
+      : `${type.cores} × ${type.mm2} mm², class ${type.conductorClass}`
   return `${name}${(type.perConductor ?? 1) > 1 ? `, ${type.perConductor} cores a conductor` : ''}${type.clad ? ', clad aluminium' : ''}`
 }

@@ -1,10 +1,21 @@
 /** A power class of IEEE 802.3af/at/bt: watts at the source, watts at the device. */
-export interface PowerClass { class: number; sourceW: number; deviceW: number; /** Pairs that carry it. */ pairs: 2 | 4 }
+export interface PowerClass {
+  class: number
+  sourceW: number
+  deviceW: number
+  /** Pairs that carry it. */ pairs: 2 | 4
+}
 
 /** IEEE 802.3 (af, at, bt) class limits, from memory. Class 0 is treated as class 3. */
 export const powerClasses: readonly PowerClass[] = [
-  { class: 1, sourceW: 4, deviceW: 3.84, pairs: 2 }, { class: 2, sourceW: 7, deviceW: 6.49, pairs: 2 }, { class: 3, sourceW: 15.4, deviceW: 12.95, pairs: 2 }, { class: 4, sourceW: 30, deviceW: 25.5, pairs: 2 },
-  { class: 5, sourceW: 45, deviceW: 40, pairs: 4 }, { class: 6, sourceW: 60, deviceW: 51, pairs: 4 }, { class: 7, sourceW: 75, deviceW: 62, pairs: 4 }, { class: 8, sourceW: 90, deviceW: 71.3, pairs: 4 },
+  { class: 1, sourceW: 4, deviceW: 3.84, pairs: 2 },
+  { class: 2, sourceW: 7, deviceW: 6.49, pairs: 2 },
+  { class: 3, sourceW: 15.4, deviceW: 12.95, pairs: 2 },
+  { class: 4, sourceW: 30, deviceW: 25.5, pairs: 2 },
+  { class: 5, sourceW: 45, deviceW: 40, pairs: 4 },
+  { class: 6, sourceW: 60, deviceW: 51, pairs: 4 },
+  { class: 7, sourceW: 75, deviceW: 62, pairs: 4 },
+  { class: 8, sourceW: 90, deviceW: 71.3, pairs: 4 },
 ]
 
 /** @throws RangeError for a class that the standard does not have */
@@ -17,9 +28,22 @@ export function powerClass(n: number): PowerClass {
 /** Ohms of one pair's two wires in parallel, out and back over two pairs, of 100 m of cable: the 12.5 ohm channel of IEEE 802.3at (from memory). */
 export const channelOhmPer100m = 12.5
 
-export interface Draw { /** Watts at the device. */ restW: number; peakW: number; class: number }
-export interface PortDemand { consumer: string; port: string; lengthM: number; draw: Draw }
-export interface PowerSource { /** Volts at the port. */ volts: number; budgetW: number; ports: { id: string; highestClass: number }[] }
+export interface Draw {
+  /** Watts at the device. */ restW: number
+  peakW: number
+  class: number
+}
+export interface PortDemand {
+  consumer: string
+  port: string
+  lengthM: number
+  draw: Draw
+}
+export interface PowerSource {
+  /** Volts at the port. */ volts: number
+  budgetW: number
+  ports: { id: string; highestClass: number }[]
+}
 
 export interface PortAnswer {
   consumer: string
@@ -37,7 +61,14 @@ export interface PortAnswer {
   deviceV: number | null
   faults: string[]
 }
-export interface BudgetAnswer { ports: PortAnswer[]; reservedW: number; drawnW: number; budgetW: number; freePorts: string[]; faults: string[] }
+export interface BudgetAnswer {
+  ports: PortAnswer[]
+  reservedW: number
+  drawnW: number
+  budgetW: number
+  freePorts: string[]
+  faults: string[]
+}
 
 /** Watts at the source and volts at the device for `watts` at the end of `ohm`; null past what the line carries: P above V^2 / 4R. */
 export function throughLine(volts: number, ohm: number, watts: number): { sourceW: number; deviceV: number } | null {
@@ -49,7 +80,8 @@ export function throughLine(volts: number, ohm: number, watts: number): { source
 }
 
 /** Ohms out and back of a network run: four pairs carry twice what two do. */
-export const lineOhm = (lengthM: number, pairs: 2 | 4): number => (channelOhmPer100m * lengthM) / 100 / (pairs === 4 ? 2 : 1)
+export const lineOhm = (lengthM: number, pairs: 2 | 4): number =>
+  (channelOhmPer100m * lengthM) / 100 / (pairs === 4 ? 2 : 1)
 
 /** What each port gives and whether the source carries it all. Faults are in words, with what to do. */
 export function networkPower(source: PowerSource, demands: readonly PortDemand[]): BudgetAnswer {
@@ -59,9 +91,21 @@ export function networkPower(source: PowerSource, demands: readonly PortDemand[]
   const sum = (of: (p: PortAnswer) => number) => ports.reduce((total, p) => total + of(p), 0)
   const reservedW = sum((p) => p.reservedW)
   const drawnW = sum((p) => p.drawnW ?? 0)
-  const faults = [...used].filter(([, by]) => by.length > 1).map(([port, by]) => `Port ${port} feeds ${by.join(' and ')}: one device a port.`)
-  if (reservedW > source.budgetW) faults.push(`The ports set aside ${reservedW.toFixed(1)} W; the budget is ${source.budgetW} W. Move ${ports.at(-1)?.consumer ?? 'a device'} to another switch or a midspan.`)
-  return { ports, reservedW, drawnW, budgetW: source.budgetW, freePorts: source.ports.filter((p) => !used.has(p.id)).map((p) => p.id), faults }
+  const faults = [...used]
+    .filter(([, by]) => by.length > 1)
+    .map(([port, by]) => `Port ${port} feeds ${by.join(' and ')}: one device a port.`)
+  if (reservedW > source.budgetW)
+    faults.push(
+      `The ports set aside ${reservedW.toFixed(1)} W; the budget is ${source.budgetW} W. Move ${ports.at(-1)?.consumer ?? 'a device'} to another switch or a midspan.`,
+    )
+  return {
+    ports,
+    reservedW,
+    drawnW,
+    budgetW: source.budgetW,
+    freePorts: source.ports.filter((p) => !used.has(p.id)).map((p) => p.id),
+    faults,
+  }
 }
 
 function portAnswer(source: PowerSource, { consumer, port, lengthM, draw }: PortDemand): PortAnswer {
@@ -73,9 +117,26 @@ function portAnswer(source: PowerSource, { consumer, port, lengthM, draw }: Port
   const peak = throughLine(source.volts, ohm, draw.peakW)
   const faults: string[] = []
   if (!there) faults.push(`There is no port ${port}.`)
-  if (granted.class < asked.class) faults.push(`${consumer} asks for class ${asked.class} (${asked.deviceW} W); port ${port} gives class ${granted.class} (${granted.deviceW} W) at most.`)
-  if (draw.peakW > granted.deviceW) faults.push(`${consumer} peaks at ${draw.peakW} W while its lock moves; class ${granted.class} gives it ${granted.deviceW} W. It may restart in that moment.`)
+  if (granted.class < asked.class)
+    faults.push(
+      `${consumer} asks for class ${asked.class} (${asked.deviceW} W); port ${port} gives class ${granted.class} (${granted.deviceW} W) at most.`,
+    )
+  if (draw.peakW > granted.deviceW)
+    faults.push(
+      `${consumer} peaks at ${draw.peakW} W while its lock moves; class ${granted.class} gives it ${granted.deviceW} W. It may restart in that moment.`,
+    )
   if (lengthM > 100) faults.push(`${consumer} is ${lengthM} m from its port; a network run is 100 m at most.`)
   if (!peak) faults.push(`The line to ${consumer} collapses at its peak of ${draw.peakW} W.`)
-  return { consumer, port, askedClass: asked.class, grantedClass: granted.class, reservedW: granted.sourceW, drawnW: rest?.sourceW ?? null, peakSourceW: peak?.sourceW ?? null, lossW: peak ? peak.sourceW - draw.peakW : null, deviceV: peak?.deviceV ?? null, faults }
+  return {
+    consumer,
+    port,
+    askedClass: asked.class,
+    grantedClass: granted.class,
+    reservedW: granted.sourceW,
+    drawnW: rest?.sourceW ?? null,
+    peakSourceW: peak?.sourceW ?? null,
+    lossW: peak ? peak.sourceW - draw.peakW : null,
+    deviceV: peak?.deviceV ?? null,
+    faults,
+  }
 }

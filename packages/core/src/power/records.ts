@@ -15,10 +15,30 @@ export interface PowerPlan {
   /** Locks that may pull in at once; the others wait their turn. All at once where it is not said. */
   queue?: number
 }
-export const defaultPowerPlan = (id: string): PowerPlan => ({ id, batteryAh: 7, batteryCount: 1, wiring: 'parallel', hours: 4, celsius: 20, movements: 20, fireRelay: false })
+export const defaultPowerPlan = (id: string): PowerPlan => ({
+  id,
+  batteryAh: 7,
+  batteryCount: 1,
+  wiring: 'parallel',
+  hours: 4,
+  celsius: 20,
+  movements: 20,
+  fireRelay: false,
+})
 
 /** A planned device that is neither a door's part nor a controller: a network switch, midspan, hub, expander's supply. */
-export interface Unit { id: string; ref: string; sheet: string; cabinet: string; /** Empty for one without an address. */ address: string }
+export interface Unit {
+  id: string
+  ref: string
+  sheet: string
+  cabinet: string
+  /** Empty for one without an address. */ address: string
+}
 
 /** Which network port feeds a device; its id is the device's (`controller/a1`, `part/D-01/R1`). */
-export interface UnitFeed { id: string; unit: string; port: string; lengthM: number }
+export interface UnitFeed {
+  id: string
+  unit: string
+  port: string
+  lengthM: number
+}

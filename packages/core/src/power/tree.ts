@@ -25,13 +25,24 @@ export interface Tree {
   nodes: TreeNode[]
 }
 export type Solved =
-  | { ok: true; terminalV: number; sourceA: number; volts: Readonly<Record<string, number>>; amps: Readonly<Record<string, number>> }
+  | {
+      ok: true
+      terminalV: number
+      sourceA: number
+      volts: Readonly<Record<string, number>>
+      amps: Readonly<Record<string, number>>
+    }
   /** The tree cannot deliver; there are no volts to tell. `at` is where it gives way first. */
   | { ok: false; at: string; says: string }
 
 /** A tree that makes no sense; `says` names the node and how to mend it. */
 export class TreeFault extends Error {
-  constructor(readonly says: string, readonly at: string) { super(says) }
+  constructor(
+    readonly says: string,
+    readonly at: string,
+  ) {
+    super(says)
+  }
 }
 
 /** Nodes with each parent before its children, as numbers; -1 is the supply. @throws TreeFault */
@@ -61,16 +72,28 @@ function inOrder(tree: Tree): { nodes: TreeNode[]; parents: Int32Array } {
     }
   }
   const lost = tree.nodes.find((n) => !at.has(n.id))
-  if (lost) throw new TreeFault(known.has(lost.parent ?? '') ? `${lost.id} is fed in a circle: following its feed never comes to the supply.` : `${lost.id} is fed from ${lost.parent}, which is not there.`, lost.id)
+  if (lost)
+    throw new TreeFault(
+      known.has(lost.parent ?? '')
+        ? `${lost.id} is fed in a circle: following its feed never comes to the supply.`
+        : `${lost.id} is fed from ${lost.parent}, which is not there.`,
+      lost.id,
+    )
   return { nodes, parents: Int32Array.from(parents) }
 }
 
 function checkNode(node: TreeNode): void {
   if (!(node.ohm >= 0)) throw new TreeFault(`The run to ${node.id} has ${node.ohm} ohm; it is 0 or more.`, node.id)
   for (const c of node.consumers) {
-    if (c.kind === 'current' && !(c.amps >= 0)) throw new TreeFault(`${node.id} draws ${c.amps} A; it is 0 or more.`, node.id)
-    if (c.kind === 'resistance' && !(c.ohm > 0)) throw new TreeFault(`${node.id} has a consumer of ${c.ohm} ohm: that is a short.`, node.id)
-    if (c.kind === 'power' && !(c.watts >= 0 && c.cutOffV > 0 && (c.efficiency ?? 1) > 0 && (c.efficiency ?? 1) <= 1)) throw new TreeFault(`The converter at ${node.id} needs watts of 0 or more, a cut-off above 0 V and an efficiency of more than 0 and at most 1.`, node.id)
+    if (c.kind === 'current' && !(c.amps >= 0))
+      throw new TreeFault(`${node.id} draws ${c.amps} A; it is 0 or more.`, node.id)
+    if (c.kind === 'resistance' && !(c.ohm > 0))
+      throw new TreeFault(`${node.id} has a consumer of ${c.ohm} ohm: that is a short.`, node.id)
+    if (c.kind === 'power' && !(c.watts >= 0 && c.cutOffV > 0 && (c.efficiency ?? 1) > 0 && (c.efficiency ?? 1) <= 1))
+      throw new TreeFault(
+        `The converter at ${node.id} needs watts of 0 or more, a cut-off above 0 V and an efficiency of more than 0 and at most 1.`,
+        node.id,
+      )
   }
 }
 
@@ -122,7 +145,13 @@ export function solveTree(tree: Tree): Solved {
       runG[i] = g[i]! / footing
       runA[i] = idle ? 0 : (a[i]! - g[i]! * (node.diodeV ?? 0)) / footing
       const parent = parents[i]!
-      if (parent < 0) { topA += runA[i]!; topG += runG[i]! } else { a[parent]! += runA[i]!; g[parent]! += runG[i]! }
+      if (parent < 0) {
+        topA += runA[i]!
+        topG += runG[i]!
+      } else {
+        a[parent]! += runA[i]!
+        g[parent]! += runG[i]!
+      }
     }
     const footing = 1 + topG * tree.sourceOhm
     if (!(footing > 0)) return collapse(nodes[0]?.id ?? '')
@@ -141,22 +170,35 @@ export function solveTree(tree: Tree): Solved {
     }
     if (moved <= settled * tree.sourceV) {
       return {
-        ok: true, terminalV, sourceA, volts: Object.fromEntries(nodes.map((node, i) => [node.id, volts[i]!])),
-        amps: Object.fromEntries(nodes.map((node, i) => [node.id, runA[i]! + runG[i]! * (parents[i]! < 0 ? terminalV : volts[parents[i]!]!)])),
+        ok: true,
+        terminalV,
+        sourceA,
+        volts: Object.fromEntries(nodes.map((node, i) => [node.id, volts[i]!])),
+        amps: Object.fromEntries(
+          nodes.map((node, i) => [node.id, runA[i]! + runG[i]! * (parents[i]! < 0 ? terminalV : volts[parents[i]!]!)]),
+        ),
       }
     }
   }
   return collapse(nodes[0]?.id ?? '')
 }
 
-const collapse = (at: string): Solved => ({ ok: false, at, says: `The line collapses at ${at}: it cannot deliver what hangs on it.` })
+const collapse = (at: string): Solved => ({
+  ok: false,
+  at,
+  says: `The line collapses at ${at}: it cannot deliver what hangs on it.`,
+})
 
 /**
  * How far every consumer could be scaled up before the tree collapses; 1 is where it stands. Bisection, to a thousandth.
  * @returns 0 where it collapses even with next to nothing, `most` where it never does up to there
  */
 export function headroom(tree: Tree, most = 100): number {
-  const holds = (factor: number) => solveTree({ ...tree, nodes: tree.nodes.map((n) => ({ ...n, consumers: n.consumers.map((c) => scaled(c, factor)) })) }).ok
+  const holds = (factor: number) =>
+    solveTree({
+      ...tree,
+      nodes: tree.nodes.map((n) => ({ ...n, consumers: n.consumers.map((c) => scaled(c, factor)) })),
+    }).ok
   if (holds(most)) return most
   let low = 0
   let high = most

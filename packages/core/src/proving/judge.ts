@@ -13,17 +13,34 @@ const startSlackMs = 500
  */
 export function judge(input: JudgeInput): Judgement {
   const since = input.trial.startedAt - startSlackMs
-  const events = input.events.filter((e) => (e.kind === 'gap' ? e.received >= since : onServerClock(e) >= since)).sort((a, b) => a.at - b.at || a.seq - b.seq)
+  const events = input.events
+    .filter((e) => (e.kind === 'gap' ? e.received >= since : onServerClock(e) >= since))
+    .sort((a, b) => a.at - b.at || a.seq - b.seq)
   const own = events.filter((e) => e.controller === input.controller)
   const gap = own.find((e) => e.kind === 'gap')
   if (gap) return { state: 'not judged', says: 'Events were missing while the test ran. Do it again.', evidence: [gap] }
   const reboot = own.find((e) => e.boot !== input.trial.boot)
-  if (reboot && input.trial.boot) return { state: 'not judged', says: 'The controller restarted during the test. Do it again.', evidence: [reboot] }
-  const rule = rules[input.test.judge.kind] as (kind: typeof input.test.judge, own: DeviceEvent[], events: DeviceEvent[], input: JudgeInput) => Judgement
-  const verdict = rule(input.test.judge, own.filter((e) => e.door === input.door), events, input)
+  if (reboot && input.trial.boot)
+    return { state: 'not judged', says: 'The controller restarted during the test. Do it again.', evidence: [reboot] }
+  const rule = rules[input.test.judge.kind] as (
+    kind: typeof input.test.judge,
+    own: DeviceEvent[],
+    events: DeviceEvent[],
+    input: JudgeInput,
+  ) => Judgement
+  const verdict = rule(
+    input.test.judge,
+    own.filter((e) => e.door === input.door),
+    events,
+    input,
+  )
   const late = verdict.evidence.find((e) => Math.abs(e.received - onServerClock(e)) > input.limits.receiptS * 1000)
   if (late && verdict.state !== 'waiting') {
-    return { ...verdict, state: 'not judged', says: `An event came ${Math.round(Math.abs(late.received - onServerClock(late)) / 1000)} s away from its own stamp; the job allows ${input.limits.receiptS} s.` }
+    return {
+      ...verdict,
+      state: 'not judged',
+      says: `An event came ${Math.round(Math.abs(late.received - onServerClock(late)) / 1000)} s away from its own stamp; the job allows ${input.limits.receiptS} s.`,
+    }
   }
   return verdict
 }

@@ -1,18 +1,43 @@
 import { onServerClock, type DeviceEvent } from './events'
 import type { TestKind } from './test'
-import { after, failed, find, notJudged, one, passed, seconds, waiting, within, type JudgeInput, type Judgement } from './verdict'
+import {
+  after,
+  failed,
+  find,
+  notJudged,
+  one,
+  passed,
+  seconds,
+  waiting,
+  within,
+  type JudgeInput,
+  type Judgement,
+} from './verdict'
 
 /** Verdict of one kind of test. `own`: events of this door; `events`: of the whole job; both since the test began, by the devices' stamps. */
-type Rule<K extends TestKind['kind']> = (kind: Extract<TestKind, { kind: K }>, own: DeviceEvent[], events: DeviceEvent[], input: JudgeInput) => Judgement
+type Rule<K extends TestKind['kind']> = (
+  kind: Extract<TestKind, { kind: K }>,
+  own: DeviceEvent[],
+  events: DeviceEvent[],
+  input: JudgeInput,
+) => Judgement
 
-const cardEvent = (events: DeviceEvent[], card: string) => events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card)
+const cardEvent = (events: DeviceEvent[], card: string) =>
+  events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card)
 /** A card that was read at another door than the one it was presented at. */
 function elsewhere(input: JudgeInput, events: DeviceEvent[], card: string): Judgement | null {
   const read = cardEvent(events, card)
-  return read && read.door !== input.door ? failed(`The card was read at ${input.refOf(read.door)}, ${read.reader}: the readers are exchanged.`, [read]) : null
+  return read && read.door !== input.door
+    ? failed(`The card was read at ${input.refOf(read.door)}, ${read.reader}: the readers are exchanged.`, [read])
+    : null
 }
 
-function grantedHere(input: JudgeInput, own: DeviceEvent[], events: DeviceEvent[], card: string): { granted: DeviceEvent } | Judgement {
+function grantedHere(
+  input: JudgeInput,
+  own: DeviceEvent[],
+  events: DeviceEvent[],
+  card: string,
+): { granted: DeviceEvent } | Judgement {
   const wrong = elsewhere(input, events, card)
   if (wrong) return wrong
   const read = cardEvent(own, card)
@@ -27,31 +52,51 @@ function timed(own: DeviceEvent[], by: DeviceEvent, kind: { seconds: number; tol
   const window = { from: kind.seconds - kind.toleranceS, to: kind.seconds + kind.toleranceS }
   const open = after(own, by, 'leaf', 'open')
   const locked = after(own, unlocked, 'lock', 'locked')
-  if (open && (!locked || open.at < locked.at)) return notJudged('The leaf was opened. Do it again and leave it shut.', [by, unlocked, open])
-  if (!locked) return { ...waiting('Released.', [by, unlocked]), timing: { label: 'Released since', since: onServerClock(unlocked), ...window } }
+  if (open && (!locked || open.at < locked.at))
+    return notJudged('The leaf was opened. Do it again and leave it shut.', [by, unlocked, open])
+  if (!locked)
+    return {
+      ...waiting('Released.', [by, unlocked]),
+      timing: { label: 'Released since', since: onServerClock(unlocked), ...window },
+    }
   return within(seconds(unlocked, locked), window, kind.seconds, 'Locked again', [by, unlocked, locked])
 }
 
 /** What released the door for a test: its card here, or, where no card is asked for, an exit device. */
-function released(card: string, own: DeviceEvent[], events: DeviceEvent[], input: JudgeInput): { unlocked: DeviceEvent; evidence: DeviceEvent[] } | Judgement {
+function released(
+  card: string,
+  own: DeviceEvent[],
+  events: DeviceEvent[],
+  input: JudgeInput,
+): { unlocked: DeviceEvent; evidence: DeviceEvent[] } | Judgement {
   const exit = own.find((e) => e.kind === 'exit')
-  const by = card ? grantedHere(input, own, events, card) : exit ? { granted: exit } : waiting('Waiting for the exit device.')
+  const by = card
+    ? grantedHere(input, own, events, card)
+    : exit
+      ? { granted: exit }
+      : waiting('Waiting for the exit device.')
   if (!('granted' in by)) return by
   const unlocked = after(own, by.granted, 'lock', 'unlocked')
-  return unlocked ? { unlocked, evidence: [by.granted, unlocked] } : waiting('Seen. Waiting for the lock.', [by.granted])
+  return unlocked
+    ? { unlocked, evidence: [by.granted, unlocked] }
+    : waiting('Seen. Waiting for the lock.', [by.granted])
 }
 
 export const rules: { [K in TestKind['kind']]: Rule<K> } = {
   beforeLoad: (_kind, own) => {
     const opened = own.find((e) => e.kind === 'granted' || (e.kind === 'lock' && e.state === 'unlocked'))
-    return opened ? failed('The controller released the door although it should hold nothing.', [opened]) : waiting('Try it, then answer.')
+    return opened
+      ? failed('The controller released the door although it should hold nothing.', [opened])
+      : waiting('Try it, then answer.')
   },
   readerIs: (kind, own, events, input) => {
     const wrong = elsewhere(input, events, kind.card)
     if (wrong) return wrong
     const read = cardEvent(own, kind.card)
     if (!read) return waiting('Waiting for the card.')
-    return read.reader === kind.reader ? passed(`Read at ${kind.reader}.`, [read]) : failed(`Read at ${read.reader}: the readers of this door are exchanged.`, [read])
+    return read.reader === kind.reader
+      ? passed(`Read at ${kind.reader}.`, [read])
+      : failed(`Read at ${read.reader}: the readers of this door are exchanged.`, [read])
   },
   opens: (kind, own, events, input) => {
     const here = grantedHere(input, own, events, kind.card)
@@ -64,18 +109,39 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     const open = after(own, granted, 'leaf', 'open')
     const locked = after(own, unlocked, 'lock', 'locked')
     if (!open) {
-      if (input.test.ask) return locked ? waiting('Released and locked again. Did the leaf open?', [granted, unlocked, locked]) : waiting('Released.', [granted, unlocked])
-      const other = events.find((e) => e.kind === 'leaf' && e.state === 'open' && e.door !== input.door && e.at > granted.at)
-      if (locked) return failed(other ? `Released, but the leaf of ${input.refOf(other.door)} opened: the locks are exchanged.` : `Released for ${one(seconds(unlocked, locked))} s and the leaf never opened: is this the lock on that relay?`, [granted, unlocked, locked, ...(other ? [other] : [])])
+      if (input.test.ask)
+        return locked
+          ? waiting('Released and locked again. Did the leaf open?', [granted, unlocked, locked])
+          : waiting('Released.', [granted, unlocked])
+      const other = events.find(
+        (e) => e.kind === 'leaf' && e.state === 'open' && e.door !== input.door && e.at > granted.at,
+      )
+      if (locked)
+        return failed(
+          other
+            ? `Released, but the leaf of ${input.refOf(other.door)} opened: the locks are exchanged.`
+            : `Released for ${one(seconds(unlocked, locked))} s and the leaf never opened: is this the lock on that relay?`,
+          [granted, unlocked, locked, ...(other ? [other] : [])],
+        )
       return waiting('Released. Open the leaf.', [granted, unlocked])
     }
     const seen = kind.contact ? after(own, granted, 'input', 'active', kind.contact) : null
-    const wrong = kind.contact && !seen ? own.find((e) => e.kind === 'input' && e.state === 'active' && e.at >= granted.at) : undefined
-    if (wrong && locked) return failed(`${wrong.part ?? 'Another contact'} saw the leaf and not ${kind.contact}: the contacts are exchanged.`, [granted, unlocked, open, wrong])
+    const wrong =
+      kind.contact && !seen
+        ? own.find((e) => e.kind === 'input' && e.state === 'active' && e.at >= granted.at)
+        : undefined
+    if (wrong && locked)
+      return failed(
+        `${wrong.part ?? 'Another contact'} saw the leaf and not ${kind.contact}: the contacts are exchanged.`,
+        [granted, unlocked, open, wrong],
+      )
     const closed = after(own, open, 'leaf', 'closed')
     if (!closed) return waiting('Open. Let it close.', [granted, unlocked, open])
-    if (kind.contact && !seen) return waiting(`Closed. ${kind.contact} has not seen it.`, [granted, unlocked, open, closed])
-    return locked ? passed('Released, opened, closed and locked again.', [granted, unlocked, open, closed, locked]) : waiting('Closed. Waiting for the lock.', [granted, unlocked, open, closed])
+    if (kind.contact && !seen)
+      return waiting(`Closed. ${kind.contact} has not seen it.`, [granted, unlocked, open, closed])
+    return locked
+      ? passed('Released, opened, closed and locked again.', [granted, unlocked, open, closed, locked])
+      : waiting('Closed. Waiting for the lock.', [granted, unlocked, open, closed])
   },
   releaseTime: (kind, own, events, input) => {
     const here = grantedHere(input, own, events, kind.card)
@@ -87,7 +153,9 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     const read = cardEvent(own, kind.card)
     if (!read) return waiting('Waiting for the card.')
     if (read.kind === 'granted') return failed('The door was released for this card.', [read])
-    return read.state === kind.reason ? passed(`Refused: ${read.says}.`, [read]) : failed(`Refused for another reason: ${read.says}.`, [read])
+    return read.state === kind.reason
+      ? passed(`Refused: ${read.says}.`, [read])
+      : failed(`Refused for another reason: ${read.says}.`, [read])
   },
   exit: (kind, own) => {
     const named = (e: DeviceEvent) => (e.part ? e.part === kind.part : kind.only)
@@ -95,36 +163,58 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     const other = own.find((e) => e.kind === 'exit' && !named(e))
     const forced = find(own, 'alarm', 'forced')
     if (forced) return failed(`The forced-open alarm came: the controller did not see ${kind.part}.`, [forced])
-    if (other && !pressed) return failed(`The controller saw ${other.part ?? 'another exit device'} and not ${kind.part}: their inputs are exchanged.`, [other])
+    if (other && !pressed)
+      return failed(
+        `The controller saw ${other.part ?? 'another exit device'} and not ${kind.part}: their inputs are exchanged.`,
+        [other],
+      )
     if (!pressed) return waiting(`Waiting for ${kind.part}.`)
     const unlocked = own.find((e) => e.kind === 'lock' && e.state === 'unlocked' && e.at >= pressed.at)
     const open = after(own, pressed, 'leaf', 'open')
-    if (!unlocked) return open ? failed('The leaf opened although the lock had not let go: does it lock at all?', [pressed, open]) : waiting(`${kind.part} was seen. Waiting for the lock.`, [pressed])
+    if (!unlocked)
+      return open
+        ? failed('The leaf opened although the lock had not let go: does it lock at all?', [pressed, open])
+        : waiting(`${kind.part} was seen. Waiting for the lock.`, [pressed])
     if (open) return passed(`${kind.part} seen, released, opened.`, [pressed, unlocked, open])
     const locked = after(own, unlocked, 'lock', 'locked')
     if (!kind.contact) return waiting('Released. Did the leaf open?', [pressed, unlocked])
-    return locked ? failed('Released, but the leaf never opened.', [pressed, unlocked, locked]) : waiting('Released. Open the leaf.', [pressed, unlocked])
+    return locked
+      ? failed('Released, but the leaf never opened.', [pressed, unlocked, locked])
+      : waiting('Released. Open the leaf.', [pressed, unlocked])
   },
   desk: (kind, own) => {
     const pressed = own.find((e) => e.kind === 'desk' && e.part === kind.part)
     const other = own.find((e) => e.kind === 'exit' || e.kind === 'desk')
-    if (!pressed) return other ? failed(`The controller took it for ${other.part ?? 'an exit button'}: the inputs are exchanged.`, [other]) : waiting(`Waiting for ${kind.part}.`)
+    if (!pressed)
+      return other
+        ? failed(`The controller took it for ${other.part ?? 'an exit button'}: the inputs are exchanged.`, [other])
+        : waiting(`Waiting for ${kind.part}.`)
     return timed(own, pressed, kind)
   },
   handle: (kind, own) => {
     const open = own.find((e) => e.kind === 'leaf' && e.state === 'open')
     const alarm = own.find((e) => e.kind === 'alarm' && e.state === 'forced')
     if (!open) return waiting('Waiting for the leaf.')
-    if (alarm) return kind.alarm ? passed('Opened; the forced-open alarm came, as set.', [open, alarm]) : failed('The forced-open alarm came although it is set off.', [open, alarm])
+    if (alarm)
+      return kind.alarm
+        ? passed('Opened; the forced-open alarm came, as set.', [open, alarm])
+        : failed('The forced-open alarm came although it is set off.', [open, alarm])
     const closed = after(own, open, 'leaf', 'closed')
     if (!closed) return waiting('Open. Let it close.', [open])
-    return kind.alarm ? failed('Opened and closed without the forced-open alarm.', [open, closed]) : passed('Opened and closed without an alarm.', [open, closed])
+    return kind.alarm
+      ? failed('Opened and closed without the forced-open alarm.', [open, closed])
+      : passed('Opened and closed without an alarm.', [open, closed])
   },
   forced: (_kind, own) => {
     const alarm = own.find((e) => e.kind === 'alarm' && e.state === 'forced')
     const open = own.find((e) => e.kind === 'leaf' && e.state === 'open')
     const released = own.find((e) => e.kind === 'lock' && e.state === 'unlocked')
-    if (released && (!alarm || released.at < alarm.at)) return { state: 'not judged', says: 'The door was released by the controller, so nothing was forced. Do it again.', evidence: [released] }
+    if (released && (!alarm || released.at < alarm.at))
+      return {
+        state: 'not judged',
+        says: 'The door was released by the controller, so nothing was forced. Do it again.',
+        evidence: [released],
+      }
     if (alarm) return passed('The forced-open alarm came.', open ? [open, alarm] : [alarm])
     const closed = open && after(own, open, 'leaf', 'closed')
     if (open && closed) return failed('Opened and closed, and no alarm came.', [open, closed])
@@ -141,22 +231,41 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     const closed = after(own, open, 'leaf', 'closed')
     if (closed) {
       const held = seconds(open, closed)
-      return held > window.to ? failed(`Held open for ${one(held)} s and no alarm came.`, [here.granted, open, closed]) : { state: 'not judged', says: `The leaf closed after ${one(held)} s, before the alarm was due. Do it again.`, evidence: [open, closed] }
+      return held > window.to
+        ? failed(`Held open for ${one(held)} s and no alarm came.`, [here.granted, open, closed])
+        : {
+            state: 'not judged',
+            says: `The leaf closed after ${one(held)} s, before the alarm was due. Do it again.`,
+            evidence: [open, closed],
+          }
     }
-    return { ...waiting('Keep it open.', [here.granted, open]), timing: { label: 'Open since', since: onServerClock(open), ...window } }
+    return {
+      ...waiting('Keep it open.', [here.granted, open]),
+      timing: { label: 'Open since', since: onServerClock(open), ...window },
+    }
   },
   breakGlass: (kind, own) => {
     const released = own.find((e) => e.kind === 'granted' || e.kind === 'exit' || e.kind === 'desk')
-    if (released) return notJudged('A card or a button released the door. Do it again with the break glass alone.', [released])
+    if (released)
+      return notJudged('A card or a button released the door. Do it again with the break glass alone.', [released])
     const open = find(own, 'leaf', 'open')
-    if (!kind.pole) return open ? passed('The leaf opened with no card and no button.', [open]) : waiting('Waiting for the leaf.')
+    if (!kind.pole)
+      return open ? passed('The leaf opened with no card and no button.', [open]) : waiting('Waiting for the leaf.')
     const broken = find(own, 'input', 'active', kind.pole)
     const forced = find(own, 'alarm', 'forced')
-    if (forced) return failed(`The forced-open alarm came: the controller does not take ${kind.pole} for broken.`, [forced])
-    if (open && broken) return passed(`${kind.pole} told that it was broken, and the leaf opened without an alarm.`, [broken, open])
+    if (forced)
+      return failed(`The forced-open alarm came: the controller does not take ${kind.pole} for broken.`, [forced])
+    if (open && broken)
+      return passed(`${kind.pole} told that it was broken, and the leaf opened without an alarm.`, [broken, open])
     const closed = open && after(own, open, 'leaf', 'closed')
-    if (open && closed) return failed(`The leaf opened, and ${kind.pole} never told that it was broken.`, [open, closed])
-    return broken ? waiting('Broken. Push the leaf open.', [broken]) : waiting(open ? `Open. ${kind.pole} has not told that it is broken.` : `Waiting for ${kind.pole}.`, open ? [open] : [])
+    if (open && closed)
+      return failed(`The leaf opened, and ${kind.pole} never told that it was broken.`, [open, closed])
+    return broken
+      ? waiting('Broken. Push the leaf open.', [broken])
+      : waiting(
+          open ? `Open. ${kind.pole} has not told that it is broken.` : `Waiting for ${kind.pole}.`,
+          open ? [open] : [],
+        )
   },
   secondLeaf: (kind, own, events, input) => {
     const start = released(kind.card, own, events, input)
@@ -165,53 +274,114 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     if (!kind.second) return waiting('Released. Did the second leaf open?', evidence)
     const first = kind.first ? after(own, start.unlocked, 'input', 'active', kind.first) : undefined
     const open = after(own, start.unlocked, 'input', 'active', kind.second)
-    if (first && !open) return failed(`${kind.first} saw it and not ${kind.second}: the contacts of the two leaves are exchanged.`, [...evidence, first])
+    if (first && !open)
+      return failed(`${kind.first} saw it and not ${kind.second}: the contacts of the two leaves are exchanged.`, [
+        ...evidence,
+        first,
+      ])
     if (!open) {
       const locked = after(own, start.unlocked, 'lock', 'locked')
-      return locked ? failed(`Released, and ${kind.second} never saw the second leaf open.`, [...evidence, locked]) : waiting('Released. Open the second leaf.', evidence)
+      return locked
+        ? failed(`Released, and ${kind.second} never saw the second leaf open.`, [...evidence, locked])
+        : waiting('Released. Open the second leaf.', evidence)
     }
     const closed = after(own, open, 'input', 'idle', kind.second)
-    return closed ? passed(`${kind.second} saw the second leaf open and close.`, [...evidence, open, closed]) : waiting('Open. Let it close.', [...evidence, open])
+    return closed
+      ? passed(`${kind.second} saw the second leaf open and close.`, [...evidence, open, closed])
+      : waiting('Open. Let it close.', [...evidence, open])
   },
   sensing: (kind, own) => {
     const unlocked = find(own, 'lock', 'unlocked')
     if (!unlocked) return waiting('Waiting for the lock.')
     const told = after(own, unlocked, 'input', 'active', kind.part)
     const open = after(own, unlocked, 'leaf', 'open')
-    if (open && (!told || told.at > open.at)) return failed(`The leaf opened while ${kind.part} still said locked.`, [unlocked, open])
+    if (open && (!told || told.at > open.at))
+      return failed(`The leaf opened while ${kind.part} still said locked.`, [unlocked, open])
     const locked = after(own, unlocked, 'lock', 'locked')
-    if (!told) return locked ? failed(`Released and locked again, and ${kind.part} said locked all the while.`, [unlocked, locked]) : waiting(`Released. Waiting for ${kind.part}.`, [unlocked])
-    if (kind.contact && !open) return locked ? notJudged('The leaf was not opened. Do it again.', [unlocked, told, locked]) : waiting('Unlocked. Open the leaf.', [unlocked, told])
+    if (!told)
+      return locked
+        ? failed(`Released and locked again, and ${kind.part} said locked all the while.`, [unlocked, locked])
+        : waiting(`Released. Waiting for ${kind.part}.`, [unlocked])
+    if (kind.contact && !open)
+      return locked
+        ? notJudged('The leaf was not opened. Do it again.', [unlocked, told, locked])
+        : waiting('Unlocked. Open the leaf.', [unlocked, told])
     const closed = open && after(own, open, 'leaf', 'closed')
     if (kind.contact && !closed) return waiting('Open. Let it close.', [unlocked, told])
     const again = after(own, closed ?? told, 'input', 'idle', kind.part)
     if (!locked) return waiting('Closed. Waiting for the lock.', [unlocked, told])
-    return again ? passed(`${kind.part} said unlocked before the leaf moved, and locked again at the end.`, [unlocked, told, ...(open ? [open] : []), ...(closed ? [closed] : []), locked, again]) : waiting(`Locked. ${kind.part} still says unlocked.`, [unlocked, told, locked])
+    return again
+      ? passed(`${kind.part} said unlocked before the leaf moved, and locked again at the end.`, [
+          unlocked,
+          told,
+          ...(open ? [open] : []),
+          ...(closed ? [closed] : []),
+          locked,
+          again,
+        ])
+      : waiting(`Locked. ${kind.part} still says unlocked.`, [unlocked, told, locked])
   },
   opener: (kind, own) => {
     const started = find(own, 'output', 'active', kind.part)
     const unlocked = find(own, 'lock', 'unlocked')
-    if (started && (!unlocked || started.at < unlocked.at)) return failed(`${kind.part} started before the lock had let go.`, [started])
+    if (started && (!unlocked || started.at < unlocked.at))
+      return failed(`${kind.part} started before the lock had let go.`, [started])
     if (!unlocked) return waiting('Waiting for the lock.')
     const open = after(own, unlocked, 'leaf', 'open')
-    if (open && (!started || open.at < started.at)) return notJudged('The leaf was opened before the opener started. Do it again and keep your hands off.', [unlocked, open])
+    if (open && (!started || open.at < started.at))
+      return notJudged('The leaf was opened before the opener started. Do it again and keep your hands off.', [
+        unlocked,
+        open,
+      ])
     const locked = after(own, unlocked, 'lock', 'locked')
-    if (!started) return locked ? failed(`Released and locked again, and ${kind.part} never started.`, [unlocked, locked]) : waiting('Released. Waiting for the opener.', [unlocked])
+    if (!started)
+      return locked
+        ? failed(`Released and locked again, and ${kind.part} never started.`, [unlocked, locked])
+        : waiting('Released. Waiting for the opener.', [unlocked])
     const told = kind.sensing ? after(own, unlocked, 'input', 'active', kind.sensing) : undefined
-    if (kind.sensing && (!told || told.at > started.at)) return failed(`${kind.part} started while ${kind.sensing} still said locked.`, [unlocked, started])
+    if (kind.sensing && (!told || told.at > started.at))
+      return failed(`${kind.part} started while ${kind.sensing} still said locked.`, [unlocked, started])
     const waited = seconds(unlocked, started)
-    if (waited < kind.afterS - kind.toleranceS || waited > kind.afterS + kind.toleranceS) return failed(`${kind.part} started ${one(waited)} s after the lock; ${kind.afterS} s was wanted.`, [unlocked, started])
-    if (open) return passed(`The lock let go, ${kind.part} started ${one(waited)} s later and moved the leaf.`, [unlocked, started, open])
-    return kind.contact && locked ? failed(`${kind.part} started, and the leaf never moved.`, [unlocked, started, locked]) : waiting(`${kind.part} started ${one(waited)} s after the lock. ${kind.contact ? 'Waiting for the leaf.' : 'Did it move the leaf?'}`, [unlocked, started])
+    if (waited < kind.afterS - kind.toleranceS || waited > kind.afterS + kind.toleranceS)
+      return failed(`${kind.part} started ${one(waited)} s after the lock; ${kind.afterS} s was wanted.`, [
+        unlocked,
+        started,
+      ])
+    if (open)
+      return passed(`The lock let go, ${kind.part} started ${one(waited)} s later and moved the leaf.`, [
+        unlocked,
+        started,
+        open,
+      ])
+    return kind.contact && locked
+      ? failed(`${kind.part} started, and the leaf never moved.`, [unlocked, started, locked])
+      : waiting(
+          `${kind.part} started ${one(waited)} s after the lock. ${kind.contact ? 'Waiting for the leaf.' : 'Did it move the leaf?'}`,
+          [unlocked, started],
+        )
   },
   input: (kind, own) => {
     const told = find(own, 'input', 'active', kind.part)
     const other = own.find((e) => e.kind === 'input' && e.state === 'active' && e.part !== kind.part)
-    if (!told) return other ? failed(`${other.part ?? 'Another input'} told, and not ${kind.part}: the inputs are exchanged.`, [other]) : waiting(`Waiting for ${kind.part}.`)
-    const moved = kind.quiet ? own.find((e) => e.kind === 'granted' || e.kind === 'exit' || e.kind === 'desk' || (e.kind === 'lock' && e.state === 'unlocked') || (e.kind === 'alarm' && e.state !== 'none')) : undefined
+    if (!told)
+      return other
+        ? failed(`${other.part ?? 'Another input'} told, and not ${kind.part}: the inputs are exchanged.`, [other])
+        : waiting(`Waiting for ${kind.part}.`)
+    const moved = kind.quiet
+      ? own.find(
+          (e) =>
+            e.kind === 'granted' ||
+            e.kind === 'exit' ||
+            e.kind === 'desk' ||
+            (e.kind === 'lock' && e.state === 'unlocked') ||
+            (e.kind === 'alarm' && e.state !== 'none'),
+        )
+      : undefined
     if (moved) return failed(`Something came of it: ${moved.says}.`, [told, moved])
     const idle = after(own, told, 'input', 'idle', kind.part)
-    return idle ? passed(`${kind.part} told, and told again when it was put back.`, [told, idle]) : waiting(`${kind.part} tells. Put it back.`, [told])
+    return idle
+      ? passed(`${kind.part} told, and told again when it was put back.`, [told, idle])
+      : waiting(`${kind.part} tells. Put it back.`, [told])
   },
   holds: (_kind, own) => {
     const open = own.find((e) => e.kind === 'leaf' && e.state === 'open')

@@ -22,7 +22,13 @@ export function scriptFor(facts: Facts, door: Door, sheets: Sheets): Test[] {
 }
 
 /** Stands for the test cards where a job has none yet: which tests there are does not hang on their numbers. */
-const anyKit: TestCards = { id: 'kit', good: { facility: 0, number: 0 }, lost: { facility: 0, number: 1 }, outOfHours: { facility: 0, number: 2 }, unknown: { facility: 0, number: 3 } }
+const anyKit: TestCards = {
+  id: 'kit',
+  good: { facility: 0, number: 0 },
+  lost: { facility: 0, number: 1 },
+  outOfHours: { facility: 0, number: 2 },
+  unknown: { facility: 0, number: 3 },
+}
 
 /** Wired points that no test of the door's script would prove: each is a stop, so that nothing is signed unproved. */
 export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
@@ -30,19 +36,37 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
   if (!controller) return []
   const points = wiredPoints(door, boardOf(sheets, controller), sheets)
   const proved = new Set(testsOf(door, points, anyKit, sheets).flatMap((t) => t.proves))
-  return points.filter((p) => p.function !== 'feed' && !proved.has(p.key)).map((p) => {
-    const side = functionFacts[p.function].side
-    const why = side === 'reader' ? 'it reads no cards, and Rauta cannot prove codes, fingers or faces yet' : 'nothing at this door can release it for a test'
-    return stop('plan', 'untested', `No test would prove ${p.part.id}, the ${functionFacts[p.function].says}: ${why}. Choose another device.`, p.part.id)
-  })
+  return points
+    .filter((p) => p.function !== 'feed' && !proved.has(p.key))
+    .map((p) => {
+      const side = functionFacts[p.function].side
+      const why =
+        side === 'reader'
+          ? 'it reads no cards, and Rauta cannot prove codes, fingers or faces yet'
+          : 'nothing at this door can release it for a test'
+      return stop(
+        'plan',
+        'untested',
+        `No test would prove ${p.part.id}, the ${functionFacts[p.function].says}: ${why}. Choose another device.`,
+        p.part.id,
+      )
+    })
 }
 
 function loadedBefore(facts: Facts, door: Door): string {
   const controller = door.placement?.controller ?? ''
   const reach = facts.reach[controller]
-  const proved = all(facts, 'proof').some((p) => p.door === door.id && p.test === 'before-load' && p.verdict === 'passed' && p.digest === takingDigest(facts, door))
+  const proved = all(facts, 'proof').some(
+    (p) =>
+      p.door === door.id &&
+      p.test === 'before-load' &&
+      p.verdict === 'passed' &&
+      p.digest === takingDigest(facts, door),
+  )
   if (proved || !reach) return ''
-  const loaded = all(facts, 'load').some((l) => l.controller === controller && l.state === 'held' && l.startedAt > reach.erasedAt)
+  const loaded = all(facts, 'load').some(
+    (l) => l.controller === controller && l.state === 'held' && l.startedAt > reach.erasedAt,
+  )
   return loaded ? 'The controller was loaded before this could be tried.' : ''
 }
 
@@ -67,7 +91,12 @@ export function testDigest(facts: Facts, door: Door, test: Test, config: Config)
 }
 
 function valueAt(config: Config, door: Door, path: Dependency): unknown {
-  if (path === 'accessPoints') return Object.fromEntries(Object.entries(config).filter(([k]) => k.startsWith(`accessPoint/${door.id}.`)).map(([k, v]) => [k, (v as { door?: unknown }).door ?? null]))
+  if (path === 'accessPoints')
+    return Object.fromEntries(
+      Object.entries(config)
+        .filter(([k]) => k.startsWith(`accessPoint/${door.id}.`))
+        .map(([k, v]) => [k, (v as { door?: unknown }).door ?? null]),
+    )
   const dot = path.indexOf('.')
   const field = path.slice(dot + 1)
   const value = config[`${path.slice(0, dot)}/${door.id}`]
@@ -76,11 +105,15 @@ function valueAt(config: Config, door: Door, path: Dependency): unknown {
 
 /** Whether the device holds the test cards' parts as wanted: without them no card test can pass. */
 export function testCardsHeld(held: Config, wanted: Config): boolean {
-  return Object.keys(wanted).filter((k) => k.startsWith(testPrefix)).every((k) => held[k] !== undefined && canonicalJson(held[k]) === canonicalJson(wanted[k]))
+  return Object.keys(wanted)
+    .filter((k) => k.startsWith(testPrefix))
+    .every((k) => held[k] !== undefined && canonicalJson(held[k]) === canonicalJson(wanted[k]))
 }
 
 /** Whether a test card still opens this door by what its device holds: a door is not signed while one does. */
 export function testCardsOpen(held: Config, door: Door): boolean {
   const token = `"${accessPointToken(door, '')}`
-  return Object.entries(held).some(([key, value]) => key.startsWith(`${testPrefix}profile/`) && JSON.stringify(value).includes(token))
+  return Object.entries(held).some(
+    ([key, value]) => key.startsWith(`${testPrefix}profile/`) && JSON.stringify(value).includes(token),
+  )
 }

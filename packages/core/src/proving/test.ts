@@ -2,17 +2,39 @@
 export type TestKind =
   | { kind: 'beforeLoad' }
   | { kind: 'readerIs'; reader: string; card: string }
-  | { kind: 'opens'; card: string; releaseS: number; /** Contact that must see it, where the door has two. */ contact: string }
+  | {
+      kind: 'opens'
+      card: string
+      releaseS: number
+      /** Contact that must see it, where the door has two. */ contact: string
+    }
   | { kind: 'releaseTime'; card: string; seconds: number; toleranceS: number }
   | { kind: 'refused'; card: string; reason: string }
-  | { kind: 'exit'; part: string; /** The door has no other exit device, so that an exit told without a name is this one. */ only: boolean; contact: boolean }
+  | {
+      kind: 'exit'
+      part: string
+      /** The door has no other exit device, so that an exit told without a name is this one. */ only: boolean
+      contact: boolean
+    }
   | { kind: 'desk'; part: string; seconds: number; toleranceS: number }
   | { kind: 'handle'; alarm: boolean }
   | { kind: 'forced' }
   | { kind: 'heldOpen'; card: string; seconds: number; toleranceS: number }
-  | { kind: 'secondLeaf'; card: string; /** Contacts of the two leaves; empty where there is none. */ second: string; first: string }
+  | {
+      kind: 'secondLeaf'
+      card: string
+      /** Contacts of the two leaves; empty where there is none. */ second: string
+      first: string
+    }
   | { kind: 'sensing'; part: string; contact: boolean }
-  | { kind: 'opener'; part: string; afterS: number; toleranceS: number; /** Lock sensing that must say unlocked first; empty where there is none. */ sensing: string; contact: boolean }
+  | {
+      kind: 'opener'
+      part: string
+      afterS: number
+      toleranceS: number
+      /** Lock sensing that must say unlocked first; empty where there is none. */ sensing: string
+      contact: boolean
+    }
   | { kind: 'breakGlass'; /** The second pole that tells the controller; empty where there is none. */ pole: string }
   | { kind: 'input'; part: string; /** Whether anything else may come of it. */ quiet: boolean }
   | { kind: 'holds' }

@@ -23,28 +23,60 @@ interface Scene {
 }
 
 /** The tests that a door's hardware and configuration call for, in an order that makes sense while standing there. */
-export function testsOf(door: Door, points: readonly WiredPoint[], kit: TestCards, sheets: Sheets, loadedBefore = ''): Test[] {
+export function testsOf(
+  door: Door,
+  points: readonly WiredPoint[],
+  kit: TestCards,
+  sheets: Sheets,
+  loadedBefore = '',
+): Test[] {
   const places = accessPlaces(door, sheets)
   const lock = partOf(door, 'lock')
   const scene: Scene = {
-    door, kit, points, places,
+    door,
+    kit,
+    points,
+    places,
     at: places.find((p) => p.cards && !p.leaving) ?? places.find((p) => p.cards) ?? null,
     magnetic: !!lock && sheetOf(sheets, lock.sheet).lock?.principle === 'magnetic',
     contact: points.find((p) => p.function === 'contact'),
-    still: points.some((p) => p.function === 'opener') && points.some((p) => p.function === 'lock' || p.function === 'secondLock') ? 'Switch the opener off. ' : '',
+    still:
+      points.some((p) => p.function === 'opener') &&
+      points.some((p) => p.function === 'lock' || p.function === 'secondLock')
+        ? 'Switch the opener off. '
+        : '',
   }
   return [
-    beforeLoad(scene, loadedBefore), ...readerTests(scene), ...cardTests(scene), ...exitTests(scene), ...deskTest(scene), ...handleTest(scene),
-    ...secondLeafTest(scene), ...sensingTests(scene), ...openerTest(scene), ...forcedTest(scene), ...heldOpenTest(scene), ...breakGlassTest(scene),
-    ...inputTests(scene), holdsTest(scene),
+    beforeLoad(scene, loadedBefore),
+    ...readerTests(scene),
+    ...cardTests(scene),
+    ...exitTests(scene),
+    ...deskTest(scene),
+    ...handleTest(scene),
+    ...secondLeafTest(scene),
+    ...sensingTests(scene),
+    ...openerTest(scene),
+    ...forcedTest(scene),
+    ...heldOpenTest(scene),
+    ...breakGlassTest(scene),
+    ...inputTests(scene),
+    holdsTest(scene),
   ]
 }
 
-const made = (test: Omit<Test, 'ask' | 'depends' | 'cards' | 'proves' | 'notApplicable'> & Partial<Test>): Test => ({ ask: null, depends: [], cards: [], proves: [], notApplicable: '', ...test })
+const made = (test: Omit<Test, 'ask' | 'depends' | 'cards' | 'proves' | 'notApplicable'> & Partial<Test>): Test => ({
+  ask: null,
+  depends: [],
+  cards: [],
+  proves: [],
+  notApplicable: '',
+  ...test,
+})
 
 const did = (question: string, yes: string, no: string) => ({ question, yes, no })
 const leafAsk = did('Did the leaf open?', 'It opened', 'It stayed shut')
-const points = (scene: Scene, ...functions: PartFunction[]): WiredPoint[] => scene.points.filter((p) => functions.includes(p.function))
+const points = (scene: Scene, ...functions: PartFunction[]): WiredPoint[] =>
+  scene.points.filter((p) => functions.includes(p.function))
 const dependsOn = (list: readonly WiredPoint[]): Dependency[] => list.map((p): Dependency => `terminals.${p.key}`)
 const keys = (list: readonly WiredPoint[]): string[] => list.map((p) => p.key)
 
@@ -61,33 +93,53 @@ const goodCard = (scene: Scene) => ({ name: cardName(scene.kit.good), hex: card2
 function releaseBy(scene: Scene): { says: string; card: string; cards: string[]; depends: Dependency[] } | null {
   if (scene.at) {
     const { name, hex } = goodCard(scene)
-    return { says: `Present card ${name} at ${scene.at.part.id}`, card: hex, cards: [hex], depends: [...dependsOn(readers(scene)), 'accessPoints'] }
+    return {
+      says: `Present card ${name} at ${scene.at.part.id}`,
+      card: hex,
+      cards: [hex],
+      depends: [...dependsOn(readers(scene)), 'accessPoints'],
+    }
   }
   const exit = points(scene, 'exitButton', 'exitSensor')[0]
   return exit ? { says: workIt(exit), card: '', cards: [], depends: dependsOn([exit]) } : null
 }
 
-const workIt = (point: WiredPoint): string => (point.function === 'exitSensor' ? `Walk up to ${point.part.id}` : `Press ${point.part.id}`)
+const workIt = (point: WiredPoint): string =>
+  point.function === 'exitSensor' ? `Walk up to ${point.part.id}` : `Press ${point.part.id}`
 
 function beforeLoad(scene: Scene, notApplicable: string): Test {
-  const instruction = scene.at ? `Present card ${goodCard(scene).name} at ${scene.at.part.id} and push the leaf.` : 'Push the leaf.'
+  const instruction = scene.at
+    ? `Present card ${goodCard(scene).name} at ${scene.at.part.id} and push the leaf.`
+    : 'Push the leaf.'
   return made({
-    id: 'before-load', title: 'Nothing opens before the first load', instruction, expect: 'The controller has been erased and holds nothing: the door must stay shut.',
-    judge: { kind: 'beforeLoad' }, ask: did('Did the door stay shut?', 'It stayed shut', 'It opened'), notApplicable,
+    id: 'before-load',
+    title: 'Nothing opens before the first load',
+    instruction,
+    expect: 'The controller has been erased and holds nothing: the door must stay shut.',
+    judge: { kind: 'beforeLoad' },
+    ask: did('Did the door stay shut?', 'It stayed shut', 'It opened'),
+    notApplicable,
   })
 }
 
 /** Each reader of cards is the one planned; one that reads only codes, fingers or faces is never asked for a card. */
 function readerTests(scene: Scene): Test[] {
   const { name, hex } = goodCard(scene)
-  return scene.places.filter((p) => p.cards).map(({ part, leaving }) => {
-    const own = readers(scene).filter((p) => p.part.id === part.id)
-    return made({
-      id: `reader-${part.id}`, title: `${part.id} is the one planned`, instruction: `Present card ${name} at ${part.id}, the ${leaving ? 'exit' : 'entry'} reader.`,
-      expect: `The controller must see it at ${scene.door.ref}, ${part.id}.`, judge: { kind: 'readerIs', reader: part.id, card: hex },
-      depends: [...dependsOn(readers(scene)), 'accessPoints'], cards: [hex], proves: keys(own),
+  return scene.places
+    .filter((p) => p.cards)
+    .map(({ part, leaving }) => {
+      const own = readers(scene).filter((p) => p.part.id === part.id)
+      return made({
+        id: `reader-${part.id}`,
+        title: `${part.id} is the one planned`,
+        instruction: `Present card ${name} at ${part.id}, the ${leaving ? 'exit' : 'entry'} reader.`,
+        expect: `The controller must see it at ${scene.door.ref}, ${part.id}.`,
+        judge: { kind: 'readerIs', reader: part.id, card: hex },
+        depends: [...dependsOn(readers(scene)), 'accessPoints'],
+        cards: [hex],
+        proves: keys(own),
+      })
     })
-  })
 }
 
 function cardTests(scene: Scene): Test[] {
@@ -99,13 +151,24 @@ function cardTests(scene: Scene): Test[] {
   const twoContacts = points(scene, 'secondContact').length > 0
   return [
     made({
-      id: 'good-card', title: 'A good card opens it', instruction: `${scene.still}Present card ${name} at ${at.part.id}, open the leaf and let it close.`, expect: contact ? 'Released, opened, closed, locked again, and no alarm.' : 'Released, and locked again.',
-      judge: { kind: 'opens', card: hex, releaseS, contact: twoContacts ? (contact?.part.id ?? '') : '' }, ask: contact ? null : leafAsk,
-      depends: [...dependsOn([...readers(scene), ...releasing(scene), ...contacts(scene)]), 'accessPoints'], cards: [hex], proves: keys([...(first ? [first] : []), ...(contact ? [contact] : [])]),
+      id: 'good-card',
+      title: 'A good card opens it',
+      instruction: `${scene.still}Present card ${name} at ${at.part.id}, open the leaf and let it close.`,
+      expect: contact ? 'Released, opened, closed, locked again, and no alarm.' : 'Released, and locked again.',
+      judge: { kind: 'opens', card: hex, releaseS, contact: twoContacts ? (contact?.part.id ?? '') : '' },
+      ask: contact ? null : leafAsk,
+      depends: [...dependsOn([...readers(scene), ...releasing(scene), ...contacts(scene)]), 'accessPoints'],
+      cards: [hex],
+      proves: keys([...(first ? [first] : []), ...(contact ? [contact] : [])]),
     }),
     made({
-      id: 'release-time', title: 'Released for the right time', instruction: `${scene.still}Present card ${name} at ${at.part.id} and leave the leaf shut.`, expect: `Locked again after ${releaseS} s, give or take ${timerToleranceS(releaseS)} s.`,
-      judge: { kind: 'releaseTime', card: hex, seconds: releaseS, toleranceS: timerToleranceS(releaseS) }, depends: ['door.release', ...dependsOn([...readers(scene), ...releasing(scene)])], cards: [hex],
+      id: 'release-time',
+      title: 'Released for the right time',
+      instruction: `${scene.still}Present card ${name} at ${at.part.id} and leave the leaf shut.`,
+      expect: `Locked again after ${releaseS} s, give or take ${timerToleranceS(releaseS)} s.`,
+      judge: { kind: 'releaseTime', card: hex, seconds: releaseS, toleranceS: timerToleranceS(releaseS) },
+      depends: ['door.release', ...dependsOn([...readers(scene), ...releasing(scene)])],
+      cards: [hex],
     }),
     refusal(scene, 'unknown-card', 'An unknown card is refused', kit.unknown, 'unknown', 'because nobody knows it'),
     refusal(scene, 'lost-card', 'A lost card is refused', kit.lost, 'lost', 'because it is lost'),
@@ -115,8 +178,13 @@ function cardTests(scene: Scene): Test[] {
 
 function refusal(scene: Scene, id: string, title: string, card: TestCards['good'], reason: string, why: string): Test {
   return made({
-    id, title, instruction: `Present card ${cardName(card)} at ${scene.at?.part.id ?? ''}.`, expect: `Refused, ${why}.`, judge: { kind: 'refused', card: card26Hex(card), reason },
-    depends: [...dependsOn(readers(scene)), 'accessPoints'], cards: [card26Hex(card)],
+    id,
+    title,
+    instruction: `Present card ${cardName(card)} at ${scene.at?.part.id ?? ''}.`,
+    expect: `Refused, ${why}.`,
+    judge: { kind: 'refused', card: card26Hex(card), reason },
+    depends: [...dependsOn(readers(scene)), 'accessPoints'],
+    cards: [card26Hex(card)],
   })
 }
 
@@ -126,9 +194,14 @@ function exitTests(scene: Scene): Test[] {
   return exits.map((point) => {
     const sensor = point.function === 'exitSensor'
     return made({
-      id: sensor ? 'exit-sensor' : 'exit-button', title: sensor ? 'The exit sensor opens it' : 'The exit button opens it', instruction: `${scene.still}${workIt(point)} and open the leaf.`,
-      expect: scene.contact ? 'Released and opened without an alarm.' : 'Released, and the leaf opens.', judge: { kind: 'exit', part: point.part.id, only: exits.length === 1, contact: !!scene.contact },
-      ask: scene.contact ? null : leafAsk, depends: dependsOn([point, ...releasing(scene), ...contacts(scene)]), proves: [point.key],
+      id: sensor ? 'exit-sensor' : 'exit-button',
+      title: sensor ? 'The exit sensor opens it' : 'The exit button opens it',
+      instruction: `${scene.still}${workIt(point)} and open the leaf.`,
+      expect: scene.contact ? 'Released and opened without an alarm.' : 'Released, and the leaf opens.',
+      judge: { kind: 'exit', part: point.part.id, only: exits.length === 1, contact: !!scene.contact },
+      ask: scene.contact ? null : leafAsk,
+      depends: dependsOn([point, ...releasing(scene), ...contacts(scene)]),
+      proves: [point.key],
     })
   })
 }
@@ -137,8 +210,13 @@ function deskTest(scene: Scene): Test[] {
   return points(scene, 'deskButton').map((point) => {
     const seconds = point.releaseS ?? scene.door.behaviour.releaseS
     return made({
-      id: 'desk-button', title: 'The desk button lets somebody in', instruction: `${scene.still}Press ${point.part.id} at the desk and leave the leaf shut.`, expect: `Released by the desk, locked again after ${seconds} s, give or take ${timerToleranceS(seconds)} s.`,
-      judge: { kind: 'desk', part: point.part.id, seconds, toleranceS: timerToleranceS(seconds) }, depends: dependsOn([point, ...releasing(scene)]), proves: [point.key],
+      id: 'desk-button',
+      title: 'The desk button lets somebody in',
+      instruction: `${scene.still}Press ${point.part.id} at the desk and leave the leaf shut.`,
+      expect: `Released by the desk, locked again after ${seconds} s, give or take ${timerToleranceS(seconds)} s.`,
+      judge: { kind: 'desk', part: point.part.id, seconds, toleranceS: timerToleranceS(seconds) },
+      depends: dependsOn([point, ...releasing(scene)]),
+      proves: [point.key],
     })
   })
 }
@@ -146,11 +224,20 @@ function deskTest(scene: Scene): Test[] {
 function handleTest(scene: Scene): Test[] {
   if (!scene.door.handle) return []
   const { forcedAlarm } = scene.door.behaviour
-  return [made({
-    id: 'handle', title: 'The handle opens it', instruction: 'Open the leaf with the handle from the secured side, then let it close.',
-    expect: forcedAlarm && scene.contact ? 'It opens; the handle gives no signal, so the forced-open alarm comes.' : 'It opens, and no alarm comes.',
-    judge: { kind: 'handle', alarm: forcedAlarm }, ask: scene.contact ? null : leafAsk, depends: ['door.forcedAlarm', ...dependsOn(contacts(scene))],
-  })]
+  return [
+    made({
+      id: 'handle',
+      title: 'The handle opens it',
+      instruction: 'Open the leaf with the handle from the secured side, then let it close.',
+      expect:
+        forcedAlarm && scene.contact
+          ? 'It opens; the handle gives no signal, so the forced-open alarm comes.'
+          : 'It opens, and no alarm comes.',
+      judge: { kind: 'handle', alarm: forcedAlarm },
+      ask: scene.contact ? null : leafAsk,
+      depends: ['door.forcedAlarm', ...dependsOn(contacts(scene))],
+    }),
+  ]
 }
 
 /** The second leaf with its own lock and contact. */
@@ -159,23 +246,39 @@ function secondLeafTest(scene: Scene): Test[] {
   const own = [...points(scene, 'secondLock'), ...(second ? [second] : [])]
   const by = releaseBy(scene)
   if (own.length === 0 || !by) return []
-  return [made({
-    id: 'second-leaf', title: 'The second leaf opens too', instruction: `${scene.still}${by.says}, open the second leaf and let it close. Leave the first leaf as it is.`,
-    expect: second ? `Released, and ${second.part.id} sees the second leaf open and close.` : 'Released, and the second leaf opens.',
-    judge: { kind: 'secondLeaf', card: by.card, second: second?.part.id ?? '', first: scene.contact?.part.id ?? '' }, ask: second ? null : did('Did the second leaf open?', 'It opened', 'It stayed shut'),
-    depends: [...by.depends, ...dependsOn([...releasing(scene), ...contacts(scene)])], cards: by.cards, proves: keys(own),
-  })]
+  return [
+    made({
+      id: 'second-leaf',
+      title: 'The second leaf opens too',
+      instruction: `${scene.still}${by.says}, open the second leaf and let it close. Leave the first leaf as it is.`,
+      expect: second
+        ? `Released, and ${second.part.id} sees the second leaf open and close.`
+        : 'Released, and the second leaf opens.',
+      judge: { kind: 'secondLeaf', card: by.card, second: second?.part.id ?? '', first: scene.contact?.part.id ?? '' },
+      ask: second ? null : did('Did the second leaf open?', 'It opened', 'It stayed shut'),
+      depends: [...by.depends, ...dependsOn([...releasing(scene), ...contacts(scene)])],
+      cards: by.cards,
+      proves: keys(own),
+    }),
+  ]
 }
 
 /** Bolt and contact agree: what senses the lock says unlocked before the leaf moves, and locked once it is shut and locked. */
 function sensingTests(scene: Scene): Test[] {
   const by = releaseBy(scene)
   if (!by) return []
-  return points(scene, 'lockSensing').map((point) => made({
-    id: `sensing-${point.part.id}`, title: `${point.part.id} tells whether it is locked`, instruction: `${scene.still}${by.says}, open the leaf and let it close.`,
-    expect: `${point.part.id} says unlocked before the leaf opens, and locked again at the end.`, judge: { kind: 'sensing', part: point.part.id, contact: !!scene.contact },
-    depends: [...by.depends, ...dependsOn([point, ...releasing(scene), ...contacts(scene)])], cards: by.cards, proves: [point.key],
-  }))
+  return points(scene, 'lockSensing').map((point) =>
+    made({
+      id: `sensing-${point.part.id}`,
+      title: `${point.part.id} tells whether it is locked`,
+      instruction: `${scene.still}${by.says}, open the leaf and let it close.`,
+      expect: `${point.part.id} says unlocked before the leaf opens, and locked again at the end.`,
+      judge: { kind: 'sensing', part: point.part.id, contact: !!scene.contact },
+      depends: [...by.depends, ...dependsOn([point, ...releasing(scene), ...contacts(scene)])],
+      cards: by.cards,
+      proves: [point.key],
+    }),
+  )
 }
 
 /** The opener of a door that has a lock moves only after the lock has let go. */
@@ -185,32 +288,69 @@ function openerTest(scene: Scene): Test[] {
   if (!opener || !by || points(scene, 'lock', 'secondLock').length === 0) return []
   const afterS = opener.afterS ?? 0
   const sensing = points(scene, 'lockSensing')[0]
-  return [made({
-    id: 'opener', title: 'The opener waits for the lock', instruction: `Switch the opener on. ${by.says} and let it move the leaf.`, expect: `The lock lets go first; ${opener.part.id} starts ${afterS} s later.`,
-    judge: { kind: 'opener', part: opener.part.id, afterS, toleranceS: timerToleranceS(afterS), sensing: sensing?.part.id ?? '', contact: !!scene.contact },
-    ask: scene.contact ? null : did('Did the opener move the leaf?', 'It moved', 'It didn’t'), depends: [...by.depends, ...dependsOn([opener, ...releasing(scene), ...(sensing ? [sensing] : []), ...contacts(scene)])], cards: by.cards, proves: [opener.key],
-  })]
+  return [
+    made({
+      id: 'opener',
+      title: 'The opener waits for the lock',
+      instruction: `Switch the opener on. ${by.says} and let it move the leaf.`,
+      expect: `The lock lets go first; ${opener.part.id} starts ${afterS} s later.`,
+      judge: {
+        kind: 'opener',
+        part: opener.part.id,
+        afterS,
+        toleranceS: timerToleranceS(afterS),
+        sensing: sensing?.part.id ?? '',
+        contact: !!scene.contact,
+      },
+      ask: scene.contact ? null : did('Did the opener move the leaf?', 'It moved', 'It didn’t'),
+      depends: [
+        ...by.depends,
+        ...dependsOn([opener, ...releasing(scene), ...(sensing ? [sensing] : []), ...contacts(scene)]),
+      ],
+      cards: by.cards,
+      proves: [opener.key],
+    }),
+  ]
 }
 
 function forcedTest(scene: Scene): Test[] {
   if (!scene.contact || !scene.door.behaviour.forcedAlarm) return []
-  return [made({ id: 'forced', title: 'Forcing the door raises the alarm', instruction: forceInstruction(scene), expect: 'The forced-open alarm comes.', judge: { kind: 'forced' }, depends: ['door.forcedAlarm', ...dependsOn(contacts(scene))] })]
+  return [
+    made({
+      id: 'forced',
+      title: 'Forcing the door raises the alarm',
+      instruction: forceInstruction(scene),
+      expect: 'The forced-open alarm comes.',
+      judge: { kind: 'forced' },
+      depends: ['door.forcedAlarm', ...dependsOn(contacts(scene))],
+    }),
+  ]
 }
 
 /** Pushing never opens a powered magnetic lock; a strike gives way to its handle or key. */
 function forceInstruction(scene: Scene): string {
-  if (scene.magnetic) return 'A powered magnet does not give way to a push. Pull the lock’s feed at its terminal, push the leaf open, then put the feed back.'
-  return scene.door.handle ? 'Open the leaf with the handle, without card or button.' : 'Open the leaf with the mechanical key, without card or button.'
+  if (scene.magnetic)
+    return 'A powered magnet does not give way to a push. Pull the lock’s feed at its terminal, push the leaf open, then put the feed back.'
+  return scene.door.handle
+    ? 'Open the leaf with the handle, without card or button.'
+    : 'Open the leaf with the mechanical key, without card or button.'
 }
 
 function heldOpenTest(scene: Scene): Test[] {
   if (!scene.contact || !scene.at) return []
   const { name, hex } = goodCard(scene)
   const { heldOpenS } = scene.door.behaviour
-  return [made({
-    id: 'held-open', title: 'Hold it open until it complains', instruction: `${scene.still}Open with card ${name}, then keep the leaf open.`, expect: `Expect the alarm after ${heldOpenS} s, give or take ${timerToleranceS(heldOpenS)} s.`,
-    judge: { kind: 'heldOpen', card: hex, seconds: heldOpenS, toleranceS: timerToleranceS(heldOpenS) }, depends: ['door.heldOpen', ...dependsOn([...contacts(scene), ...releasing(scene)])], cards: [hex],
-  })]
+  return [
+    made({
+      id: 'held-open',
+      title: 'Hold it open until it complains',
+      instruction: `${scene.still}Open with card ${name}, then keep the leaf open.`,
+      expect: `Expect the alarm after ${heldOpenS} s, give or take ${timerToleranceS(heldOpenS)} s.`,
+      judge: { kind: 'heldOpen', card: hex, seconds: heldOpenS, toleranceS: timerToleranceS(heldOpenS) },
+      depends: ['door.heldOpen', ...dependsOn([...contacts(scene), ...releasing(scene)])],
+      cards: [hex],
+    }),
+  ]
 }
 
 function breakGlassTest(scene: Scene): Test[] {
@@ -218,11 +358,20 @@ function breakGlassTest(scene: Scene): Test[] {
   const pole = points(scene, 'glassPole')[0]
   const part = glass?.part ?? pole?.part
   if (!part) return []
-  return [made({
-    id: 'break-glass', title: 'The break glass frees the door', instruction: `Operate ${part.id}, push the leaf open, then put ${part.id} back.`,
-    expect: pole ? `The leaf opens with no card and no button. ${part.id} tells the controller that it was broken, so no forced-open alarm comes.` : 'The leaf opens with no card and no button. Nothing tells the controller why, so a forced-open alarm is expected.',
-    judge: { kind: 'breakGlass', pole: pole?.part.id ?? '' }, ask: scene.contact ? null : leafAsk, depends: dependsOn([...contacts(scene), ...releasing(scene), ...(pole ? [pole] : [])]), proves: keys([...(glass ? [glass] : []), ...(pole ? [pole] : [])]),
-  })]
+  return [
+    made({
+      id: 'break-glass',
+      title: 'The break glass frees the door',
+      instruction: `Operate ${part.id}, push the leaf open, then put ${part.id} back.`,
+      expect: pole
+        ? `The leaf opens with no card and no button. ${part.id} tells the controller that it was broken, so no forced-open alarm comes.`
+        : 'The leaf opens with no card and no button. Nothing tells the controller why, so a forced-open alarm is expected.',
+      judge: { kind: 'breakGlass', pole: pole?.part.id ?? '' },
+      ask: scene.contact ? null : leafAsk,
+      depends: dependsOn([...contacts(scene), ...releasing(scene), ...(pole ? [pole] : [])]),
+      proves: keys([...(glass ? [glass] : []), ...(pole ? [pole] : [])]),
+    }),
+  ]
 }
 
 /** What only tells: a tamper contact, a spare input. */
@@ -230,8 +379,15 @@ function inputTests(scene: Scene): Test[] {
   return points(scene, 'tamper', 'spare').map((point) => {
     const spare = point.function === 'spare'
     return made({
-      id: `${spare ? 'spare' : 'tamper'}-${point.part.id}`, title: spare ? `${point.part.id} is a spare input` : `${point.part.id} tells when it is opened`, instruction: spare ? `Work ${point.part.id} and put it back.` : `Open the cover of ${point.part.id} and close it again.`,
-      expect: spare ? 'The controller sees it, and nothing else comes of it.' : 'The tamper comes, and goes again.', judge: { kind: 'input', part: point.part.id, quiet: spare }, depends: dependsOn([point]), proves: [point.key],
+      id: `${spare ? 'spare' : 'tamper'}-${point.part.id}`,
+      title: spare ? `${point.part.id} is a spare input` : `${point.part.id} tells when it is opened`,
+      instruction: spare
+        ? `Work ${point.part.id} and put it back.`
+        : `Open the cover of ${point.part.id} and close it again.`,
+      expect: spare ? 'The controller sees it, and nothing else comes of it.' : 'The tamper comes, and goes again.',
+      judge: { kind: 'input', part: point.part.id, quiet: spare },
+      depends: dependsOn([point]),
+      proves: [point.key],
     })
   })
 }
@@ -239,7 +395,14 @@ function inputTests(scene: Scene): Test[] {
 function holdsTest(scene: Scene): Test {
   const both = points(scene, 'secondLock').length > 0
   return made({
-    id: 'holds', title: 'It holds when locked', instruction: both ? 'With both leaves closed and locked, pull each of them hard.' : 'With the leaf closed and locked, pull it hard.', expect: 'It must not open.', judge: { kind: 'holds' },
-    ask: did(both ? 'Do both hold?' : 'Does it hold?', both ? 'They hold' : 'It holds', 'It opens'), depends: [...dependsOn(releasing(scene)), 'door.relockDelay'],
+    id: 'holds',
+    title: 'It holds when locked',
+    instruction: both
+      ? 'With both leaves closed and locked, pull each of them hard.'
+      : 'With the leaf closed and locked, pull it hard.',
+    expect: 'It must not open.',
+    judge: { kind: 'holds' },
+    ask: did(both ? 'Do both hold?' : 'Does it hold?', both ? 'They hold' : 'It holds', 'It opens'),
+    depends: [...dependsOn(releasing(scene)), 'door.relockDelay'],
   })
 }

@@ -31,13 +31,38 @@ export const seconds = (from: DeviceEvent, to: DeviceEvent): number => (to.at - 
 export const one = (n: number): string => n.toFixed(1)
 
 /** The first event of a kind and state that came after another one, by the device's own stamps. */
-export const after = (events: readonly DeviceEvent[], than: DeviceEvent, kind: DeviceEvent['kind'], state: string, part?: string): DeviceEvent | undefined =>
-  events.find((e) => e.kind === kind && e.state === state && (part === undefined || e.part === part) && (e.at > than.at || (e.at === than.at && e.seq > than.seq)))
+export const after = (
+  events: readonly DeviceEvent[],
+  than: DeviceEvent,
+  kind: DeviceEvent['kind'],
+  state: string,
+  part?: string,
+): DeviceEvent | undefined =>
+  events.find(
+    (e) =>
+      e.kind === kind &&
+      e.state === state &&
+      (part === undefined || e.part === part) &&
+      (e.at > than.at || (e.at === than.at && e.seq > than.seq)),
+  )
 
-export const find = (events: readonly DeviceEvent[], kind: DeviceEvent['kind'], state: string, part?: string): DeviceEvent | undefined =>
+export const find = (
+  events: readonly DeviceEvent[],
+  kind: DeviceEvent['kind'],
+  state: string,
+  part?: string,
+): DeviceEvent | undefined =>
   events.find((e) => e.kind === kind && e.state === state && (part === undefined || e.part === part))
 
-export function within(value: number, window: { from: number; to: number }, wanted: number, what: string, evidence: DeviceEvent[]): Judgement {
+export function within(
+  value: number,
+  window: { from: number; to: number },
+  wanted: number,
+  what: string,
+  evidence: DeviceEvent[],
+): Judgement {
   const said = `${what} after ${one(value)} s; ${wanted} s was wanted`
-  return value >= window.from && value <= window.to ? passed(`${said}, within ${one(window.from)} to ${one(window.to)} s.`, evidence) : failed(`${said} (${one(window.from)} to ${one(window.to)} s).`, evidence)
+  return value >= window.from && value <= window.to
+    ? passed(`${said}, within ${one(window.from)} to ${one(window.to)} s.`, evidence)
+    : failed(`${said} (${one(window.from)} to ${one(window.to)} s).`, evidence)
 }

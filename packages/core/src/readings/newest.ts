@@ -19,4 +19,5 @@ function byCable(table: Facts['reading']): ReadonlyMap<string, readonly Reading[
 }
 
 /** The newest reading of each kind on a cable. */
-export const newestOf = (facts: Facts, door: string, cable: string): readonly Reading[] => byCable(facts.reading).get(`${door}/${cable}`) ?? []
+export const newestOf = (facts: Facts, door: string, cable: string): readonly Reading[] =>
+  byCable(facts.reading).get(`${door}/${cable}`) ?? []

@@ -6,7 +6,11 @@ import type { Door } from '../doors/door'
 export const gridAllowanceM = 8
 
 /** Metres of cable from a door to a cabinet: as given, or along the grid's two directions. Null where neither is known. */
-export function runLengthM(door: Pick<Door, 'distances' | 'at'>, cabinet: string, places: Readonly<Record<string, CabinetPlace>>): number | null {
+export function runLengthM(
+  door: Pick<Door, 'distances' | 'at'>,
+  cabinet: string,
+  places: Readonly<Record<string, CabinetPlace>>,
+): number | null {
   const given = door.distances?.[cabinet]
   if (given !== undefined) return given
   const place = places[cabinet]

@@ -9,6 +9,16 @@ export function supplyThatCarries(controller: Controller, doors: readonly Door[]
   const board = boardOf(sheets, controller)
   if (board.feeds) return null
   const wanted = board.controller?.feedVolts ?? 12
-  const sizes = Object.values(sheets).flatMap((s) => (s.supply && s.supply.volts >= wanted * 0.95 && s.supply.volts <= wanted * 1.25 ? [{ id: s.id, supply: s.supply }] : [])).sort((a, b) => a.supply.amps - b.supply.amps)
-  return sizes.find(({ id }) => supplyReport({ ...controller, supply: id }, doors, sheets).overloads.length === 0)?.id ?? sizes.at(-1)?.id ?? null
+  const sizes = Object.values(sheets)
+    .flatMap((s) =>
+      s.supply && s.supply.volts >= wanted * 0.95 && s.supply.volts <= wanted * 1.25
+        ? [{ id: s.id, supply: s.supply }]
+        : [],
+    )
+    .sort((a, b) => a.supply.amps - b.supply.amps)
+  return (
+    sizes.find(({ id }) => supplyReport({ ...controller, supply: id }, doors, sheets).overloads.length === 0)?.id ??
+    sizes.at(-1)?.id ??
+    null
+  )
 }

@@ -8,13 +8,29 @@ import { defaultPowerPlan, type PowerPlan } from '../power/records'
 export const releaseCases = ['mains', 'supply', 'controller', 'network', 'fire', 'glass'] as const
 export type ReleaseCase = (typeof releaseCases)[number]
 export const releaseWords: Readonly<Record<ReleaseCase, string>> = {
-  mains: 'Mains gone, on battery', supply: 'Supply and battery dead', controller: 'Controller dead', network: 'Network gone', fire: 'Fire signal', glass: 'Break glass broken',
+  mains: 'Mains gone, on battery',
+  supply: 'Supply and battery dead',
+  controller: 'Controller dead',
+  network: 'Network gone',
+  fire: 'Fire signal',
+  glass: 'Break glass broken',
 }
 /** `free`: anybody passes. `handle`: out by the handle only. `works`: as always. `shut`: nobody passes. `stuck`: nobody gets out. */
-export interface ReleaseAnswer { case: ReleaseCase; in: 'free' | 'works' | 'shut'; out: 'free' | 'handle' | 'works' | 'shut'; says: string }
+export interface ReleaseAnswer {
+  case: ReleaseCase
+  in: 'free' | 'works' | 'shut'
+  out: 'free' | 'handle' | 'works' | 'shut'
+  says: string
+}
 
 /** What opens and what stays shut at one door, case by case. Null while the door has no lock or no place. */
-export function releaseOf(door: Door, controller: Controller | undefined, sheets: Sheets, plan: PowerPlan = defaultPowerPlan(controller?.id ?? ''), hours: number | null = null): ReleaseAnswer[] | null {
+export function releaseOf(
+  door: Door,
+  controller: Controller | undefined,
+  sheets: Sheets,
+  plan: PowerPlan = defaultPowerPlan(controller?.id ?? ''),
+  hours: number | null = null,
+): ReleaseAnswer[] | null {
   const part = partOf(door, 'lock')
   const lock = part && sheetOf(sheets, part.sheet).lock
   if (!lock || !controller) return null
@@ -24,34 +40,108 @@ export function releaseOf(door: Door, controller: Controller | undefined, sheets
   const handle = door.handle || own
   const glass = partOf(door, 'breakGlass')
   const outUnfed: ReleaseAnswer['out'] = safe && !own ? 'free' : handle ? 'handle' : 'shut'
-  const cut = (which: ReleaseCase, says: string): ReleaseAnswer => ({ case: which, in: safe && !own ? 'free' : 'shut', out: outUnfed, says })
+  const cut = (which: ReleaseCase, says: string): ReleaseAnswer => ({
+    case: which,
+    in: safe && !own ? 'free' : 'shut',
+    out: outUnfed,
+    says,
+  })
   const works = (which: ReleaseCase, says: string): ReleaseAnswer => ({ case: which, in: 'works', out: 'works', says })
-  const stuck = outUnfed === 'shut' ? ' Nobody gets out: there is no handle.' : handle && !safe ? ' Out by the handle.' : ''
+  const stuck =
+    outUnfed === 'shut' ? ' Nobody gets out: there is no handle.' : handle && !safe ? ' Out by the handle.' : ''
   return [
-    own ? works('mains', 'The lock has its own battery and does not notice.')
-      : board.feeds ? works('mains', 'Fed from the network: works as long as the battery of the network switch.')
-        : hours === null || hours > 0 ? works('mains', hours === null ? 'Works on, as long as the battery lasts.' : `Works on for about ${hours === Infinity ? 'ever' : `${hours.toFixed(1)} h`}.`) : cut('mains', `No battery: ${safe ? 'the lock lets go at once.' : 'the lock stays shut.'}${stuck}`),
-    own ? works('supply', 'The lock has its own battery; cards that it knows still pass.') : cut('supply', safe ? 'Without power the lock lets go: the door is open to both sides.' : `Without power the lock stays shut.${stuck}`),
-    own ? works('controller', 'The lock decides by itself for cards that it knows.') : controllerDead(safe, handle, !!glass, door),
+    own
+      ? works('mains', 'The lock has its own battery and does not notice.')
+      : board.feeds
+        ? works('mains', 'Fed from the network: works as long as the battery of the network switch.')
+        : hours === null || hours > 0
+          ? works(
+              'mains',
+              hours === null
+                ? 'Works on, as long as the battery lasts.'
+                : `Works on for about ${hours === Infinity ? 'ever' : `${hours.toFixed(1)} h`}.`,
+            )
+          : cut('mains', `No battery: ${safe ? 'the lock lets go at once.' : 'the lock stays shut.'}${stuck}`),
+    own
+      ? works('supply', 'The lock has its own battery; cards that it knows still pass.')
+      : cut(
+          'supply',
+          safe
+            ? 'Without power the lock lets go: the door is open to both sides.'
+            : `Without power the lock stays shut.${stuck}`,
+        ),
+    own
+      ? works('controller', 'The lock decides by itself for cards that it knows.')
+      : controllerDead(safe, handle, !!glass, door),
     networkGone(door),
     own || !plan.fireRelay
-      ? { case: 'fire', in: 'works', out: 'works', says: own ? 'The fire signal does not reach a wireless lock. Out by the handle.' : `The fire signal does not act on this supply.${safe ? '' : stuck}` }
-      : cut('fire', safe ? 'The fire relay takes the feed away: the lock lets go, on battery too.' : `The fire relay takes the feed away; a fail-secure lock stays shut.${stuck}`),
-    glass ? { case: 'glass', in: safe ? 'free' : 'works', out: safe ? 'free' : outUnfed, says: safe ? 'Cuts the feed: the door is open.' : `Cutting the feed never opens a fail-secure lock.${stuck}` }
+      ? {
+          case: 'fire',
+          in: 'works',
+          out: 'works',
+          says: own
+            ? 'The fire signal does not reach a wireless lock. Out by the handle.'
+            : `The fire signal does not act on this supply.${safe ? '' : stuck}`,
+        }
+      : cut(
+          'fire',
+          safe
+            ? 'The fire relay takes the feed away: the lock lets go, on battery too.'
+            : `The fire relay takes the feed away; a fail-secure lock stays shut.${stuck}`,
+        ),
+    glass
+      ? {
+          case: 'glass',
+          in: safe ? 'free' : 'works',
+          out: safe ? 'free' : outUnfed,
+          says: safe ? 'Cuts the feed: the door is open.' : `Cutting the feed never opens a fail-secure lock.${stuck}`,
+        }
       : { case: 'glass', in: 'works', out: 'works', says: 'There is none at this door.' },
   ]
 }
 
 /** With the controller dead its relays fall back: a fail-safe lock stays fed over the contact that is closed at rest. */
 function controllerDead(safe: boolean, handle: boolean, glass: boolean, door: Door): ReleaseAnswer {
-  const leave = handle ? 'Out by the handle.' : glass ? 'The exit button is dead too; out by the break glass.' : 'The exit button is dead too: nobody gets out.'
-  return { case: 'controller', in: 'shut', out: handle ? 'handle' : glass && safe ? 'free' : 'shut', says: `${safe ? 'Its relay falls back and the lock stays fed.' : 'The lock stays shut.'} ${leave}${door.escapeRoute && !handle && !glass ? ' That must not be on an escape route.' : ''}` }
+  const leave = handle
+    ? 'Out by the handle.'
+    : glass
+      ? 'The exit button is dead too; out by the break glass.'
+      : 'The exit button is dead too: nobody gets out.'
+  return {
+    case: 'controller',
+    in: 'shut',
+    out: handle ? 'handle' : glass && safe ? 'free' : 'shut',
+    says: `${safe ? 'Its relay falls back and the lock stays fed.' : 'The lock stays shut.'} ${leave}${door.escapeRoute && !handle && !glass ? ' That must not be on an escape route.' : ''}`,
+  }
 }
 
 function networkGone(door: Door): ReleaseAnswer {
   const decides = door.decides
-  if (decides?.by !== 'server') return { case: 'network', in: 'works', out: 'works', says: `The ${decides?.by ?? 'controller'} decides by itself; events come later.` }
-  if (decides.then === 'opens') return { case: 'network', in: 'free', out: 'free', says: `The server decides: after ${decides.afterS} s without it the door opens.` }
-  if (decides.then === 'knownCards') return { case: 'network', in: 'works', out: 'works', says: `The server decides: after ${decides.afterS} s without it, cards known at the door still pass.` }
-  return { case: 'network', in: 'shut', out: 'works', says: `The server decides: after ${decides.afterS} s without it nobody gets in; the exit button still works.` }
+  if (decides?.by !== 'server')
+    return {
+      case: 'network',
+      in: 'works',
+      out: 'works',
+      says: `The ${decides?.by ?? 'controller'} decides by itself; events come later.`,
+    }
+  if (decides.then === 'opens')
+    return {
+      case: 'network',
+      in: 'free',
+      out: 'free',
+      says: `The server decides: after ${decides.afterS} s without it the door opens.`,
+    }
+  if (decides.then === 'knownCards')
+    return {
+      case: 'network',
+      in: 'works',
+      out: 'works',
+      says: `The server decides: after ${decides.afterS} s without it, cards known at the door still pass.`,
+    }
+  return {
+    case: 'network',
+    in: 'shut',
+    out: 'works',
+    says: `The server decides: after ${decides.afterS} s without it nobody gets in; the exit button still works.`,
+  }
 }

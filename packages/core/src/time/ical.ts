@@ -11,11 +11,22 @@ export function toICalendar(periods: readonly Period[]): string {
     const day = 4 + first // 1970-01-05 was a Monday
     const stamp = (d: number, time: string) => `197001${two(d)}T${time === '24:00' ? '0000' : time.replace(':', '')}00`
     const end = nextDay ? day + 1 : day
-    return ['BEGIN:VEVENT', `UID:${i + 1}`, 'DTSTAMP:19700101T000000Z', `DTSTART:${stamp(day, period.from)}`,
+    return [
+      'BEGIN:VEVENT',
+      `UID:${i + 1}`,
+      'DTSTAMP:19700101T000000Z',
+      `DTSTART:${stamp(day, period.from)}`,
       `DTEND:197001${two(end)}T${period.to === '24:00' ? '0000' : period.to.replace(':', '')}00`,
-      `RRULE:FREQ=WEEKLY;BYDAY=${[...period.days].sort().map((d) => codes[d - 1]).join(',')}`, 'END:VEVENT']
+      `RRULE:FREQ=WEEKLY;BYDAY=${[...period.days]
+        .sort()
+        .map((d) => codes[d - 1])
+        .join(',')}`,
+      'END:VEVENT',
+    ]
   })
-  return ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Rauta//Schedule//EN', ...events, 'END:VCALENDAR', ''].join('\r\n')
+  return ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:-//Rauta//Schedule//EN', ...events, 'END:VCALENDAR', ''].join(
+    '\r\n',
+  )
 }
 
 /** Weekly periods of an iCalendar object, or why they cannot be read. Only weekly VEVENTs in floating time are understood. */
@@ -42,7 +53,8 @@ function periodOf(event: Record<string, string>): Period | { fault: string } {
   const start = /^(\d{8})T(\d\d)(\d\d)\d\d$/.exec(event['DTSTART'] ?? '')
   const end = /^(\d{8})T(\d\d)(\d\d)\d\d$/.exec(event['DTEND'] ?? '')
   const by = /(?:^|;)BYDAY=([A-Z,]+)/.exec(event['RRULE'] ?? '')
-  if (!start || !end || !by || !/FREQ=WEEKLY/.test(event['RRULE'] ?? '')) return { fault: 'A schedule on the device is not a weekly one in local time.' }
+  if (!start || !end || !by || !/FREQ=WEEKLY/.test(event['RRULE'] ?? ''))
+    return { fault: 'A schedule on the device is not a weekly one in local time.' }
   const days = (by[1] ?? '').split(',').map((code) => codes.indexOf(code) + 1)
   if (days.includes(0)) return { fault: `Unknown day in ${by[1]}.` }
   const from = `${start[2]}:${start[3]}`

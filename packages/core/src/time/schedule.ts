@@ -1,12 +1,25 @@
 import { wallClock, type WallClock } from './wallClock'
 
 /** Days as ISO 8601 numbers, 1 Monday to 7 Sunday; times as wall clock `HH:MM`, `24:00` allowed as an end. An end before its start means the next day. */
-export interface Period { days: number[]; from: string; to: string }
+export interface Period {
+  days: number[]
+  from: string
+  to: string
+}
 
-export interface Schedule { id: string; name: string; periods: Period[] }
+export interface Schedule {
+  id: string
+  name: string
+  periods: Period[]
+}
 
 /** A date on which the given periods replace the weekly ones, for every schedule of the job; an empty list means closed all day. */
-export interface SpecialDay { id: string; date: string; name: string; periods: { from: string; to: string }[] }
+export interface SpecialDay {
+  id: string
+  date: string
+  name: string
+  periods: { from: string; to: string }[]
+}
 
 const minutes = (time: string): number | null => {
   const match = /^([01]\d|2[0-4]):([0-5]\d)$/.exec(time)
@@ -26,7 +39,10 @@ export function periodFault(period: { days?: number[]; from: string; to: string 
 }
 
 /** Minutes of local days as spans; an end before its start reaches into the next day. */
-function coversMinute(period: { from: string; to: string }, minute: number): { today: boolean; fromYesterday: boolean } {
+function coversMinute(
+  period: { from: string; to: string },
+  minute: number,
+): { today: boolean; fromYesterday: boolean } {
   const from = minutes(period.from) ?? 0
   const to = minutes(period.to) ?? 0
   if (to > from) return { today: minute >= from && minute < to, fromYesterday: false }
@@ -39,11 +55,19 @@ function coversMinute(period: { from: string; to: string }, minute: number): { t
  * @param atMs milliseconds since 1970 UTC
  * @param zone IANA zone
  */
-export function scheduleActive(schedule: Schedule, specialDays: readonly SpecialDay[], atMs: number, zone: string): boolean {
+export function scheduleActive(
+  schedule: Schedule,
+  specialDays: readonly SpecialDay[],
+  atMs: number,
+  zone: string,
+): boolean {
   const local = wallClock(atMs, zone)
   const today = periodsOn(schedule, specialDays, local)
   const yesterday = periodsOn(schedule, specialDays, dayBefore(local))
-  return today.some((p) => coversMinute(p, local.minute).today) || yesterday.some((p) => coversMinute(p, local.minute).fromYesterday)
+  return (
+    today.some((p) => coversMinute(p, local.minute).today) ||
+    yesterday.some((p) => coversMinute(p, local.minute).fromYesterday)
+  )
 }
 
 function dayBefore(day: WallClock): WallClock {
@@ -51,7 +75,11 @@ function dayBefore(day: WallClock): WallClock {
   return { ...day, date, weekday: day.weekday === 1 ? 7 : day.weekday - 1 }
 }
 
-function periodsOn(schedule: Schedule, specialDays: readonly SpecialDay[], day: WallClock): { from: string; to: string }[] {
+function periodsOn(
+  schedule: Schedule,
+  specialDays: readonly SpecialDay[],
+  day: WallClock,
+): { from: string; to: string }[] {
   const special = specialDays.find((d) => d.date === day.date)
   return special ? special.periods : schedule.periods.filter((p) => p.days.includes(day.weekday))
 }
@@ -61,7 +89,12 @@ const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 export function periodWords(period: Period): string {
   const days = [...period.days].sort((a, b) => a - b)
   const run = days.length > 2 && days.every((d, i) => i === 0 || d === (days[i - 1] ?? 0) + 1)
-  const names = days.length === 7 ? 'every day' : run ? `${dayNames[(days[0] ?? 1) - 1]}–${dayNames[(days.at(-1) ?? 1) - 1]}` : days.map((d) => dayNames[d - 1]).join(' ')
+  const names =
+    days.length === 7
+      ? 'every day'
+      : run
+        ? `${dayNames[(days[0] ?? 1) - 1]}–${dayNames[(days.at(-1) ?? 1) - 1]}`
+        : days.map((d) => dayNames[d - 1]).join(' ')
   const next = (minutes(period.to) ?? 0) < (minutes(period.from) ?? 0) ? ' next day' : ''
   return `${names} ${period.from}–${period.to}${next}`
 }

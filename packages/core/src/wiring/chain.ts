@@ -2,12 +2,25 @@ import { sheetOf, type DeviceSheet, type Lead, type LeadKind, type Sheets, type 
 import type { Part } from '../doors/door'
 
 /** Leads that a part brings to the controller: its own, or those of the converter that stands between. */
-export const leadsToController = (part: Part, sheets: Sheets): readonly Lead[] => sheetOf(sheets, part.via ?? part.sheet).leads
+export const leadsToController = (part: Part, sheets: Sheets): readonly Lead[] =>
+  sheetOf(sheets, part.via ?? part.sheet).leads
 
 /** One conductor between a part and its converter. */
-export interface ChainConductor { lead: Lead; terminal: string | null }
+export interface ChainConductor {
+  lead: Lead
+  terminal: string | null
+}
 
-const wants: Partial<Record<LeadKind, TerminalKind>> = { 'supply+': 'reader+', 'supply-': 'reader-', d0: 'd0', d1: 'd1', led: 'led', busA: 'busA', busB: 'busB', bus0: 'bus0' }
+const wants: Partial<Record<LeadKind, TerminalKind>> = {
+  'supply+': 'reader+',
+  'supply-': 'reader-',
+  d0: 'd0',
+  d1: 'd1',
+  led: 'led',
+  busA: 'busA',
+  busB: 'busB',
+  bus0: 'bus0',
+}
 
 /** How a part is joined to its converter: each lead and the screw it goes on, null where the converter has none. */
 export function chainOf(part: Part, sheets: Sheets): ChainConductor[] {
@@ -27,10 +40,19 @@ export function chainFaults(part: Part, sheets: Sheets, feedV: number | undefine
   const device = sheetOf(sheets, part.sheet)
   const faults: string[] = []
   const loose = chainOf(part, sheets).filter((c) => c.terminal === null && c.lead.kind !== 'led')
-  if (loose.length) faults.push(`${converter.name} has no screw for ${loose.map((c) => c.lead.name).join(' and ')} of ${part.id}. It takes another kind of reader.`)
-  if (!converter.leads.some((l) => l.kind === 'busA' || l.kind === 'd0')) faults.push(`${converter.name} hands nothing on to a controller.`)
-  for (const sheet of [converter, device]) if (sheet.operatingV && feedV !== undefined && outOf(sheet, feedV)) faults.push(`${sheet.name} works from ${sheet.operatingV.least} V to ${sheet.operatingV.most} V; the controller feeds ${feedV} V.`)
+  if (loose.length)
+    faults.push(
+      `${converter.name} has no screw for ${loose.map((c) => c.lead.name).join(' and ')} of ${part.id}. It takes another kind of reader.`,
+    )
+  if (!converter.leads.some((l) => l.kind === 'busA' || l.kind === 'd0'))
+    faults.push(`${converter.name} hands nothing on to a controller.`)
+  for (const sheet of [converter, device])
+    if (sheet.operatingV && feedV !== undefined && outOf(sheet, feedV))
+      faults.push(
+        `${sheet.name} works from ${sheet.operatingV.least} V to ${sheet.operatingV.most} V; the controller feeds ${feedV} V.`,
+      )
   return faults
 }
 
-const outOf = (sheet: DeviceSheet, volts: number): boolean => !!sheet.operatingV && (volts < sheet.operatingV.least || volts > sheet.operatingV.most)
+const outOf = (sheet: DeviceSheet, volts: number): boolean =>
+  !!sheet.operatingV && (volts < sheet.operatingV.least || volts > sheet.operatingV.most)

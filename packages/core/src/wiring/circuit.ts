@@ -16,7 +16,14 @@ export interface LockCircuit {
  * The way of the current to a lock, read from the same net that the drawing draws and the table lists: feed, break glass,
  * relay, lock. @param opened conductors that are cut, by id
  */
-export function lockCircuit(door: Door, board: DeviceSheet, sheets: Sheets, lockId: string, celsius = 20, opened: ReadonlySet<string> = new Set()): LockCircuit {
+export function lockCircuit(
+  door: Door,
+  board: DeviceSheet,
+  sheets: Sheets,
+  lockId: string,
+  celsius = 20,
+  opened: ReadonlySet<string> = new Set(),
+): LockCircuit {
   return circuitIn(netOf(door, board, sheets, opened), door, sheets, lockId, celsius)
 }
 
@@ -24,8 +31,16 @@ export function lockCircuit(door: Door, board: DeviceSheet, sheets: Sheets, lock
 export function circuitIn(net: Net, door: Door, sheets: Sheets, lockId: string, celsius = 20): LockCircuit {
   const present = new Set(net.conductors.map((c) => c.id))
   const parts = [partOf(door, 'breakGlass'), door.parts.find((p) => p.id === lockId)].filter((p) => p !== undefined)
-  const needed = parts.flatMap((part) => sheetOf(sheets, part.sheet).leads.filter((l) => ['break1', 'break2', 'lock+', 'lock-'].includes(l.kind)).map((l) => `${part.id}.${l.id}`))
+  const needed = parts.flatMap((part) =>
+    sheetOf(sheets, part.sheet)
+      .leads.filter((l) => ['break1', 'break2', 'lock+', 'lock-'].includes(l.kind))
+      .map((l) => `${part.id}.${l.id}`),
+  )
   const cables = parts.flatMap((part) => door.cables.filter((c) => c.part === part.id))
   const known = cables.length === parts.length && cables.every((c) => c.lengthM > 0)
-  return { missing: needed.filter((id) => !present.has(id)), cables, ohm: known ? cables.reduce((sum, c) => sum + loopOhm(c.type, c.lengthM, celsius), 0) : null }
+  return {
+    missing: needed.filter((id) => !present.has(id)),
+    cables,
+    ohm: known ? cables.reduce((sum, c) => sum + loopOhm(c.type, c.lengthM, celsius), 0) : null,
+  }
 }

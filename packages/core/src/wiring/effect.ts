@@ -5,12 +5,26 @@ import type { Finding } from '../job/finding'
 import { planFindings } from './findings'
 
 /** What a change of the plan would bring and take away, before it is made. */
-export interface Effect { comes: Finding[]; goes: Finding[] }
+export interface Effect {
+  comes: Finding[]
+  goes: Finding[]
+}
 
 /** Findings of a door as it would be, beside those as it is. */
-export function effectOf(before: Door, after: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets, doors: readonly Door[]): Effect {
+export function effectOf(
+  before: Door,
+  after: Door,
+  controllers: Readonly<Record<string, Controller>>,
+  sheets: Sheets,
+  doors: readonly Door[],
+): Effect {
   const was = planFindings(before, controllers, sheets, doors)
-  const will = planFindings(after, controllers, sheets, doors.map((d) => (d.id === after.id ? after : d)))
+  const will = planFindings(
+    after,
+    controllers,
+    sheets,
+    doors.map((d) => (d.id === after.id ? after : d)),
+  )
   const key = (f: Finding) => `${f.rule} ${f.at ?? ''} ${f.says}`
   const had = new Set(was.map(key))
   const has = new Set(will.map(key))
@@ -19,5 +33,7 @@ export function effectOf(before: Door, after: Door, controllers: Readonly<Record
 
 /** A door with one lead on another terminal. */
 export function withLeadAt(door: Door, lead: string, terminal: string): Door {
-  return door.placement ? { ...door, placement: { ...door.placement, terminals: { ...door.placement.terminals, [lead]: terminal } } } : door
+  return door.placement
+    ? { ...door, placement: { ...door.placement, terminals: { ...door.placement.terminals, [lead]: terminal } } }
+    : door
 }

@@ -11,8 +11,20 @@ import { untoldFindings } from './points'
 import { lockVolts, type Planned } from './volts'
 
 /** Everything the plan of a door has to say, each finding owned by the mark Plan. */
-export function planFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets, doors: readonly Door[]): Finding[] {
-  return [...hardwareFindings(door, sheets), ...fitFindings(door, controllers, sheets), ...secondPoleFinding(door, sheets), ...placementFindings(door, controllers, sheets, doors), ...voltFindings(door, { controllers, doors, sheets }), ...blindSpots(door).map((says) => warn('plan', 'blind', says))]
+export function planFindings(
+  door: Door,
+  controllers: Readonly<Record<string, Controller>>,
+  sheets: Sheets,
+  doors: readonly Door[],
+): Finding[] {
+  return [
+    ...hardwareFindings(door, sheets),
+    ...fitFindings(door, controllers, sheets),
+    ...secondPoleFinding(door, sheets),
+    ...placementFindings(door, controllers, sheets, doors),
+    ...voltFindings(door, { controllers, doors, sheets }),
+    ...blindSpots(door).map((says) => warn('plan', 'blind', says)),
+  ]
 }
 
 function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
@@ -20,9 +32,23 @@ function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
   const lockPart = partOf(door, 'lock')
   const lock = lockPart && sheetOf(sheets, lockPart.sheet).lock
   if (!lock && !partOf(door, 'opener')) found.push(stop('plan', 'no-lock', 'No lock is chosen for this door.'))
-  if (!readsCards(door, sheets)) found.push(stop('plan', 'no-reader', 'Nothing reads a card at this door. Choose a reader, or a lock or door station that is one.'))
+  if (!readsCards(door, sheets))
+    found.push(
+      stop(
+        'plan',
+        'no-reader',
+        'Nothing reads a card at this door. Choose a reader, or a lock or door station that is one.',
+      ),
+    )
   for (const part of door.parts) found.push(...wayOutFindings(door, part, sheets))
-  if (door.parts.length > 0 && !hasWayOut(door) && !found.some((f) => f.rule === 'magnet-exit')) found.push(stop('plan', 'no-way-out', 'No exit device, handle or exit reader: nobody can ask to leave from the secured side. Plan one.'))
+  if (door.parts.length > 0 && !hasWayOut(door) && !found.some((f) => f.rule === 'magnet-exit'))
+    found.push(
+      stop(
+        'plan',
+        'no-way-out',
+        'No exit device, handle or exit reader: nobody can ask to leave from the secured side. Plan one.',
+      ),
+    )
   return found
 }
 
@@ -31,16 +57,39 @@ function wayOutFindings(door: Door, part: Part, sheets: Sheets): Finding[] {
   const lock = sheetOf(sheets, part.sheet).lock
   const found: Finding[] = []
   if (lock?.fail === 'secure' && door.escapeRoute && !door.handle) {
-    found.push(stop('plan', 'escape-secure', 'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.', part.id))
+    found.push(
+      stop(
+        'plan',
+        'escape-secure',
+        'On an escape route a fail-secure lock stays shut without power. It needs a handle that opens it mechanically, or a fail-safe lock.',
+        part.id,
+      ),
+    )
   }
   if (lock?.principle === 'magnetic') {
-    if (!partOf(door, 'breakGlass')) found.push(stop('plan', 'magnet-break-glass', 'A magnetic lock needs a break glass in its feed, so that people get out when everything else fails.', part.id))
-    if (!partOf(door, 'exit') && !partOf(door, 'exitSensor')) found.push(stop('plan', 'magnet-exit', 'A magnetic lock needs an exit button: a handle does not free it.', part.id))
+    if (!partOf(door, 'breakGlass'))
+      found.push(
+        stop(
+          'plan',
+          'magnet-break-glass',
+          'A magnetic lock needs a break glass in its feed, so that people get out when everything else fails.',
+          part.id,
+        ),
+      )
+    if (!partOf(door, 'exit') && !partOf(door, 'exitSensor'))
+      found.push(
+        stop('plan', 'magnet-exit', 'A magnetic lock needs an exit button: a handle does not free it.', part.id),
+      )
   }
   return found
 }
 
-function placementFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets, doors: readonly Door[]): Finding[] {
+function placementFindings(
+  door: Door,
+  controllers: Readonly<Record<string, Controller>>,
+  sheets: Sheets,
+  doors: readonly Door[],
+): Finding[] {
   const placement = door.placement
   const controller = placement && controllers[placement.controller]
   if (!placement || !controller) return [stop('plan', 'not-placed', 'The door is on no controller yet. Place it.')]
@@ -49,19 +98,60 @@ function placementFindings(door: Door, controllers: Readonly<Record<string, Cont
   const byId = new Map(sheet.terminals.map((t) => [t.id, t]))
   for (const want of wantsOf(door, sheets)) {
     const terminal = byId.get(placement.terminals[`${want.part}.${want.lead}`] ?? '')
-    if (!terminal) found.push(stop('plan', 'lead-loose', `${want.part} ${want.lead} is on no terminal. Place the door again.`, want.part))
-    else if (terminal.kind !== want.kind) found.push(stop('plan', 'wrong-kind', `${want.part} ${want.lead} wants a terminal of kind ${want.kind}; ${terminal.id} is ${terminal.label}.`, want.part))
-    else if (terminal.group !== placement.portGroup && terminal.group !== '*') found.push(stop('plan', 'other-group', `${want.part} ${want.lead} sits on another port group than the rest of the door.`, want.part))
+    if (!terminal)
+      found.push(
+        stop('plan', 'lead-loose', `${want.part} ${want.lead} is on no terminal. Place the door again.`, want.part),
+      )
+    else if (terminal.kind !== want.kind)
+      found.push(
+        stop(
+          'plan',
+          'wrong-kind',
+          `${want.part} ${want.lead} wants a terminal of kind ${want.kind}; ${terminal.id} is ${terminal.label}.`,
+          want.part,
+        ),
+      )
+    else if (terminal.group !== placement.portGroup && terminal.group !== '*')
+      found.push(
+        stop(
+          'plan',
+          'other-group',
+          `${want.part} ${want.lead} sits on another port group than the rest of the door.`,
+          want.part,
+        ),
+      )
   }
-  const count = load(controller.id, doors.map((d) => (d.id === door.id ? door : d)))
+  const count = load(
+    controller.id,
+    doors.map((d) => (d.id === door.id ? door : d)),
+  )
   for (const id of new Set(Object.values(placement.terminals))) {
     const terminal = byId.get(id)
     if (terminal && (count.get(id) ?? 0) > terminal.maxConductors) {
-      found.push(stop('plan', 'crowded', `${count.get(id)} conductors on terminal ${id}; it takes ${terminal.maxConductors}.`, id))
+      found.push(
+        stop(
+          'plan',
+          'crowded',
+          `${count.get(id)} conductors on terminal ${id}; it takes ${terminal.maxConductors}.`,
+          id,
+        ),
+      )
     }
   }
-  for (const id of fedPastTheGlass(door, netOf(door, sheet, sheets), sheet)) found.push(stop('plan', 'glass-bypassed', `${id} stays fed when the break glass is broken: its + finds a way to the feed past the glass. Put it behind the relay, and the glass before it.`, id))
-  return [...found, ...untoldFindings(door, sheet, controller.ref, sheets), ...sharedPorts(door, sheet, controller.ref, doors)]
+  for (const id of fedPastTheGlass(door, netOf(door, sheet, sheets), sheet))
+    found.push(
+      stop(
+        'plan',
+        'glass-bypassed',
+        `${id} stays fed when the break glass is broken: its + finds a way to the feed past the glass. Put it behind the relay, and the glass before it.`,
+        id,
+      ),
+    )
+  return [
+    ...found,
+    ...untoldFindings(door, sheet, controller.ref, sheets),
+    ...sharedPorts(door, sheet, controller.ref, doors),
+  ]
 }
 
 function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string, doors: readonly Door[]): Finding[] {
@@ -72,23 +162,44 @@ function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string,
     if (mine.placement?.controller !== door.placement?.controller) continue
     for (const [key, id] of Object.entries(mine.placement?.terminals ?? {})) {
       const terminal = sheet.terminals.find((t) => t.id === id)
-      if (terminal && singleUse.has(terminal.kind)) users.set(id, [...(users.get(id) ?? []), { door: mine.id, says: `${mine.ref} ${key.split('.')[0]}`, relay: terminal.kind.startsWith('relay') }])
+      if (terminal && singleUse.has(terminal.kind))
+        users.set(id, [
+          ...(users.get(id) ?? []),
+          { door: mine.id, says: `${mine.ref} ${key.split('.')[0]}`, relay: terminal.kind.startsWith('relay') },
+        ])
     }
   }
   // Both locks of two leaves hang on one relay.
-  const clash = (by: readonly { door: string; relay: boolean }[]) => by.length > 1 && !(by.every((u) => u.relay && u.door === by[0]?.door))
-  return [...users].filter(([id, by]) => clash(by) && Object.values(door.placement?.terminals ?? {}).includes(id))
-    .map(([id, by]) => stop('plan', 'double-use', `Terminal ${id} of ${ref} is used twice: ${by.map((u) => u.says).join(' and ')}.`, id))
+  const clash = (by: readonly { door: string; relay: boolean }[]) =>
+    by.length > 1 && !by.every((u) => u.relay && u.door === by[0]?.door)
+  return [...users]
+    .filter(([id, by]) => clash(by) && Object.values(door.placement?.terminals ?? {}).includes(id))
+    .map(([id, by]) =>
+      stop('plan', 'double-use', `Terminal ${id} of ${ref} is used twice: ${by.map((u) => u.says).join(' and ')}.`, id),
+    )
 }
 
 function voltFindings(door: Door, planned: Planned): Finding[] {
   const controller = door.placement && planned.controllers[door.placement.controller]
   const part = partOf(door, 'lock')
-  if (!controller || !part || sheetOf(planned.sheets, part.sheet).ownBattery || door.placement?.portGroup === noGroup) return []
+  if (!controller || !part || sheetOf(planned.sheets, part.sheet).ownBattery || door.placement?.portGroup === noGroup)
+    return []
   const volts = lockVolts(door, planned)
-  if (!volts) return [warn('plan', 'no-length', 'The lock’s volts cannot be worked out: a cable of its circuit has no length yet.')]
-  const seen = volts.pullV === null ? 'The lock’s line would collapse' : `The lock would see ${volts.pullV.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V`
-  if (volts.enough) return [note('plan', 'volts', `The lock sees ${volts.pullV?.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`)]
-  const mend = volts.longestM >= 1 ? `This cable would do up to ${Math.floor(volts.longestM)} m; take a thicker one, or double the cores.` : 'No length of this cable would do; take a thicker one.'
+  if (!volts)
+    return [
+      warn('plan', 'no-length', 'The lock’s volts cannot be worked out: a cable of its circuit has no length yet.'),
+    ]
+  const seen =
+    volts.pullV === null
+      ? 'The lock’s line would collapse'
+      : `The lock would see ${volts.pullV.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V`
+  if (volts.enough)
+    return [
+      note('plan', 'volts', `The lock sees ${volts.pullV?.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`),
+    ]
+  const mend =
+    volts.longestM >= 1
+      ? `This cable would do up to ${Math.floor(volts.longestM)} m; take a thicker one, or double the cores.`
+      : 'No length of this cable would do; take a thicker one.'
   return [stop('plan', 'volts', `${seen}. ${mend}`, part.id)]
 }

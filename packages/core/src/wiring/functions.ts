@@ -21,4 +21,5 @@ const byRole: Readonly<Record<PartRole, Partial<Record<PortClass, PartFunction>>
 }
 
 /** What a part does on a port of this class, or null for what no controller can be told. */
-export const functionOf = (role: PartRole, port: PortClass): PartFunction | null => byRole[role][port] ?? (port === 'power' ? 'feed' : null)
+export const functionOf = (role: PartRole, port: PortClass): PartFunction | null =>
+  byRole[role][port] ?? (port === 'power' ? 'feed' : null)

@@ -3,4 +3,14 @@ export const photoSubjects = ['termination', 'nameplate', 'cabinet', 'other'] as
 export type PhotoSubject = (typeof photoSubjects)[number]
 
 /** A picture kept with a door. Its bytes lie apart, under the same id; the hash binds them to this record. */
-export interface Photo { id: string; door: string; cable: string; of: PhotoSubject; width: number; height: number; /** SHA-256 of the bytes, hex. */ sha256: string; by: string; at: number }
+export interface Photo {
+  id: string
+  door: string
+  cable: string
+  of: PhotoSubject
+  width: number
+  height: number
+  /** SHA-256 of the bytes, hex. */ sha256: string
+  by: string
+  at: number
+}

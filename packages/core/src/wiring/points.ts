@@ -30,16 +30,33 @@ export const usualOpenerAfterS = 1
 
 /** The screws by which the port of a class is known. */
 const portScrews: Readonly<Record<PortClass, readonly TerminalKind[]>> = {
-  reader: ['d0'], bus: ['busA'], power: ['reader+'], lock: ['relayNC', 'relayNO', 'relayC'], input: ['input'], aux: ['auxC'],
+  reader: ['d0'],
+  bus: ['busA'],
+  power: ['reader+'],
+  lock: ['relayNC', 'relayNO', 'relayC'],
+  input: ['input'],
+  aux: ['auxC'],
 }
 
 /** A part's leads that go to one class of port, with what they do there. */
-interface Use { part: Part; class: PortClass; does: PartFunction | null; leads: string[]; kinds: TerminalKind[] }
+interface Use {
+  part: Part
+  class: PortClass
+  does: PartFunction | null
+  leads: string[]
+  kinds: TerminalKind[]
+}
 
 function usesOf(door: Door, sheets: Sheets): Use[] {
-  return door.parts.flatMap((part) => [...byPort(wantsOf(door, sheets, [part]))].map(([portClass, wants]) => (
-    { part, class: portClass, does: functionOf(part.role, portClass), leads: wants.map((w) => w.lead), kinds: wants.map((w) => w.kind) }
-  )))
+  return door.parts.flatMap((part) =>
+    [...byPort(wantsOf(door, sheets, [part]))].map(([portClass, wants]) => ({
+      part,
+      class: portClass,
+      does: functionOf(part.role, portClass),
+      leads: wants.map((w) => w.lead),
+      kinds: wants.map((w) => w.kind),
+    })),
+  )
 }
 
 /** The port that a use's leads end on, empty where they are on none. */
@@ -68,7 +85,8 @@ function pointOf(door: Door, part: Part, does: PartFunction, port: string, portC
   const point: WiredPoint = { key: `${part.id}.${does}`, part, function: does, port }
   if (functionFacts[does].side === 'input') point.idle = b.idle?.[part.id] ?? usualIdle(door, does)
   if (portClass === 'bus' && part.address !== undefined) point.address = part.address
-  if (does === 'opener') point.afterS = door.parts.some((p) => p.role === 'lock') ? (b.openerAfterS ?? usualOpenerAfterS) : 0
+  if (does === 'opener')
+    point.afterS = door.parts.some((p) => p.role === 'lock') ? (b.openerAfterS ?? usualOpenerAfterS) : 0
   if (does === 'deskButton') point.releaseS = b.deskReleaseS ?? b.releaseS
   return point
 }
@@ -76,18 +94,27 @@ function pointOf(door: Door, part: Part, does: PartFunction, port: string, portC
 /** How an input rests where nobody said otherwise: contacts closed while all is shut and whole, buttons open while nobody presses. */
 function usualIdle(door: Door, does: PartFunction): IdleState {
   switch (does) {
-    case 'contact': case 'secondContact': return door.behaviour.contactIdle
-    case 'exitButton': case 'exitSensor': case 'deskButton': return door.behaviour.exitIdle
-    case 'spare': return 'open'
-    default: return 'closed'
+    case 'contact':
+    case 'secondContact':
+      return door.behaviour.contactIdle
+    case 'exitButton':
+    case 'exitSensor':
+    case 'deskButton':
+      return door.behaviour.exitIdle
+    case 'spare':
+      return 'open'
+    default:
+      return 'closed'
   }
 }
 
 /** Inputs of a door whose rest is not already said by its contact or its exit button, with how they rest now. Needs no place on a controller. */
 export function otherInputs(door: Door, sheets: Sheets): { part: Part; function: PartFunction; idle: IdleState }[] {
-  return usesOf(door, sheets).flatMap(({ part, class: at, does }) => (
-    at === 'input' && does && does !== 'contact' && does !== 'secondContact' && does !== 'exitButton' ? [{ part, function: does, idle: door.behaviour.idle?.[part.id] ?? usualIdle(door, does) }] : []
-  ))
+  return usesOf(door, sheets).flatMap(({ part, class: at, does }) =>
+    at === 'input' && does && does !== 'contact' && does !== 'secondContact' && does !== 'exitButton'
+      ? [{ part, function: does, idle: door.behaviour.idle?.[part.id] ?? usualIdle(door, does) }]
+      : [],
+  )
 }
 
 /** What a controller of this type can be told; everything where its sheet does not say. */
@@ -102,21 +129,59 @@ export function untoldFindings(door: Door, board: DeviceSheet, ref: string, shee
   const uses = usesOf(door, sheets)
   return uses.flatMap((use) => {
     const name = `${use.part.id} ${sheetOf(sheets, use.part.sheet).name}`
-    if (!use.does) return [stop('plan', 'untold', `${name} has leads for a ${portWords[use.class]}, and no controller can be told what they do there. Choose another device, or leave those leads off its sheet.`, use.part.id)]
+    if (!use.does)
+      return [
+        stop(
+          'plan',
+          'untold',
+          `${name} has leads for a ${portWords[use.class]}, and no controller can be told what they do there. Choose another device, or leave those leads off its sheet.`,
+          use.part.id,
+        ),
+      ]
     const what = functionFacts[use.does].says
-    if (!canBeTold(board, use.does)) return [stop('plan', 'untold', `${ref} cannot be told of ${use.part.id}, the ${what}: its type does not know that function. Place the door on another controller.`, use.part.id)]
-    if (use.class === 'bus' && use.part.address === undefined) return [stop('plan', 'no-bus-address', `${name} has no address on its bus yet. Give it one under Addresses.`, use.part.id)]
+    if (!canBeTold(board, use.does))
+      return [
+        stop(
+          'plan',
+          'untold',
+          `${ref} cannot be told of ${use.part.id}, the ${what}: its type does not know that function. Place the door on another controller.`,
+          use.part.id,
+        ),
+      ]
+    if (use.class === 'bus' && use.part.address === undefined)
+      return [
+        stop(
+          'plan',
+          'no-bus-address',
+          `${name} has no address on its bus yet. Give it one under Addresses.`,
+          use.part.id,
+        ),
+      ]
     const twin = uses.find((u) => u !== use && u.part.id === use.part.id && u.does === use.does)
-    if (twin) return [stop('plan', 'untold', `${name} would do the same on two ports: ${what}. Choose another device.`, use.part.id)]
+    if (twin)
+      return [
+        stop('plan', 'untold', `${name} would do the same on two ports: ${what}. Choose another device.`, use.part.id),
+      ]
     return splitFindings(use, door, board)
   })
 }
 
 /** Leads of one use on two ports: a reader with its data lines on two ports never reads. */
 function splitFindings(use: Use, door: Door, board: DeviceSheet): Finding[] {
-  const ports = new Set(use.leads.flatMap((lead) => {
-    const terminal = board.terminals.find((t) => t.id === door.placement?.terminals[`${use.part.id}.${lead}`])
-    return terminal && !sharedKinds.has(terminal.kind) ? [terminal.port] : []
-  }))
-  return ports.size > 1 ? [stop('plan', 'split', `${use.part.id} sits on ${[...ports].join(' and ')}. All its leads belong on one port.`, use.part.id)] : []
+  const ports = new Set(
+    use.leads.flatMap((lead) => {
+      const terminal = board.terminals.find((t) => t.id === door.placement?.terminals[`${use.part.id}.${lead}`])
+      return terminal && !sharedKinds.has(terminal.kind) ? [terminal.port] : []
+    }),
+  )
+  return ports.size > 1
+    ? [
+        stop(
+          'plan',
+          'split',
+          `${use.part.id} sits on ${[...ports].join(' and ')}. All its leads belong on one port.`,
+          use.part.id,
+        ),
+      ]
+    : []
 }

@@ -3,15 +3,42 @@ import type { TerminalKind } from '../devices/sheet'
 /** What one port of a controller does; the leads of a part go to one port of each class. */
 export type PortClass = 'reader' | 'bus' | 'power' | 'lock' | 'input' | 'aux'
 export const portWords: Readonly<Record<PortClass, string>> = {
-  reader: 'reader port', bus: 'bus', power: 'feed for a device', lock: 'lock relay', input: 'input', aux: 'second relay',
+  reader: 'reader port',
+  bus: 'bus',
+  power: 'feed for a device',
+  lock: 'lock relay',
+  input: 'input',
+  aux: 'second relay',
 }
 const classOf: Readonly<Record<TerminalKind, PortClass>> = {
-  'reader+': 'reader', 'reader-': 'reader', d0: 'reader', d1: 'reader', led: 'reader', busA: 'bus', busB: 'bus', bus0: 'bus',
-  input: 'input', inputCommon: 'input', 'feed+': 'lock', 'feed-': 'lock', relayC: 'lock', relayNC: 'lock', relayNO: 'lock', auxC: 'aux', auxNO: 'aux',
+  'reader+': 'reader',
+  'reader-': 'reader',
+  d0: 'reader',
+  d1: 'reader',
+  led: 'reader',
+  busA: 'bus',
+  busB: 'bus',
+  bus0: 'bus',
+  input: 'input',
+  inputCommon: 'input',
+  'feed+': 'lock',
+  'feed-': 'lock',
+  relayC: 'lock',
+  relayNC: 'lock',
+  relayNO: 'lock',
+  auxC: 'aux',
+  auxNO: 'aux',
 }
 
 /** The screw by which a board's ports of a class are found. */
-export const markerOf: Readonly<Record<PortClass, TerminalKind>> = { reader: 'd0', bus: 'busA', power: 'reader+', lock: 'relayC', input: 'input', aux: 'auxC' }
+export const markerOf: Readonly<Record<PortClass, TerminalKind>> = {
+  reader: 'd0',
+  bus: 'busA',
+  power: 'reader+',
+  lock: 'relayC',
+  input: 'input',
+  aux: 'auxC',
+}
 
 /**
  * The screw that makes a port what it is: where it is taken, the port is. A lock relay is shared by the lock, its second leaf and the

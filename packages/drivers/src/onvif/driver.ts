@@ -1,4 +1,16 @@
-import { deviceInformation, elements, el, MalformedError, networkInterface, readNotifications, setDeviceTime, setNetworkInterface, textOf, toDuration, usersRequest } from '@rauta/protocols'
+import {
+  deviceInformation,
+  elements,
+  el,
+  MalformedError,
+  networkInterface,
+  readNotifications,
+  setDeviceTime,
+  setNetworkInterface,
+  textOf,
+  toDuration,
+  usersRequest,
+} from '@rauta/protocols'
 import type { Driver } from '../driver'
 import { readConfig, writePart } from './config'
 import { OnvifSession, type SessionOptions } from './session'
@@ -13,7 +25,10 @@ export function onvifDriver(options: SessionOptions): Driver {
     let total = 0
     let start = ''
     do {
-      const body = await session.call(service, el(`${service}:${list}`, start ? el(`${service}:StartReference`, start) : null))
+      const body = await session.call(
+        service,
+        el(`${service}:${list}`, start ? el(`${service}:StartReference`, start) : null),
+      )
       total += elements(body, element).length
       start = textOf(body, 'NextStartReference')
     } while (start)
@@ -23,16 +38,33 @@ export function onvifDriver(options: SessionOptions): Driver {
     time: () => session.time(),
     async identify() {
       const info = deviceInformation.read(await session.call('tds', el('tds:GetDeviceInformation')))
-      const network = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces').map(networkInterface.read)[0]
+      const network = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces').map(
+        networkInterface.read,
+      )[0]
       if (!network) throw new MalformedError('The device names no network interface.')
       const hostname = textOf(await session.call('tds', el('tds:GetHostname')), 'HostnameInformation', 'Name')
-      return { model: info.model, firmware: info.firmware, serial: info.serial, mac: network.mac, address: network.address, hostname }
+      return {
+        model: info.model,
+        firmware: info.firmware,
+        serial: info.serial,
+        mac: network.mac,
+        address: network.address,
+        hostname,
+      }
     },
     async holds() {
-      return { doors: await count('tdc', 'GetDoorList', 'Door'), people: await count('tcr', 'GetCredentialList', 'Credential'), rules: await count('tar', 'GetAccessProfileList', 'AccessProfile'), schedules: await count('tsc', 'GetScheduleList', 'Schedule') }
+      return {
+        doors: await count('tdc', 'GetDoorList', 'Door'),
+        people: await count('tcr', 'GetCredentialList', 'Credential'),
+        rules: await count('tar', 'GetAccessProfileList', 'AccessProfile'),
+        schedules: await count('tsc', 'GetScheduleList', 'Schedule'),
+      }
     },
     async setSecret(password) {
-      await session.call('tds', usersRequest('SetUser', [{ username: options.secret?.user ?? '', password, level: 'Administrator' }]))
+      await session.call(
+        'tds',
+        usersRequest('SetUser', [{ username: options.secret?.user ?? '', password, level: 'Administrator' }]),
+      )
     },
     async erase() {
       await session.call('tds', el('tds:SetSystemFactoryDefault', el('tds:FactoryDefault', 'Soft')))
@@ -40,7 +72,14 @@ export function onvifDriver(options: SessionOptions): Driver {
     async setNetwork(wanted) {
       await session.call('tds', el('tds:SetHostname', el('tds:Name', wanted.hostname)))
       await session.call('tds', el('tds:SetNetworkDefaultGateway', el('tds:IPv4Address', wanted.gateway)))
-      await session.call('tds', el('tds:SetNTP', el('tds:FromDHCP', false), el('tds:NTPManual', el('tt:Type', 'IPv4'), el('tt:IPv4Address', wanted.timeServer))))
+      await session.call(
+        'tds',
+        el(
+          'tds:SetNTP',
+          el('tds:FromDHCP', false),
+          el('tds:NTPManual', el('tt:Type', 'IPv4'), el('tt:IPv4Address', wanted.timeServer)),
+        ),
+      )
       await session.call('tds', setNetworkInterface('eth0', wanted.address, wanted.prefix))
     },
     async setClock({ zone, daylightSaving }) {
@@ -54,14 +93,30 @@ export function onvifDriver(options: SessionOptions): Driver {
     read: () => readConfig(session),
     write: (operation) => writePart(session, operation),
     async watch() {
-      const body = await session.call('tev', el('tev:CreatePullPointSubscription', el('tev:InitialTerminationTime', toDuration(subscriptionSeconds))))
+      const body = await session.call(
+        'tev',
+        el('tev:CreatePullPointSubscription', el('tev:InitialTerminationTime', toDuration(subscriptionSeconds))),
+      )
       const address = new URL(textOf(body, 'SubscriptionReference', 'Address'))
       const path = `${address.pathname}${address.search}`
       await session.call('tev', el('tev:SetSynchronizationPoint'), { path })
       return {
-        pull: async () => readNotifications(await session.call('tev', el('tev:PullMessages', el('tev:Timeout', toDuration(pullSeconds)), el('tev:MessageLimit', 100)), { path, timeoutMs: (pullSeconds + 8) * 1000 })),
-        renew: async () => { await session.call('tev', el('wsnt:Renew', el('wsnt:TerminationTime', toDuration(subscriptionSeconds))), { path }) },
-        end: async () => { await session.call('tev', el('wsnt:Unsubscribe'), { path }) },
+        pull: async () =>
+          readNotifications(
+            await session.call(
+              'tev',
+              el('tev:PullMessages', el('tev:Timeout', toDuration(pullSeconds)), el('tev:MessageLimit', 100)),
+              { path, timeoutMs: (pullSeconds + 8) * 1000 },
+            ),
+          ),
+        renew: async () => {
+          await session.call('tev', el('wsnt:Renew', el('wsnt:TerminationTime', toDuration(subscriptionSeconds))), {
+            path,
+          })
+        },
+        end: async () => {
+          await session.call('tev', el('wsnt:Unsubscribe'), { path })
+        },
       }
     },
   }

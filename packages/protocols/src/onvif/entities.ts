@@ -1,7 +1,7 @@
 import type { Element } from '../xml'
 import { fromDuration, toDuration } from '../duration'
 import type { ServicePrefix } from '../namespaces'
-import type { Markup} from '../xml';
+import type { Markup } from '../xml'
 import { child, el, elements, needed, textOf } from '../xml'
 
 /**
@@ -18,55 +18,169 @@ export interface EntityCodec<T extends { token: string }> {
   read(element: Element): T
 }
 
-export interface OnvifDoor { token: string; name: string; releaseS: number; openS: number; relockDelayS: number }
+export interface OnvifDoor {
+  token: string
+  name: string
+  releaseS: number
+  openS: number
+  relockDelayS: number
+}
 export const doorCodec: EntityCodec<OnvifDoor> = {
-  service: 'tdc', name: 'Door', list: 'GetDoorList',
-  write: (d) => el('tdc:Door', { token: d.token }, el('tdc:Name', d.name), el('tdc:DoorType', 'pt:Door'),
-    el('tdc:Timings', el('tdc:ReleaseTime', toDuration(d.releaseS)), el('tdc:OpenTime', toDuration(d.openS)), el('tdc:DelayTimeBeforeRelock', toDuration(d.relockDelayS)))),
+  service: 'tdc',
+  name: 'Door',
+  list: 'GetDoorList',
+  write: (d) =>
+    el(
+      'tdc:Door',
+      { token: d.token },
+      el('tdc:Name', d.name),
+      el('tdc:DoorType', 'pt:Door'),
+      el(
+        'tdc:Timings',
+        el('tdc:ReleaseTime', toDuration(d.releaseS)),
+        el('tdc:OpenTime', toDuration(d.openS)),
+        el('tdc:DelayTimeBeforeRelock', toDuration(d.relockDelayS)),
+      ),
+    ),
   read: (e) => ({
-    token: e.getAttribute('token') ?? '', name: needed(e, 'Name'), releaseS: fromDuration(needed(e, 'Timings', 'ReleaseTime')), openS: fromDuration(needed(e, 'Timings', 'OpenTime')),
+    token: e.getAttribute('token') ?? '',
+    name: needed(e, 'Name'),
+    releaseS: fromDuration(needed(e, 'Timings', 'ReleaseTime')),
+    openS: fromDuration(needed(e, 'Timings', 'OpenTime')),
     relockDelayS: fromDuration(textOf(e, 'Timings', 'DelayTimeBeforeRelock') || 'PT0S'),
   }),
 }
 
-export interface OnvifAccessPoint { token: string; name: string; areaFrom: string; areaTo: string; entity: string }
-export const accessPointCodec: EntityCodec<OnvifAccessPoint> = {
-  service: 'tac', name: 'AccessPoint', list: 'GetAccessPointList',
-  write: (a) => el('tac:AccessPoint', { token: a.token }, el('tac:Name', a.name), el('tac:AreaFrom', a.areaFrom), el('tac:AreaTo', a.areaTo), el('tac:EntityType', 'tdc:Door'), el('tac:Entity', a.entity)),
-  read: (e) => ({ token: e.getAttribute('token') ?? '', name: needed(e, 'Name'), areaFrom: textOf(e, 'AreaFrom'), areaTo: textOf(e, 'AreaTo'), entity: needed(e, 'Entity') }),
+export interface OnvifAccessPoint {
+  token: string
+  name: string
+  areaFrom: string
+  areaTo: string
+  entity: string
 }
-
-export interface OnvifSchedule { token: string; name: string; standard: string; specialDays: { group: string; ranges: { from: string; until: string }[] }[] }
-export const scheduleCodec: EntityCodec<OnvifSchedule> = {
-  service: 'tsc', name: 'Schedule', list: 'GetScheduleList',
-  write: (s) => el('tsc:Schedule', { token: s.token }, el('tsc:Name', s.name), el('tsc:Standard', s.standard),
-    s.specialDays.map((d) => el('tsc:SpecialDays', el('tsc:GroupToken', d.group), d.ranges.map((r) => el('tsc:TimeRange', el('tsc:From', r.from), el('tsc:Until', r.until)))))),
+export const accessPointCodec: EntityCodec<OnvifAccessPoint> = {
+  service: 'tac',
+  name: 'AccessPoint',
+  list: 'GetAccessPointList',
+  write: (a) =>
+    el(
+      'tac:AccessPoint',
+      { token: a.token },
+      el('tac:Name', a.name),
+      el('tac:AreaFrom', a.areaFrom),
+      el('tac:AreaTo', a.areaTo),
+      el('tac:EntityType', 'tdc:Door'),
+      el('tac:Entity', a.entity),
+    ),
   read: (e) => ({
-    token: e.getAttribute('token') ?? '', name: needed(e, 'Name'), standard: needed(e, 'Standard').replace(/\r?\n/g, '\r\n'),
-    specialDays: elements(e, 'SpecialDays').map((d) => ({ group: needed(d, 'GroupToken'), ranges: elements(d, 'TimeRange').map((r) => ({ from: needed(r, 'From'), until: textOf(r, 'Until') })) })),
+    token: e.getAttribute('token') ?? '',
+    name: needed(e, 'Name'),
+    areaFrom: textOf(e, 'AreaFrom'),
+    areaTo: textOf(e, 'AreaTo'),
+    entity: needed(e, 'Entity'),
   }),
 }
 
-export interface OnvifSpecialDayGroup { token: string; name: string; days: string }
+export interface OnvifSchedule {
+  token: string
+  name: string
+  standard: string
+  specialDays: { group: string; ranges: { from: string; until: string }[] }[]
+}
+export const scheduleCodec: EntityCodec<OnvifSchedule> = {
+  service: 'tsc',
+  name: 'Schedule',
+  list: 'GetScheduleList',
+  write: (s) =>
+    el(
+      'tsc:Schedule',
+      { token: s.token },
+      el('tsc:Name', s.name),
+      el('tsc:Standard', s.standard),
+      s.specialDays.map((d) =>
+        el(
+          'tsc:SpecialDays',
+          el('tsc:GroupToken', d.group),
+          d.ranges.map((r) => el('tsc:TimeRange', el('tsc:From', r.from), el('tsc:Until', r.until))),
+        ),
+      ),
+    ),
+  read: (e) => ({
+    token: e.getAttribute('token') ?? '',
+    name: needed(e, 'Name'),
+    standard: needed(e, 'Standard').replace(/\r?\n/g, '\r\n'),
+    specialDays: elements(e, 'SpecialDays').map((d) => ({
+      group: needed(d, 'GroupToken'),
+      ranges: elements(d, 'TimeRange').map((r) => ({ from: needed(r, 'From'), until: textOf(r, 'Until') })),
+    })),
+  }),
+}
+
+export interface OnvifSpecialDayGroup {
+  token: string
+  name: string
+  days: string
+}
 export const specialDayGroupCodec: EntityCodec<OnvifSpecialDayGroup> = {
-  service: 'tsc', name: 'SpecialDayGroup', list: 'GetSpecialDayGroupList',
+  service: 'tsc',
+  name: 'SpecialDayGroup',
+  list: 'GetSpecialDayGroupList',
   write: (g) => el('tsc:SpecialDayGroup', { token: g.token }, el('tsc:Name', g.name), el('tsc:Days', g.days)),
   read: (e) => ({ token: e.getAttribute('token') ?? '', name: needed(e, 'Name'), days: textOf(e, 'Days') }),
 }
 
-export interface OnvifAccessProfile { token: string; name: string; policies: { schedule: string; entity: string }[] }
+export interface OnvifAccessProfile {
+  token: string
+  name: string
+  policies: { schedule: string; entity: string }[]
+}
 export const accessProfileCodec: EntityCodec<OnvifAccessProfile> = {
-  service: 'tar', name: 'AccessProfile', list: 'GetAccessProfileList',
-  write: (p) => el('tar:AccessProfile', { token: p.token }, el('tar:Name', p.name),
-    p.policies.map((x) => el('tar:AccessPolicy', el('tar:ScheduleToken', x.schedule), el('tar:Entity', x.entity), el('tar:EntityType', 'tac:AccessPoint')))),
-  read: (e) => ({ token: e.getAttribute('token') ?? '', name: needed(e, 'Name'), policies: elements(e, 'AccessPolicy').map((p) => ({ schedule: needed(p, 'ScheduleToken'), entity: needed(p, 'Entity') })) }),
+  service: 'tar',
+  name: 'AccessProfile',
+  list: 'GetAccessProfileList',
+  write: (p) =>
+    el(
+      'tar:AccessProfile',
+      { token: p.token },
+      el('tar:Name', p.name),
+      p.policies.map((x) =>
+        el(
+          'tar:AccessPolicy',
+          el('tar:ScheduleToken', x.schedule),
+          el('tar:Entity', x.entity),
+          el('tar:EntityType', 'tac:AccessPoint'),
+        ),
+      ),
+    ),
+  read: (e) => ({
+    token: e.getAttribute('token') ?? '',
+    name: needed(e, 'Name'),
+    policies: elements(e, 'AccessPolicy').map((p) => ({
+      schedule: needed(p, 'ScheduleToken'),
+      entity: needed(p, 'Entity'),
+    })),
+  }),
 }
 
-export interface OnvifCredential { token: string; holder: string; format: string; /** Hexadecimal. */ value: string; profiles: string[]; enabled: boolean }
+export interface OnvifCredential {
+  token: string
+  holder: string
+  format: string
+  /** Hexadecimal. */ value: string
+  profiles: string[]
+  enabled: boolean
+}
 /** The credential's state travels beside it in SetCredential and by GetCredentialState when reading. */
 export const credentialCodec: EntityCodec<OnvifCredential> = {
-  service: 'tcr', name: 'CredentialData', list: 'GetCredentialList',
-  write: (c) => el('tcr:CredentialData', credentialElement(c), el('tcr:CredentialState', el('tcr:Enabled', c.enabled), c.enabled ? null : el('tcr:Reason', 'pt:CredentialLost'))),
+  service: 'tcr',
+  name: 'CredentialData',
+  list: 'GetCredentialList',
+  write: (c) =>
+    el(
+      'tcr:CredentialData',
+      credentialElement(c),
+      el('tcr:CredentialState', el('tcr:Enabled', c.enabled), c.enabled ? null : el('tcr:Reason', 'pt:CredentialLost')),
+    ),
   read: (e) => {
     const credential = child(e, 'Credential') ?? e
     return { ...readCredential(credential), enabled: textOf(e, 'CredentialState', 'Enabled') !== 'false' }
@@ -74,49 +188,129 @@ export const credentialCodec: EntityCodec<OnvifCredential> = {
 }
 
 export function credentialElement(c: OnvifCredential): Markup {
-  return el('tcr:Credential', { token: c.token }, el('tcr:Description', c.holder), el('tcr:CredentialHolderReference', c.holder),
-    el('tcr:CredentialIdentifier', el('tcr:Type', el('tcr:Name', 'pt:Card'), el('tcr:FormatType', c.format)), el('tcr:ExemptedFromAuthentication', false), el('tcr:Value', c.value)),
-    c.profiles.map((p) => el('tcr:CredentialAccessProfile', el('tcr:AccessProfileToken', p))))
+  return el(
+    'tcr:Credential',
+    { token: c.token },
+    el('tcr:Description', c.holder),
+    el('tcr:CredentialHolderReference', c.holder),
+    el(
+      'tcr:CredentialIdentifier',
+      el('tcr:Type', el('tcr:Name', 'pt:Card'), el('tcr:FormatType', c.format)),
+      el('tcr:ExemptedFromAuthentication', false),
+      el('tcr:Value', c.value),
+    ),
+    c.profiles.map((p) => el('tcr:CredentialAccessProfile', el('tcr:AccessProfileToken', p))),
+  )
 }
 
 export function readCredential(e: Element): OnvifCredential {
   return {
-    token: e.getAttribute('token') ?? '', holder: textOf(e, 'CredentialHolderReference'), format: textOf(e, 'CredentialIdentifier', 'Type', 'FormatType'),
-    value: textOf(e, 'CredentialIdentifier', 'Value').toUpperCase(), profiles: elements(e, 'CredentialAccessProfile').map((p) => needed(p, 'AccessProfileToken')), enabled: true,
+    token: e.getAttribute('token') ?? '',
+    holder: textOf(e, 'CredentialHolderReference'),
+    format: textOf(e, 'CredentialIdentifier', 'Type', 'FormatType'),
+    value: textOf(e, 'CredentialIdentifier', 'Value').toUpperCase(),
+    profiles: elements(e, 'CredentialAccessProfile').map((p) => needed(p, 'AccessProfileToken')),
+    enabled: true,
   }
 }
 
 /** Extension: a reader, input or output of the controller that serves a door, and what it does there. Times in seconds. */
-export interface WiredReader { part: string; function: string; port: string; accessPoint: string; /** On a bus. */ address?: number }
-export interface WiredInput { part: string; function: string; port: string; /** Releases the door for so long, where it has a time of its own. */ releaseS?: number }
-export interface WiredOutput { part: string; function: string; port: string; /** Waits so long after the lock has been told to let go. */ afterS?: number }
+export interface WiredReader {
+  part: string
+  function: string
+  port: string
+  accessPoint: string
+  /** On a bus. */ address?: number
+}
+export interface WiredInput {
+  part: string
+  function: string
+  port: string
+  /** Releases the door for so long, where it has a time of its own. */ releaseS?: number
+}
+export interface WiredOutput {
+  part: string
+  function: string
+  port: string
+  /** Waits so long after the lock has been told to let go. */ afterS?: number
+}
 /** Extension: everything that is wired to the controller for a door, and whether an opening without release alarms. */
-export interface DoorWiring { token: string; readers: WiredReader[]; inputs: WiredInput[]; outputs: WiredOutput[]; forcedAlarm: boolean }
+export interface DoorWiring {
+  token: string
+  readers: WiredReader[]
+  inputs: WiredInput[]
+  outputs: WiredOutput[]
+  forcedAlarm: boolean
+}
 
-const wired = (w: { part: string; function: string; port: string }) => [el('cx:Part', w.part), el('cx:Function', w.function), el('cx:Port', w.port)]
-const readWired = (e: Element) => ({ part: needed(e, 'Part'), function: needed(e, 'Function'), port: needed(e, 'Port') })
-const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) => (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
+const wired = (w: { part: string; function: string; port: string }) => [
+  el('cx:Part', w.part),
+  el('cx:Function', w.function),
+  el('cx:Port', w.port),
+]
+const readWired = (e: Element) => ({
+  part: needed(e, 'Part'),
+  function: needed(e, 'Function'),
+  port: needed(e, 'Port'),
+})
+const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) =>
+  (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
 
 export const doorWiringCodec: EntityCodec<DoorWiring> = {
-  service: 'cx', name: 'DoorWiring', list: 'GetDoorWiringList',
-  write: (w) => el('cx:DoorWiring', { token: w.token },
-    w.readers.map((r) => el('cx:Reader', wired(r), el('cx:AccessPoint', r.accessPoint), r.address === undefined ? null : el('cx:Address', r.address))),
-    w.inputs.map((i) => el('cx:Input', wired(i), i.releaseS === undefined ? null : el('cx:ReleaseTime', toDuration(i.releaseS)))),
-    w.outputs.map((o) => el('cx:Output', wired(o), o.afterS === undefined ? null : el('cx:After', toDuration(o.afterS)))),
-    el('cx:ForcedAlarm', w.forcedAlarm)),
+  service: 'cx',
+  name: 'DoorWiring',
+  list: 'GetDoorWiringList',
+  write: (w) =>
+    el(
+      'cx:DoorWiring',
+      { token: w.token },
+      w.readers.map((r) =>
+        el(
+          'cx:Reader',
+          wired(r),
+          el('cx:AccessPoint', r.accessPoint),
+          r.address === undefined ? null : el('cx:Address', r.address),
+        ),
+      ),
+      w.inputs.map((i) =>
+        el('cx:Input', wired(i), i.releaseS === undefined ? null : el('cx:ReleaseTime', toDuration(i.releaseS))),
+      ),
+      w.outputs.map((o) =>
+        el('cx:Output', wired(o), o.afterS === undefined ? null : el('cx:After', toDuration(o.afterS))),
+      ),
+      el('cx:ForcedAlarm', w.forcedAlarm),
+    ),
   read: (e) => ({
     token: e.getAttribute('token') ?? '',
-    readers: elements(e, 'Reader').map((r) => ({ ...readWired(r), accessPoint: needed(r, 'AccessPoint'), ...optional('address', textOf(r, 'Address'), Number) })),
-    inputs: elements(e, 'Input').map((i) => ({ ...readWired(i), ...optional('releaseS', textOf(i, 'ReleaseTime'), fromDuration) })),
-    outputs: elements(e, 'Output').map((o) => ({ ...readWired(o), ...optional('afterS', textOf(o, 'After'), fromDuration) })),
+    readers: elements(e, 'Reader').map((r) => ({
+      ...readWired(r),
+      accessPoint: needed(r, 'AccessPoint'),
+      ...optional('address', textOf(r, 'Address'), Number),
+    })),
+    inputs: elements(e, 'Input').map((i) => ({
+      ...readWired(i),
+      ...optional('releaseS', textOf(i, 'ReleaseTime'), fromDuration),
+    })),
+    outputs: elements(e, 'Output').map((o) => ({
+      ...readWired(o),
+      ...optional('afterS', textOf(o, 'After'), fromDuration),
+    })),
     forcedAlarm: textOf(e, 'ForcedAlarm') === 'true',
   }),
 }
 
 /** Device I/O: a digital input and the state it rests in. */
-export interface DigitalInput { token: string; idle: 'closed' | 'open' }
+export interface DigitalInput {
+  token: string
+  idle: 'closed' | 'open'
+}
 export const digitalInputCodec: EntityCodec<DigitalInput> = {
-  service: 'tmd', name: 'DigitalInput', list: 'GetDigitalInputs',
+  service: 'tmd',
+  name: 'DigitalInput',
+  list: 'GetDigitalInputs',
   write: (i) => el('tmd:DigitalInputs', { token: i.token, IdleState: i.idle }),
-  read: (e) => ({ token: e.getAttribute('token') ?? '', idle: e.getAttribute('IdleState') === 'open' ? 'open' : 'closed' }),
+  read: (e) => ({
+    token: e.getAttribute('token') ?? '',
+    idle: e.getAttribute('IdleState') === 'open' ? 'open' : 'closed',
+  }),
 }

@@ -1,5 +1,5 @@
 import type { Element } from '../xml'
-import type { Markup} from '../xml';
+import type { Markup } from '../xml'
 import { child, el, elements, MalformedError, textOf } from '../xml'
 
 /** One notification: topic path without prefix, the device's own stamp, and its simple items. */
@@ -12,11 +12,23 @@ export interface Notification {
   data: Record<string, string>
 }
 
-const items = (values: Record<string, string>) => Object.entries(values).map(([Name, Value]) => el('tt:SimpleItem', { Name, Value }))
+const items = (values: Record<string, string>) =>
+  Object.entries(values).map(([Name, Value]) => el('tt:SimpleItem', { Name, Value }))
 
 export function writeNotification(n: Notification): Markup {
-  return el('wsnt:NotificationMessage', el('wsnt:Topic', { Dialect: 'http://www.onvif.org/ver10/tev/topicExpression/ConcreteSet' }, `tns1:${n.topic}`),
-    el('wsnt:Message', el('tt:Message', { UtcTime: new Date(n.utcMs).toISOString(), PropertyOperation: n.operation }, el('tt:Source', items(n.source)), el('tt:Data', items(n.data)))))
+  return el(
+    'wsnt:NotificationMessage',
+    el('wsnt:Topic', { Dialect: 'http://www.onvif.org/ver10/tev/topicExpression/ConcreteSet' }, `tns1:${n.topic}`),
+    el(
+      'wsnt:Message',
+      el(
+        'tt:Message',
+        { UtcTime: new Date(n.utcMs).toISOString(), PropertyOperation: n.operation },
+        el('tt:Source', items(n.source)),
+        el('tt:Data', items(n.data)),
+      ),
+    ),
+  )
 }
 
 export function readNotifications(answer: Element): Notification[] {
@@ -24,8 +36,20 @@ export function readNotifications(answer: Element): Notification[] {
     const message = child(m, 'Message', 'Message')
     const utcMs = Date.parse(message?.getAttribute('UtcTime') ?? '')
     if (!message || Number.isNaN(utcMs)) throw new MalformedError('An event has no time.')
-    const read = (name: string) => Object.fromEntries(elements(child(message, name) ?? message, 'SimpleItem').map((i) => [i.getAttribute('Name') ?? '', i.getAttribute('Value') ?? '']))
-    return { topic: textOf(m, 'Topic').replace(/^[^:]*:/, ''), utcMs, operation: (message.getAttribute('PropertyOperation') ?? 'Changed') as Notification['operation'], source: read('Source'), data: read('Data') }
+    const read = (name: string) =>
+      Object.fromEntries(
+        elements(child(message, name) ?? message, 'SimpleItem').map((i) => [
+          i.getAttribute('Name') ?? '',
+          i.getAttribute('Value') ?? '',
+        ]),
+      )
+    return {
+      topic: textOf(m, 'Topic').replace(/^[^:]*:/, ''),
+      utcMs,
+      operation: (message.getAttribute('PropertyOperation') ?? 'Changed') as Notification['operation'],
+      source: read('Source'),
+      data: read('Data'),
+    }
   })
 }
 

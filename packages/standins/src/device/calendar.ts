@@ -1,37 +1,74 @@
 import { zoneOffset } from './posix'
 
 /** What a device makes of the iCalendar text it was given; written apart from the application's own on purpose. */
-interface Weekly { start: number; end: number; days: Set<string> }
+interface Weekly {
+  start: number
+  end: number
+  days: Set<string>
+}
 
 const codes = ['SU', 'MO', 'TU', 'WE', 'TH', 'FR', 'SA']
 
 function weekly(standard: string): Weekly[] {
-  return standard.split('BEGIN:VEVENT').slice(1).map((block) => {
-    const start = /DTSTART:(\d{8})T(\d\d)(\d\d)/.exec(block)
-    const end = /DTEND:(\d{8})T(\d\d)(\d\d)/.exec(block)
-    const minute = (m: RegExpExecArray | null) => Number(m?.[2] ?? 0) * 60 + Number(m?.[3] ?? 0)
-    const across = start?.[1] !== end?.[1] ? 1440 : 0
-    return { start: minute(start), end: minute(end) + across, days: new Set((/BYDAY=([A-Z,]+)/.exec(block)?.[1] ?? '').split(',')) }
-  })
+  return standard
+    .split('BEGIN:VEVENT')
+    .slice(1)
+    .map((block) => {
+      const start = /DTSTART:(\d{8})T(\d\d)(\d\d)/.exec(block)
+      const end = /DTEND:(\d{8})T(\d\d)(\d\d)/.exec(block)
+      const minute = (m: RegExpExecArray | null) => Number(m?.[2] ?? 0) * 60 + Number(m?.[3] ?? 0)
+      const across = start?.[1] !== end?.[1] ? 1440 : 0
+      return {
+        start: minute(start),
+        end: minute(end) + across,
+        days: new Set((/BYDAY=([A-Z,]+)/.exec(block)?.[1] ?? '').split(',')),
+      }
+    })
 }
 
-export interface LocalTime { date: string; weekday: number; minute: number }
+export interface LocalTime {
+  date: string
+  weekday: number
+  minute: number
+}
 
 export function localTime(ms: number, zone: string): LocalTime {
   const local = new Date(ms + zoneOffset(zone, ms) * 60000)
-  return { date: local.toISOString().slice(0, 10), weekday: local.getUTCDay(), minute: local.getUTCHours() * 60 + local.getUTCMinutes() }
+  return {
+    date: local.toISOString().slice(0, 10),
+    weekday: local.getUTCDay(),
+    minute: local.getUTCHours() * 60 + local.getUTCMinutes(),
+  }
 }
 
 const hm = (t: string) => Number(t.slice(0, 2)) * 60 + Number(t.slice(3, 5))
 
 /** Whether a schedule with its special days is in force. `specials`: date to ranges of that day. */
-export function inForce(standard: string, specials: ReadonlyMap<string, { from: string; until: string }[]>, now: LocalTime): boolean {
+export function inForce(
+  standard: string,
+  specials: ReadonlyMap<string, { from: string; until: string }[]>,
+  now: LocalTime,
+): boolean {
   const yesterday = new Date(Date.parse(`${now.date}T12:00:00Z`) - 86_400_000).toISOString().slice(0, 10)
-  return dayCovers(standard, specials, now.date, now.weekday, now.minute) || dayCovers(standard, specials, yesterday, (now.weekday + 6) % 7, now.minute + 1440)
+  return (
+    dayCovers(standard, specials, now.date, now.weekday, now.minute) ||
+    dayCovers(standard, specials, yesterday, (now.weekday + 6) % 7, now.minute + 1440)
+  )
 }
 
-function dayCovers(standard: string, specials: ReadonlyMap<string, { from: string; until: string }[]>, date: string, weekday: number, minute: number): boolean {
+function dayCovers(
+  standard: string,
+  specials: ReadonlyMap<string, { from: string; until: string }[]>,
+  date: string,
+  weekday: number,
+  minute: number,
+): boolean {
   const special = specials.get(date)
-  if (special) return special.some((r) => { const from = hm(r.from); const until = hm(r.until); return minute >= from && minute < (until <= from ? until + 1440 : until) })
+  if (special)
+    return special.some((r) => {
+      const from = hm(r.from)
+      const until = hm(r.until)
+      return minute >= from && minute < (until <= from ? until + 1440 : until)
+    })
   return weekly(standard).some((w) => w.days.has(codes[weekday] ?? '') && minute >= w.start && minute < w.end)
 }

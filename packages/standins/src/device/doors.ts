@@ -40,7 +40,11 @@ export class DoorFirmware {
 
   /** After power-up every lock is at rest and every door is looked at anew. */
   restart(): void {
-    for (const s of this.states.values()) { s.relock?.(); s.heldOpen?.(); s.opener?.() }
+    for (const s of this.states.values()) {
+      s.relock?.()
+      s.heldOpen?.()
+      s.opener?.()
+    }
     this.states.clear()
   }
 
@@ -51,12 +55,24 @@ export class DoorFirmware {
     const at = { AccessPointToken: reader.accessPoint }
     const credential = Object.values(this.unit.memory.entities.CredentialData).find((c) => c.value === card)
     if (!credential) return this.unit.emit(topics.unknownCard, at, { Card: card, Reason: 'CredentialNotFound' })
-    const denied = (reason: string) => this.unit.emit(topics.denied, at, { CredentialToken: credential.token, CredentialHolderName: credential.holder, Card: card, Reason: reason })
+    const denied = (reason: string) =>
+      this.unit.emit(topics.denied, at, {
+        CredentialToken: credential.token,
+        CredentialHolderName: credential.holder,
+        Card: card,
+        Reason: reason,
+      })
     if (!credential.enabled) return denied('CredentialNotEnabled')
-    const policies = credential.profiles.flatMap((p) => this.unit.memory.entities.AccessProfile[p]?.policies ?? []).filter((p) => p.entity === reader.accessPoint)
+    const policies = credential.profiles
+      .flatMap((p) => this.unit.memory.entities.AccessProfile[p]?.policies ?? [])
+      .filter((p) => p.entity === reader.accessPoint)
     if (policies.length === 0) return denied('NotPermitted')
     if (!policies.some((p) => this.scheduleOn(p.schedule))) return denied('NotPermittedAtThisTime')
-    this.unit.emit(topics.granted, at, { CredentialToken: credential.token, CredentialHolderName: credential.holder, Card: card })
+    this.unit.emit(topics.granted, at, {
+      CredentialToken: credential.token,
+      CredentialHolderName: credential.holder,
+      Card: card,
+    })
     this.release(wiring)
   }
 
@@ -77,14 +93,21 @@ export class DoorFirmware {
     if (!active) return
     const leaving = input.function === 'exitButton' || input.function === 'exitSensor'
     if (!leaving && input.function !== 'deskButton') return
-    this.unit.emit(topics.grantedAnonymous, { AccessPointToken: wiring.readers[0]?.accessPoint ?? '' }, { DoorToken: wiring.token, External: leaving ? 'RequestToExit' : 'RequestToEnter', InputToken: input.port })
+    this.unit.emit(
+      topics.grantedAnonymous,
+      { AccessPointToken: wiring.readers[0]?.accessPoint ?? '' },
+      { DoorToken: wiring.token, External: leaving ? 'RequestToExit' : 'RequestToEnter', InputToken: input.port },
+    )
     this.release(wiring, input.releaseS)
   }
 
   /** @param before the input that is changing now counts as it was */
   private active(port: string, before = false): boolean {
     const closed = this.changing?.port === port && !before ? this.changing.closed : this.unit.inputs.get(port)
-    return closed !== undefined && (closed ? 'closed' : 'open') !== (this.unit.memory.entities.DigitalInput[port]?.idle ?? 'open')
+    return (
+      closed !== undefined &&
+      (closed ? 'closed' : 'open') !== (this.unit.memory.entities.DigitalInput[port]?.idle ?? 'open')
+    )
   }
   private anyActive(wiring: DoorWiring, which: (input: WiredInput) => boolean, before = false): boolean {
     return wiring.inputs.some((i) => which(i) && this.active(i.port, before))
@@ -94,7 +117,16 @@ export class DoorFirmware {
     let state = this.states.get(token)
     if (!state) {
       const wiring = this.unit.memory.entities.DoorWiring[token]
-      state = { leafOpen: !!wiring && this.anyActive(wiring, isContact, true), unlocked: false, openedAfterRelease: false, alarm: 'Normal', relock: null, heldOpen: null, opener: null, openerDue: false }
+      state = {
+        leafOpen: !!wiring && this.anyActive(wiring, isContact, true),
+        unlocked: false,
+        openedAfterRelease: false,
+        alarm: 'Normal',
+        relock: null,
+        heldOpen: null,
+        opener: null,
+        openerDue: false,
+      }
       this.states.set(token, state)
     }
     return state
@@ -169,7 +201,9 @@ export class DoorFirmware {
     const broken = this.anyActive(wiring, (i) => i.function === 'glassPole')
     if (!state.unlocked && wiring.forcedAlarm && !broken) this.alarm(wiring, state, 'DoorForcedOpen')
     state.openedAfterRelease = state.unlocked
-    state.heldOpen = this.unit.world.after(door.openS * 1000 * this.unit.faults.timerFactor, () => this.alarm(wiring, state, 'DoorOpenTooLong'))
+    state.heldOpen = this.unit.world.after(door.openS * 1000 * this.unit.faults.timerFactor, () =>
+      this.alarm(wiring, state, 'DoorOpenTooLong'),
+    )
   }
 
   private closed(wiring: DoorWiring, state: DoorState): void {
@@ -200,10 +234,14 @@ export class DoorFirmware {
     const { Schedule, SpecialDayGroup } = this.unit.memory.entities
     const schedule = Schedule[token]
     if (!schedule) return false
-    const specials = new Map(schedule.specialDays.flatMap((d) => {
-      const dates = [...(SpecialDayGroup[d.group]?.days ?? '').matchAll(/DTSTART[^:]*:(\d{4})(\d\d)(\d\d)/g)].map((m) => `${m[1]}-${m[2]}-${m[3]}`)
-      return dates.map((date): [string, { from: string; until: string }[]] => [date, d.ranges])
-    }))
+    const specials = new Map(
+      schedule.specialDays.flatMap((d) => {
+        const dates = [...(SpecialDayGroup[d.group]?.days ?? '').matchAll(/DTSTART[^:]*:(\d{4})(\d\d)(\d\d)/g)].map(
+          (m) => `${m[1]}-${m[2]}-${m[3]}`,
+        )
+        return dates.map((date): [string, { from: string; until: string }[]] => [date, d.ranges])
+      }),
+    )
     return inForce(schedule.standard, specials, localTime(this.unit.deviceNow(), this.unit.memory.zone))
   }
 }

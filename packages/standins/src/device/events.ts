@@ -1,6 +1,11 @@
 import type { Notification } from '@rauta/protocols'
 
-interface Subscription { id: string; queue: Notification[]; until: number; wake: (() => void) | null }
+interface Subscription {
+  id: string
+  queue: Notification[]
+  until: number
+  wake: (() => void) | null
+}
 
 /** Pull-point subscriptions of one device (WS-BaseNotification, as ONVIF narrows it). */
 export class PullPoints {
@@ -10,7 +15,12 @@ export class PullPoints {
 
   create(seconds: number): { id: string; until: number } {
     this.expire()
-    const subscription: Subscription = { id: `p${++this.count}`, queue: [], until: this.now() + seconds * 1000, wake: null }
+    const subscription: Subscription = {
+      id: `p${++this.count}`,
+      queue: [],
+      until: this.now() + seconds * 1000,
+      wake: null,
+    }
     this.open.set(subscription.id, subscription)
     return subscription
   }
@@ -35,12 +45,18 @@ export class PullPoints {
     }
   }
   /** Events of one subscription; waits until there is one or `wait` has ended. Null where the subscription is gone. */
-  async pull(id: string, limit: number, wait: (wake: (done: () => void) => void) => Promise<void>): Promise<Notification[] | null> {
+  async pull(
+    id: string,
+    limit: number,
+    wait: (wake: (done: () => void) => void) => Promise<void>,
+  ): Promise<Notification[] | null> {
     this.expire()
     const subscription = this.open.get(id)
     if (!subscription) return null
     if (subscription.queue.length === 0) {
-      await wait((done) => { subscription.wake = done })
+      await wait((done) => {
+        subscription.wake = done
+      })
       subscription.wake = null
     }
     return this.open.has(id) ? subscription.queue.splice(0, limit) : null

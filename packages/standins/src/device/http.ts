@@ -1,5 +1,14 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
-import { envelope, faultEnvelope, largestBody, MalformedError, openEnvelope, type NetTable, toWire, wirePort } from '@rauta/protocols'
+import {
+  envelope,
+  faultEnvelope,
+  largestBody,
+  MalformedError,
+  openEnvelope,
+  type NetTable,
+  toWire,
+  wirePort,
+} from '@rauta/protocols'
 import { beforeSignIn, Fault, handlerFor, isWrite } from './services'
 import type { Unit } from './unit'
 
@@ -12,11 +21,19 @@ export class AddressBook {
     const host = toWire(this.table, unit.memory.address)
     if (!host) return
     const entry = this.listeners.get(host)
-    if (entry) { entry.units.push(unit); return }
+    if (entry) {
+      entry.units.push(unit)
+      return
+    }
     const units = [unit]
-    const server = createServer((request, response) => { void serve(units.at(-1), request, response) })
+    const server = createServer((request, response) => {
+      void serve(units.at(-1), request, response)
+    })
     this.listeners.set(host, { server, units })
-    await new Promise<void>((done, fail) => { server.once('error', fail); server.listen(wirePort(this.table, 80), host, done) })
+    await new Promise<void>((done, fail) => {
+      server.once('error', fail)
+      server.listen(wirePort(this.table, 80), host, done)
+    })
   }
 
   /** Takes a device off every address it had. */
@@ -34,7 +51,10 @@ export class AddressBook {
   }
 
   close(): void {
-    for (const { server } of this.listeners.values()) { server.close(); server.closeAllConnections() }
+    for (const { server } of this.listeners.values()) {
+      server.close()
+      server.closeAllConnections()
+    }
     this.listeners.clear()
   }
 }
@@ -51,10 +71,21 @@ async function readBody(request: IncomingMessage): Promise<string> {
 }
 
 async function serve(unit: Unit | undefined, request: IncomingMessage, response: ServerResponse): Promise<void> {
-  if (!unit || !unit.up || unit.faults.networkCut) { request.destroy(); return }
+  if (!unit || !unit.up || unit.faults.networkCut) {
+    request.destroy()
+    return
+  }
   const send = (status: number, text: string) => {
-    if (!unit.up || unit.faults.networkCut) { response.destroy(); return }
-    response.writeHead(status, { 'content-type': 'application/soap+xml; charset=utf-8', 'content-length': Buffer.byteLength(text) }).end(text)
+    if (!unit.up || unit.faults.networkCut) {
+      response.destroy()
+      return
+    }
+    response
+      .writeHead(status, {
+        'content-type': 'application/soap+xml; charset=utf-8',
+        'content-length': Buffer.byteLength(text),
+      })
+      .end(text)
   }
   try {
     const text = await readBody(request)
@@ -64,8 +95,12 @@ async function serve(unit: Unit | undefined, request: IncomingMessage, response:
     const answer = envelope(await call(unit, request, text))
     send(200, unit.faults.garbage === 'half' ? answer.slice(0, answer.length / 2) : answer)
   } catch (error) {
-    if (!unit.up) { response.destroy(); return }
-    if (error instanceof Fault) send(error.subcode === 'ter:NotAuthorized' ? 401 : 400, faultEnvelope(error.code, error.subcode, error.message))
+    if (!unit.up) {
+      response.destroy()
+      return
+    }
+    if (error instanceof Fault)
+      send(error.subcode === 'ter:NotAuthorized' ? 401 : 400, faultEnvelope(error.code, error.subcode, error.message))
     else if (error instanceof MalformedError) send(400, faultEnvelope('Sender', 'ter:WellFormed', error.says))
     else send(500, faultEnvelope('Receiver', 'ter:Action', error instanceof Error ? error.message : 'Unknown'))
   }
@@ -84,11 +119,24 @@ async function call(unit: Unit, request: IncomingMessage, text: string) {
   // A device that answers and does not do what it was asked: what it held before is back when it has answered.
   if (unit.faults.forgets === operation) {
     const kept = structuredClone(unit.memory.entities)
-    setImmediate(() => { unit.memory.entities = kept })
+    setImmediate(() => {
+      unit.memory.entities = kept
+    })
   }
   return handler({
-    unit, body, base: `http://${request.headers.host ?? ''}`, query: url.searchParams,
-    wait: (ms) => (arm) => new Promise((done) => { const cancel = unit.world.after(ms, done); arm(() => { cancel(); done() }); request.on('close', done) }),
+    unit,
+    body,
+    base: `http://${request.headers.host ?? ''}`,
+    query: url.searchParams,
+    wait: (ms) => (arm) =>
+      new Promise((done) => {
+        const cancel = unit.world.after(ms, done)
+        arm(() => {
+          cancel()
+          done()
+        })
+        request.on('close', done)
+      }),
   })
 }
 
@@ -96,7 +144,8 @@ async function call(unit: Unit, request: IncomingMessage, text: string) {
 function authorise(unit: Unit, token: ReturnType<typeof openEnvelope>['token']): void {
   const now = unit.deviceNow()
   unit.wrongSecrets = unit.wrongSecrets.filter((at) => Math.abs(now - at) < lockoutMs)
-  if (unit.wrongSecrets.length >= 5) throw new Fault('Sender', 'ter:NotAuthorized', 'Too many wrong secrets; the device is shut for 30 s.')
+  if (unit.wrongSecrets.length >= 5)
+    throw new Fault('Sender', 'ter:NotAuthorized', 'Too many wrong secrets; the device is shut for 30 s.')
   if (!token) throw new Fault('Sender', 'ter:NotAuthorized', 'A user name token is needed.')
   const fault = unit.tokens.check(token, (user) => unit.memory.users.find((u) => u.username === user)?.password, now)
   if (!fault) return

@@ -1,7 +1,17 @@
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
-import type { DigitalInput, DoorWiring, OnvifAccessPoint, OnvifAccessProfile, OnvifCredential, OnvifDoor, OnvifSchedule, OnvifSpecialDayGroup, OnvifUser } from '@rauta/protocols'
+import type {
+  DigitalInput,
+  DoorWiring,
+  OnvifAccessPoint,
+  OnvifAccessProfile,
+  OnvifCredential,
+  OnvifDoor,
+  OnvifSchedule,
+  OnvifSpecialDayGroup,
+  OnvifUser,
+} from '@rauta/protocols'
 
 /** Everything a device keeps when its power goes. */
 export interface Memory {
@@ -28,9 +38,21 @@ export interface Memory {
   }
 }
 
-export const noEntities = (): Memory['entities'] => ({ Door: {}, AccessPoint: {}, Schedule: {}, SpecialDayGroup: {}, AccessProfile: {}, CredentialData: {}, DoorWiring: {}, DigitalInput: {} })
+export const noEntities = (): Memory['entities'] => ({
+  Door: {},
+  AccessPoint: {},
+  Schedule: {},
+  SpecialDayGroup: {},
+  AccessProfile: {},
+  CredentialData: {},
+  DoorWiring: {},
+  DigitalInput: {},
+})
 
-interface Slot { turn: number; memory: Memory }
+interface Slot {
+  turn: number
+  memory: Memory
+}
 
 /** Keeps each memory in two slots that take turns, as flash does: a write that is cut off spoils only the slot it went to, and the other still holds the state before it. */
 export class MemoryStore {
@@ -41,7 +63,10 @@ export class MemoryStore {
     if (folder) mkdirSync(folder, { recursive: true })
   }
   load(serial: string): Memory | null {
-    const slots = [0, 1].map((n) => this.read(serial, n)).filter((s) => s !== null).sort((a, b) => b.turn - a.turn)
+    const slots = [0, 1]
+      .map((n) => this.read(serial, n))
+      .filter((s) => s !== null)
+      .sort((a, b) => b.turn - a.turn)
     const newest = slots[0]
     if (!newest) return null
     this.turns.set(serial, newest.turn)
@@ -55,14 +80,17 @@ export class MemoryStore {
   }
   /** Writes whatever waits or is being written before it returns. */
   flush(): void {
-    for (const [serial, memory] of new Map([...this.writing, ...this.waiting])) writeFileSync(...this.next(serial, memory))
+    for (const [serial, memory] of new Map([...this.writing, ...this.waiting]))
+      writeFileSync(...this.next(serial, memory))
     this.waiting.clear()
   }
   private async drain(serial: string): Promise<void> {
     for (let memory = this.waiting.get(serial); memory; memory = this.waiting.get(serial)) {
       this.waiting.delete(serial)
       this.writing.set(serial, memory)
-      await writeFile(...this.next(serial, memory)).catch((error: Error) => console.error(`The memory of ${serial} could not be kept: ${error.message}`))
+      await writeFile(...this.next(serial, memory)).catch((error: Error) =>
+        console.error(`The memory of ${serial} could not be kept: ${error.message}`),
+      )
     }
     this.writing.delete(serial)
   }

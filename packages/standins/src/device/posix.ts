@@ -1,5 +1,10 @@
 /** Local time by a POSIX zone string (IEEE 1003.1), as a device computes it from the rule it was given. */
-interface Rule { month: number; week: number; weekday: number; minutes: number }
+interface Rule {
+  month: number
+  week: number
+  weekday: number
+  minutes: number
+}
 
 const offsetMinutes = (text: string) => {
   const match = /^([+-]?)(\d{1,2})(?::(\d\d))?$/.exec(text)
@@ -9,7 +14,12 @@ const offsetMinutes = (text: string) => {
 
 function rule(text: string): Rule {
   const match = /^M(\d+)\.(\d)\.(\d)(?:\/(\d+)(?::(\d\d))?)?$/.exec(text)
-  return { month: Number(match?.[1] ?? 1), week: Number(match?.[2] ?? 1), weekday: Number(match?.[3] ?? 0), minutes: match?.[4] === undefined ? 120 : Number(match[4]) * 60 + Number(match[5] ?? 0) }
+  return {
+    month: Number(match?.[1] ?? 1),
+    week: Number(match?.[2] ?? 1),
+    weekday: Number(match?.[3] ?? 0),
+    minutes: match?.[4] === undefined ? 120 : Number(match[4]) * 60 + Number(match[5] ?? 0),
+  }
 }
 
 /** Wall-clock minutes since 1970 at which a rule strikes in a year. */
@@ -23,7 +33,9 @@ function strikes(r: Rule, year: number): number {
 
 /** Minutes east of UTC at an instant. */
 export function zoneOffset(zone: string, ms: number): number {
-  const match = /^(?:<[^>]+>|[A-Za-z]+)([+-]?[\d:]+)(?:(?:<[^>]+>|[A-Za-z]+)([+-]?[\d:]+)?,([^,]+),([^,]+))?$/.exec(zone)
+  const match = /^(?:<[^>]+>|[A-Za-z]+)([+-]?[\d:]+)(?:(?:<[^>]+>|[A-Za-z]+)([+-]?[\d:]+)?,([^,]+),([^,]+))?$/.exec(
+    zone,
+  )
   if (!match) return 0
   const standard = offsetMinutes(match[1] ?? '0')
   if (!match[3] || !match[4]) return standard

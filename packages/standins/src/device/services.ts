@@ -1,28 +1,74 @@
 import { partFunctions } from '@rauta/core'
 import type { Element, Markup } from '@rauta/protocols'
 import {
-  accessPointCodec, accessProfileCodec, child, credentialCodec, credentialElement, deviceInformation, deviceTime, digitalInputCodec, doorCodec, doorWiringCodec, el, elements, fromDuration, namespaces, needed,
-  networkInterface, readSetDeviceTime, readSetNetworkInterface, readUsers, scheduleCodec, servicePaths, specialDayGroupCodec, textOf, topics, writeNotification, type EntityCodec, type ServicePrefix,
+  accessPointCodec,
+  accessProfileCodec,
+  child,
+  credentialCodec,
+  credentialElement,
+  deviceInformation,
+  deviceTime,
+  digitalInputCodec,
+  doorCodec,
+  doorWiringCodec,
+  el,
+  elements,
+  fromDuration,
+  namespaces,
+  needed,
+  networkInterface,
+  readSetDeviceTime,
+  readSetNetworkInterface,
+  readUsers,
+  scheduleCodec,
+  servicePaths,
+  specialDayGroupCodec,
+  textOf,
+  topics,
+  writeNotification,
+  type EntityCodec,
+  type ServicePrefix,
 } from '@rauta/protocols'
 import type { Memory } from './memory'
 import type { Unit } from './unit'
 
 /** A refusal that becomes a SOAP fault. */
 export class Fault extends Error {
-  constructor(readonly code: 'Sender' | 'Receiver', readonly subcode: string, reason: string) { super(reason) }
+  constructor(
+    readonly code: 'Sender' | 'Receiver',
+    readonly subcode: string,
+    reason: string,
+  ) {
+    super(reason)
+  }
 }
 
-export interface Call { unit: Unit; body: Element; /** `http://host:port` by which the device was reached. */ base: string; query: URLSearchParams; wait(ms: number): (wake: (done: () => void) => void) => Promise<void> }
+export interface Call {
+  unit: Unit
+  body: Element
+  /** `http://host:port` by which the device was reached. */ base: string
+  query: URLSearchParams
+  wait(ms: number): (wake: (done: () => void) => void) => Promise<void>
+}
 type Handler = (call: Call) => Markup | Promise<Markup>
 
 /** Operations that need no sign-in (ONVIF core specification: PRE_AUTH). */
-export const beforeSignIn = new Set(['GetSystemDateAndTime', 'GetServices', 'GetCapabilities', 'GetServiceCapabilities', 'GetHostname'])
+export const beforeSignIn = new Set([
+  'GetSystemDateAndTime',
+  'GetServices',
+  'GetCapabilities',
+  'GetServiceCapabilities',
+  'GetHostname',
+])
 
 const answer = (name: string, ...content: Parameters<typeof el>[1][]) => el(name, ...content)
 const pageSize = 100
 
 /** Set…, Get…List and Delete… of a kind of record, kept under its token; Set is an upsert and so safe to repeat. */
-function entityHandlers<T extends { token: string }>(codec: EntityCodec<T>, table: keyof Memory['entities']): Record<string, Handler> {
+function entityHandlers<T extends { token: string }>(
+  codec: EntityCodec<T>,
+  table: keyof Memory['entities'],
+): Record<string, Handler> {
   const records = (unit: Unit) => unit.memory.entities[table] as unknown as Record<string, T>
   const bare = codec.name.replace(/Data$/, '')
   return {
@@ -41,7 +87,11 @@ function entityHandlers<T extends { token: string }>(codec: EntityCodec<T>, tabl
       const limit = Math.min(pageSize, Number(textOf(body, 'Limit') || pageSize))
       const page = all.slice(start, start + limit)
       const next = start + limit < all.length ? el(`${codec.service}:NextStartReference`, start + limit) : null
-      return answer(`${codec.service}:${codec.list}Response`, next, page.map((r) => (table === 'CredentialData' ? credentialElement(r as never) : codec.write(r))))
+      return answer(
+        `${codec.service}:${codec.list}Response`,
+        next,
+        page.map((r) => (table === 'CredentialData' ? credentialElement(r as never) : codec.write(r))),
+      )
     },
     [`Delete${bare}`]: ({ unit, body }) => {
       const token = needed(body, 'Token')
@@ -53,11 +103,19 @@ function entityHandlers<T extends { token: string }>(codec: EntityCodec<T>, tabl
   }
 }
 
-const services = (base: string) => (Object.entries(servicePaths) as [ServicePrefix, string][]).map(([prefix, path]) =>
-  el('tds:Service', el('tds:Namespace', namespaces[prefix]), el('tds:XAddr', `${base}${path}`), el('tds:Version', el('tt:Major', 1), el('tt:Minor', 0))))
+const services = (base: string) =>
+  (Object.entries(servicePaths) as [ServicePrefix, string][]).map(([prefix, path]) =>
+    el(
+      'tds:Service',
+      el('tds:Namespace', namespaces[prefix]),
+      el('tds:XAddr', `${base}${path}`),
+      el('tds:Version', el('tt:Major', 1), el('tt:Minor', 0)),
+    ),
+  )
 
 const device: Record<string, Handler> = {
-  GetSystemDateAndTime: ({ unit }) => deviceTime.write({ utcMs: unit.deviceNow(), zone: unit.memory.zone, daylightSaving: unit.memory.daylightSaving }),
+  GetSystemDateAndTime: ({ unit }) =>
+    deviceTime.write({ utcMs: unit.deviceNow(), zone: unit.memory.zone, daylightSaving: unit.memory.daylightSaving }),
   SetSystemDateAndTime: ({ unit, body }) => {
     const wanted = readSetDeviceTime(body)
     const exact = textOf(body, 'UTCDateTime', 'UtcMs')
@@ -67,15 +125,58 @@ const device: Record<string, Handler> = {
     unit.save()
     return answer('tds:SetSystemDateAndTimeResponse')
   },
-  GetDeviceInformation: ({ unit }) => deviceInformation.write({ manufacturer: 'Rig', model: unit.file.model, firmware: unit.file.firmware, serial: unit.serial, hardware: unit.file.model }),
+  GetDeviceInformation: ({ unit }) =>
+    deviceInformation.write({
+      manufacturer: 'Rig',
+      model: unit.file.model,
+      firmware: unit.file.firmware,
+      serial: unit.serial,
+      hardware: unit.file.model,
+    }),
   GetServices: ({ base }) => answer('tds:GetServicesResponse', services(base)),
-  GetCapabilities: ({ base }) => answer('tds:GetCapabilitiesResponse', el('tds:Capabilities', el('tt:Device', el('tt:XAddr', `${base}${servicePaths.tds}`)),
-    el('tt:Events', el('tt:XAddr', `${base}${servicePaths.tev}`), el('tt:WSSubscriptionPolicySupport', false), el('tt:WSPullPointSupport', true), el('tt:WSPausableSubscriptionManagerInterfaceSupport', false)))),
-  GetServiceCapabilities: () => answer('tds:GetServiceCapabilitiesResponse', el('tds:Capabilities', el('tds:Security', { UsernameToken: 'true' }))),
-  GetScopes: ({ unit, base }) => answer('tds:GetScopesResponse', unit.announcement(base).scopes.map((s) => el('tds:Scopes', el('tt:ScopeDef', 'Fixed'), el('tt:ScopeItem', s)))),
-  GetHostname: ({ unit }) => answer('tds:GetHostnameResponse', el('tds:HostnameInformation', el('tt:FromDHCP', false), el('tt:Name', unit.memory.hostname))),
-  SetHostname: ({ unit, body }) => { unit.memory.hostname = needed(body, 'Name'); unit.save(); return answer('tds:SetHostnameResponse') },
-  GetNetworkInterfaces: ({ unit }) => answer('tds:GetNetworkInterfacesResponse', networkInterface.write({ token: 'eth0', mac: unit.file.mac, address: unit.memory.address, prefix: unit.memory.prefix, dhcp: false })),
+  GetCapabilities: ({ base }) =>
+    answer(
+      'tds:GetCapabilitiesResponse',
+      el(
+        'tds:Capabilities',
+        el('tt:Device', el('tt:XAddr', `${base}${servicePaths.tds}`)),
+        el(
+          'tt:Events',
+          el('tt:XAddr', `${base}${servicePaths.tev}`),
+          el('tt:WSSubscriptionPolicySupport', false),
+          el('tt:WSPullPointSupport', true),
+          el('tt:WSPausableSubscriptionManagerInterfaceSupport', false),
+        ),
+      ),
+    ),
+  GetServiceCapabilities: () =>
+    answer('tds:GetServiceCapabilitiesResponse', el('tds:Capabilities', el('tds:Security', { UsernameToken: 'true' }))),
+  GetScopes: ({ unit, base }) =>
+    answer(
+      'tds:GetScopesResponse',
+      unit.announcement(base).scopes.map((s) => el('tds:Scopes', el('tt:ScopeDef', 'Fixed'), el('tt:ScopeItem', s))),
+    ),
+  GetHostname: ({ unit }) =>
+    answer(
+      'tds:GetHostnameResponse',
+      el('tds:HostnameInformation', el('tt:FromDHCP', false), el('tt:Name', unit.memory.hostname)),
+    ),
+  SetHostname: ({ unit, body }) => {
+    unit.memory.hostname = needed(body, 'Name')
+    unit.save()
+    return answer('tds:SetHostnameResponse')
+  },
+  GetNetworkInterfaces: ({ unit }) =>
+    answer(
+      'tds:GetNetworkInterfacesResponse',
+      networkInterface.write({
+        token: 'eth0',
+        mac: unit.file.mac,
+        address: unit.memory.address,
+        prefix: unit.memory.prefix,
+        dhcp: false,
+      }),
+    ),
   SetNetworkInterfaces: ({ unit, body }) => {
     const wanted = readSetNetworkInterface(body)
     unit.memory.address = wanted.address
@@ -83,10 +184,23 @@ const device: Record<string, Handler> = {
     unit.save()
     return answer('tds:SetNetworkInterfacesResponse', el('tds:RebootNeeded', true))
   },
-  SetNetworkDefaultGateway: ({ unit, body }) => { unit.memory.gateway = needed(body, 'IPv4Address'); unit.save(); return answer('tds:SetNetworkDefaultGatewayResponse') },
-  GetNetworkDefaultGateway: ({ unit }) => answer('tds:GetNetworkDefaultGatewayResponse', el('tds:NetworkGateway', el('tt:IPv4Address', unit.memory.gateway))),
-  SetNTP: ({ unit, body }) => { unit.memory.timeServer = textOf(body, 'NTPManual', 'IPv4Address'); unit.save(); return answer('tds:SetNTPResponse') },
-  GetUsers: ({ unit }) => answer('tds:GetUsersResponse', unit.memory.users.map((u) => el('tds:User', el('tt:Username', u.username), el('tt:UserLevel', u.level)))),
+  SetNetworkDefaultGateway: ({ unit, body }) => {
+    unit.memory.gateway = needed(body, 'IPv4Address')
+    unit.save()
+    return answer('tds:SetNetworkDefaultGatewayResponse')
+  },
+  GetNetworkDefaultGateway: ({ unit }) =>
+    answer('tds:GetNetworkDefaultGatewayResponse', el('tds:NetworkGateway', el('tt:IPv4Address', unit.memory.gateway))),
+  SetNTP: ({ unit, body }) => {
+    unit.memory.timeServer = textOf(body, 'NTPManual', 'IPv4Address')
+    unit.save()
+    return answer('tds:SetNTPResponse')
+  },
+  GetUsers: ({ unit }) =>
+    answer(
+      'tds:GetUsersResponse',
+      unit.memory.users.map((u) => el('tds:User', el('tt:Username', u.username), el('tt:UserLevel', u.level))),
+    ),
   SetUser: ({ unit, body }) => {
     for (const user of readUsers(body)) {
       const own = unit.memory.users.find((u) => u.username === user.username)
@@ -100,12 +214,17 @@ const device: Record<string, Handler> = {
   },
   SetSystemFactoryDefault: ({ unit, body }) => {
     if (textOf(body, 'FactoryDefault') === 'Hard') setImmediate(() => unit.factoryReset())
-    else for (const table of Object.values(unit.memory.entities)) for (const key of Object.keys(table)) delete (table as Record<string, unknown>)[key]
+    else
+      for (const table of Object.values(unit.memory.entities))
+        for (const key of Object.keys(table)) delete (table as Record<string, unknown>)[key]
     unit.doors.restart()
     unit.save()
     return answer('tds:SetSystemFactoryDefaultResponse')
   },
-  SystemReboot: ({ unit }) => { setTimeout(() => unit.restart(), 20); return answer('tds:SystemRebootResponse', el('tds:Message', 'Restarting')) },
+  SystemReboot: ({ unit }) => {
+    setTimeout(() => unit.restart(), 20)
+    return answer('tds:SystemRebootResponse', el('tds:Message', 'Restarting'))
+  },
 }
 
 function unitFor(unit: Unit, token: string) {
@@ -118,10 +237,25 @@ const doorControl: Record<string, Handler> = {
   ...entityHandlers(doorCodec, 'Door'),
   GetDoorState: ({ unit, body }) => {
     const state = unit.doors.state(unitFor(unit, needed(body, 'Token')).token)
-    return answer('tdc:GetDoorStateResponse', el('tdc:DoorState', el('tdc:DoorPhysicalState', state.leafOpen ? 'Open' : 'Closed'), el('tdc:LockPhysicalState', state.unlocked ? 'Unlocked' : 'Locked'), el('tdc:Alarm', state.alarm), el('tdc:DoorMode', state.unlocked ? 'Accessed' : 'Locked')))
+    return answer(
+      'tdc:GetDoorStateResponse',
+      el(
+        'tdc:DoorState',
+        el('tdc:DoorPhysicalState', state.leafOpen ? 'Open' : 'Closed'),
+        el('tdc:LockPhysicalState', state.unlocked ? 'Unlocked' : 'Locked'),
+        el('tdc:Alarm', state.alarm),
+        el('tdc:DoorMode', state.unlocked ? 'Accessed' : 'Locked'),
+      ),
+    )
   },
-  AccessDoor: ({ unit, body }) => { unit.doors.release(unitFor(unit, needed(body, 'Token'))); return answer('tdc:AccessDoorResponse') },
-  LockDoor: ({ unit, body }) => { unit.doors.lock(unitFor(unit, needed(body, 'Token'))); return answer('tdc:LockDoorResponse') },
+  AccessDoor: ({ unit, body }) => {
+    unit.doors.release(unitFor(unit, needed(body, 'Token')))
+    return answer('tdc:AccessDoorResponse')
+  },
+  LockDoor: ({ unit, body }) => {
+    unit.doors.lock(unitFor(unit, needed(body, 'Token')))
+    return answer('tdc:LockDoorResponse')
+  },
 }
 
 const credentials: Record<string, Handler> = {
@@ -137,26 +271,54 @@ const subscriptionSeconds = (body: Element) => {
   const asked = textOf(body, 'InitialTerminationTime') || textOf(body, 'TerminationTime') || 'PT60S'
   return asked.startsWith('P') ? fromDuration(asked) : 60
 }
-const until = (unit: Unit, ms: number) => [el('wsnt:CurrentTime', new Date(unit.deviceNow()).toISOString()), el('wsnt:TerminationTime', new Date(ms + unit.memory.clockOffMs).toISOString())]
+const until = (unit: Unit, ms: number) => [
+  el('wsnt:CurrentTime', new Date(unit.deviceNow()).toISOString()),
+  el('wsnt:TerminationTime', new Date(ms + unit.memory.clockOffMs).toISOString()),
+]
 
 const events: Record<string, Handler> = {
-  GetEventProperties: () => answer('tev:GetEventPropertiesResponse', el('tev:TopicNamespaceLocation', 'http://www.onvif.org/onvif/ver10/topics/topicns.xml'), el('wsnt:FixedTopicSet', true), el('tev:TopicSet', Object.values(topics).map((t) => el('tev:Topic', t)))),
+  GetEventProperties: () =>
+    answer(
+      'tev:GetEventPropertiesResponse',
+      el('tev:TopicNamespaceLocation', 'http://www.onvif.org/onvif/ver10/topics/topicns.xml'),
+      el('wsnt:FixedTopicSet', true),
+      el(
+        'tev:TopicSet',
+        Object.values(topics).map((t) => el('tev:Topic', t)),
+      ),
+    ),
   CreatePullPointSubscription: ({ unit, body, base }) => {
     const made = unit.pullPoints.create(subscriptionSeconds(body))
-    return answer('tev:CreatePullPointSubscriptionResponse', el('tev:SubscriptionReference', el('wsa:Address', `${base}${servicePaths.tev}?subscription=${made.id}`)), until(unit, made.until))
+    return answer(
+      'tev:CreatePullPointSubscriptionResponse',
+      el('tev:SubscriptionReference', el('wsa:Address', `${base}${servicePaths.tev}?subscription=${made.id}`)),
+      until(unit, made.until),
+    )
   },
   PullMessages: async ({ unit, body, query, wait }) => {
     const seconds = Math.min(20, fromDuration(textOf(body, 'Timeout') || 'PT5S'))
-    const found = await unit.pullPoints.pull(query.get('subscription') ?? '', Number(textOf(body, 'MessageLimit') || 50), wait(seconds * 1000))
+    const found = await unit.pullPoints.pull(
+      query.get('subscription') ?? '',
+      Number(textOf(body, 'MessageLimit') || 50),
+      wait(seconds * 1000),
+    )
     if (!found) throw new Fault('Sender', 'ter:InvalidArgVal', 'This subscription is no more.')
-    return answer('tev:PullMessagesResponse', el('tev:CurrentTime', new Date(unit.deviceNow()).toISOString()), el('tev:TerminationTime', new Date(unit.deviceNow() + 60000).toISOString()), found.map(writeNotification))
+    return answer(
+      'tev:PullMessagesResponse',
+      el('tev:CurrentTime', new Date(unit.deviceNow()).toISOString()),
+      el('tev:TerminationTime', new Date(unit.deviceNow() + 60000).toISOString()),
+      found.map(writeNotification),
+    )
   },
   Renew: ({ unit, body, query }) => {
     const end = unit.pullPoints.renew(query.get('subscription') ?? '', subscriptionSeconds(body))
     if (end === null) throw new Fault('Sender', 'ter:InvalidArgVal', 'This subscription is no more.')
     return answer('wsnt:RenewResponse', [...until(unit, end)].reverse())
   },
-  Unsubscribe: ({ unit, query }) => { unit.pullPoints.end(query.get('subscription') ?? ''); return answer('wsnt:UnsubscribeResponse') },
+  Unsubscribe: ({ unit, query }) => {
+    unit.pullPoints.end(query.get('subscription') ?? '')
+    return answer('wsnt:UnsubscribeResponse')
+  },
   SetSynchronizationPoint: ({ unit, query }) => {
     const only = query.get('subscription') ?? ''
     for (const wiring of Object.values(unit.memory.entities.DoorWiring)) {
@@ -170,7 +332,11 @@ const events: Record<string, Handler> = {
 }
 
 const io: Record<string, Handler> = {
-  GetDigitalInputs: ({ unit }) => answer('tmd:GetDigitalInputsResponse', Object.values(unit.memory.entities.DigitalInput).map(digitalInputCodec.write)),
+  GetDigitalInputs: ({ unit }) =>
+    answer(
+      'tmd:GetDigitalInputsResponse',
+      Object.values(unit.memory.entities.DigitalInput).map(digitalInputCodec.write),
+    ),
   SetDigitalInputConfigurations: ({ unit, body }) => {
     for (const element of elements(body, 'DigitalInputs')) {
       const input = digitalInputCodec.read(element)
@@ -179,7 +345,13 @@ const io: Record<string, Handler> = {
     unit.save()
     return answer('tmd:SetDigitalInputConfigurationsResponse')
   },
-  GetRelayOutputs: ({ unit }) => answer('tmd:GetRelayOutputsResponse', [...unit.relays.keys()].map((token) => el('tmd:RelayOutputs', { token }, el('tt:Properties', el('tt:Mode', 'Bistable'), el('tt:IdleState', 'open'))))),
+  GetRelayOutputs: ({ unit }) =>
+    answer(
+      'tmd:GetRelayOutputsResponse',
+      [...unit.relays.keys()].map((token) =>
+        el('tmd:RelayOutputs', { token }, el('tt:Properties', el('tt:Mode', 'Bistable'), el('tt:IdleState', 'open'))),
+      ),
+    ),
 }
 
 /** Wiring is refused where it speaks of a function that this type of controller does not know. */
@@ -190,19 +362,29 @@ const wiring: Record<string, Handler> = {
     const value = element && doorWiringCodec.read(element)
     const known: readonly string[] = call.unit.sheet?.functions ?? partFunctions
     const odd = value && [...value.readers, ...value.inputs, ...value.outputs].find((p) => !known.includes(p.function))
-    if (odd) throw new Fault('Sender', 'ter:InvalidArgVal', `${odd.part}: the function ${odd.function} is not known here.`)
+    if (odd)
+      throw new Fault('Sender', 'ter:InvalidArgVal', `${odd.part}: the function ${odd.function} is not known here.`)
     return (entityHandlers(doorWiringCodec, 'DoorWiring')['SetDoorWiring'] as Handler)(call)
   },
 }
 
 const handlers: Record<string, Record<string, Handler>> = {
-  [servicePaths.tds]: device, [servicePaths.tmd]: io, [servicePaths.tev]: events, [servicePaths.tdc]: doorControl, [servicePaths.tcr]: credentials,
-  [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'), [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
-  [servicePaths.tsc]: { ...entityHandlers(scheduleCodec, 'Schedule'), ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup') },
+  [servicePaths.tds]: device,
+  [servicePaths.tmd]: io,
+  [servicePaths.tev]: events,
+  [servicePaths.tdc]: doorControl,
+  [servicePaths.tcr]: credentials,
+  [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'),
+  [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
+  [servicePaths.tsc]: {
+    ...entityHandlers(scheduleCodec, 'Schedule'),
+    ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup'),
+  },
   [servicePaths.cx]: wiring,
 }
 
-export const isWrite = (operation: string) => /^(Set(?!SynchronizationPoint)|Delete|Create(?!PullPoint))/.test(operation)
+export const isWrite = (operation: string) =>
+  /^(Set(?!SynchronizationPoint)|Delete|Create(?!PullPoint))/.test(operation)
 
 export function handlerFor(path: string, operation: string): Handler | undefined {
   const found = handlers[path]

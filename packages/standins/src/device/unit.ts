@@ -7,10 +7,33 @@ import { PullPoints } from './events'
 import { noEntities, type Memory, type MemoryStore } from './memory'
 
 /** Faults that the rig's hands can put on a device; they show only through their effects. */
-export interface UnitFaults { networkCut: boolean; slowMs: number; timerFactor: number; eventDelayMs: number; eventTimes: number; garbage: 'none' | 'noise' | 'half' | 'silence'; cutPowerAfterWrites: number; /** Operation that it answers and does not do. */ forgets: string }
-const noFaults = (): UnitFaults => ({ networkCut: false, slowMs: 0, timerFactor: 1, eventDelayMs: 0, eventTimes: 1, garbage: 'none', cutPowerAfterWrites: 0, forgets: '' })
+export interface UnitFaults {
+  networkCut: boolean
+  slowMs: number
+  timerFactor: number
+  eventDelayMs: number
+  eventTimes: number
+  garbage: 'none' | 'noise' | 'half' | 'silence'
+  cutPowerAfterWrites: number
+  /** Operation that it answers and does not do. */ forgets: string
+}
+const noFaults = (): UnitFaults => ({
+  networkCut: false,
+  slowMs: 0,
+  timerFactor: 1,
+  eventDelayMs: 0,
+  eventTimes: 1,
+  garbage: 'none',
+  cutPowerAfterWrites: 0,
+  forgets: '',
+})
 
-export interface UnitHooks { power(serial: string): void; relay(serial: string, relay: string, energised: boolean): void; up(unit: Unit): void; down(unit: Unit): void }
+export interface UnitHooks {
+  power(serial: string): void
+  relay(serial: string, relay: string, energised: boolean): void
+  up(unit: Unit): void
+  down(unit: Unit): void
+}
 
 const bootMs = 4000
 
@@ -33,26 +56,69 @@ export class Unit {
   private saving = false
   private cancelBoot: (() => void) | null = null
 
-  constructor(readonly file: DeviceFile, readonly world: World, private readonly store: MemoryStore, private readonly hooks: UnitHooks) {
+  constructor(
+    readonly file: DeviceFile,
+    readonly world: World,
+    private readonly store: MemoryStore,
+    private readonly hooks: UnitHooks,
+  ) {
     this.memory = store.load(file.serial) ?? this.firstMemory()
     this.pullPoints = new PullPoints(() => world.now())
     this.doors = new DoorFirmware(this)
   }
 
-  get serial(): string { return this.file.serial }
-  get sheet() { return shippedSheets[this.file.model]?.controller }
-  get boot(): string { return `${this.serial}-${this.memory.boots}` }
-  deviceNow(): number { return this.world.now() + this.memory.clockOffMs }
+  get serial(): string {
+    return this.file.serial
+  }
+  get sheet() {
+    return shippedSheets[this.file.model]?.controller
+  }
+  get boot(): string {
+    return `${this.serial}-${this.memory.boots}`
+  }
+  deviceNow(): number {
+    return this.world.now() + this.memory.clockOffMs
+  }
 
   private firstMemory(): Memory {
     const factory = this.sheet?.factory
     const memory: Memory = {
-      users: [{ username: factory?.user ?? 'installer', password: this.file.secret ?? factory?.password ?? 'factory', level: 'Administrator' }],
-      hostname: `unit-${this.serial.slice(-4).toLowerCase()}`, address: this.file.address ?? factory?.address ?? '192.168.90.20', prefix: this.file.prefix ?? 24, gateway: '', timeServer: '',
-      zone: '<+00>0', daylightSaving: false, clockOffMs: this.file.clockOffMs, boots: 0, factoryNew: !this.file.holds && !this.file.secret, entities: noEntities(),
+      users: [
+        {
+          username: factory?.user ?? 'installer',
+          password: this.file.secret ?? factory?.password ?? 'factory',
+          level: 'Administrator',
+        },
+      ],
+      hostname: `unit-${this.serial.slice(-4).toLowerCase()}`,
+      address: this.file.address ?? factory?.address ?? '192.168.90.20',
+      prefix: this.file.prefix ?? 24,
+      gateway: '',
+      timeServer: '',
+      zone: '<+00>0',
+      daylightSaving: false,
+      clockOffMs: this.file.clockOffMs,
+      boots: 0,
+      factoryNew: !this.file.holds && !this.file.secret,
+      entities: noEntities(),
     }
-    for (let i = 0; i < (this.file.holds?.doors ?? 0); i++) memory.entities.Door[`old-${i}`] = { token: `old-${i}`, name: `Old door ${i + 1}`, releaseS: 4, openS: 25, relockDelayS: 0 }
-    for (let i = 0; i < (this.file.holds?.people ?? 0); i++) memory.entities.CredentialData[`old-${i}`] = { token: `old-${i}`, holder: `Former holder ${i + 1}`, format: 'WIEGAND26', value: (0x0a0000 + i).toString(16).toUpperCase().padStart(6, '0'), profiles: [], enabled: true }
+    for (let i = 0; i < (this.file.holds?.doors ?? 0); i++)
+      memory.entities.Door[`old-${i}`] = {
+        token: `old-${i}`,
+        name: `Old door ${i + 1}`,
+        releaseS: 4,
+        openS: 25,
+        relockDelayS: 0,
+      }
+    for (let i = 0; i < (this.file.holds?.people ?? 0); i++)
+      memory.entities.CredentialData[`old-${i}`] = {
+        token: `old-${i}`,
+        holder: `Former holder ${i + 1}`,
+        format: 'WIEGAND26',
+        value: (0x0a0000 + i).toString(16).toUpperCase().padStart(6, '0'),
+        profiles: [],
+        enabled: true,
+      }
     return memory
   }
 
@@ -80,15 +146,30 @@ export class Unit {
 
   /** Letting go of the SET key after it was held long enough through power-up brings the factory state back. */
   key(held: boolean): void {
-    if (this.keyHeld && !held && this.powered && this.world.now() - this.poweredSince >= this.resetHoldMs()) this.factoryReset()
+    if (this.keyHeld && !held && this.powered && this.world.now() - this.poweredSince >= this.resetHoldMs())
+      this.factoryReset()
     this.keyHeld = held
   }
-  private resetHoldMs(): number { return (this.sheet?.reset.find((s) => s.says.includes('Hold'))?.seconds ?? 8) * 1000 }
+  private resetHoldMs(): number {
+    return (this.sheet?.reset.find((s) => s.says.includes('Hold'))?.seconds ?? 8) * 1000
+  }
 
   factoryReset(): void {
     const { boots } = this.memory
-    this.memory = { ...this.firstMemory(), entities: noEntities(), boots, factoryNew: true, clockOffMs: this.memory.clockOffMs }
-    this.memory.users = [{ username: this.sheet?.factory.user ?? 'installer', password: this.sheet?.factory.password ?? 'factory', level: 'Administrator' }]
+    this.memory = {
+      ...this.firstMemory(),
+      entities: noEntities(),
+      boots,
+      factoryNew: true,
+      clockOffMs: this.memory.clockOffMs,
+    }
+    this.memory.users = [
+      {
+        username: this.sheet?.factory.user ?? 'installer',
+        password: this.sheet?.factory.password ?? 'factory',
+        level: 'Administrator',
+      },
+    ]
     this.memory.address = this.sheet?.factory.address ?? this.memory.address
     this.save()
     this.restart()
@@ -120,7 +201,9 @@ export class Unit {
     if (wasUp) this.hooks.down(this)
   }
 
-  energised(relay: string): boolean { return this.relays.get(relay) ?? false }
+  energised(relay: string): boolean {
+    return this.relays.get(relay) ?? false
+  }
   setRelay(relay: string, energised: boolean): void {
     this.relays.set(relay, energised)
     this.hooks.relay(this.serial, relay, energised)
@@ -133,11 +216,26 @@ export class Unit {
     this.inputs.set(port, closed)
   }
 
-  card(port: string, card: string, address?: number): void { if (this.up) this.doors.cardRead(port, card, address) }
+  card(port: string, card: string, address?: number): void {
+    if (this.up) this.doors.cardRead(port, card, address)
+  }
 
-  emit(topic: string, source: Record<string, string>, data: Record<string, string>, operation: Notification['operation'] = 'Changed', only?: string): void {
-    const notification: Notification = { topic, utcMs: this.deviceNow(), operation, source, data: { ...data, Boot: this.boot, Sequence: String(++this.sequence) } }
-    const send = () => (only ? this.pullPoints.push(only, notification) : this.pullPoints.publish(notification, this.faults.eventTimes))
+  emit(
+    topic: string,
+    source: Record<string, string>,
+    data: Record<string, string>,
+    operation: Notification['operation'] = 'Changed',
+    only?: string,
+  ): void {
+    const notification: Notification = {
+      topic,
+      utcMs: this.deviceNow(),
+      operation,
+      source,
+      data: { ...data, Boot: this.boot, Sequence: String(++this.sequence) },
+    }
+    const send = () =>
+      only ? this.pullPoints.push(only, notification) : this.pullPoints.publish(notification, this.faults.eventTimes)
     if (this.faults.eventDelayMs) this.world.after(this.faults.eventDelayMs, send)
     else send()
   }
@@ -153,8 +251,18 @@ export class Unit {
 
   announcement(xaddr: string): Announcement {
     return {
-      endpoint: `urn:uuid:${endpointUuid(this.file.mac)}`, types: 'tds:Device dn:NetworkVideoTransmitter', xaddrs: [xaddr],
-      scopes: [scope('name', this.memory.hostname), scope('hardware', this.file.model), scope('MAC', this.file.mac), scope('serial', this.serial), 'onvif://www.onvif.org/Profile/A', 'onvif://www.onvif.org/Profile/C', 'onvif://www.onvif.org/Profile/D'],
+      endpoint: `urn:uuid:${endpointUuid(this.file.mac)}`,
+      types: 'tds:Device dn:NetworkVideoTransmitter',
+      xaddrs: [xaddr],
+      scopes: [
+        scope('name', this.memory.hostname),
+        scope('hardware', this.file.model),
+        scope('MAC', this.file.mac),
+        scope('serial', this.serial),
+        'onvif://www.onvif.org/Profile/A',
+        'onvif://www.onvif.org/Profile/C',
+        'onvif://www.onvif.org/Profile/D',
+      ],
     }
   }
 }

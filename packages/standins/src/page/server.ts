@@ -7,12 +7,38 @@ import { pageHtml } from './page'
 /** What the rig's page shows, as plain data. */
 export function stateOf(rig: Rig) {
   return {
-    now: rig.world.clock.now(), cards: rig.cards,
-    devices: [...rig.units.values()].map((u) => ({ serial: u.serial, model: u.file.model, address: u.memory.address, up: u.up, powered: u.powered, network: !u.faults.networkCut, slowMs: u.faults.slowMs, clockOffMs: u.memory.clockOffMs, lamp: u.up ? 'RUN steady' : u.powered ? 'RUN slow' : 'dark' })),
+    now: rig.world.clock.now(),
+    cards: rig.cards,
+    devices: [...rig.units.values()].map((u) => ({
+      serial: u.serial,
+      model: u.file.model,
+      address: u.memory.address,
+      up: u.up,
+      powered: u.powered,
+      network: !u.faults.networkCut,
+      slowMs: u.faults.slowMs,
+      clockOffMs: u.memory.clockOffMs,
+      lamp: u.up ? 'RUN steady' : u.powered ? 'RUN slow' : 'dark',
+    })),
     doors: [...rig.openings.values()].map((o) => ({
-      id: o.file.id, name: o.file.name, principle: o.file.lock.principle, leafOpen: o.leafOpen, holds: o.holds(), volts: o.volts(), glassBroken: o.glassBroken, feedPulled: o.feedPulled,
-      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side })), exit: !!o.file.exit, breakGlass: o.file.breakGlass, second: !!o.file.lock2, leaf2Open: o.leaf2Open, opener: !!o.file.opener, openerOff: o.openerOff,
-      worked: Object.keys(o.file.worked ?? {}).map((part) => ({ part, on: o.isWorked(part) })), handle: o.file.handle, controller: o.file.lock.serial,
+      id: o.file.id,
+      name: o.file.name,
+      principle: o.file.lock.principle,
+      leafOpen: o.leafOpen,
+      holds: o.holds(),
+      volts: o.volts(),
+      glassBroken: o.glassBroken,
+      feedPulled: o.feedPulled,
+      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side })),
+      exit: !!o.file.exit,
+      breakGlass: o.file.breakGlass,
+      second: !!o.file.lock2,
+      leaf2Open: o.leaf2Open,
+      opener: !!o.file.opener,
+      openerOff: o.openerOff,
+      worked: Object.keys(o.file.worked ?? {}).map((part) => ({ part, on: o.isWorked(part) })),
+      handle: o.file.handle,
+      controller: o.file.lock.serial,
     })),
   }
 }
@@ -21,12 +47,22 @@ export function stateOf(rig: Rig) {
 export async function servePage(rig: Rig, port: number): Promise<Server> {
   const app = express()
   app.use(express.json({ limit: '200kb' }))
-  app.get('/', (_request, response) => { response.type('html').send(pageHtml) })
-  app.get('/rig/state', (_request, response) => { response.json(stateOf(rig)) })
+  app.get('/', (_request, response) => {
+    response.type('html').send(pageHtml)
+  })
+  app.get('/rig/state', (_request, response) => {
+    response.json(stateOf(rig))
+  })
   app.post('/rig/hands', (request, response) => {
     const hands = (request.body as { hands?: Hand[] }).hands
-    if (!Array.isArray(hands)) { response.status(400).json({ says: 'Send {"hands": [...]}' }); return }
-    play(rig, hands).then((done) => response.json({ done }), (error: Error) => response.status(400).json({ says: error.message }))
+    if (!Array.isArray(hands)) {
+      response.status(400).json({ says: 'Send {"hands": [...]}' })
+      return
+    }
+    play(rig, hands).then(
+      (done) => response.json({ done }),
+      (error: Error) => response.status(400).json({ says: error.message }),
+    )
   })
   return new Promise((resolve, reject) => {
     const server = app.listen(port, '127.0.0.1', (error?: Error) => (error ? reject(error) : resolve(server)))

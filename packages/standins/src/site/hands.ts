@@ -4,7 +4,24 @@ import type { Rig } from './rig'
 export type Hand = { after?: number } & (
   | { do: 'card'; door: string; reader: string; card: string }
   | { do: 'work' | 'let'; door: string; part: string }
-  | { do: 'push2' | 'close2' | 'openerOff' | 'openerOn' | 'push' | 'close' | 'press' | 'release' | 'handle' | 'key' | 'breakGlass' | 'mendGlass' | 'pullFeed' | 'mendFeed'; door: string }
+  | {
+      do:
+        | 'push2'
+        | 'close2'
+        | 'openerOff'
+        | 'openerOn'
+        | 'push'
+        | 'close'
+        | 'press'
+        | 'release'
+        | 'handle'
+        | 'key'
+        | 'breakGlass'
+        | 'mendGlass'
+        | 'pullFeed'
+        | 'mendFeed'
+      door: string
+    }
   | { do: 'power'; serial: string; on: boolean }
   | { do: 'network'; serial: string; on: boolean }
   | { do: 'slow' | 'eventDelay'; serial: string; ms: number }
@@ -44,19 +61,47 @@ function act(rig: Rig, hand: Hand): string {
   const unit = rig.units.get(hand.serial)
   if (!unit) throw new Error(`There is no device ${hand.serial}.`)
   switch (hand.do) {
-    case 'power': unit.power(hand.on); return hand.on ? 'power on' : 'power off'
-    case 'network': unit.faults.networkCut = !hand.on; return hand.on ? 'network back' : 'network cut'
-    case 'slow': unit.faults.slowMs = hand.ms; return 'slow'
-    case 'eventDelay': unit.faults.eventDelayMs = hand.ms; return 'events late'
-    case 'eventTimes': unit.faults.eventTimes = hand.times; return 'events repeated'
-    case 'timerFactor': unit.faults.timerFactor = hand.factor; return 'timers off'
-    case 'garbage': unit.faults.garbage = hand.kind; return hand.kind
-    case 'cutPowerAfterWrites': unit.faults.cutPowerAfterWrites = hand.writes; return 'power will go'
-    case 'forgets': unit.faults.forgets = hand.operation; return hand.operation ? `forgets ${hand.operation}` : 'forgets nothing'
-    case 'secret': for (const user of unit.memory.users) user.password = hand.secret; unit.save(); return 'secret changed'
-    case 'setKey': unit.key(hand.held); return hand.held ? 'SET held' : 'SET let go'
-    case 'dropSubscriptions': unit.pullPoints.endAll(); return 'subscriptions dropped'
-    case 'clock': unit.memory.clockOffMs = hand.offMs; unit.save(); return 'clock set off'
+    case 'power':
+      unit.power(hand.on)
+      return hand.on ? 'power on' : 'power off'
+    case 'network':
+      unit.faults.networkCut = !hand.on
+      return hand.on ? 'network back' : 'network cut'
+    case 'slow':
+      unit.faults.slowMs = hand.ms
+      return 'slow'
+    case 'eventDelay':
+      unit.faults.eventDelayMs = hand.ms
+      return 'events late'
+    case 'eventTimes':
+      unit.faults.eventTimes = hand.times
+      return 'events repeated'
+    case 'timerFactor':
+      unit.faults.timerFactor = hand.factor
+      return 'timers off'
+    case 'garbage':
+      unit.faults.garbage = hand.kind
+      return hand.kind
+    case 'cutPowerAfterWrites':
+      unit.faults.cutPowerAfterWrites = hand.writes
+      return 'power will go'
+    case 'forgets':
+      unit.faults.forgets = hand.operation
+      return hand.operation ? `forgets ${hand.operation}` : 'forgets nothing'
+    case 'secret':
+      for (const user of unit.memory.users) user.password = hand.secret
+      unit.save()
+      return 'secret changed'
+    case 'setKey':
+      unit.key(hand.held)
+      return hand.held ? 'SET held' : 'SET let go'
+    case 'dropSubscriptions':
+      unit.pullPoints.endAll()
+      return 'subscriptions dropped'
+    case 'clock':
+      unit.memory.clockOffMs = hand.offMs
+      unit.save()
+      return 'clock set off'
   }
 }
 
@@ -64,22 +109,49 @@ function actOnDoor(rig: Rig, hand: Extract<Hand, { door: string }>): string {
   const opening = rig.openings.get(hand.door)
   if (!opening) throw new Error(`There is no door ${hand.door}.`)
   switch (hand.do) {
-    case 'card': rig.presentCard(hand.door, hand.reader, hand.card); return 'card shown'
-    case 'push': return opening.push() ? 'it opens' : 'it holds'
-    case 'close': opening.close(); return 'closed'
-    case 'press': opening.press(true); return 'pressed'
-    case 'release': opening.press(false); return 'let go'
-    case 'handle': return opening.file.handle && opening.mechanical() ? 'it opens' : 'it holds'
-    case 'key': return opening.mechanical() ? 'it opens' : 'it holds'
-    case 'push2': return opening.push2() ? 'it opens' : 'it holds'
-    case 'openerOff': case 'openerOn': opening.openerOff = hand.do === 'openerOff'; return opening.openerOff ? 'opener off' : 'opener on'
-    case 'close2': opening.close2(); return 'closed'
-    case 'work': case 'let':
-      if (!opening.work(hand.part, hand.do === 'work')) throw new Error(`Door ${hand.door} has no ${hand.part} to work.`)
+    case 'card':
+      rig.presentCard(hand.door, hand.reader, hand.card)
+      return 'card shown'
+    case 'push':
+      return opening.push() ? 'it opens' : 'it holds'
+    case 'close':
+      opening.close()
+      return 'closed'
+    case 'press':
+      opening.press(true)
+      return 'pressed'
+    case 'release':
+      opening.press(false)
+      return 'let go'
+    case 'handle':
+      return opening.file.handle && opening.mechanical() ? 'it opens' : 'it holds'
+    case 'key':
+      return opening.mechanical() ? 'it opens' : 'it holds'
+    case 'push2':
+      return opening.push2() ? 'it opens' : 'it holds'
+    case 'openerOff':
+    case 'openerOn':
+      opening.openerOff = hand.do === 'openerOff'
+      return opening.openerOff ? 'opener off' : 'opener on'
+    case 'close2':
+      opening.close2()
+      return 'closed'
+    case 'work':
+    case 'let':
+      if (!opening.work(hand.part, hand.do === 'work'))
+        throw new Error(`Door ${hand.door} has no ${hand.part} to work.`)
       return hand.do === 'work' ? 'worked' : 'let go'
-    case 'breakGlass': opening.setGlass(true); return opening.file.breakGlass ? 'broken' : 'there is none'
-    case 'mendGlass': opening.setGlass(false); return 'whole again'
-    case 'pullFeed': opening.setFeed(true); return 'feed pulled'
-    case 'mendFeed': opening.setFeed(false); return 'feed back'
+    case 'breakGlass':
+      opening.setGlass(true)
+      return opening.file.breakGlass ? 'broken' : 'there is none'
+    case 'mendGlass':
+      opening.setGlass(false)
+      return 'whole again'
+    case 'pullFeed':
+      opening.setFeed(true)
+      return 'feed pulled'
+    case 'mendFeed':
+      opening.setFeed(false)
+      return 'feed back'
   }
 }

@@ -1,7 +1,10 @@
 import type { DoorFile, LockFile } from './wiring'
 
 /** What acts on the electrics of a door from outside: relay contacts and whether the cabinet feeds it. */
-export interface Feed { energised(serial: string, relay: string): boolean; powered(serial: string): boolean }
+export interface Feed {
+  energised(serial: string, relay: string): boolean
+  powered(serial: string): boolean
+}
 export interface OpeningHooks {
   input(serial: string, input: string, closed: boolean): void
   after(ms: number, then: () => void): () => void
@@ -23,11 +26,17 @@ export class Opening {
   openerOff = false
   private openerDriven = false
   private wired: DoorFile
-  constructor(file: DoorFile, private readonly feed: Feed, private readonly hooks: OpeningHooks) {
+  constructor(
+    file: DoorFile,
+    private readonly feed: Feed,
+    private readonly hooks: OpeningHooks,
+  ) {
     this.wired = file
   }
 
-  get file(): DoorFile { return this.wired }
+  get file(): DoorFile {
+    return this.wired
+  }
   /** Puts the door's conductors on other screws; what is left hanging falls open. */
   rewire(file: DoorFile): void {
     for (const at of this.inputs()) this.hooks.input(at.serial, at.input, false)
@@ -38,7 +47,11 @@ export class Opening {
   /** Volts at the lock now. */
   volts(lock: LockFile = this.file.lock): number {
     const driven = this.feed.energised(lock.serial, lock.relay)
-    const fed = this.feed.powered(lock.serial) && !this.glassBroken && !this.feedPulled && (lock.fail === 'safe' ? !driven : driven)
+    const fed =
+      this.feed.powered(lock.serial) &&
+      !this.glassBroken &&
+      !this.feedPulled &&
+      (lock.fail === 'safe' ? !driven : driven)
     return fed ? (lock.feedV * lock.coilOhm) / (lock.coilOhm + lock.loopOhm) : 0
   }
 
@@ -69,8 +82,13 @@ export class Opening {
     return true
   }
 
-  close(): void { this.setLeaf(false) }
-  close2(): void { this.leaf2Open = false; this.tell() }
+  close(): void {
+    this.setLeaf(false)
+  }
+  close2(): void {
+    this.leaf2Open = false
+    this.tell()
+  }
 
   press(down: boolean): void {
     this.buttonPressed = down
@@ -92,7 +110,9 @@ export class Opening {
     this.tell()
     return true
   }
-  isWorked(part: string): boolean { return this.worked.has(part) }
+  isWorked(part: string): boolean {
+    return this.worked.has(part)
+  }
 
   /** A relay of a controller moved: locks and the opener follow. */
   relayMoved(serial: string): void {
@@ -104,7 +124,9 @@ export class Opening {
     if (driven === this.openerDriven) return
     this.openerDriven = driven
     this.moving?.()
-    this.moving = this.hooks.after(openerMs, () => { if (!this.openerOff && (!driven || !this.holds())) this.setLeaf(driven) })
+    this.moving = this.hooks.after(openerMs, () => {
+      if (!this.openerOff && (!driven || !this.holds())) this.setLeaf(driven)
+    })
   }
 
   private setLeaf(open: boolean): void {
@@ -121,7 +143,9 @@ export class Opening {
   private inputs(): { serial: string; input: string; closed: boolean }[] {
     const { file } = this
     const seen: { serial: string; input: string; closed: boolean }[] = []
-    const say = (at: { serial: string; input: string } | undefined, closed: boolean) => { if (at) seen.push({ serial: at.serial, input: at.input, closed }) }
+    const say = (at: { serial: string; input: string } | undefined, closed: boolean) => {
+      if (at) seen.push({ serial: at.serial, input: at.input, closed })
+    }
     say(file.glassPole, !this.glassBroken)
     say(file.lock.sensing, this.holds() && !this.leafOpen)
     if (file.lock2) say(file.lock2.sensing, this.holds(file.lock2) && !this.leaf2Open)
@@ -129,7 +153,8 @@ export class Opening {
     say(file.contact, this.leafOpen === (file.contact?.reversed ?? false))
     say(file.contact2, !this.leaf2Open)
     say(file.exit, this.buttonPressed)
-    for (const [part, at] of Object.entries(file.worked ?? {})) say(at, (at.rests === 'closed') !== this.worked.has(part))
+    for (const [part, at] of Object.entries(file.worked ?? {}))
+      say(at, (at.rests === 'closed') !== this.worked.has(part))
     return seen
   }
 }

@@ -8,7 +8,13 @@ import { Opening } from './opening'
 import { World } from './world'
 import type { SiteFile } from './wiring'
 
-export interface RigOptions { clock: Clock; table: NetTable; siteFile: string; memoryFolder: string | null; random?: () => number }
+export interface RigOptions {
+  clock: Clock
+  table: NetTable
+  siteFile: string
+  memoryFolder: string | null
+  random?: () => number
+}
 
 /** The simulated site: devices on their addresses, doors with their physics, and the hands that act on them. */
 export class Rig {
@@ -29,17 +35,38 @@ export class Rig {
     this.discovery = new DiscoveryResponder(options.table, () => [...this.units.values()], options.random)
     this.store = new MemoryStore(options.memoryFolder)
     for (const file of site.devices) {
-      this.units.set(file.serial, new Unit(file, this.world, this.store, {
-        power: () => { for (const opening of this.openings.values()) opening.tell() },
-        relay: (serial) => { for (const opening of this.openings.values()) opening.relayMoved(serial) },
-        up: (unit) => this.cameUp(unit),
-        down: (unit) => { this.addresses.leave(unit); if (!unit.faults.networkCut) this.discovery.bye(unit) },
-      }))
+      this.units.set(
+        file.serial,
+        new Unit(file, this.world, this.store, {
+          power: () => {
+            for (const opening of this.openings.values()) opening.tell()
+          },
+          relay: (serial) => {
+            for (const opening of this.openings.values()) opening.relayMoved(serial)
+          },
+          up: (unit) => this.cameUp(unit),
+          down: (unit) => {
+            this.addresses.leave(unit)
+            if (!unit.faults.networkCut) this.discovery.bye(unit)
+          },
+        }),
+      )
     }
     for (const file of site.doors) {
-      this.openings.set(file.id, new Opening(file,
-        { energised: (serial, relay) => this.units.get(serial)?.relays.get(relay) ?? false, powered: (serial) => this.units.get(serial)?.powered ?? false },
-        { input: (serial, input, closed) => this.units.get(serial)?.input(input, closed), after: (ms, then) => this.world.after(ms, then) }))
+      this.openings.set(
+        file.id,
+        new Opening(
+          file,
+          {
+            energised: (serial, relay) => this.units.get(serial)?.relays.get(relay) ?? false,
+            powered: (serial) => this.units.get(serial)?.powered ?? false,
+          },
+          {
+            input: (serial, input, closed) => this.units.get(serial)?.input(input, closed),
+            after: (ms, then) => this.world.after(ms, then),
+          },
+        ),
+      )
     }
     for (const opening of this.openings.values()) opening.tell()
   }
@@ -50,7 +77,12 @@ export class Rig {
   }
 
   private cameUp(unit: Unit): void {
-    const joined = this.addresses.join(unit).then(() => this.discovery.hello(unit)).catch((error: Error) => console.error(`rig: ${unit.serial} cannot listen at ${unit.memory.address}: ${error.message}`))
+    const joined = this.addresses
+      .join(unit)
+      .then(() => this.discovery.hello(unit))
+      .catch((error: Error) =>
+        console.error(`rig: ${unit.serial} cannot listen at ${unit.memory.address}: ${error.message}`),
+      )
     this.joining.add(joined)
     void joined.finally(() => this.joining.delete(joined))
   }
@@ -60,7 +92,9 @@ export class Rig {
     const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
     const hex = this.cards[card] ?? card
-    const read = file.dataSwapped ? (0xffffff - parseInt(hex, 16)).toString(16).toUpperCase().padStart(6, '0') : hex.toUpperCase()
+    const read = file.dataSwapped
+      ? (0xffffff - parseInt(hex, 16)).toString(16).toUpperCase().padStart(6, '0')
+      : hex.toUpperCase()
     this.units.get(file.serial)?.card(file.port, read, file.address)
   }
 
@@ -68,7 +102,10 @@ export class Rig {
     await Promise.all(this.joining)
     this.discovery.close()
     this.addresses.close()
-    for (const unit of this.units.values()) { unit.power(false); unit.keep() }
+    for (const unit of this.units.values()) {
+      unit.power(false)
+      unit.keep()
+    }
     this.store.flush()
   }
 }

@@ -25,11 +25,25 @@ export interface DeviceFile {
 }
 
 /** Screws of a controller as its board names the port. */
-interface InputAt { serial: string; input: string }
-interface OutputAt { serial: string; relay: string }
+interface InputAt {
+  serial: string
+  input: string
+}
+interface OutputAt {
+  serial: string
+  relay: string
+}
 
 /** A lock on its relay, with the copper on the way. `sensing` closes while it is locked and the leaf shut. */
-export interface LockFile extends OutputAt { principle: 'magnetic' | 'strike'; fail: 'safe' | 'secure'; feedV: number; loopOhm: number; coilOhm: number; leastV: number; sensing?: InputAt }
+export interface LockFile extends OutputAt {
+  principle: 'magnetic' | 'strike'
+  fail: 'safe' | 'secure'
+  feedV: number
+  loopOhm: number
+  coilOhm: number
+  leastV: number
+  sensing?: InputAt
+}
 
 export interface DoorFile {
   id: string
@@ -37,7 +51,14 @@ export interface DoorFile {
   lock: LockFile
   /** Of the second leaf, where the door has one. */
   lock2?: LockFile
-  readers: { id: string; side: 'outside' | 'inside'; serial: string; port: string; /** On a bus. */ address?: number; dataSwapped?: boolean }[]
+  readers: {
+    id: string
+    side: 'outside' | 'inside'
+    serial: string
+    port: string
+    /** On a bus. */ address?: number
+    dataSwapped?: boolean
+  }[]
   contact?: InputAt & { reversed?: boolean }
   contact2?: InputAt
   /** Closes while the bolt is thrown and the leaf shut. */

@@ -10,5 +10,14 @@ export default function Doors() {
   const ground = useGround()
   const first = doorsInOrder(useFacts())[0]
   if (!wide || !first) return <Board />
-  return <View style={{ flex: 1, flexDirection: 'row' }}><View style={{ flex: 1.25 }}><Board chosen={first.id} /></View><View style={{ flex: 1, borderLeftWidth: 1, borderColor: ground.line }}><DoorPage id={first.id} /></View></View>
+  return (
+    <View style={{ flex: 1, flexDirection: 'row' }}>
+      <View style={{ flex: 1.25 }}>
+        <Board chosen={first.id} />
+      </View>
+      <View style={{ flex: 1, borderLeftWidth: 1, borderColor: ground.line }}>
+        <DoorPage id={first.id} />
+      </View>
+    </View>
+  )
 }

@@ -18,18 +18,35 @@ export function AccessPage() {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   return (
-    <Screen title="Access" under="No rule means refused" bar={<Action label="Add a rule" onPress={() => router.push('/access/new')} />}>
+    <Screen
+      title="Access"
+      under="No rule means refused"
+      bar={<Action label="Add a rule" onPress={() => router.push('/access/new')} />}
+    >
       <Why />
       <Sheet flush title="Rules">
         {all(facts, 'rule').map((r) => (
           <Line key={r.id}>
             <T face="strong">{`${facts.group[r.group]?.name ?? r.group} on ${facts.schedule[r.schedule]?.name ?? r.schedule}`}</T>
-            <T face="mono" size={13}>{r.doors.map((d) => facts.door[d]?.ref ?? d).join('  ')}</T>
-            <T size={13} tone="quiet">{facts.schedule[r.schedule]?.periods.map(periodWords).join(', ') ?? ''}</T>
-            <View style={{ flexDirection: 'row', gap: 8, marginTop: 6 }}><View style={{ flex: 1 }}><Action kind="plain" label="Edit" onPress={() => router.push(`/access/${r.id}`)} /></View><View style={{ flex: 1 }}><Action kind="danger" label="Remove" onPress={() => send('rule.remove', { id: r.id })} /></View></View>
+            <T face="mono" size={13}>
+              {r.doors.map((d) => facts.door[d]?.ref ?? d).join('  ')}
+            </T>
+            <T size={13} tone="quiet">
+              {facts.schedule[r.schedule]?.periods.map(periodWords).join(', ') ?? ''}
+            </T>
+            <View style={{ flexDirection: 'row', gap: 8, marginTop: 6 }}>
+              <View style={{ flex: 1 }}>
+                <Action kind="plain" label="Edit" onPress={() => router.push(`/access/${r.id}`)} />
+              </View>
+              <View style={{ flex: 1 }}>
+                <Action kind="danger" label="Remove" onPress={() => send('rule.remove', { id: r.id })} />
+              </View>
+            </View>
           </Line>
         ))}
-        {all(facts, 'rule').length === 0 ? <T style={{ padding: 16 }}>No rule yet: everybody is refused at every door.</T> : null}
+        {all(facts, 'rule').length === 0 ? (
+          <T style={{ padding: 16 }}>No rule yet: everybody is refused at every door.</T>
+        ) : null}
       </Sheet>
       <Groups />
     </Screen>
@@ -41,10 +58,18 @@ function Groups() {
   const send = useJob((s) => s.send)
   const [name, setName] = useState('')
   const [wrong, setWrong] = useState('')
-  const add = () => send('group.put', { id: v7(), name: name.trim() }).then(() => { setName(''); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
+  const add = () =>
+    send('group.put', { id: v7(), name: name.trim() })
+      .then(() => {
+        setName('')
+        setWrong('')
+      })
+      .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <Sheet title="Groups">
-      {all(facts, 'group').map((g) => <T key={g.id}>{`${g.name}: ${all(facts, 'person').filter((p) => p.groups.includes(g.id)).length} people`}</T>)}
+      {all(facts, 'group').map((g) => (
+        <T key={g.id}>{`${g.name}: ${all(facts, 'person').filter((p) => p.groups.includes(g.id)).length} people`}</T>
+      ))}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Field label="New group" value={name} onChange={setName} />
       <Action kind="plain" label="Add the group" onPress={add} />
@@ -68,10 +93,29 @@ function Why() {
   const answer = Number.isNaN(typed) ? null : decide(facts, who, where, typed)
   return (
     <Sheet title="Why">
-      <Pick label="Person" value={who.id} options={people.map((p) => ({ value: p.id, label: p.name }))} onChange={setPerson} />
-      <Pick label="Door" value={where.id} options={doors.map((d) => ({ value: d.id, label: `${d.ref} ${d.name}` }))} onChange={setDoor} />
-      <Field label="Moment, empty for now" value={when} onChange={setWhen} hint="2027-01-04 06:15" mono error={answer ? undefined : 'Write the moment as 2027-01-04 06:15.'} />
-      {answer ? <Notice tone={answer.passes ? 'verdigris' : 'madder'}>{`${dayTime(typed, zone)}: ${answer.says}`}</Notice> : null}
+      <Pick
+        label="Person"
+        value={who.id}
+        options={people.map((p) => ({ value: p.id, label: p.name }))}
+        onChange={setPerson}
+      />
+      <Pick
+        label="Door"
+        value={where.id}
+        options={doors.map((d) => ({ value: d.id, label: `${d.ref} ${d.name}` }))}
+        onChange={setDoor}
+      />
+      <Field
+        label="Moment, empty for now"
+        value={when}
+        onChange={setWhen}
+        hint="2027-01-04 06:15"
+        mono
+        error={answer ? undefined : 'Write the moment as 2027-01-04 06:15.'}
+      />
+      {answer ? (
+        <Notice tone={answer.passes ? 'verdigris' : 'madder'}>{`${dayTime(typed, zone)}: ${answer.says}`}</Notice>
+      ) : null}
     </Sheet>
   )
 }

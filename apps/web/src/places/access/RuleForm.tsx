@@ -16,18 +16,54 @@ export function RuleForm({ id }: { id?: string }) {
   const before = id ? facts.rule[id] : undefined
   const groups = all(facts, 'group')
   const schedules = all(facts, 'schedule')
-  const [form, setForm] = useState(before ?? { id: v7(), group: groups[0]?.id ?? '', schedule: schedules[0]?.id ?? '', doors: [] as string[] })
+  const [form, setForm] = useState(
+    before ?? { id: v7(), group: groups[0]?.id ?? '', schedule: schedules[0]?.id ?? '', doors: [] as string[] },
+  )
   const [wrong, setWrong] = useState('')
-  const keep = () => send('rule.put', form).then(() => router.push('/access')).catch((e: unknown) => setWrong(saysOf(e)))
-  if (groups.length === 0 || schedules.length === 0) return <Screen title="Add a rule" bar={<Action label="Back" onPress={() => router.push('/access')} />}><Notice tone="slate">{groups.length === 0 ? 'Make a group first.' : 'Make a schedule first, under Time.'}</Notice></Screen>
+  const keep = () =>
+    send('rule.put', form)
+      .then(() => router.push('/access'))
+      .catch((e: unknown) => setWrong(saysOf(e)))
+  if (groups.length === 0 || schedules.length === 0)
+    return (
+      <Screen title="Add a rule" bar={<Action label="Back" onPress={() => router.push('/access')} />}>
+        <Notice tone="slate">
+          {groups.length === 0 ? 'Make a group first.' : 'Make a schedule first, under Time.'}
+        </Notice>
+      </Screen>
+    )
   return (
     <Screen title={before ? 'Edit the rule' : 'Add a rule'} bar={<Action label="Keep the rule" onPress={keep} />}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Sheet>
-        <Pick label="Group" value={form.group} options={groups.map((g) => ({ value: g.id, label: g.name }))} onChange={(group) => setForm({ ...form, group })} />
-        <Pick label="Schedule" value={form.schedule} options={schedules.map((s) => ({ value: s.id, label: s.name }))} onChange={(schedule) => setForm({ ...form, schedule })} />
+        <Pick
+          label="Group"
+          value={form.group}
+          options={groups.map((g) => ({ value: g.id, label: g.name }))}
+          onChange={(group) => setForm({ ...form, group })}
+        />
+        <Pick
+          label="Schedule"
+          value={form.schedule}
+          options={schedules.map((s) => ({ value: s.id, label: s.name }))}
+          onChange={(schedule) => setForm({ ...form, schedule })}
+        />
       </Sheet>
-      <Sheet title="Doors">{doorsInOrder(facts).map((d) => <Tick key={d.id} label={`${d.ref} ${d.name}`} on={form.doors.includes(d.id)} onPress={() => setForm({ ...form, doors: form.doors.includes(d.id) ? form.doors.filter((x) => x !== d.id) : [...form.doors, d.id] })} />)}</Sheet>
+      <Sheet title="Doors">
+        {doorsInOrder(facts).map((d) => (
+          <Tick
+            key={d.id}
+            label={`${d.ref} ${d.name}`}
+            on={form.doors.includes(d.id)}
+            onPress={() =>
+              setForm({
+                ...form,
+                doors: form.doors.includes(d.id) ? form.doors.filter((x) => x !== d.id) : [...form.doors, d.id],
+              })
+            }
+          />
+        ))}
+      </Sheet>
     </Screen>
   )
 }

@@ -24,7 +24,10 @@ export function ChainPlace({ plan, at }: { plan: BusPlan; at: number }) {
   const [wrong, setWrong] = useState('')
   if (!line) return null
   const before = at === 0 ? plan.ref : plan.lines[at - 1]?.ref
-  const put = (next: Partial<BusRun>) => send('busRun.put', { ...run, order: plan.lines.map(keyOf), ...next }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
+  const put = (next: Partial<BusRun>) =>
+    send('busRun.put', { ...run, order: plan.lines.map(keyOf), ...next })
+      .then(() => setWrong(''))
+      .catch((e: unknown) => setWrong(saysOf(e)))
   const move = (by: 1 | -1) => {
     const order = plan.lines.map(keyOf)
     order.splice(at + by, 0, ...order.splice(at, 1))
@@ -33,19 +36,46 @@ export function ChainPlace({ plan, at }: { plan: BusPlan; at: number }) {
   const keep = () => {
     const fromPreviousM = length.trim() ? numberIn(length) : undefined
     const stubM = stub.trim() ? numberIn(stub) : undefined
-    if (fromPreviousM === null || stubM === null || (fromPreviousM ?? 0) < 0 || (stubM ?? 0) < 0) { setWrong('Lengths are metres, 0 or more.'); return undefined }
-    return put({ stations: { ...run.stations, [key]: { ...(fromPreviousM === undefined ? {} : { fromPreviousM }), ...(stubM ? { stubM } : {}), ...(bare ? { noReference: true as const } : {}) } } })
+    if (fromPreviousM === null || stubM === null || (fromPreviousM ?? 0) < 0 || (stubM ?? 0) < 0) {
+      setWrong('Lengths are metres, 0 or more.')
+      return undefined
+    }
+    return put({
+      stations: {
+        ...run.stations,
+        [key]: {
+          ...(fromPreviousM === undefined ? {} : { fromPreviousM }),
+          ...(stubM ? { stubM } : {}),
+          ...(bare ? { noReference: true as const } : {}),
+        },
+      },
+    })
   }
   return (
     <View style={{ gap: 8 }}>
       <T face="mid">{`In the chain: ${at + 1} of ${plan.lines.length}, after ${before ?? ''}`}</T>
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <View style={{ flex: 1 }}><Action kind="plain" label="Earlier" disabled={at === 0} onPress={() => move(-1)} /></View>
-        <View style={{ flex: 1 }}><Action kind="plain" label="Later" disabled={at === plan.lines.length - 1} onPress={() => move(1)} /></View>
+        <View style={{ flex: 1 }}>
+          <Action kind="plain" label="Earlier" disabled={at === 0} onPress={() => move(-1)} />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Action kind="plain" label="Later" disabled={at === plan.lines.length - 1} onPress={() => move(1)} />
+        </View>
       </View>
       <View style={{ flexDirection: 'row', gap: 12 }}>
-        <View style={{ flex: 1 }}><Field label={`Cable from ${before ?? ''}, m`} value={length} onChange={setLength} keyboard="decimal" mono /></View>
-        <View style={{ flex: 1 }}><Field label="On a branch of, m" value={stub} onChange={setStub} keyboard="decimal" mono error={wrong || undefined} /></View>
+        <View style={{ flex: 1 }}>
+          <Field label={`Cable from ${before ?? ''}, m`} value={length} onChange={setLength} keyboard="decimal" mono />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field
+            label="On a branch of, m"
+            value={stub}
+            onChange={setStub}
+            keyboard="decimal"
+            mono
+            error={wrong || undefined}
+          />
+        </View>
       </View>
       <Tick label="No 0 V conductor comes with A and B" on={bare} onPress={() => setBare(!bare)} />
       <Action kind="plain" label="Keep its place in the chain" onPress={keep} />

@@ -26,12 +26,31 @@ export function ControllerForm({ id }: { id?: string }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const before = id ? facts.controller[id] : undefined
-  const [form, setForm, forget] = useDraft<Controller>(`controller-${id ?? 'new'}`, before ?? { id: '', ref: `A${controllersInOrder(facts).length + 1}`, sheet: usualController(facts), cabinet: '', supply: usualSupply(facts), address: freeAddress(facts), serial: '', mac: '' })
+  const [form, setForm, forget] = useDraft<Controller>(
+    `controller-${id ?? 'new'}`,
+    before ?? {
+      id: '',
+      ref: `A${controllersInOrder(facts).length + 1}`,
+      sheet: usualController(facts),
+      cabinet: '',
+      supply: usualSupply(facts),
+      address: freeAddress(facts),
+      serial: '',
+      mac: '',
+    },
+  )
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const keep = async () => {
     const key = form.id || v7()
     try {
-      await send('controller.put', { ...form, id: key, ref: form.ref.trim(), address: form.address.trim(), serial: form.serial.trim(), mac: form.mac.trim() })
+      await send('controller.put', {
+        ...form,
+        id: key,
+        ref: form.ref.trim(),
+        address: form.address.trim(),
+        serial: form.serial.trim(),
+        mac: form.mac.trim(),
+      })
       forget()
       router.replace(`/controllers/${key}`)
     } catch (error) {
@@ -39,17 +58,40 @@ export function ControllerForm({ id }: { id?: string }) {
     }
   }
   const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
-  const set = (key: 'ref' | 'sheet' | 'cabinet' | 'supply' | 'address' | 'serial' | 'mac') => (value: string) => setForm({ ...form, [key]: value })
+  const set = (key: 'ref' | 'sheet' | 'cabinet' | 'supply' | 'address' | 'serial' | 'mac') => (value: string) =>
+    setForm({ ...form, [key]: value })
   return (
-    <Screen title={before ? `Edit ${before.ref}` : 'Plan a controller'} bar={<Action label="Keep the controller" onPress={keep} />}>
+    <Screen
+      title={before ? `Edit ${before.ref}` : 'Plan a controller'}
+      bar={<Action label="Keep the controller" onPress={keep} />}
+    >
       {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
         <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
-        <Pick label="Device sheet" value={form.sheet} onChange={set('sheet')} options={Object.values(sheetsFor(facts)).filter((s) => s.controller).map((s) => ({ value: s.id, label: s.name }))} />
+        <Pick
+          label="Device sheet"
+          value={form.sheet}
+          onChange={set('sheet')}
+          options={Object.values(sheetsFor(facts))
+            .filter((s) => s.controller)
+            .map((s) => ({ value: s.id, label: s.name }))}
+        />
         <Feed form={form} onChange={setForm} error={error('supply') ?? error('fedFrom')} />
         <Expanders form={form} onChange={(expanders) => setForm({ ...form, expanders })} error={error('expanders')} />
-        <Field label="Cabinet" value={form.cabinet} onChange={set('cabinet')} hint="Where it hangs" error={error('cabinet')} />
-        <Field label="Address on the site’s network" value={form.address} onChange={set('address')} mono error={error('address')} />
+        <Field
+          label="Cabinet"
+          value={form.cabinet}
+          onChange={set('cabinet')}
+          hint="Where it hangs"
+          error={error('cabinet')}
+        />
+        <Field
+          label="Address on the site’s network"
+          value={form.address}
+          onChange={set('address')}
+          mono
+          error={error('address')}
+        />
         <Field label="Serial, where known" value={form.serial} onChange={set('serial')} mono />
         <Field label="MAC, where known" value={form.mac} onChange={set('mac')} mono />
       </Sheet>
@@ -58,7 +100,15 @@ export function ControllerForm({ id }: { id?: string }) {
 }
 
 /** Expanders behind a controller, as many as its sheet carries. */
-function Expanders({ form, onChange, error }: { form: Controller; onChange: (expanders: NonNullable<Controller['expanders']>) => void; error: string | undefined }) {
+function Expanders({
+  form,
+  onChange,
+  error,
+}: {
+  form: Controller
+  onChange: (expanders: NonNullable<Controller['expanders']>) => void
+  error: string | undefined
+}) {
   const facts = useFacts()
   const sheets = sheetsFor(facts)
   const most = sheets[form.sheet]?.carries?.find((c) => c.kind === 'expander')?.most ?? 0
@@ -69,8 +119,28 @@ function Expanders({ form, onChange, error }: { form: Controller; onChange: (exp
     <View style={{ gap: 8, marginBottom: 12 }}>
       <T face="mid">{`${kindWords.expander[1]}, at most ${most}`}</T>
       {error ? <T tone="madder">{error}</T> : null}
-      {list.map((e, i) => <Pick key={e.id} label={`Expander ${e.id}`} value={e.sheet} options={[{ value: '', label: 'Take it away' }, ...kinds.map((k) => ({ value: k.id, label: k.name }))]} onChange={(v) => onChange(v ? list.map((x, n) => (n === i ? { ...x, sheet: v } : x)) : list.filter((_, n) => n !== i).map((x, n) => ({ ...x, id: `E${n + 1}` })))} />)}
-      {list.length < most ? <Action kind="plain" label="Add an expander" onPress={() => onChange([...list, { id: `E${list.length + 1}`, sheet: kinds[0]?.id ?? '' }])} /> : null}
+      {list.map((e, i) => (
+        <Pick
+          key={e.id}
+          label={`Expander ${e.id}`}
+          value={e.sheet}
+          options={[{ value: '', label: 'Take it away' }, ...kinds.map((k) => ({ value: k.id, label: k.name }))]}
+          onChange={(v) =>
+            onChange(
+              v
+                ? list.map((x, n) => (n === i ? { ...x, sheet: v } : x))
+                : list.filter((_, n) => n !== i).map((x, n) => ({ ...x, id: `E${n + 1}` })),
+            )
+          }
+        />
+      ))}
+      {list.length < most ? (
+        <Action
+          kind="plain"
+          label="Add an expander"
+          onPress={() => onChange([...list, { id: `E${list.length + 1}`, sheet: kinds[0]?.id ?? '' }])}
+        />
+      ) : null}
     </View>
   )
 }

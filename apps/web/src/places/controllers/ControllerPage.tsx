@@ -15,9 +15,16 @@ import { Missing } from '../shell/Missing'
 function boardLinks(facts: Facts, controller: Controller): string[] {
   const run = (feed: NonNullable<Controller['fedFrom']>) => `${feed.lengthM} m of ${cableName(feed.type)}`
   return [
-    ...(controller.expanders ?? []).map((e, i) => `${i === 0 ? controller.ref : controller.expanders?.[i - 1]?.id} to ${e.id} ${sheetsFor(facts)[e.sheet]?.name ?? ''}`),
-    ...(controller.fedFrom ? [`Fed on from ${facts.controller[controller.fedFrom.controller]?.ref ?? ''}, ${run(controller.fedFrom)}`] : []),
-    ...all(facts, 'controller').flatMap((c) => (c.fedFrom?.controller === controller.id ? [`Feeds ${c.ref} in ${c.cabinet}, ${run(c.fedFrom)}`] : [])),
+    ...(controller.expanders ?? []).map(
+      (e, i) =>
+        `${i === 0 ? controller.ref : controller.expanders?.[i - 1]?.id} to ${e.id} ${sheetsFor(facts)[e.sheet]?.name ?? ''}`,
+    ),
+    ...(controller.fedFrom
+      ? [`Fed on from ${facts.controller[controller.fedFrom.controller]?.ref ?? ''}, ${run(controller.fedFrom)}`]
+      : []),
+    ...all(facts, 'controller').flatMap((c) =>
+      c.fedFrom?.controller === controller.id ? [`Feeds ${c.ref} in ${c.cabinet}, ${run(c.fedFrom)}`] : [],
+    ),
   ]
 }
 
@@ -31,15 +38,68 @@ export function ControllerPage({ id }: { id: string }) {
   const done = facts.cabinet[id]?.done ?? {}
   const items = checkOff(controller, facts, sheetsFor(facts))
   return (
-    <Screen columns mono={controller.ref} title={sheet.name} under={`${controller.cabinet} · ${controller.address}`} bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}>
-      {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => <Notice key={f} tone="ochre">{f}</Notice>)}
-      <Sheet title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}>
-        {items.map((item) => <View key={item.id}><Tick label={item.says} on={!!done[item.id]} onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })} />{stillBefore(item, items, done).length ? <T size={13} tone={done[item.id] ? 'madder' : 'ochre'} style={{ marginLeft: 42 }}>{`First: ${stillBefore(item, items, done)[0]?.says ?? ''}`}</T> : null}</View>)}
+    <Screen
+      columns
+      mono={controller.ref}
+      title={sheet.name}
+      under={`${controller.cabinet} · ${controller.address}`}
+      bar={<Action label="Reach it" aside={controller.address} onPress={() => router.push(`/reach/${id}`)} />}
+    >
+      {carriesFaults(controller, all(facts, 'door'), all(facts, 'unit'), sheetsFor(facts)).map((f) => (
+        <Notice key={f} tone="ochre">
+          {f}
+        </Notice>
+      ))}
+      <Sheet
+        title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}
+      >
+        {items.map((item) => (
+          <View key={item.id}>
+            <Tick
+              label={item.says}
+              on={!!done[item.id]}
+              onPress={() => send('cabinet.check', { controller: id, item: item.id, done: !done[item.id] })}
+            />
+            {stillBefore(item, items, done).length ? (
+              <T
+                size={13}
+                tone={done[item.id] ? 'madder' : 'ochre'}
+                style={{ marginLeft: 42 }}
+              >{`First: ${stillBefore(item, items, done)[0]?.says ?? ''}`}</T>
+            ) : null}
+          </View>
+        ))}
       </Sheet>
-      <Sheet title="Signs of life">{sheet.controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
-      <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}><Strip controller={controller} /></Sheet>
-      {boardLinks(facts, controller).length ? <Sheet title="Links to other boards">{boardLinks(facts, controller).map((l) => <T key={l}>{l}</T>)}</Sheet> : null}
-      <Sheet><Action kind="plain" label={`Inside of ${controller.cabinet}`} onPress={() => router.push(`/cabinets/${encodeURIComponent(controller.cabinet)}` as never)} /><Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} /><Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}` as never)} /><FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} /><UndoBar /></Sheet>
+      <Sheet title="Signs of life">
+        {sheet.controller?.lamps.map((l) => (
+          <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>
+        ))}
+      </Sheet>
+      <Sheet flush title={`Strip, terminal 1 at the ${sheet.controller?.terminalOneAt ?? 'left'}`}>
+        <Strip controller={controller} />
+      </Sheet>
+      {boardLinks(facts, controller).length ? (
+        <Sheet title="Links to other boards">
+          {boardLinks(facts, controller).map((l) => (
+            <T key={l}>{l}</T>
+          ))}
+        </Sheet>
+      ) : null}
+      <Sheet>
+        <Action
+          kind="plain"
+          label={`Inside of ${controller.cabinet}`}
+          onPress={() => router.push(`/cabinets/${encodeURIComponent(controller.cabinet)}` as never)}
+        />
+        <Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} />
+        <Action
+          kind="plain"
+          label="Its supply, volts and battery"
+          onPress={() => router.push(`/supplies/${id}` as never)}
+        />
+        <FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} />
+        <UndoBar />
+      </Sheet>
     </Screen>
   )
 }

@@ -14,14 +14,31 @@ export function ControllersPage() {
   const controllers = controllersInOrder(facts)
   const cabinets = [...new Set([...controllers, ...all(facts, 'unit')].map((c) => c.cabinet))].sort()
   return (
-    <Screen title="Controllers" bar={<Action label="Plan a controller" onPress={() => router.push('/controllers/new')} />}>
-      {controllers.length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet. Doors are placed on controllers.</T> : null}
+    <Screen
+      title="Controllers"
+      bar={<Action label="Plan a controller" onPress={() => router.push('/controllers/new')} />}
+    >
+      {controllers.length === 0 ? (
+        <T style={{ padding: 16 }}>No controller is planned yet. Doors are placed on controllers.</T>
+      ) : null}
       {cabinets.map((name) => (
         <View key={name} style={{ marginTop: 12 }}>
-          <Line label={`Inside of ${name}`} onPress={() => router.push(`/cabinets/${encodeURIComponent(name)}` as never)}>
-            <View style={{ flexDirection: 'row', alignItems: 'baseline' }}><T level={2} face="strong" size={17} style={{ flex: 1 }}>{name}</T><T tone="oxide">look inside</T></View>
+          <Line
+            label={`Inside of ${name}`}
+            onPress={() => router.push(`/cabinets/${encodeURIComponent(name)}` as never)}
+          >
+            <View style={{ flexDirection: 'row', alignItems: 'baseline' }}>
+              <T level={2} face="strong" size={17} style={{ flex: 1 }}>
+                {name}
+              </T>
+              <T tone="oxide">look inside</T>
+            </View>
           </Line>
-          {controllers.filter((c) => c.cabinet === name).map((c) => <ControllerLine key={c.id} controller={c} name={sheetOf(sheetsFor(facts), c.sheet).name} />)}
+          {controllers
+            .filter((c) => c.cabinet === name)
+            .map((c) => (
+              <ControllerLine key={c.id} controller={c} name={sheetOf(sheetsFor(facts), c.sheet).name} />
+            ))}
         </View>
       ))}
     </Screen>
@@ -31,7 +48,16 @@ export function ControllersPage() {
 function ControllerLine({ controller: c, name }: { controller: Controller; name: string }) {
   return (
     <Line label={`${c.ref} ${name}`} onPress={() => router.push(`/controllers/${c.id}`)}>
-      <View style={{ flexDirection: 'row', gap: 12 }}><T face="mono">{c.ref}</T><View style={{ flex: 1 }}><T face="strong">{name}</T><T tone="quiet">{c.serial || 'no serial yet'}</T></View><T face="mono" size={13}>{c.address}</T></View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <T face="mono">{c.ref}</T>
+        <View style={{ flex: 1 }}>
+          <T face="strong">{name}</T>
+          <T tone="quiet">{c.serial || 'no serial yet'}</T>
+        </View>
+        <T face="mono" size={13}>
+          {c.address}
+        </T>
+      </View>
     </Line>
   )
 }

@@ -32,34 +32,114 @@ export function DoorPage({ id }: { id: string }) {
   const from = facts.area[door.from]?.name ?? ''
   const to = facts.area[door.to]?.name ?? ''
   return (
-    <Screen mono={door.ref} title={door.name} under={`${from} to ${to}${controller ? ` · controller ${controller.ref}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}` : ''}`} head={<View style={{ marginTop: 10 }}><BigRungs state={state} /></View>}
-      bar={next && canFit(me) ? <Action label={next.label} {...(controller && (next.mark === 'reach' || next.mark === 'load') ? { aside: controller.ref } : {})} onPress={() => router.push(next.href as never)} /> : null}>
-      {next ? <Notice tone={state[next.mark].sign === 'stopped' ? 'madder' : state[next.mark].sign === 'stale' ? 'ochre' : 'slate'}>{next.says}</Notice> : <Notice tone="verdigris">{state.sign.says}</Notice>}
+    <Screen
+      mono={door.ref}
+      title={door.name}
+      under={`${from} to ${to}${controller ? ` · controller ${controller.ref}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}` : ''}`}
+      head={
+        <View style={{ marginTop: 10 }}>
+          <BigRungs state={state} />
+        </View>
+      }
+      bar={
+        next && canFit(me) ? (
+          <Action
+            label={next.label}
+            {...(controller && (next.mark === 'reach' || next.mark === 'load') ? { aside: controller.ref } : {})}
+            onPress={() => router.push(next.href as never)}
+          />
+        ) : null
+      }
+    >
+      {next ? (
+        <Notice
+          tone={state[next.mark].sign === 'stopped' ? 'madder' : state[next.mark].sign === 'stale' ? 'ochre' : 'slate'}
+        >
+          {next.says}
+        </Notice>
+      ) : (
+        <Notice tone="verdigris">{state.sign.says}</Notice>
+      )}
       <Questions door={door} />
       {controller ? (
         <Sheet flush>
-          <View style={{ padding: 12, paddingBottom: 0 }}><Chips label="Layer of the drawing" value={layer} onChange={setLayer} options={[{ value: 'parts', label: 'Parts' }, { value: 'volts', label: 'Volts' }, { value: 'live', label: 'Live' }]} /></View>
-          {layer === 'volts' && moments.length ? <View style={{ paddingHorizontal: 12, paddingTop: 8 }}><Pick label="In the moment" value={moment?.says ?? ''} options={moments.map((m) => ({ value: m.says, label: m.says }))} onChange={setSays} /></View> : null}
-          <DoorDrawing door={door} controller={controller} from={from} to={to} layer={layer} notes={voltNotes(door, moment)} lit={litParts(facts, door)} onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)} />
+          <View style={{ padding: 12, paddingBottom: 0 }}>
+            <Chips
+              label="Layer of the drawing"
+              value={layer}
+              onChange={setLayer}
+              options={[
+                { value: 'parts', label: 'Parts' },
+                { value: 'volts', label: 'Volts' },
+                { value: 'live', label: 'Live' },
+              ]}
+            />
+          </View>
+          {layer === 'volts' && moments.length ? (
+            <View style={{ paddingHorizontal: 12, paddingTop: 8 }}>
+              <Pick
+                label="In the moment"
+                value={moment?.says ?? ''}
+                options={moments.map((m) => ({ value: m.says, label: m.says }))}
+                onChange={setSays}
+              />
+            </View>
+          ) : null}
+          <DoorDrawing
+            door={door}
+            controller={controller}
+            from={from}
+            to={to}
+            layer={layer}
+            notes={voltNotes(door, moment)}
+            lit={litParts(facts, door)}
+            onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)}
+          />
         </Sheet>
       ) : null}
       <Sheet flush title="Why each mark stands as it does">
         {marks.map((m) => (
           <Line key={m}>
             <View style={{ flexDirection: 'row', gap: 12 }}>
-              <T face="strong" style={{ width: 52 }}>{markWord[m]}</T>
-              <T tone={signTone[state[m].sign]} style={{ width: 76 }}>{signWord[state[m].sign]}</T>
+              <T face="strong" style={{ width: 52 }}>
+                {markWord[m]}
+              </T>
+              <T tone={signTone[state[m].sign]} style={{ width: 76 }}>
+                {signWord[state[m].sign]}
+              </T>
               <T style={{ flex: 1 }}>{state[m].says}</T>
             </View>
           </Line>
         ))}
-        {state.plan.findings.filter((f) => f.grade !== 'stop').map((f) => <Line key={f.says}><T tone={f.grade === 'warn' ? 'ochre' : 'quiet'}>{f.says}</T></Line>)}
+        {state.plan.findings
+          .filter((f) => f.grade !== 'stop')
+          .map((f) => (
+            <Line key={f.says}>
+              <T tone={f.grade === 'warn' ? 'ochre' : 'quiet'}>{f.says}</T>
+            </Line>
+          ))}
       </Sheet>
       <Snags door={door} />
       <Sheet title="Go to">
-        {canFit(me) ? <Action kind="plain" label="Plan and terminals" onPress={() => router.push(`/doors/${door.id}/plan`)} /> : null}
-        {canFit(me) ? <Action kind="plain" label="Wire" aside={`${door.cables.length} cables`} onPress={() => router.push(`/doors/${door.id}/wire`)} /> : null}
-        {canFit(me) ? <Action kind="plain" label="Behaviour" aside={`${door.behaviour.releaseS} s`} onPress={() => router.push(`/doors/${door.id}/behaviour`)} /> : null}
+        {canFit(me) ? (
+          <Action kind="plain" label="Plan and terminals" onPress={() => router.push(`/doors/${door.id}/plan`)} />
+        ) : null}
+        {canFit(me) ? (
+          <Action
+            kind="plain"
+            label="Wire"
+            aside={`${door.cables.length} cables`}
+            onPress={() => router.push(`/doors/${door.id}/wire`)}
+          />
+        ) : null}
+        {canFit(me) ? (
+          <Action
+            kind="plain"
+            label="Behaviour"
+            aside={`${door.behaviour.releaseS} s`}
+            onPress={() => router.push(`/doors/${door.id}/behaviour`)}
+          />
+        ) : null}
         <Action kind="plain" label="Prove" onPress={() => router.push(`/doors/${door.id}/prove`)} />
         <Action kind="plain" label="Record and signatures" onPress={() => router.push(`/doors/${door.id}/sign`)} />
       </Sheet>
@@ -73,7 +153,15 @@ function Snags({ door }: { door: Door }) {
   if (snags.length === 0) return null
   return (
     <Sheet flush title="Open snags">
-      {snags.map((s) => <Line key={s.id}><T>{s.says}</T><T size={13} tone="quiet">{`Owner ${s.owner}, since ${day(s.openedAt, jobOf(facts)?.zone ?? 'UTC')}. Closed when its test passes.`}</T></Line>)}
+      {snags.map((s) => (
+        <Line key={s.id}>
+          <T>{s.says}</T>
+          <T
+            size={13}
+            tone="quiet"
+          >{`Owner ${s.owner}, since ${day(s.openedAt, jobOf(facts)?.zone ?? 'UTC')}. Closed when its test passes.`}</T>
+        </Line>
+      ))}
     </Sheet>
   )
 }
@@ -82,18 +170,37 @@ function Snags({ door }: { door: Door }) {
 function Questions({ door }: { door: Door }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
-  const open = all(facts, 'question').filter((q) => (q.kind === 'door' && q.record === door.id) || (q.kind === 'tick' && q.record.startsWith(`${door.id}/`)))
+  const open = all(facts, 'question').filter(
+    (q) => (q.kind === 'door' && q.record === door.id) || (q.kind === 'tick' && q.record.startsWith(`${door.id}/`)),
+  )
   return (
     <>
       {open.map((q) => (
         <Sheet key={q.id} title="Two edits met">
           <T>{`${q.kind === 'tick' ? `${q.record.slice(door.id.length + 1)} ` : ''}${q.field}: ${short(q.kept)} came first and is in force. ${q.by} meanwhile wanted ${short(q.offered)}.`}</T>
-          <Action kind="plain" label={`Keep ${short(q.kept)}`} onPress={() => send('question.settle', { id: q.id, takeOffered: false })} />
-          <Action kind="plain" label={`Take ${short(q.offered)}`} onPress={() => send('question.settle', { id: q.id, takeOffered: true })} />
+          <Action
+            kind="plain"
+            label={`Keep ${short(q.kept)}`}
+            onPress={() => send('question.settle', { id: q.id, takeOffered: false })}
+          />
+          <Action
+            kind="plain"
+            label={`Take ${short(q.offered)}`}
+            onPress={() => send('question.settle', { id: q.id, takeOffered: true })}
+          />
         </Sheet>
       ))}
     </>
   )
 }
 
-const short = (value: unknown): string => (value === null ? 'not done' : typeof value === 'object' && value !== null && 'by' in value && 'at' in value ? `done by ${String((value as { by: string }).by)}` : typeof value === 'object' && value !== null ? Object.entries(value).map(([k, v]) => `${k} ${String(v)}`).join(', ') : String(value))
+const short = (value: unknown): string =>
+  value === null
+    ? 'not done'
+    : typeof value === 'object' && value !== null && 'by' in value && 'at' in value
+      ? `done by ${String((value as { by: string }).by)}`
+      : typeof value === 'object' && value !== null
+        ? Object.entries(value)
+            .map(([k, v]) => `${k} ${String(v)}`)
+            .join(', ')
+        : String(value)

@@ -4,24 +4,32 @@ import { reportFor } from '../../state/worked'
 /** Moments that say something about this door, with the supply as set: at rest, this door alone, everybody at once. */
 export function doorMoments(facts: Facts, door: Door): MomentAnswer[] {
   const controller = facts.controller[door.placement?.controller ?? '']
-  return controller ? reportFor(facts, controller).moments.filter((m) => m.state === 'nominal' && (!('door' in m.moment) || m.moment.door === door.id)) : []
+  return controller
+    ? reportFor(facts, controller).moments.filter(
+        (m) => m.state === 'nominal' && (!('door' in m.moment) || m.moment.door === door.id),
+      )
+    : []
 }
 
 /** Words under parts on the volts layer: what each sees in a moment; `off` for a lock that is not fed then. */
 export function voltNotes(door: Door, moment: MomentAnswer | undefined): Record<string, string> {
   const solved = moment?.solved
   if (!solved) return {}
-  return Object.fromEntries(door.parts.flatMap((part) => {
-    if (!solved.ok) return [[part.id, 'collapses']]
-    const node = `${door.id}/${part.id}`
-    const volts = solved.volts[node]
-    return volts === undefined ? [] : [[part.id, (solved.amps[node] ?? 0) > 0 ? `${volts.toFixed(1)} V` : 'off']]
-  }))
+  return Object.fromEntries(
+    door.parts.flatMap((part) => {
+      if (!solved.ok) return [[part.id, 'collapses']]
+      const node = `${door.id}/${part.id}`
+      const volts = solved.volts[node]
+      return volts === undefined ? [] : [[part.id, (solved.amps[node] ?? 0) > 0 ? `${volts.toFixed(1)} V` : 'off']]
+    }),
+  )
 }
 
 /** Parts that spoke in the newest event of the door. */
 export function litParts(facts: Facts, door: Door): Set<string> {
-  const newest = all(facts, 'event').filter((e) => e.door === door.id).sort((a, b) => b.at - a.at)[0]
+  const newest = all(facts, 'event')
+    .filter((e) => e.door === door.id)
+    .sort((a, b) => b.at - a.at)[0]
   if (!newest) return new Set()
   const role = { leaf: 'contact', alarm: 'contact', lock: 'lock', exit: 'exit' }[newest.kind as string]
   const part = newest.part || newest.reader || (role ? (door.parts.find((p) => p.role === role)?.id ?? '') : '')

@@ -19,8 +19,12 @@ const widePitch = 38
 
 type Filter = { area: string; missing: 'any' | Mark; find: string }
 
-const given = (facts: Facts, door: Door, mark: Mark): boolean => { const { sign } = marksFor(facts, door)[mark]; return sign === 'given' || sign === 'notNeeded' }
-const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> => Object.fromEntries(marks.map((m) => [m, doors.filter((d) => given(facts, d, m)).length])) as Record<Mark, number>
+const given = (facts: Facts, door: Door, mark: Mark): boolean => {
+  const { sign } = marksFor(facts, door)[mark]
+  return sign === 'given' || sign === 'notNeeded'
+}
+const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> =>
+  Object.fromEntries(marks.map((m) => [m, doors.filter((d) => given(facts, d, m)).length])) as Record<Mark, number>
 
 /** Whether an area is another one, or lies in it. */
 function isInside(facts: Facts, area: string, whole: string): boolean {
@@ -31,7 +35,8 @@ function isInside(facts: Facts, area: string, whole: string): boolean {
 function shown(facts: Facts, doors: readonly Door[], filter: Filter): Door[] {
   const text = filter.find.trim().toLowerCase()
   return doors.filter((door) => {
-    if (filter.area !== 'all' && !isInside(facts, door.to, filter.area) && !isInside(facts, door.from, filter.area)) return false
+    if (filter.area !== 'all' && !isInside(facts, door.to, filter.area) && !isInside(facts, door.from, filter.area))
+      return false
     if (filter.missing !== 'any' && given(facts, door, filter.missing)) return false
     return !text || `${door.ref} ${door.name}`.toLowerCase().includes(text)
   })
@@ -50,23 +55,72 @@ export function Board({ chosen }: { chosen?: string }) {
   const known = useMarksKnown(facts, everything, drawn)
   const now = useMemo(() => (known ? countsOf(facts, everything) : null), [facts, everything, known])
   const [before, setBefore] = useState<Record<Mark, number> | null>(null)
-  useEffect(() => { if (now) setBefore(now) }, [now])
+  useEffect(() => {
+    if (now) setBefore(now)
+  }, [now])
   const counts = now ?? before
   // The largest areas; those inside them are found with them.
   const areas = all(facts, 'area').filter((a) => !a.parent)
   useKeys(doors, chosen, () => setFinding(true))
   return (
-    <Screen title={`${everything.length} doors`} {...(wide ? { under: "in the order you walk · / finds, arrows move, Enter opens" } : {})}
-      aside={wide ? <MarkCounts counts={counts} total={everything.length} pitch={widePitch} /> : <View style={{ width: 96 }}><Action kind="plain" label="Find" onPress={() => setFinding(!finding)} /></View>}
-      head={<View style={{ gap: 12, marginTop: 8 }}>
-        {wide ? null : <MarkCounts counts={counts} total={everything.length} />}
-        {finding ? <Field label="Find a door" value={filter.find} onChange={(find) => setFilter({ ...filter, find })} /> : null}
-        <Chips label="Area" value={filter.area} onChange={(area) => setFilter({ ...filter, area })} options={[{ value: 'all', label: 'All' }, ...areas.map((a) => ({ value: a.id, label: wide ? a.name : a.code }))]} />
-        {finding ? <Chips label="Missing mark" value={filter.missing} onChange={(missing) => setFilter({ ...filter, missing })} options={[{ value: 'any' as const, label: 'Any mark' }, ...marks.map((m) => ({ value: m, label: `No ${markWord[m]}` }))]} /> : null}
-      </View>}
-      bar={canFit(me) ? <Action kind={everything.length ? 'plain' : 'main'} label="Add a door" onPress={() => router.push('/doors/new')} /> : null}>
-      {everything.length === 0 ? <T style={{ padding: 16 }}>No door yet. A door is any opening: door, gate, shutter, cabinet. Add the first one, with what hangs on it.</T> : null}
-      {everything.length > 0 && doors.length === 0 ? <T style={{ padding: 16 }}>No door matches. Take a filter away.</T> : null}
+    <Screen
+      title={`${everything.length} doors`}
+      {...(wide ? { under: 'in the order you walk · / finds, arrows move, Enter opens' } : {})}
+      aside={
+        wide ? (
+          <MarkCounts counts={counts} total={everything.length} pitch={widePitch} />
+        ) : (
+          <View style={{ width: 96 }}>
+            <Action kind="plain" label="Find" onPress={() => setFinding(!finding)} />
+          </View>
+        )
+      }
+      head={
+        <View style={{ gap: 12, marginTop: 8 }}>
+          {wide ? null : <MarkCounts counts={counts} total={everything.length} />}
+          {finding ? (
+            <Field label="Find a door" value={filter.find} onChange={(find) => setFilter({ ...filter, find })} />
+          ) : null}
+          <Chips
+            label="Area"
+            value={filter.area}
+            onChange={(area) => setFilter({ ...filter, area })}
+            options={[
+              { value: 'all', label: 'All' },
+              ...areas.map((a) => ({ value: a.id, label: wide ? a.name : a.code })),
+            ]}
+          />
+          {finding ? (
+            <Chips
+              label="Missing mark"
+              value={filter.missing}
+              onChange={(missing) => setFilter({ ...filter, missing })}
+              options={[
+                { value: 'any' as const, label: 'Any mark' },
+                ...marks.map((m) => ({ value: m, label: `No ${markWord[m]}` })),
+              ]}
+            />
+          ) : null}
+        </View>
+      }
+      bar={
+        canFit(me) ? (
+          <Action
+            kind={everything.length ? 'plain' : 'main'}
+            label="Add a door"
+            onPress={() => router.push('/doors/new')}
+          />
+        ) : null
+      }
+    >
+      {everything.length === 0 ? (
+        <T style={{ padding: 16 }}>
+          No door yet. A door is any opening: door, gate, shutter, cabinet. Add the first one, with what hangs on it.
+        </T>
+      ) : null}
+      {everything.length > 0 && doors.length === 0 ? (
+        <T style={{ padding: 16 }}>No door matches. Take a filter away.</T>
+      ) : null}
       <View role="list" aria-label="Doors">
         <AllRows facts={facts} doors={doors} chosen={chosen} wide={wide} known={known} onDrawn={setDrawn} />
       </View>
@@ -78,44 +132,108 @@ const open = (id: string) => router.push(`/doors/${id}`)
 
 /** Rows in groups, so that a long list is compared group by group. */
 const groupOf = 12
-const inGroups = (doors: readonly Door[]): Door[][] => Array.from({ length: Math.ceil(doors.length / groupOf) }, (_, i) => doors.slice(i * groupOf, (i + 1) * groupOf))
+const inGroups = (doors: readonly Door[]): Door[][] =>
+  Array.from({ length: Math.ceil(doors.length / groupOf) }, (_, i) => doors.slice(i * groupOf, (i + 1) * groupOf))
 
 /** Draws the rows turn by turn; nothing but the last group is touched by a turn. What is off the screen is neither laid out nor painted. */
-const AllRows = memo(function AllRows({ facts, doors, chosen, wide, known, onDrawn }: { facts: Facts; doors: readonly Door[]; chosen: string | undefined; wide: boolean; known: boolean; onDrawn: (drawn: boolean) => void }) {
+const AllRows = memo(function AllRows({
+  facts,
+  doors,
+  chosen,
+  wide,
+  known,
+  onDrawn,
+}: {
+  facts: Facts
+  doors: readonly Door[]
+  chosen: string | undefined
+  wide: boolean
+  known: boolean
+  onDrawn: (drawn: boolean) => void
+}) {
   const rows = useRowsSoFar(doors.length)
   const all = rows >= doors.length
-  useEffect(() => { onDrawn(all) }, [all, onDrawn])
+  useEffect(() => {
+    onDrawn(all)
+  }, [all, onDrawn])
   return (
     <>
       {inGroups(doors.slice(0, rows)).map((group) => (
-        <div key={group[0]?.id} style={{ contentVisibility: 'auto', containIntrinsicSize: `auto ${group.length * 64}px` }}>
-          <Rows doors={group} states={group.map((door) => marksToShow(facts, door, known))} chosen={group.some((d) => d.id === chosen) ? chosen : undefined} wide={wide} />
+        <div
+          key={group[0]?.id}
+          style={{ contentVisibility: 'auto', containIntrinsicSize: `auto ${group.length * 64}px` }}
+        >
+          <Rows
+            doors={group}
+            states={group.map((door) => marksToShow(facts, door, known))}
+            chosen={group.some((d) => d.id === chosen) ? chosen : undefined}
+            wide={wide}
+          />
         </div>
       ))}
     </>
   )
 })
 
-interface RowsProps { doors: readonly Door[]; states: readonly DoorMarks[]; chosen: string | undefined; wide: boolean }
-const Rows = memo(function Rows({ doors, states, chosen, wide }: RowsProps) {
-  return <>{doors.map((door, i) => { const state = states[i]; return state ? <DoorRow key={door.id} door={door} state={state} on={door.id === chosen} wide={wide} /> : null })}</>
-}, (a: RowsProps, b: RowsProps) => a.chosen === b.chosen && a.wide === b.wide && a.doors.length === b.doors.length && a.doors.every((d, i) => d === b.doors[i]) && a.states.every((s, i) => s === b.states[i]))
+interface RowsProps {
+  doors: readonly Door[]
+  states: readonly DoorMarks[]
+  chosen: string | undefined
+  wide: boolean
+}
+const Rows = memo(
+  function Rows({ doors, states, chosen, wide }: RowsProps) {
+    return (
+      <>
+        {doors.map((door, i) => {
+          const state = states[i]
+          return state ? <DoorRow key={door.id} door={door} state={state} on={door.id === chosen} wide={wide} /> : null
+        })}
+      </>
+    )
+  },
+  (a: RowsProps, b: RowsProps) =>
+    a.chosen === b.chosen &&
+    a.wide === b.wide &&
+    a.doors.length === b.doors.length &&
+    a.doors.every((d, i) => d === b.doors[i]) &&
+    a.states.every((s, i) => s === b.states[i]),
+)
 
 /** A door's line; drawn again only when the door, its marks or its place in hand change. */
-const DoorRow = memo(function DoorRow({ door, state, on, wide }: { door: Door; state: DoorMarks; on: boolean; wide: boolean }) {
+const DoorRow = memo(function DoorRow({
+  door,
+  state,
+  on,
+  wide,
+}: {
+  door: Door
+  state: DoorMarks
+  on: boolean
+  wide: boolean
+}) {
   const ground = useGround()
   const next = nextAction(door.id, state)
   const says = next ? `${markWord[next.mark]}: ${next.says}` : state.sign.says
   return (
-    <View role="listitem" style={wide ? { borderLeftWidth: 4, borderColor: on ? ground.oxide : 'transparent' } : undefined}>
+    <View
+      role="listitem"
+      style={wide ? { borderLeftWidth: 4, borderColor: on ? ground.oxide : 'transparent' } : undefined}
+    >
       <Line label={`${door.ref} ${door.name}. ${says}`} onPress={() => open(door.id)}>
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
           <View style={{ flex: 1, minWidth: 0 }}>
             <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
-              <T face="mono" size={15}>{door.ref}</T>
-              <T face="strong" size={15} numberOfLines={1} style={{ flex: 1 }}>{door.name}</T>
+              <T face="mono" size={15}>
+                {door.ref}
+              </T>
+              <T face="strong" size={15} numberOfLines={1} style={{ flex: 1 }}>
+                {door.name}
+              </T>
             </View>
-            <T size={13} tone={next ? signTone[state[next.mark].sign] : 'verdigris'} numberOfLines={wide ? 1 : 2}>{says}</T>
+            <T size={13} tone={next ? signTone[state[next.mark].sign] : 'verdigris'} numberOfLines={wide ? 1 : 2}>
+              {says}
+            </T>
           </View>
           <Rungs state={state} pitch={wide ? widePitch : 14} />
         </View>
@@ -127,17 +245,25 @@ const DoorRow = memo(function DoorRow({ door, state, on, wide }: { door: Door; s
 /** On a keyboard: arrows move, Enter opens, / finds. */
 function useKeys(doors: readonly Door[], chosen: string | undefined, find: () => void): void {
   const latest = useRef({ doors, chosen, find })
-  useEffect(() => { latest.current = { doors, chosen, find } })
+  useEffect(() => {
+    latest.current = { doors, chosen, find }
+  })
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement
       if (['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName)) return
       const { doors: list, chosen: id } = latest.current
       const at = list.findIndex((d) => d.id === id)
-      if (event.key === '/') { event.preventDefault(); latest.current.find() }
+      if (event.key === '/') {
+        event.preventDefault()
+        latest.current.find()
+      }
       if (event.key !== 'ArrowDown' && event.key !== 'ArrowUp') return
       const next = list[event.key === 'ArrowDown' ? at + 1 : Math.max(0, at - 1)]
-      if (next) { event.preventDefault(); router.replace(`/doors/${next.id}`) }
+      if (next) {
+        event.preventDefault()
+        router.replace(`/doors/${next.id}`)
+      }
     }
     window.addEventListener('keydown', onKey)
     return () => window.removeEventListener('keydown', onKey)

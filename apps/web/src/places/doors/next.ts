@@ -10,7 +10,10 @@ const doing: Record<Mark, { label: string; path: (door: string) => string }> = {
 }
 
 /** The one next action at a door: for the first mark that is missing. Null for a door that is signed. */
-export function nextAction(door: string, state: DoorMarks): { label: string; href: string; says: string; mark: Mark } | null {
+export function nextAction(
+  door: string,
+  state: DoorMarks,
+): { label: string; href: string; says: string; mark: Mark } | null {
   const missing = nextMark(state)
   if (!missing) return null
   const { label, path } = doing[missing.mark]

@@ -22,7 +22,18 @@ export function JobPage() {
   if (!job) return null
   return (
     <Screen columns title={job.name} under={`${job.client} · ${job.site} · ${job.zone}`}>
-      <Sheet title="Ground on this device"><Chips label="Ground" value={ground} onChange={setGround} options={[{ value: 'device', label: 'As the device' }, { value: 'daylight', label: 'Daylight' }, { value: 'plant', label: 'Plant room' }]} /></Sheet>
+      <Sheet title="Ground on this device">
+        <Chips
+          label="Ground"
+          value={ground}
+          onChange={setGround}
+          options={[
+            { value: 'device', label: 'As the device' },
+            { value: 'daylight', label: 'Daylight' },
+            { value: 'plant', label: 'Plant room' },
+          ]}
+        />
+      </Sheet>
       <Areas />
       <JobForm />
       <Kit />
@@ -36,13 +47,39 @@ function Areas() {
   const [form, setForm] = useState({ code: '', name: '', parent: '' })
   const [wrong, setWrong] = useState('')
   const areas = all(facts, 'area')
-  const add = () => send('area.put', { id: v7(), code: form.code.trim().toUpperCase(), name: form.name.trim(), ...(form.parent ? { parent: form.parent } : {}) }).then(() => { setForm({ code: '', name: '', parent: form.parent }); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
+  const add = () =>
+    send('area.put', {
+      id: v7(),
+      code: form.code.trim().toUpperCase(),
+      name: form.name.trim(),
+      ...(form.parent ? { parent: form.parent } : {}),
+    })
+      .then(() => {
+        setForm({ code: '', name: '', parent: form.parent })
+        setWrong('')
+      })
+      .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <Sheet title="Areas, and what leads where">
       <AreaMap areas={areas} doors={all(facts, 'door')} />
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="Code" value={form.code} onChange={(code) => setForm({ ...form, code })} mono /></View><View style={{ flex: 2 }}><Field label="Name of the area" value={form.name} onChange={(name) => setForm({ ...form, name })} /></View></View>
-      <Pick label="It is part of" value={form.parent} options={[{ value: '', label: 'nothing larger' }, ...areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` }))]} onChange={(parent) => setForm({ ...form, parent })} />
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Field label="Code" value={form.code} onChange={(code) => setForm({ ...form, code })} mono />
+        </View>
+        <View style={{ flex: 2 }}>
+          <Field label="Name of the area" value={form.name} onChange={(name) => setForm({ ...form, name })} />
+        </View>
+      </View>
+      <Pick
+        label="It is part of"
+        value={form.parent}
+        options={[
+          { value: '', label: 'nothing larger' },
+          ...areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` })),
+        ]}
+        onChange={(parent) => setForm({ ...form, parent })}
+      />
       <Action kind="plain" label="Add the area" onPress={add} />
     </Sheet>
   )
@@ -53,15 +90,51 @@ function JobForm() {
   const send = useJob((s) => s.send)
   const me = useSession((s) => s.me)
   const job = jobOf(facts)
-  const [form, setForm, forget] = useDraft('job', { client: job?.client ?? '', site: job?.site ?? '', zone: job?.zone ?? '', address: job?.network.address ?? '', prefix: String(job?.network.prefix ?? 24), gateway: job?.network.gateway ?? '', timeServer: job?.network.timeServer ?? '', reserved: job?.network.reserved ?? '', watch: String(job?.limits.watchS ?? 20), clock: String(job?.limits.clockS ?? 2), reach: String(job?.limits.reachS ?? 120), receipt: String(job?.limits.receiptS ?? 60) })
+  const [form, setForm, forget] = useDraft('job', {
+    client: job?.client ?? '',
+    site: job?.site ?? '',
+    zone: job?.zone ?? '',
+    address: job?.network.address ?? '',
+    prefix: String(job?.network.prefix ?? 24),
+    gateway: job?.network.gateway ?? '',
+    timeServer: job?.network.timeServer ?? '',
+    reserved: job?.network.reserved ?? '',
+    watch: String(job?.limits.watchS ?? 20),
+    clock: String(job?.limits.clockS ?? 2),
+    reach: String(job?.limits.reachS ?? 120),
+    receipt: String(job?.limits.receiptS ?? 60),
+  })
   const [wrong, setWrong] = useState('')
   if (me?.role !== 'lead') return null
   const set = (key: keyof typeof form) => (value: string) => setForm({ ...form, [key]: value })
   const keep = async () => {
-    const [prefix, watchS, clockS, reachS, receiptS] = [form.prefix, form.watch, form.clock, form.reach, form.receipt].map(numberIn)
-    if (prefix == null || watchS == null || clockS == null || reachS == null || receiptS == null) { setWrong('Prefix and limits are numbers.'); return }
+    const [prefix, watchS, clockS, reachS, receiptS] = [
+      form.prefix,
+      form.watch,
+      form.clock,
+      form.reach,
+      form.receipt,
+    ].map(numberIn)
+    if (prefix == null || watchS == null || clockS == null || reachS == null || receiptS == null) {
+      setWrong('Prefix and limits are numbers.')
+      return
+    }
     try {
-      await send('job.edit', { fields: { client: form.client, site: form.site, zone: form.zone, network: { address: form.address, prefix, gateway: form.gateway, timeServer: form.timeServer, ...(form.reserved.trim() ? { reserved: form.reserved.trim() } : {}) }, limits: { watchS, clockS, reachS, receiptS } } })
+      await send('job.edit', {
+        fields: {
+          client: form.client,
+          site: form.site,
+          zone: form.zone,
+          network: {
+            address: form.address,
+            prefix,
+            gateway: form.gateway,
+            timeServer: form.timeServer,
+            ...(form.reserved.trim() ? { reserved: form.reserved.trim() } : {}),
+          },
+          limits: { watchS, clockS, reachS, receiptS },
+        },
+      })
       forget()
       setWrong('')
     } catch (e) {
@@ -74,38 +147,93 @@ function JobForm() {
       <Field label="Client" value={form.client} onChange={set('client')} />
       <Field label="Site" value={form.site} onChange={set('site')} />
       <Field label="Time zone" value={form.zone} onChange={set('zone')} />
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 2 }}><Field label="Subnet" value={form.address} onChange={set('address')} mono /></View><View style={{ flex: 1 }}><Field label="Prefix" value={form.prefix} onChange={set('prefix')} mono /></View></View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 2 }}>
+          <Field label="Subnet" value={form.address} onChange={set('address')} mono />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field label="Prefix" value={form.prefix} onChange={set('prefix')} mono />
+        </View>
+      </View>
       <Field label="Gateway" value={form.gateway} onChange={set('gateway')} mono />
       <Field label="Time server" value={form.timeServer} onChange={set('timeServer')} mono />
-      <Field label="Addresses that are not ours" value={form.reserved} onChange={set('reserved')} hint="10.61.8.1-20, 10.61.8.200" mono />
+      <Field
+        label="Addresses that are not ours"
+        value={form.reserved}
+        onChange={set('reserved')}
+        hint="10.61.8.1-20, 10.61.8.200"
+        mono
+      />
       <Field label="Read devices again every, s" value={form.watch} onChange={set('watch')} mono keyboard="numeric" />
       <Field label="A clock may be off by, s" value={form.clock} onChange={set('clock')} mono keyboard="numeric" />
-      <Field label="Silence before Reach is stale, s" value={form.reach} onChange={set('reach')} mono keyboard="numeric" />
-      <Field label="An event may come late by, s" value={form.receipt} onChange={set('receipt')} mono keyboard="numeric" />
+      <Field
+        label="Silence before Reach is stale, s"
+        value={form.reach}
+        onChange={set('reach')}
+        mono
+        keyboard="numeric"
+      />
+      <Field
+        label="An event may come late by, s"
+        value={form.receipt}
+        onChange={set('receipt')}
+        mono
+        keyboard="numeric"
+      />
       <Action kind="plain" label="Keep site and network" onPress={keep} />
     </Sheet>
   )
 }
 
-const kitCards: { key: 'good' | 'lost' | 'outOfHours' | 'unknown'; label: string }[] = [{ key: 'good', label: 'Good card' }, { key: 'lost', label: 'Lost card' }, { key: 'outOfHours', label: 'Card out of hours' }, { key: 'unknown', label: 'Card nobody is told of' }]
+const kitCards: { key: 'good' | 'lost' | 'outOfHours' | 'unknown'; label: string }[] = [
+  { key: 'good', label: 'Good card' },
+  { key: 'lost', label: 'Lost card' },
+  { key: 'outOfHours', label: 'Card out of hours' },
+  { key: 'unknown', label: 'Card nobody is told of' },
+]
 
 function Kit() {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const kit = facts.testCards['kit']
-  const [form, setForm] = useState(() => Object.fromEntries(kitCards.map(({ key }) => [key, kit ? `${kit[key].facility} ${kit[key].number}` : ''])) as Record<(typeof kitCards)[number]['key'], string>)
+  const [form, setForm] = useState(
+    () =>
+      Object.fromEntries(
+        kitCards.map(({ key }) => [key, kit ? `${kit[key].facility} ${kit[key].number}` : '']),
+      ) as Record<(typeof kitCards)[number]['key'], string>,
+  )
   const [wrong, setWrong] = useState('')
-  const cardIn = (text: string): Card26 | null => { const [facility, number] = text.trim().split(/\s+/).map((t) => numberIn(t)); return facility == null || number == null ? null : { facility, number } }
+  const cardIn = (text: string): Card26 | null => {
+    const [facility, number] = text
+      .trim()
+      .split(/\s+/)
+      .map((t) => numberIn(t))
+    return facility == null || number == null ? null : { facility, number }
+  }
   const keep = async () => {
     const cards = kitCards.map(({ key }) => [key, cardIn(form[key])] as const)
-    if (cards.some(([, c]) => !c)) { setWrong('Write each card as facility and number, for example 88 10001.'); return }
-    await send('testCards.put', { id: 'kit', ...Object.fromEntries(cards) } as TestCards).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))
+    if (cards.some(([, c]) => !c)) {
+      setWrong('Write each card as facility and number, for example 88 10001.')
+      return
+    }
+    await send('testCards.put', { id: 'kit', ...Object.fromEntries(cards) } as TestCards)
+      .then(() => setWrong(''))
+      .catch((e: unknown) => setWrong(saysOf(e)))
   }
   return (
     <Sheet title="Test cards">
       <T tone="quiet">Four cards you carry to prove doors. They open only doors that are not signed yet.</T>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {kitCards.map(({ key, label }) => <Field key={key} label={label} value={form[key]} onChange={(v) => setForm({ ...form, [key]: v })} hint="88 10001" mono />)}
+      {kitCards.map(({ key, label }) => (
+        <Field
+          key={key}
+          label={label}
+          value={form[key]}
+          onChange={(v) => setForm({ ...form, [key]: v })}
+          hint="88 10001"
+          mono
+        />
+      ))}
       <Action kind="plain" label="Keep the test cards" onPress={keep} />
     </Sheet>
   )

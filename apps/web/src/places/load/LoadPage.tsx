@@ -22,32 +22,92 @@ export function LoadPage() {
   const [wrong, setWrong] = useState('')
   const changes = unsent(facts)
   const running = all(facts, 'load').filter(open)
-  const ready = changes.filter((u) => !left.has(u.controller.id) && !running.some((l) => l.controller === u.controller.id))
-  const past = all(facts, 'load').filter((l) => !open(l)).sort((a, b) => b.endedAt - a.endedAt).slice(0, 12)
+  const ready = changes.filter(
+    (u) => !left.has(u.controller.id) && !running.some((l) => l.controller === u.controller.id),
+  )
+  const past = all(facts, 'load')
+    .filter((l) => !open(l))
+    .sort((a, b) => b.endedAt - a.endedAt)
+    .slice(0, 12)
   const start = async () => {
     setWrong('')
-    for (const u of ready) await send('load.start', { id: v7(), controller: u.controller.id }).catch((e: unknown) => setWrong(saysOf(e)))
+    for (const u of ready)
+      await send('load.start', { id: v7(), controller: u.controller.id }).catch((e: unknown) => setWrong(saysOf(e)))
   }
-  const toggle = (id: string) => { const next = new Set(left); if (!next.delete(id)) next.add(id); setLeft(next) }
+  const toggle = (id: string) => {
+    const next = new Set(left)
+    if (!next.delete(id)) next.add(id)
+    setLeft(next)
+  }
   return (
-    <Screen title={changes.length ? `Unsent: ${changes.length === 1 ? '1 device' : `${changes.length} devices`}` : 'Nothing is unsent'} bar={changes.length ? <Action label="Load and read back" aside={`${ready.length} of ${changes.length}`} disabled={ready.length === 0} onPress={start} /> : null}>
+    <Screen
+      title={
+        changes.length
+          ? `Unsent: ${changes.length === 1 ? '1 device' : `${changes.length} devices`}`
+          : 'Nothing is unsent'
+      }
+      bar={
+        changes.length ? (
+          <Action
+            label="Load and read back"
+            aside={`${ready.length} of ${changes.length}`}
+            disabled={ready.length === 0}
+            onPress={start}
+          />
+        ) : null
+      }
+    >
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {running.map((l) => <Running key={l.id} load={l} />)}
-      {changes.length === 0 ? <T style={{ padding: 16 }}>{Object.values(facts.reach).some((r) => r.owned) ? 'Every device in service holds what the job wants, read back.' : 'No device is in service yet. Take one into service under Reach.'}</T> : null}
+      {running.map((l) => (
+        <Running key={l.id} load={l} />
+      ))}
+      {changes.length === 0 ? (
+        <T style={{ padding: 16 }}>
+          {Object.values(facts.reach).some((r) => r.owned)
+            ? 'Every device in service holds what the job wants, read back.'
+            : 'No device is in service yet. Take one into service under Reach.'}
+        </T>
+      ) : null}
       {changes.map(({ controller, differences }) => {
         const reach = facts.reach[controller.id]
         return (
           <Sheet key={controller.id} flush>
             <View style={{ paddingHorizontal: 16, paddingTop: 6, flexDirection: 'row', alignItems: 'center' }}>
-              <View style={{ flex: 1 }}><Tick label={`${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}`} on={!left.has(controller.id)} onPress={() => toggle(controller.id)} /></View>
-              <T size={13} tone={reach?.silentMs ? 'ochre' : 'quiet'}>{reach?.silentMs ? 'offline, waits' : 'answers'}</T>
+              <View style={{ flex: 1 }}>
+                <Tick
+                  label={`${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}`}
+                  on={!left.has(controller.id)}
+                  onPress={() => toggle(controller.id)}
+                />
+              </View>
+              <T size={13} tone={reach?.silentMs ? 'ochre' : 'quiet'}>
+                {reach?.silentMs ? 'offline, waits' : 'answers'}
+              </T>
             </View>
-            {roundingsOf(facts, controller).map((r) => <Notice key={r.door + r.says} tone="ochre">{`${r.door}: ${r.says}`}</Notice>)}
+            {roundingsOf(facts, controller).map((r) => (
+              <Notice key={r.door + r.says} tone="ochre">{`${r.door}: ${r.says}`}</Notice>
+            ))}
             <Lines differences={differences} />
           </Sheet>
         )
       })}
-      {past.length ? <Sheet flush title="Past loads">{past.map((l) => <Line key={l.id}><View style={{ flexDirection: 'row', gap: 10 }}><T face="mono" style={{ width: 34 }}>{facts.controller[l.controller]?.ref ?? ''}</T><View style={{ flex: 1 }}><T tone={l.state === 'held' ? 'verdigris' : l.state === 'stopped' ? 'quiet' : 'madder'}>{l.says}</T><T size={13} tone="quiet">{`${l.by}, ${dayTime(l.endedAt, jobOf(facts)?.zone ?? 'UTC')}`}</T></View></View></Line>)}</Sheet> : null}
+      {past.length ? (
+        <Sheet flush title="Past loads">
+          {past.map((l) => (
+            <Line key={l.id}>
+              <View style={{ flexDirection: 'row', gap: 10 }}>
+                <T face="mono" style={{ width: 34 }}>
+                  {facts.controller[l.controller]?.ref ?? ''}
+                </T>
+                <View style={{ flex: 1 }}>
+                  <T tone={l.state === 'held' ? 'verdigris' : l.state === 'stopped' ? 'quiet' : 'madder'}>{l.says}</T>
+                  <T size={13} tone="quiet">{`${l.by}, ${dayTime(l.endedAt, jobOf(facts)?.zone ?? 'UTC')}`}</T>
+                </View>
+              </View>
+            </Line>
+          ))}
+        </Sheet>
+      ) : null}
     </Screen>
   )
 }
@@ -65,16 +125,56 @@ function Lines({ differences }: { differences: readonly Difference[] }) {
   return (
     <View>
       <View style={{ flexDirection: 'row', borderTopWidth: 1, borderColor: ground.line }}>
-        <T size={13} tone="quiet" style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6 }}>it holds</T>
-        <T size={13} tone="quiet" style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6, borderLeftWidth: 2, borderColor: ground.ink }}>it will hold</T>
+        <T size={13} tone="quiet" style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6 }}>
+          it holds
+        </T>
+        <T
+          size={13}
+          tone="quiet"
+          style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6, borderLeftWidth: 2, borderColor: ground.ink }}
+        >
+          it will hold
+        </T>
       </View>
-      <View role="list">{[...groups].map(([group, list]) => list.map((l, i) => (
-        <View key={group + l.what + i} style={{ flexDirection: 'row' }} aria-label={`${group}, ${l.what}: holds ${l.holds}, will hold ${l.willHold}`} role="listitem">
-          <View style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6 }}>{i === 0 ? <T face="mono" size={13} tone="quiet">{group}</T> : null}<T>{l.what}</T><T tone="quiet">{l.holds}</T></View>
-          <View style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6, borderLeftWidth: 2, borderColor: ground.ink, justifyContent: 'flex-end' }}><T face="strong">{l.willHold}</T></View>
+      <View role="list">
+        {[...groups].map(([group, list]) =>
+          list.map((l, i) => (
+            <View
+              key={group + l.what + i}
+              style={{ flexDirection: 'row' }}
+              aria-label={`${group}, ${l.what}: holds ${l.holds}, will hold ${l.willHold}`}
+              role="listitem"
+            >
+              <View style={{ flex: 1, paddingHorizontal: 16, paddingVertical: 6 }}>
+                {i === 0 ? (
+                  <T face="mono" size={13} tone="quiet">
+                    {group}
+                  </T>
+                ) : null}
+                <T>{l.what}</T>
+                <T tone="quiet">{l.holds}</T>
+              </View>
+              <View
+                style={{
+                  flex: 1,
+                  paddingHorizontal: 16,
+                  paddingVertical: 6,
+                  borderLeftWidth: 2,
+                  borderColor: ground.ink,
+                  justifyContent: 'flex-end',
+                }}
+              >
+                <T face="strong">{l.willHold}</T>
+              </View>
+            </View>
+          )),
+        )}
+      </View>
+      {!whole && lines.length > shownLines ? (
+        <View style={{ padding: 12 }}>
+          <Action kind="plain" label={`Show all ${lines.length} lines`} onPress={() => setWhole(true)} />
         </View>
-      )))}</View>
-      {!whole && lines.length > shownLines ? <View style={{ padding: 12 }}><Action kind="plain" label={`Show all ${lines.length} lines`} onPress={() => setWhole(true)} /></View> : null}
+      ) : null}
     </View>
   )
 }
@@ -86,8 +186,18 @@ function Running({ load }: { load: Load }) {
   const share = load.total ? load.done / load.total : 0
   return (
     <Sheet>
-      <T face="strong" size={17}>{`${facts.controller[load.controller]?.ref ?? ''}: ${load.state === 'waits' ? 'waits' : 'loading'}`}</T>
-      <View role="progressbar" aria-label="Load" aria-valuenow={Math.round(share * 100)} style={{ height: 10, backgroundColor: ground.line }}><View style={{ height: 10, width: `${share * 100}%`, backgroundColor: ground.slate }} /></View>
+      <T
+        face="strong"
+        size={17}
+      >{`${facts.controller[load.controller]?.ref ?? ''}: ${load.state === 'waits' ? 'waits' : 'loading'}`}</T>
+      <View
+        role="progressbar"
+        aria-label="Load"
+        aria-valuenow={Math.round(share * 100)}
+        style={{ height: 10, backgroundColor: ground.line }}
+      >
+        <View style={{ height: 10, width: `${share * 100}%`, backgroundColor: ground.slate }} />
+      </View>
       <T>{load.says}</T>
       <Action kind="plain" label="Stop" onPress={() => send('load.stop', { id: load.id })} />
     </Sheet>

@@ -12,7 +12,12 @@ import { useDraft } from '../../state/draft'
 import { useFacts, useJob } from '../../state/job'
 import { Missing } from '../shell/Missing'
 
-interface CardForm { id: string; facility: string; number: string; state: 'in use' | 'lost' }
+interface CardForm {
+  id: string
+  facility: string
+  number: string
+  state: 'in use' | 'lost'
+}
 
 /** One person: name, number, cards, groups. */
 export function PersonForm({ id }: { id?: string }) {
@@ -22,14 +27,29 @@ export function PersonForm({ id }: { id?: string }) {
   const [form, setForm, forget] = useDraft(`person-${id ?? 'new'}`, formOf(person))
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   if (id && !person) return <Missing what="person" which={id} />
-  const setCard = (i: number, card: Partial<CardForm>) => setForm({ ...form, cards: form.cards.map((c, n) => (n === i ? { ...c, ...card } : c)) })
+  const setCard = (i: number, card: Partial<CardForm>) =>
+    setForm({ ...form, cards: form.cards.map((c, n) => (n === i ? { ...c, ...card } : c)) })
   const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
   const keep = async () => {
-    const cards = form.cards.map((c) => ({ id: c.id, facility: numberIn(c.facility) ?? NaN, number: numberIn(c.number) ?? NaN, state: c.state }))
+    const cards = form.cards.map((c) => ({
+      id: c.id,
+      facility: numberIn(c.facility) ?? NaN,
+      number: numberIn(c.number) ?? NaN,
+      state: c.state,
+    }))
     const bad = cards.findIndex((c) => Number.isNaN(c.facility) || Number.isNaN(c.number))
-    if (bad >= 0) { setWrong({ says: 'Facility and number of a card are whole numbers, as printed on it.', field: `cards.${bad}` }); return }
+    if (bad >= 0) {
+      setWrong({ says: 'Facility and number of a card are whole numbers, as printed on it.', field: `cards.${bad}` })
+      return
+    }
     try {
-      await send('person.put', { id: person?.id ?? v7(), number: form.number.trim(), name: form.name.trim(), cards, groups: form.groups })
+      await send('person.put', {
+        id: person?.id ?? v7(),
+        number: form.number.trim(),
+        name: form.name.trim(),
+        cards,
+        groups: form.groups,
+      })
       forget()
       router.push('/people')
     } catch (e) {
@@ -41,28 +61,95 @@ export function PersonForm({ id }: { id?: string }) {
       {wrong && !wrong.field?.startsWith('cards') ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
         <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} error={error('name')} />
-        <Field label="Number" value={form.number} onChange={(number) => setForm({ ...form, number })} mono error={error('number')} />
+        <Field
+          label="Number"
+          value={form.number}
+          onChange={(number) => setForm({ ...form, number })}
+          mono
+          error={error('number')}
+        />
       </Sheet>
       <Sheet title="Cards, 26 bits">
         {form.cards.map((c, i) => (
           <View key={c.id} style={{ gap: 4 }}>
             <View style={{ flexDirection: 'row', gap: 12 }}>
-              <View style={{ flex: 1 }}><Field label={`Facility, card ${i + 1}`} value={c.facility} onChange={(facility) => setCard(i, { facility })} keyboard="numeric" mono /></View>
-              <View style={{ flex: 2 }}><Field label={`Number, card ${i + 1}`} value={c.number} onChange={(number) => setCard(i, { number })} keyboard="numeric" mono /></View>
+              <View style={{ flex: 1 }}>
+                <Field
+                  label={`Facility, card ${i + 1}`}
+                  value={c.facility}
+                  onChange={(facility) => setCard(i, { facility })}
+                  keyboard="numeric"
+                  mono
+                />
+              </View>
+              <View style={{ flex: 2 }}>
+                <Field
+                  label={`Number, card ${i + 1}`}
+                  value={c.number}
+                  onChange={(number) => setCard(i, { number })}
+                  keyboard="numeric"
+                  mono
+                />
+              </View>
             </View>
             {error(`cards.${i}`) ? <Notice tone="madder">{error(`cards.${i}`)}</Notice> : null}
-            <Chips label={`State of card ${i + 1}`} value={c.state} onChange={(state) => setCard(i, { state })} options={[{ value: 'in use', label: 'In use' }, { value: 'lost', label: 'Lost' }]} />
+            <Chips
+              label={`State of card ${i + 1}`}
+              value={c.state}
+              onChange={(state) => setCard(i, { state })}
+              options={[
+                { value: 'in use', label: 'In use' },
+                { value: 'lost', label: 'Lost' },
+              ]}
+            />
           </View>
         ))}
-        <Action kind="plain" label="Add a card" onPress={() => setForm({ ...form, cards: [...form.cards, { id: v7(), facility: '', number: '', state: 'in use' }] })} />
+        <Action
+          kind="plain"
+          label="Add a card"
+          onPress={() =>
+            setForm({ ...form, cards: [...form.cards, { id: v7(), facility: '', number: '', state: 'in use' }] })
+          }
+        />
       </Sheet>
       <Sheet title="Groups">
-        {all(facts, 'group').map((g) => <Tick key={g.id} label={g.name} on={form.groups.includes(g.id)} onPress={() => setForm({ ...form, groups: form.groups.includes(g.id) ? form.groups.filter((x) => x !== g.id) : [...form.groups, g.id] })} />)}
+        {all(facts, 'group').map((g) => (
+          <Tick
+            key={g.id}
+            label={g.name}
+            on={form.groups.includes(g.id)}
+            onPress={() =>
+              setForm({
+                ...form,
+                groups: form.groups.includes(g.id) ? form.groups.filter((x) => x !== g.id) : [...form.groups, g.id],
+              })
+            }
+          />
+        ))}
         {all(facts, 'group').length === 0 ? <T tone="quiet">No group yet. Make one under Access.</T> : null}
       </Sheet>
-      {person ? <Sheet><Action kind="danger" label="Remove this person" aside={`${person.cards.length} cards`} onPress={() => send('person.remove', { id: person.id }).then(() => router.push('/people'))} /></Sheet> : null}
+      {person ? (
+        <Sheet>
+          <Action
+            kind="danger"
+            label="Remove this person"
+            aside={`${person.cards.length} cards`}
+            onPress={() => send('person.remove', { id: person.id }).then(() => router.push('/people'))}
+          />
+        </Sheet>
+      ) : null}
     </Screen>
   )
 }
 
-const formOf = (p: Person | undefined) => ({ name: p?.name ?? '', number: p?.number ?? '', groups: p?.groups ?? ([] as string[]), cards: (p?.cards ?? []).map((c): CardForm => ({ id: c.id, facility: String(c.facility), number: String(c.number), state: c.state })) })
+const formOf = (p: Person | undefined) => ({
+  name: p?.name ?? '',
+  number: p?.number ?? '',
+  groups: p?.groups ?? ([] as string[]),
+  cards: (p?.cards ?? []).map((c): CardForm => ({
+    id: c.id,
+    facility: String(c.facility),
+    number: String(c.number),
+    state: c.state,
+  })),
+})

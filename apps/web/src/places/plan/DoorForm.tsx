@@ -1,4 +1,16 @@
-import { all, areaTree, isKind, openingKinds, openingWords, partRoles, roleFacts, type Decides, type Door, type OpeningKind, type PartRole } from '@rauta/core'
+import {
+  all,
+  areaTree,
+  isKind,
+  openingKinds,
+  openingWords,
+  partRoles,
+  roleFacts,
+  type Decides,
+  type Door,
+  type OpeningKind,
+  type PartRole,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -16,10 +28,40 @@ import { usualPart } from '../../state/usual'
 /** Roles that most doors have; the others are shown when they are asked for. */
 const usual: readonly PartRole[] = ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass']
 
-interface Form { ref: string; name: string; from: string; to: string; passages: string; escapeRoute: boolean; handle: boolean; outdoor: boolean; pinned: boolean; opening: OpeningKind; by: Decides['by']; after: string; then: Decides['then']; x: string; y: string; hardware: Partial<Record<PartRole, string>> }
+interface Form {
+  ref: string
+  name: string
+  from: string
+  to: string
+  passages: string
+  escapeRoute: boolean
+  handle: boolean
+  outdoor: boolean
+  pinned: boolean
+  opening: OpeningKind
+  by: Decides['by']
+  after: string
+  then: Decides['then']
+  x: string
+  y: string
+  hardware: Partial<Record<PartRole, string>>
+}
 const formOf = (door: Door | undefined, firstArea: string, first: Form['hardware']): Form => ({
-  ref: door?.ref ?? '', name: door?.name ?? '', from: door?.from ?? firstArea, to: door?.to ?? firstArea, passages: String(door?.passagesPerDay ?? 0), escapeRoute: door?.escapeRoute ?? false, handle: door?.handle ?? false, outdoor: door?.outdoor ?? false, pinned: door?.pinned ?? false, opening: door?.opening ?? 'door',
-  by: door?.decides?.by ?? 'controller', after: String(door?.decides?.afterS ?? 10), then: door?.decides?.then ?? 'knownCards', x: door?.at ? String(door.at.x) : '', y: door?.at ? String(door.at.y) : '',
+  ref: door?.ref ?? '',
+  name: door?.name ?? '',
+  from: door?.from ?? firstArea,
+  to: door?.to ?? firstArea,
+  passages: String(door?.passagesPerDay ?? 0),
+  escapeRoute: door?.escapeRoute ?? false,
+  handle: door?.handle ?? false,
+  outdoor: door?.outdoor ?? false,
+  pinned: door?.pinned ?? false,
+  opening: door?.opening ?? 'door',
+  by: door?.decides?.by ?? 'controller',
+  after: String(door?.decides?.afterS ?? 10),
+  then: door?.decides?.then ?? 'knownCards',
+  x: door?.at ? String(door.at.x) : '',
+  y: door?.at ? String(door.at.y) : '',
   hardware: door ? Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])) : first,
 })
 
@@ -28,17 +70,49 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const areas = all(facts, 'area')
-  const [form, setForm, forget] = useDraft<Form>(`door-${door?.id ?? 'new'}`, formOf(door, areas[0]?.id ?? '', { entryReader: usualPart(facts, 'entryReader'), lock: usualPart(facts, 'lock'), contact: usualPart(facts, 'contact') }))
+  const [form, setForm, forget] = useDraft<Form>(
+    `door-${door?.id ?? 'new'}`,
+    formOf(door, areas[0]?.id ?? '', {
+      entryReader: usualPart(facts, 'entryReader'),
+      lock: usualPart(facts, 'lock'),
+      contact: usualPart(facts, 'contact'),
+    }),
+  )
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const set = <K extends keyof Form>(key: K, value: Form[K]) => setForm({ ...form, [key]: value })
   const submit = async () => {
     const passagesPerDay = numberIn(form.passages)
-    if (passagesPerDay === null || passagesPerDay < 0 || !Number.isInteger(passagesPerDay)) { setWrong({ says: 'Passages per day must be a whole number, 0 or more.', field: 'passages' }); return }
+    if (passagesPerDay === null || passagesPerDay < 0 || !Number.isInteger(passagesPerDay)) {
+      setWrong({ says: 'Passages per day must be a whole number, 0 or more.', field: 'passages' })
+      return
+    }
     const [x, y, afterS] = [form.x, form.y, form.after].map(numberIn)
-    if ((form.x.trim() || form.y.trim()) && (x == null || y == null)) { setWrong({ says: 'A place on the grid needs both, east and north, in metres.', field: 'at' }); return }
-    if (form.by !== 'controller' && (afterS == null || afterS < 0)) { setWrong({ says: 'Write after how many seconds, for example 10.', field: 'after' }); return }
+    if ((form.x.trim() || form.y.trim()) && (x == null || y == null)) {
+      setWrong({ says: 'A place on the grid needs both, east and north, in metres.', field: 'at' })
+      return
+    }
+    if (form.by !== 'controller' && (afterS == null || afterS < 0)) {
+      setWrong({ says: 'Write after how many seconds, for example 10.', field: 'after' })
+      return
+    }
     const hardware = Object.fromEntries(Object.entries(form.hardware).filter(([, sheet]) => sheet))
-    const fields = { ref: form.ref.trim(), name: form.name.trim(), from: form.from, to: form.to, passagesPerDay, escapeRoute: form.escapeRoute, handle: form.handle, outdoor: form.outdoor, pinned: form.pinned, opening: form.opening, ...(x != null && y != null ? { at: { x, y } } : {}), ...(door?.decides || form.by !== 'controller' ? { decides: { by: form.by, afterS: afterS ?? 10, then: form.then } } : {}), hardware }
+    const fields = {
+      ref: form.ref.trim(),
+      name: form.name.trim(),
+      from: form.from,
+      to: form.to,
+      passagesPerDay,
+      escapeRoute: form.escapeRoute,
+      handle: form.handle,
+      outdoor: form.outdoor,
+      pinned: form.pinned,
+      opening: form.opening,
+      ...(x != null && y != null ? { at: { x, y } } : {}),
+      ...(door?.decides || form.by !== 'controller'
+        ? { decides: { by: form.by, afterS: afterS ?? 10, then: form.then } }
+        : {}),
+      hardware,
+    }
     try {
       // The reference makes a readable address; where a renamed door has it as its id already, any id will do.
       const id = door?.id ?? (facts.door[form.ref.trim()] ? v7() : form.ref.trim())
@@ -49,31 +123,131 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
       setWrong({ says: saysOf(error), field: fieldOf(error) })
     }
   }
-  const error = (field: string) => (wrong?.field === field || wrong?.field === `fields.${field}` ? wrong.says : undefined)
-  if (areas.length === 0) return <Screen title="Add a door" bar={<Action label="Add areas first" onPress={() => router.push('/job')} />}><Notice tone="slate">A door leads from one area to another, and this job has no area yet.</Notice></Screen>
+  const error = (field: string) =>
+    wrong?.field === field || wrong?.field === `fields.${field}` ? wrong.says : undefined
+  if (areas.length === 0)
+    return (
+      <Screen title="Add a door" bar={<Action label="Add areas first" onPress={() => router.push('/job')} />}>
+        <Notice tone="slate">A door leads from one area to another, and this job has no area yet.</Notice>
+      </Screen>
+    )
   return (
-    <Screen title={door ? `Edit ${door.ref}` : 'Add a door'} bar={<Action label={door ? 'Keep the changes' : 'Add the door'} onPress={submit} />}>
+    <Screen
+      title={door ? `Edit ${door.ref}` : 'Add a door'}
+      bar={<Action label={door ? 'Keep the changes' : 'Add the door'} onPress={submit} />}
+    >
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
-        <Field label="Reference" value={form.ref} onChange={(v) => set('ref', v)} hint={`${areas[0]?.code ?? 'Q'}-04`} mono error={error('ref')} />
-        <Field label="Name" value={form.name} onChange={(v) => set('name', v)} hint="What people call it" error={error('name')} />
-        <Pick label="Leads from" value={form.from} options={areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` }))} onChange={(v) => set('from', v)} error={error('from')} />
-        <Pick label="Leads to" value={form.to} options={areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` }))} onChange={(v) => set('to', v)} error={error('to')} />
-        <Field label="Passages per day" value={form.passages} onChange={(v) => set('passages', v)} keyboard="numeric" mono error={error('passages')} />
-        <Pick label="Opening" value={form.opening} options={openingKinds.map((k) => ({ value: k, label: openingWords[k] }))} onChange={(v) => set('opening', v as OpeningKind)} />
+        <Field
+          label="Reference"
+          value={form.ref}
+          onChange={(v) => set('ref', v)}
+          hint={`${areas[0]?.code ?? 'Q'}-04`}
+          mono
+          error={error('ref')}
+        />
+        <Field
+          label="Name"
+          value={form.name}
+          onChange={(v) => set('name', v)}
+          hint="What people call it"
+          error={error('name')}
+        />
+        <Pick
+          label="Leads from"
+          value={form.from}
+          options={areaTree(areas).map(({ area, depth }) => ({
+            value: area.id,
+            label: `${'  '.repeat(depth)}${area.name}`,
+          }))}
+          onChange={(v) => set('from', v)}
+          error={error('from')}
+        />
+        <Pick
+          label="Leads to"
+          value={form.to}
+          options={areaTree(areas).map(({ area, depth }) => ({
+            value: area.id,
+            label: `${'  '.repeat(depth)}${area.name}`,
+          }))}
+          onChange={(v) => set('to', v)}
+          error={error('to')}
+        />
+        <Field
+          label="Passages per day"
+          value={form.passages}
+          onChange={(v) => set('passages', v)}
+          keyboard="numeric"
+          mono
+          error={error('passages')}
+        />
+        <Pick
+          label="Opening"
+          value={form.opening}
+          options={openingKinds.map((k) => ({ value: k, label: openingWords[k] }))}
+          onChange={(v) => set('opening', v as OpeningKind)}
+        />
         <Tick label="On an escape route" on={form.escapeRoute} onPress={() => set('escapeRoute', !form.escapeRoute)} />
-        <Tick label="A handle opens it from the secured side" on={form.handle} onPress={() => set('handle', !form.handle)} />
-        <Tick label="Its unsecured side is out of doors" on={form.outdoor} onPress={() => set('outdoor', !form.outdoor)} />
-        <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="East on the grid, m" value={form.x} onChange={(v) => set('x', v)} keyboard="decimal" mono error={error('at')} /></View><View style={{ flex: 1 }}><Field label="North, m" value={form.y} onChange={(v) => set('y', v)} keyboard="decimal" mono /></View></View>
+        <Tick
+          label="A handle opens it from the secured side"
+          on={form.handle}
+          onPress={() => set('handle', !form.handle)}
+        />
+        <Tick
+          label="Its unsecured side is out of doors"
+          on={form.outdoor}
+          onPress={() => set('outdoor', !form.outdoor)}
+        />
+        <View style={{ flexDirection: 'row', gap: 12 }}>
+          <View style={{ flex: 1 }}>
+            <Field
+              label="East on the grid, m"
+              value={form.x}
+              onChange={(v) => set('x', v)}
+              keyboard="decimal"
+              mono
+              error={error('at')}
+            />
+          </View>
+          <View style={{ flex: 1 }}>
+            <Field label="North, m" value={form.y} onChange={(v) => set('y', v)} keyboard="decimal" mono />
+          </View>
+        </View>
         <Tick label="It stays where it is placed" on={form.pinned} onPress={() => set('pinned', !form.pinned)} />
       </Sheet>
       <Hardware form={form} set={set} error={error} />
       <Sheet title="Who decides">
-        <Pick label="Whether somebody passes is decided by" value={form.by} options={[{ value: 'controller', label: 'the controller' }, { value: 'server', label: 'the server' }, { value: 'reader', label: 'the reader' }, { value: 'lock', label: 'the lock' }]} onChange={(v) => set('by', v as Decides['by'])} />
+        <Pick
+          label="Whether somebody passes is decided by"
+          value={form.by}
+          options={[
+            { value: 'controller', label: 'the controller' },
+            { value: 'server', label: 'the server' },
+            { value: 'reader', label: 'the reader' },
+            { value: 'lock', label: 'the lock' },
+          ]}
+          onChange={(v) => set('by', v as Decides['by'])}
+        />
         {form.by === 'controller' ? null : (
           <>
-            <Field label="Out of reach for so many seconds" value={form.after} onChange={(v) => set('after', v)} keyboard="numeric" mono error={error('after')} />
-            <Pick label="Then" value={form.then} options={[{ value: 'knownCards', label: 'cards known at the door still pass' }, { value: 'staysShut', label: 'nobody gets in' }, { value: 'opens', label: 'the door opens' }]} onChange={(v) => set('then', v as Decides['then'])} />
+            <Field
+              label="Out of reach for so many seconds"
+              value={form.after}
+              onChange={(v) => set('after', v)}
+              keyboard="numeric"
+              mono
+              error={error('after')}
+            />
+            <Pick
+              label="Then"
+              value={form.then}
+              options={[
+                { value: 'knownCards', label: 'cards known at the door still pass' },
+                { value: 'staysShut', label: 'nobody gets in' },
+                { value: 'opens', label: 'the door opens' },
+              ]}
+              onChange={(v) => set('then', v as Decides['then'])}
+            />
           </>
         )}
       </Sheet>
@@ -82,7 +256,15 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
 }
 
 /** A device for each role; what few doors have is out of the way until it is asked for. */
-function Hardware({ form, set, error }: { form: Form; set: <K extends keyof Form>(key: K, value: Form[K]) => void; error: (field: string) => string | undefined }) {
+function Hardware({
+  form,
+  set,
+  error,
+}: {
+  form: Form
+  set: <K extends keyof Form>(key: K, value: Form[K]) => void
+  error: (field: string) => string | undefined
+}) {
   const facts = useFacts()
   const [more, setMore] = useState(false)
   const shown = partRoles.filter((role) => more || usual.includes(role) || form.hardware[role])
@@ -90,17 +272,39 @@ function Hardware({ form, set, error }: { form: Form; set: <K extends keyof Form
     <Sheet title="Hardware">
       <View>
         {shown.map((role) => (
-          <Pick key={role} label={roleFacts[role].says} value={form.hardware[role] ?? ''} error={error(`hardware.${role}`)} onChange={(v) => set('hardware', { ...form.hardware, [role]: v })}
-            options={[{ value: '', label: role === 'lock' ? 'None yet' : 'None' }, ...Object.values(sheetsFor(facts)).filter((s) => isKind(s, roleFacts[role].kind)).map((s) => ({ value: s.id, label: s.name }))]} />
+          <Pick
+            key={role}
+            label={roleFacts[role].says}
+            value={form.hardware[role] ?? ''}
+            error={error(`hardware.${role}`)}
+            onChange={(v) => set('hardware', { ...form.hardware, [role]: v })}
+            options={[
+              { value: '', label: role === 'lock' ? 'None yet' : 'None' },
+              ...Object.values(sheetsFor(facts))
+                .filter((s) => isKind(s, roleFacts[role].kind))
+                .map((s) => ({ value: s.id, label: s.name })),
+            ]}
+          />
         ))}
       </View>
-      {shown.length < partRoles.length ? <Action kind="plain" label="More: second leaf, bolt contact, sensor, desk button, opener, tamper, spare" onPress={() => setMore(true)} /> : null}
+      {shown.length < partRoles.length ? (
+        <Action
+          kind="plain"
+          label="More: second leaf, bolt contact, sensor, desk button, opener, tamper, spare"
+          onPress={() => setMore(true)}
+        />
+      ) : null}
     </Sheet>
   )
 }
 
 /** Only what was altered, so that an edit that meets another touches no more than it must. */
 function changed(door: Door, fields: Record<string, unknown>): Record<string, unknown> {
-  const before: Record<string, unknown> = { ...door, hardware: Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])) }
-  return Object.fromEntries(Object.entries(fields).filter(([key, value]) => JSON.stringify(before[key]) !== JSON.stringify(value)))
+  const before: Record<string, unknown> = {
+    ...door,
+    hardware: Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])),
+  }
+  return Object.fromEntries(
+    Object.entries(fields).filter(([key, value]) => JSON.stringify(before[key]) !== JSON.stringify(value)),
+  )
 }

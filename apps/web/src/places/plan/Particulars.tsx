@@ -22,9 +22,29 @@ export function Particulars({ door }: { door: Door }) {
   return (
     <Sheet title="Particulars">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {fed.map((p) => <Tick key={p.id} label={`${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name} has a supply of its own`} on={p.fed === 'own'} onPress={() => send('part.feed', { door: door.id, part: p.id, own: p.fed !== 'own' }).then(() => setWrong('')).catch((e: unknown) => setWrong(saysOf(e)))} />)}
-      {fed.map((p) => <Through key={p.id} door={door} part={p} onWrong={setWrong} />)}
-      {supervised ? <Ends key={JSON.stringify(door.ends ?? null)} door={door} onWrong={setWrong} says={`${controller.ref} takes under ${supervised.shortBelow} Ω for a short, under ${supervised.closedBelow} Ω for closed, up to ${supervised.cutAbove} Ω for open, more for cut.`} /> : null}
+      {fed.map((p) => (
+        <Tick
+          key={p.id}
+          label={`${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name} has a supply of its own`}
+          on={p.fed === 'own'}
+          onPress={() =>
+            send('part.feed', { door: door.id, part: p.id, own: p.fed !== 'own' })
+              .then(() => setWrong(''))
+              .catch((e: unknown) => setWrong(saysOf(e)))
+          }
+        />
+      ))}
+      {fed.map((p) => (
+        <Through key={p.id} door={door} part={p} onWrong={setWrong} />
+      ))}
+      {supervised ? (
+        <Ends
+          key={JSON.stringify(door.ends ?? null)}
+          door={door}
+          onWrong={setWrong}
+          says={`${controller.ref} takes under ${supervised.shortBelow} Ω for a short, under ${supervised.closedBelow} Ω for closed, up to ${supervised.cutAbove} Ω for open, more for cut.`}
+        />
+      ) : null}
     </Sheet>
   )
 }
@@ -38,8 +58,26 @@ function Through({ door, part, onWrong }: { door: Door; part: Part; onWrong: (sa
   if (converters.length === 0 || !isKind(sheetOf(sheets, part.sheet), 'reader')) return null
   return (
     <View style={{ gap: 4 }}>
-      <Pick label={`${part.id} goes to the controller`} value={part.via ?? ''} options={[{ value: '', label: 'straight' }, ...converters.map((c) => ({ value: c.id, label: `through: ${c.name}` }))]} onChange={(v) => { send('part.via', { door: door.id, part: part.id, via: v || null }).then(() => onWrong('')).catch((e: unknown) => onWrong(saysOf(e))) }} />
-      {chainOf(part, sheets).map((c) => <T key={c.lead.id} size={13} tone={c.terminal || c.lead.kind === 'led' ? 'quiet' : 'madder'}>{`${c.lead.name}, ${c.lead.colour || 'no colour'}: ${c.terminal ? `screw ${c.terminal} of the converter` : c.lead.kind === 'led' ? 'insulate it' : 'no screw'}`}</T>)}
+      <Pick
+        label={`${part.id} goes to the controller`}
+        value={part.via ?? ''}
+        options={[
+          { value: '', label: 'straight' },
+          ...converters.map((c) => ({ value: c.id, label: `through: ${c.name}` })),
+        ]}
+        onChange={(v) => {
+          send('part.via', { door: door.id, part: part.id, via: v || null })
+            .then(() => onWrong(''))
+            .catch((e: unknown) => onWrong(saysOf(e)))
+        }}
+      />
+      {chainOf(part, sheets).map((c) => (
+        <T
+          key={c.lead.id}
+          size={13}
+          tone={c.terminal || c.lead.kind === 'led' ? 'quiet' : 'madder'}
+        >{`${c.lead.name}, ${c.lead.colour || 'no colour'}: ${c.terminal ? `screw ${c.terminal} of the converter` : c.lead.kind === 'led' ? 'insulate it' : 'no screw'}`}</T>
+      ))}
     </View>
   )
 }
@@ -51,15 +89,37 @@ function Ends({ door, onWrong, says }: { door: Door; onWrong: (says: string) => 
   const [at, setAt] = useState<'device' | 'controller'>(door.ends?.at ?? 'device')
   const keep = () => {
     const [seriesOhm, parallelOhm] = [series, parallel].map(numberIn)
-    if (seriesOhm == null || parallelOhm == null) { onWrong('Write both resistors in ohms, for example 1000 and 2200.'); return undefined }
-    return send('door.edit', { id: door.id, fields: { ends: { seriesOhm, parallelOhm, at } } }).then(() => onWrong('')).catch((e: unknown) => onWrong(saysOf(e)))
+    if (seriesOhm == null || parallelOhm == null) {
+      onWrong('Write both resistors in ohms, for example 1000 and 2200.')
+      return undefined
+    }
+    return send('door.edit', { id: door.id, fields: { ends: { seriesOhm, parallelOhm, at } } })
+      .then(() => onWrong(''))
+      .catch((e: unknown) => onWrong(saysOf(e)))
   }
   return (
     <View style={{ gap: 8 }}>
       <T face="mid">End resistors of its contacts</T>
-      <T size={13} tone="quiet">{says}</T>
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="In series, Ω" value={series} onChange={setSeries} keyboard="numeric" mono /></View><View style={{ flex: 1 }}><Field label="Across the contact, Ω" value={parallel} onChange={setParallel} keyboard="numeric" mono /></View></View>
-      <Chips label="They sit" value={at} onChange={setAt} options={[{ value: 'device', label: 'At the contact' }, { value: 'controller', label: 'At the controller' }]} />
+      <T size={13} tone="quiet">
+        {says}
+      </T>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Field label="In series, Ω" value={series} onChange={setSeries} keyboard="numeric" mono />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field label="Across the contact, Ω" value={parallel} onChange={setParallel} keyboard="numeric" mono />
+        </View>
+      </View>
+      <Chips
+        label="They sit"
+        value={at}
+        onChange={setAt}
+        options={[
+          { value: 'device', label: 'At the contact' },
+          { value: 'controller', label: 'At the controller' },
+        ]}
+      />
       <Action kind="plain" label="Keep the resistors" onPress={keep} />
     </View>
   )

@@ -25,12 +25,29 @@ export function PlanPage({ id }: { id: string }) {
   const findings = marksFor(facts, door).plan.findings
   const tone = { stop: 'madder', warn: 'ochre', note: 'slate' } as const
   return (
-    <Screen columns mono={door.ref} title="Plan" under={door.name} bar={door.placement ? <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} /> : null}>
-      {findings.map((f) => <Notice key={f.says} tone={tone[f.grade]}>{f.says}</Notice>)}
+    <Screen
+      columns
+      mono={door.ref}
+      title="Plan"
+      under={door.name}
+      bar={door.placement ? <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} /> : null}
+    >
+      {findings.map((f) => (
+        <Notice key={f.says} tone={tone[f.grade]}>
+          {f.says}
+        </Notice>
+      ))}
       {door.placement ? <Placed door={door} /> : <Place door={door} />}
       <Lengths door={door} />
       <Particulars door={door} />
-      <Sheet><Action kind="plain" label="Edit the door and its hardware" onPress={() => router.push(`/doors/${door.id}/edit`)} /><UndoBar /></Sheet>
+      <Sheet>
+        <Action
+          kind="plain"
+          label="Edit the door and its hardware"
+          onPress={() => router.push(`/doors/${door.id}/edit`)}
+        />
+        <UndoBar />
+      </Sheet>
     </Screen>
   )
 }
@@ -40,39 +57,74 @@ function Place({ door }: { door: Door }) {
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
   const doors = all(facts, 'door')
-  const tried = controllersInOrder(facts).map((controller) => ({ controller, proposal: proposePlacement(door, controller, sheetsFor(facts), doors) }))
+  const tried = controllersInOrder(facts).map((controller) => ({
+    controller,
+    proposal: proposePlacement(door, controller, sheetsFor(facts), doors),
+  }))
   const metres = (cabinet: string) => runLengthM(door, cabinet, facts.cabinetPlace)
-  const fitting = tried.filter((t) => t.proposal.ok).sort((a, b) => (metres(a.controller.cabinet) ?? Infinity) - (metres(b.controller.cabinet) ?? Infinity))
+  const fitting = tried
+    .filter((t) => t.proposal.ok)
+    .sort((a, b) => (metres(a.controller.cabinet) ?? Infinity) - (metres(b.controller.cabinet) ?? Infinity))
   const others = tried.filter((t) => !t.proposal.ok)
-  const place = (controller: string) => send('door.placeProposed', { id: door.id, controller }).catch((error: unknown) => setWrong(saysOf(error)))
+  const place = (controller: string) =>
+    send('door.placeProposed', { id: door.id, controller }).catch((error: unknown) => setWrong(saysOf(error)))
   return (
     <Sheet flush title="Place it on a controller">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {controllersInOrder(facts).length === 0 ? <View style={{ padding: 16, gap: 8 }}><T>No controller is planned yet.</T><Action kind="plain" label="Plan a controller" onPress={() => router.push('/controllers')} /></View> : null}
+      {controllersInOrder(facts).length === 0 ? (
+        <View style={{ padding: 16, gap: 8 }}>
+          <T>No controller is planned yet.</T>
+          <Action kind="plain" label="Plan a controller" onPress={() => router.push('/controllers')} />
+        </View>
+      ) : null}
       {fitting.map(({ controller: c, proposal }, i) => (
         <View key={c.id} style={{ padding: 16, paddingTop: 8, gap: 6 }}>
           <T face="strong">{`${c.ref}, ${sheetOf(sheetsFor(facts), c.sheet).name}, ${c.cabinet}`}</T>
           <T tone="quiet">{proposedWords(proposal)}</T>
-          <Action kind={i === 0 ? 'main' : 'plain'} label={`Place on ${c.ref}`} {...(metres(c.cabinet) === null ? {} : { aside: `${Math.round(metres(c.cabinet) ?? 0)} m` })} onPress={() => place(c.id)} />
+          <Action
+            kind={i === 0 ? 'main' : 'plain'}
+            label={`Place on ${c.ref}`}
+            {...(metres(c.cabinet) === null ? {} : { aside: `${Math.round(metres(c.cabinet) ?? 0)} m` })}
+            onPress={() => place(c.id)}
+          />
         </View>
       ))}
-      {others.map(({ controller: c, proposal }) => <View key={c.id} style={{ paddingHorizontal: 16, paddingBottom: 8 }}><T><T face="strong">{`${c.ref} `}</T><T tone="ochre">{proposal.ok ? '' : proposal.says}</T></T></View>)}
-      <View style={{ padding: 16 }}><Action kind="plain" label="Place all open doors at once" onPress={() => router.push('/siting' as never)} /></View>
+      {others.map(({ controller: c, proposal }) => (
+        <View key={c.id} style={{ paddingHorizontal: 16, paddingBottom: 8 }}>
+          <T>
+            <T face="strong">{`${c.ref} `}</T>
+            <T tone="ochre">{proposal.ok ? '' : proposal.says}</T>
+          </T>
+        </View>
+      ))}
+      <View style={{ padding: 16 }}>
+        <Action kind="plain" label="Place all open doors at once" onPress={() => router.push('/siting' as never)} />
+      </View>
     </Sheet>
   )
 }
 
 function proposedWords(proposal: Proposal): string {
   if (!proposal.ok) return proposal.says
-  const terminals = [...new Set(Object.values(proposal.placement.terminals))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
-  return terminals.length ? `Proposed: port group ${proposal.placement.portGroup}, terminals ${terminals.join(' ')}` : 'Proposed: behind it, by radio or network; no terminal is needed.'
+  const terminals = [...new Set(Object.values(proposal.placement.terminals))].sort((a, b) =>
+    a.localeCompare(b, 'en', { numeric: true }),
+  )
+  return terminals.length
+    ? `Proposed: port group ${proposal.placement.portGroup}, terminals ${terminals.join(' ')}`
+    : 'Proposed: behind it, by radio or network; no terminal is needed.'
 }
 
 type CableType = Door['cables'][number]['type']
 
 function Lengths({ door }: { door: Door }) {
   if (door.cables.length === 0) return null
-  return <Sheet title="Cables">{door.cables.map((c) => <CableLine key={`${c.id}-${c.lengthM}`} door={door} cable={c} />)}</Sheet>
+  return (
+    <Sheet title="Cables">
+      {door.cables.map((c) => (
+        <CableLine key={`${c.id}-${c.lengthM}`} door={door} cable={c} />
+      ))}
+    </Sheet>
+  )
 }
 
 function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] }) {
@@ -81,7 +133,14 @@ function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] 
   const [wrong, setWrong] = useState('')
   const keep = async (type?: CableType) => {
     const lengthM = length.trim() === '' ? 0 : numberIn(length)
-    if (lengthM === null || lengthM < 0) { setWrong(/ft|feet|'/.test(length) ? 'Lengths are in metres. 100 ft are 30.5 m.' : 'A length is a number of metres, 0 or more.'); return }
+    if (lengthM === null || lengthM < 0) {
+      setWrong(
+        /ft|feet|'/.test(length)
+          ? 'Lengths are in metres. 100 ft are 30.5 m.'
+          : 'A length is a number of metres, 0 or more.',
+      )
+      return
+    }
     try {
       await send('cable.set', { door: door.id, cable: cable.id, lengthM, ...(type ? { type } : {}) })
       setWrong('')
@@ -93,14 +152,66 @@ function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] 
     <View style={{ gap: 4 }}>
       <T face="mid">{`${cable.id} to ${cable.part}: ${cableName(cable.type)}`}</T>
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'flex-start' }}>
-        <View style={{ flex: 1 }}><Field label={`Length of ${cable.id}, m`} value={length} onChange={setLength} keyboard="decimal" mono error={wrong || undefined} onSubmit={() => { void keep() }} /></View>
-        <View style={{ flex: 1 }}><Pick label={`Kind of ${cable.id}`} value={codeOf(cable.type)} options={cableKinds} onChange={(code) => { void keep(typeOf(code, cable.type)) }} /></View>
+        <View style={{ flex: 1 }}>
+          <Field
+            label={`Length of ${cable.id}, m`}
+            value={length}
+            onChange={setLength}
+            keyboard="decimal"
+            mono
+            error={wrong || undefined}
+            onSubmit={() => {
+              void keep()
+            }}
+          />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Pick
+            label={`Kind of ${cable.id}`}
+            value={codeOf(cable.type)}
+            options={cableKinds}
+            onChange={(code) => {
+              void keep(typeOf(code, cable.type))
+            }}
+          />
+        </View>
       </View>
       <View style={{ flexDirection: 'row', gap: 12 }}>
-        <View style={{ flex: 1 }}><Pick label={`Cores of ${cable.id}`} value={String(cable.type.cores)} options={[1, 2, 4, 6, 8, 10, 12, 16].map((n) => ({ value: String(n), label: `${n} cores` }))} onChange={(n) => { void keep({ ...cable.type, cores: Number(n) }) }} /></View>
-        <View style={{ flex: 1 }}><Pick label={`Each conductor of ${cable.id}`} value={`${cable.type.perConductor ?? 1}${cable.type.clad ? 'a' : ''}`} options={[{ value: '1', label: 'one core, copper' }, { value: '2', label: 'two cores, copper' }, { value: '3', label: 'three cores, copper' }, { value: '1a', label: 'one core, clad aluminium' }, { value: '2a', label: 'two cores, clad aluminium' }]} onChange={(v) => { const { perConductor: _p, clad: _c, ...bare } = cable.type; void keep({ ...bare, ...(v[0] === '1' ? {} : { perConductor: Number(v[0]) }), ...(v.endsWith('a') ? { clad: true } : {}) } as CableType) }} /></View>
+        <View style={{ flex: 1 }}>
+          <Pick
+            label={`Cores of ${cable.id}`}
+            value={String(cable.type.cores)}
+            options={[1, 2, 4, 6, 8, 10, 12, 16].map((n) => ({ value: String(n), label: `${n} cores` }))}
+            onChange={(n) => {
+              void keep({ ...cable.type, cores: Number(n) })
+            }}
+          />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Pick
+            label={`Each conductor of ${cable.id}`}
+            value={`${cable.type.perConductor ?? 1}${cable.type.clad ? 'a' : ''}`}
+            options={[
+              { value: '1', label: 'one core, copper' },
+              { value: '2', label: 'two cores, copper' },
+              { value: '3', label: 'three cores, copper' },
+              { value: '1a', label: 'one core, clad aluminium' },
+              { value: '2a', label: 'two cores, clad aluminium' },
+            ]}
+            onChange={(v) => {
+              const { perConductor: _p, clad: _c, ...bare } = cable.type
+              void keep({
+                ...bare,
+                ...(v[0] === '1' ? {} : { perConductor: Number(v[0]) }),
+                ...(v.endsWith('a') ? { clad: true } : {}),
+              } as CableType)
+            }}
+          />
+        </View>
       </View>
-      {length !== String(cable.lengthM || '') ? <Action kind="plain" label={`Keep ${cable.id}`} onPress={() => keep()} /> : null}
+      {length !== String(cable.lengthM || '') ? (
+        <Action kind="plain" label={`Keep ${cable.id}`} onPress={() => keep()} />
+      ) : null}
     </View>
   )
 }

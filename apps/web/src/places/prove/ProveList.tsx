@@ -10,14 +10,33 @@ import { doorsInOrder, marksFor } from '../../state/worked'
 export function ProveList() {
   const facts = useFacts()
   const rank = (sign: string) => ({ stopped: 0, stale: 1, underWay: 2, todo: 3, given: 5 })[sign] ?? 4
-  const doors = doorsInOrder(facts).map((door) => ({ door, marks: marksFor(facts, door) })).filter(({ marks }) => marks.load.sign === 'given' || marks.prove.sign !== 'todo').sort((a, b) => rank(a.marks.prove.sign) - rank(b.marks.prove.sign))
+  const doors = doorsInOrder(facts)
+    .map((door) => ({ door, marks: marksFor(facts, door) }))
+    .filter(({ marks }) => marks.load.sign === 'given' || marks.prove.sign !== 'todo')
+    .sort((a, b) => rank(a.marks.prove.sign) - rank(b.marks.prove.sign))
   return (
     <Screen title="Prove" under={`${doors.filter((d) => d.marks.prove.sign !== 'given').length} doors have tests left`}>
-      {doors.length === 0 ? <T style={{ padding: 16 }}>No door is loaded yet. A door is proved against what its controller really holds.</T> : null}
+      {doors.length === 0 ? (
+        <T style={{ padding: 16 }}>No door is loaded yet. A door is proved against what its controller really holds.</T>
+      ) : null}
       {doors.map(({ door, marks }) => (
-        <Line key={door.id} label={`Prove ${door.ref} ${door.name}: ${marks.prove.says}`} onPress={() => router.push(`/doors/${door.id}/prove`)}>
+        <Line
+          key={door.id}
+          label={`Prove ${door.ref} ${door.name}: ${marks.prove.says}`}
+          onPress={() => router.push(`/doors/${door.id}/prove`)}
+        >
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-            <View style={{ flex: 1 }}><View style={{ flexDirection: 'row', gap: 8 }}><T face="mono">{door.ref}</T><T face="strong" style={{ flex: 1 }}>{door.name}</T></View><T size={13} tone={signTone[marks.prove.sign]}>{marks.prove.says}</T></View>
+            <View style={{ flex: 1 }}>
+              <View style={{ flexDirection: 'row', gap: 8 }}>
+                <T face="mono">{door.ref}</T>
+                <T face="strong" style={{ flex: 1 }}>
+                  {door.name}
+                </T>
+              </View>
+              <T size={13} tone={signTone[marks.prove.sign]}>
+                {marks.prove.says}
+              </T>
+            </View>
             <Rungs state={marks} pitch={14} />
           </View>
         </Line>

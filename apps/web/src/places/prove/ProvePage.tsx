@@ -16,7 +16,13 @@ import { useGround } from '../../theme'
 import { Missing } from '../shell/Missing'
 import { Dial } from './Dial'
 
-const tones: Record<Standing['state'], Tone> = { todo: 'quiet', passed: 'verdigris', failed: 'madder', stale: 'ochre', 'not applicable': 'quiet' }
+const tones: Record<Standing['state'], Tone> = {
+  todo: 'quiet',
+  passed: 'verdigris',
+  failed: 'madder',
+  stale: 'ochre',
+  'not applicable': 'quiet',
+}
 
 /** The script of a door: one big instruction at a time, the tape below, the verdict large, then the next. */
 export function ProvePage({ id }: { id: string }) {
@@ -31,20 +37,57 @@ export function ProvePage({ id }: { id: string }) {
   const open = list.find((s) => s.state !== 'passed' && s.state !== 'not applicable')
   const now = list.find((s) => s.test.id === (trial?.test ?? picked)) ?? open ?? list[0]
   const at = now ? list.indexOf(now) : 0
-  if (!now) return <Screen mono={door.ref} title="Prove" bar={<Action label="Plan this door" onPress={() => router.push(`/doors/${id}/plan`)} />}><Notice tone="slate">No test is called for until the door is placed.</Notice></Screen>
+  if (!now)
+    return (
+      <Screen
+        mono={door.ref}
+        title="Prove"
+        bar={<Action label="Plan this door" onPress={() => router.push(`/doors/${id}/plan`)} />}
+      >
+        <Notice tone="slate">No test is called for until the door is placed.</Notice>
+      </Screen>
+    )
   const following = list.slice(at + 1).find((s) => s.state !== 'passed' && s.state !== 'not applicable') ?? open
   return (
-    <Screen mono={door.ref} title={door.name} aside={<T face="mono" size={17}>{`${at + 1} / ${list.length}`}</T>} head={<Progress list={list} now={now.test.id} />}
-      bar={canFit(me) ? <ProveBar door={door} now={now} running={!!trial} next={following && following !== now ? following.test : null} onNext={setPicked} /> : null}>
+    <Screen
+      mono={door.ref}
+      title={door.name}
+      aside={<T face="mono" size={17}>{`${at + 1} / ${list.length}`}</T>}
+      head={<Progress list={list} now={now.test.id} />}
+      bar={
+        canFit(me) ? (
+          <ProveBar
+            door={door}
+            now={now}
+            running={!!trial}
+            next={following && following !== now ? following.test : null}
+            onNext={setPicked}
+          />
+        ) : null
+      }
+    >
       <View style={{ padding: 16, gap: 10 }}>
-        <T level={2} face="strong" size={28}>{now.test.title}</T>
+        <T level={2} face="strong" size={28}>
+          {now.test.title}
+        </T>
         <T size={22}>{now.test.instruction}</T>
-        <T size={17} tone="quiet">{now.test.expect}</T>
+        <T size={17} tone="quiet">
+          {now.test.expect}
+        </T>
       </View>
       {trial ? <Running door={door} test={now.test} /> : <Verdict door={id} standing={now} />}
-      <Sheet flush title="Tape"><Tape controller={door.placement?.controller ?? ''} doors={[door.id]} limit={8} /></Sheet>
+      <Sheet flush title="Tape">
+        <Tape controller={door.placement?.controller ?? ''} doors={[door.id]} limit={8} />
+      </Sheet>
       <Sheet flush title="All tests of this door">
-        {list.map((s) => <Line key={s.test.id} label={`${s.test.title}: ${s.state}`} onPress={() => setPicked(s.test.id)}><View style={{ flexDirection: 'row', gap: 8 }}><T style={{ flex: 1 }}>{s.test.title}</T><T tone={tones[s.state]}>{s.state === 'todo' ? 'to do' : s.state}</T></View></Line>)}
+        {list.map((s) => (
+          <Line key={s.test.id} label={`${s.test.title}: ${s.state}`} onPress={() => setPicked(s.test.id)}>
+            <View style={{ flexDirection: 'row', gap: 8 }}>
+              <T style={{ flex: 1 }}>{s.test.title}</T>
+              <T tone={tones[s.state]}>{s.state === 'todo' ? 'to do' : s.state}</T>
+            </View>
+          </Line>
+        ))}
       </Sheet>
     </Screen>
   )
@@ -53,8 +96,28 @@ export function ProvePage({ id }: { id: string }) {
 function Progress({ list, now }: { list: readonly Standing[]; now: string }) {
   const ground = useGround()
   return (
-    <View role="img" aria-label={`${list.filter((s) => s.state === 'passed').length} of ${list.length} tests passed`} style={{ flexDirection: 'row', gap: 3, marginTop: 8 }}>
-      {list.map((s) => <View key={s.test.id} style={{ flex: 1, height: 10, borderWidth: 1.5, borderColor: s.test.id === now ? ground.oxide : s.state === 'todo' ? ground.quiet : ground[tones[s.state]], backgroundColor: s.test.id === now ? ground.oxide : s.state === 'todo' || s.state === 'not applicable' ? 'transparent' : ground[tones[s.state]] }} />)}
+    <View
+      role="img"
+      aria-label={`${list.filter((s) => s.state === 'passed').length} of ${list.length} tests passed`}
+      style={{ flexDirection: 'row', gap: 3, marginTop: 8 }}
+    >
+      {list.map((s) => (
+        <View
+          key={s.test.id}
+          style={{
+            flex: 1,
+            height: 10,
+            borderWidth: 1.5,
+            borderColor: s.test.id === now ? ground.oxide : s.state === 'todo' ? ground.quiet : ground[tones[s.state]],
+            backgroundColor:
+              s.test.id === now
+                ? ground.oxide
+                : s.state === 'todo' || s.state === 'not applicable'
+                  ? 'transparent'
+                  : ground[tones[s.state]],
+          }}
+        />
+      ))}
     </View>
   )
 }
@@ -62,13 +125,29 @@ function Progress({ list, now }: { list: readonly Standing[]; now: string }) {
 function Verdict({ door, standing }: { door: string; standing: Standing }) {
   const facts = useFacts()
   const { proof, state, test } = standing
-  const last = all(facts, 'proof').filter((p) => p.test === test.id && p.door === door).sort((a, b) => b.at - a.at)[0]
-  const word: Record<Standing['state'], string> = { todo: '', passed: 'Passed', failed: 'Failed', stale: 'Stale', 'not applicable': 'Not applicable' }
+  const last = all(facts, 'proof')
+    .filter((p) => p.test === test.id && p.door === door)
+    .sort((a, b) => b.at - a.at)[0]
+  const word: Record<Standing['state'], string> = {
+    todo: '',
+    passed: 'Passed',
+    failed: 'Failed',
+    stale: 'Stale',
+    'not applicable': 'Not applicable',
+  }
   if (state === 'todo') return <LastTry door={door} test={test} />
   return (
     <View role="status" style={{ paddingHorizontal: 16, gap: 4 }}>
-      <T face="strong" size={34} tone={tones[state]}>{word[state]}</T>
-      <T size={17}>{state === 'stale' ? 'What it proved has changed since. Do it again.' : state === 'not applicable' ? test.notApplicable : (proof?.says ?? '')}</T>
+      <T face="strong" size={34} tone={tones[state]}>
+        {word[state]}
+      </T>
+      <T size={17}>
+        {state === 'stale'
+          ? 'What it proved has changed since. Do it again.'
+          : state === 'not applicable'
+            ? test.notApplicable
+            : (proof?.says ?? '')}
+      </T>
       {last && last.id !== proof?.id ? <T tone="quiet">{`Last try: ${last.verdict}. ${last.says}`}</T> : null}
     </View>
   )
@@ -77,8 +156,17 @@ function Verdict({ door, standing }: { door: string; standing: Standing }) {
 /** A try that counted for nothing is still told. */
 function LastTry({ door, test }: { door: string; test: Test }) {
   const facts = useFacts()
-  const last = all(facts, 'proof').filter((p) => p.door === door && p.test === test.id && (p.verdict === 'skipped' || p.verdict === 'not judged')).sort((a, b) => b.at - a.at)[0]
-  return last ? <View role="status" style={{ paddingHorizontal: 16 }}><T face="strong" size={28} tone="ochre">{last.verdict === 'skipped' ? 'Skipped' : 'Not judged'}</T><T size={17}>{last.says}</T></View> : null
+  const last = all(facts, 'proof')
+    .filter((p) => p.door === door && p.test === test.id && (p.verdict === 'skipped' || p.verdict === 'not judged'))
+    .sort((a, b) => b.at - a.at)[0]
+  return last ? (
+    <View role="status" style={{ paddingHorizontal: 16 }}>
+      <T face="strong" size={28} tone="ochre">
+        {last.verdict === 'skipped' ? 'Skipped' : 'Not judged'}
+      </T>
+      <T size={17}>{last.says}</T>
+    </View>
+  ) : null
 }
 
 /** The running test as the same core judges it here; the server's verdict is what is recorded. */
@@ -87,10 +175,20 @@ function Running({ door, test }: { door: Door; test: Test }) {
   const trial = facts.trial[door.id]
   const job = jobOf(facts)
   if (!trial || !job) return null
-  const state: Judgement = judge({ test, trial, door: door.id, controller: door.placement?.controller ?? '', events: all(facts, 'event'), limits: job.limits, refOf: (d) => facts.door[d]?.ref ?? 'another door' })
+  const state: Judgement = judge({
+    test,
+    trial,
+    door: door.id,
+    controller: door.placement?.controller ?? '',
+    events: all(facts, 'event'),
+    limits: job.limits,
+    refOf: (d) => facts.door[d]?.ref ?? 'another door',
+  })
   return (
     <View role="status" style={{ paddingHorizontal: 16, gap: 8 }}>
-      <T face="strong" size={22} tone="slate">{state.says}</T>
+      <T face="strong" size={22} tone="slate">
+        {state.says}
+      </T>
       {state.timing ? <Ticking timing={state.timing} /> : null}
     </View>
   )
@@ -102,24 +200,59 @@ function Ticking({ timing }: { timing: NonNullable<Judgement['timing']> }) {
     const timer = setInterval(() => setNow(Date.now()), 100)
     return () => clearInterval(timer)
   }, [])
-  return <Dial label={timing.label} seconds={Math.max(0, (now - timing.since) / 1000)} from={timing.from} to={timing.to} />
+  return (
+    <Dial label={timing.label} seconds={Math.max(0, (now - timing.since) / 1000)} from={timing.from} to={timing.to} />
+  )
 }
 
-function ProveBar({ door, now, running, next, onNext }: { door: Door; now: Standing; running: boolean; next: Test | null; onNext: (test: string) => void }) {
+function ProveBar({
+  door,
+  now,
+  running,
+  next,
+  onNext,
+}: {
+  door: Door
+  now: Standing
+  running: boolean
+  next: Test | null
+  onNext: (test: string) => void
+}) {
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
   const [why, setWhy] = useState<{ answer: 'failed' | 'skipped'; says: string } | null>(null)
   const { test, state } = now
-  const fail = (e: unknown) => { setWrong(saysOf(e)) }
-  const answer = (kind: 'passed' | 'failed' | 'skipped' | 'stop', says: string) => send('trial.answer', { door: door.id, test: test.id, answer: kind, says }).then(() => { setWhy(null); setWrong('') }).catch(fail)
+  const fail = (e: unknown) => {
+    setWrong(saysOf(e))
+  }
+  const answer = (kind: 'passed' | 'failed' | 'skipped' | 'stop', says: string) =>
+    send('trial.answer', { door: door.id, test: test.id, answer: kind, says })
+      .then(() => {
+        setWhy(null)
+        setWrong('')
+      })
+      .catch(fail)
   // The test stays chosen when it ends, so that its verdict is seen before the next one.
-  const start = () => send('trial.start', { door: door.id, test: test.id }).then(() => { setWrong(''); onNext(test.id) }).catch(fail)
+  const start = () =>
+    send('trial.start', { door: door.id, test: test.id })
+      .then(() => {
+        setWrong('')
+        onNext(test.id)
+      })
+      .catch(fail)
   if (why) {
     return (
       <>
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-        <Field label={why.answer === 'failed' ? 'What happened' : 'Why it is skipped'} value={why.says} onChange={(says) => setWhy({ ...why, says })} />
-        <Action label={why.answer === 'failed' ? 'Record the failure' : 'Skip it'} onPress={() => answer(why.answer, why.says)} />
+        <Field
+          label={why.answer === 'failed' ? 'What happened' : 'Why it is skipped'}
+          value={why.says}
+          onChange={(says) => setWhy({ ...why, says })}
+        />
+        <Action
+          label={why.answer === 'failed' ? 'Record the failure' : 'Skip it'}
+          onPress={() => answer(why.answer, why.says)}
+        />
         <Action kind="plain" label="Back" onPress={() => setWhy(null)} />
       </>
     )
@@ -130,8 +263,16 @@ function ProveBar({ door, now, running, next, onNext }: { door: Door; now: Stand
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
         {test.ask ? <Action label={test.ask.yes} onPress={() => answer('passed', '')} /> : null}
         <View style={{ flexDirection: 'row', gap: 8 }}>
-          <View style={{ flex: 1 }}><Action kind="plain" label={test.ask ? test.ask.no : 'It didn’t'} onPress={() => setWhy({ answer: 'failed', says: '' })} /></View>
-          <View style={{ flex: 1 }}><Action kind="plain" label="Skip, say why" onPress={() => setWhy({ answer: 'skipped', says: '' })} /></View>
+          <View style={{ flex: 1 }}>
+            <Action
+              kind="plain"
+              label={test.ask ? test.ask.no : 'It didn’t'}
+              onPress={() => setWhy({ answer: 'failed', says: '' })}
+            />
+          </View>
+          <View style={{ flex: 1 }}>
+            <Action kind="plain" label="Skip, say why" onPress={() => setWhy({ answer: 'skipped', says: '' })} />
+          </View>
         </View>
         <Action kind="plain" label="Stop without a verdict" onPress={() => answer('stop', '')} />
       </>
@@ -140,9 +281,21 @@ function ProveBar({ door, now, running, next, onNext }: { door: Door; now: Stand
   return (
     <>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {state === 'passed' || state === 'not applicable'
-        ? (next ? <Action label="Next test" aside={next.title} onPress={() => { onNext(next.id) }} /> : <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} />)
-        : <Action label={state === 'failed' || state === 'stale' ? 'Test it again' : 'Begin this test'} onPress={start} />}
+      {state === 'passed' || state === 'not applicable' ? (
+        next ? (
+          <Action
+            label="Next test"
+            aside={next.title}
+            onPress={() => {
+              onNext(next.id)
+            }}
+          />
+        ) : (
+          <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} />
+        )
+      ) : (
+        <Action label={state === 'failed' || state === 'stale' ? 'Test it again' : 'Begin this test'} onPress={start} />
+      )}
       {state === 'passed' ? <Action kind="plain" label="Test it again" onPress={start} /> : null}
     </>
   )

@@ -21,7 +21,9 @@ export function BenchPage() {
   const [wrong, setWrong] = useState('')
   const [address, setAddress] = useState('')
   const planned = controllersInOrder(facts)
-  const loose = all(facts, 'found').filter((f) => !f.controller).sort((a, b) => b.seenAt - a.seenAt)
+  const loose = all(facts, 'found')
+    .filter((f) => !f.controller)
+    .sort((a, b) => b.seenAt - a.seenAt)
   const ask = async (body: object) => {
     setWrong('')
     try {
@@ -31,12 +33,26 @@ export function BenchPage() {
     }
   }
   return (
-    <Screen title="The bench" under={`${all(facts, 'found').length} found · ${planned.length} expected`} bar={<Action label="Search the segment" aside="about 3 s" onPress={() => ask({})} />}>
+    <Screen
+      title="The bench"
+      under={`${all(facts, 'found').length} found · ${planned.length} expected`}
+      bar={<Action label="Search the segment" aside="about 3 s" onPress={() => ask({})} />}
+    >
       {says ? <Notice tone="slate">{says}</Notice> : null}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {planned.length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet. What is found waits here until one is.</T> : null}
-      {planned.map((c) => <Pair key={c.id} controller={c} />)}
-      {loose.length ? <Sheet flush title="Found, not planned">{loose.map((f) => <Loose key={f.id} found={f} />)}</Sheet> : null}
+      {planned.length === 0 ? (
+        <T style={{ padding: 16 }}>No controller is planned yet. What is found waits here until one is.</T>
+      ) : null}
+      {planned.map((c) => (
+        <Pair key={c.id} controller={c} />
+      ))}
+      {loose.length ? (
+        <Sheet flush title="Found, not planned">
+          {loose.map((f) => (
+            <Loose key={f.id} found={f} />
+          ))}
+        </Sheet>
+      ) : null}
       <Sheet title="One address by hand">
         <Field label="Address" value={address} onChange={setAddress} hint="10.0.0.20" mono />
         <Action kind="plain" label="Ask this address" onPress={() => ask({ address: address.trim() })} />
@@ -55,16 +71,35 @@ function Pair({ controller }: { controller: Controller }) {
       <Line label={`${controller.ref}: ${standing.says}`} onPress={() => router.push(`/reach/${controller.id}`)}>
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <View style={{ flex: 1 }}>
-            <T size={13} tone="quiet">planned</T>
+            <T size={13} tone="quiet">
+              planned
+            </T>
             <T face="strong">{controller.ref}</T>
             <T size={13}>{sheetOf(sheetsFor(facts), controller.sheet).name}</T>
-            <T face="mono" size={13}>{controller.address}</T>
+            <T face="mono" size={13}>
+              {controller.address}
+            </T>
           </View>
-          <View style={{ width: 48, paddingTop: 26 }}><LinkSign link={standing.link} /></View>
+          <View style={{ width: 48, paddingTop: 26 }}>
+            <LinkSign link={standing.link} />
+          </View>
           <View style={{ flex: 1.1 }}>
-            <T size={13} tone="quiet">found</T>
-            {found ? <><T face="mono" size={15}>{found.mac}</T><T face="mono" size={13}>{found.address}</T></> : null}
-            <T size={13} tone={standing.tone}>{standing.says}</T>
+            <T size={13} tone="quiet">
+              found
+            </T>
+            {found ? (
+              <>
+                <T face="mono" size={15}>
+                  {found.mac}
+                </T>
+                <T face="mono" size={13}>
+                  {found.address}
+                </T>
+              </>
+            ) : null}
+            <T size={13} tone={standing.tone}>
+              {standing.says}
+            </T>
           </View>
         </View>
       </Line>
@@ -79,22 +114,44 @@ function LinkSign({ link }: { link: Standing['link'] }) {
   return (
     <Svg width={48} height={24}>
       {link === 'joined' ? <SvgLine x1={0} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} /> : null}
-      {link === 'working' ? <SvgLine x1={0} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} strokeDasharray="6 4" /> : null}
-      {link === 'fault' ? <><SvgLine x1={0} y1={12} x2={13} y2={12} stroke={colour} strokeWidth={3} /><Rect x={13} y={2} width={22} height={20} fill="none" stroke={colour} strokeWidth={3} /><SvgLine x1={35} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} /><SvgLine x1={24} y1={6} x2={24} y2={13} stroke={colour} strokeWidth={3} /><SvgLine x1={24} y1={16} x2={24} y2={18} stroke={colour} strokeWidth={3} /></> : null}
-      {link === 'apart' ? <><SvgLine x1={0} y1={12} x2={14} y2={12} stroke={colour} strokeWidth={3} /><SvgLine x1={14} y1={5} x2={14} y2={19} stroke={colour} strokeWidth={3} /><SvgLine x1={34} y1={5} x2={34} y2={19} stroke={colour} strokeWidth={3} /></> : null}
+      {link === 'working' ? (
+        <SvgLine x1={0} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} strokeDasharray="6 4" />
+      ) : null}
+      {link === 'fault' ? (
+        <>
+          <SvgLine x1={0} y1={12} x2={13} y2={12} stroke={colour} strokeWidth={3} />
+          <Rect x={13} y={2} width={22} height={20} fill="none" stroke={colour} strokeWidth={3} />
+          <SvgLine x1={35} y1={12} x2={48} y2={12} stroke={colour} strokeWidth={3} />
+          <SvgLine x1={24} y1={6} x2={24} y2={13} stroke={colour} strokeWidth={3} />
+          <SvgLine x1={24} y1={16} x2={24} y2={18} stroke={colour} strokeWidth={3} />
+        </>
+      ) : null}
+      {link === 'apart' ? (
+        <>
+          <SvgLine x1={0} y1={12} x2={14} y2={12} stroke={colour} strokeWidth={3} />
+          <SvgLine x1={14} y1={5} x2={14} y2={19} stroke={colour} strokeWidth={3} />
+          <SvgLine x1={34} y1={5} x2={34} y2={19} stroke={colour} strokeWidth={3} />
+        </>
+      ) : null}
     </Svg>
   )
 }
 
 function Loose({ found }: { found: Found }) {
   const facts = useFacts()
-  const fitting = controllersInOrder(facts).filter((c) => !facts.reach[c.id]?.owned && (!found.model || c.sheet === found.model))
+  const fitting = controllersInOrder(facts).filter(
+    (c) => !facts.reach[c.id]?.owned && (!found.model || c.sheet === found.model),
+  )
   return (
     <View style={{ padding: 16, gap: 6 }}>
       <T face="mono">{`${found.serial || 'no serial'} · ${found.mac}`}</T>
       <T tone="quiet">{`${sheetName(facts, found.model)} at ${found.address}${found.routable ? '' : ', a subnet this computer has no address in'}`}</T>
-      {fitting.map((c) => <MatchAction key={c.id} found={found} controller={c} />)}
-      {fitting.length === 0 ? <Action kind="plain" label="Plan a controller for it" onPress={() => router.push('/controllers/new')} /> : null}
+      {fitting.map((c) => (
+        <MatchAction key={c.id} found={found} controller={c} />
+      ))}
+      {fitting.length === 0 ? (
+        <Action kind="plain" label="Plan a controller for it" onPress={() => router.push('/controllers/new')} />
+      ) : null}
     </View>
   )
 }
@@ -107,7 +164,14 @@ function MatchAction({ found, controller }: { found: Found; controller: Controll
   return (
     <>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <Action kind="plain" label={`This is ${controller.ref}`} aside={controller.cabinet} onPress={() => send('found.match', { found: found.id, controller: controller.id }).catch((e: unknown) => setWrong(saysOf(e)))} />
+      <Action
+        kind="plain"
+        label={`This is ${controller.ref}`}
+        aside={controller.cabinet}
+        onPress={() =>
+          send('found.match', { found: found.id, controller: controller.id }).catch((e: unknown) => setWrong(saysOf(e)))
+        }
+      />
     </>
   )
 }

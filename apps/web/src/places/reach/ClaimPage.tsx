@@ -13,7 +13,17 @@ import { useGround } from '../../theme'
 import { Missing } from '../shell/Missing'
 import { standingOf } from './standing'
 
-const stepWord: Record<ClaimStepName, string> = { identity: 'Read who it is', holds: 'Count what it holds', secret: 'Replace the factory secret', erase: 'Erase it', network: 'Name and address', restart: 'Restart and find it again', clock: 'Zone and clock', firmware: 'Firmware', ready: 'In service' }
+const stepWord: Record<ClaimStepName, string> = {
+  identity: 'Read who it is',
+  holds: 'Count what it holds',
+  secret: 'Replace the factory secret',
+  erase: 'Erase it',
+  network: 'Name and address',
+  restart: 'Restart and find it again',
+  clock: 'Zone and clock',
+  firmware: 'Firmware',
+  ready: 'In service',
+}
 const stateWord = { todo: 'to do', running: 'at work', done: 'done', waits: 'waits for you', failed: 'failed' } as const
 
 /** Taking one device into service, step by step, each as it was stored. */
@@ -29,21 +39,70 @@ export function ClaimPage({ id }: { id: string }) {
   const standing = standingOf(facts, controller)
   const tone = { todo: 'quiet', running: 'slate', done: 'verdigris', waits: 'ochre', failed: 'madder' } as const
   return (
-    <Screen mono={controller.ref} title={sheetOf(sheetsFor(facts), controller.sheet).name} under={`${controller.cabinet} · ${controller.serial || 'no serial yet'}`} bar={<ClaimBar id={id} claim={claim} found={!!found} />}>
-      <Notice tone={standing.tone === 'verdigris' ? 'verdigris' : standing.tone === 'madder' ? 'madder' : standing.tone === 'ochre' ? 'ochre' : 'slate'}>{standing.says}</Notice>
+    <Screen
+      mono={controller.ref}
+      title={sheetOf(sheetsFor(facts), controller.sheet).name}
+      under={`${controller.cabinet} · ${controller.serial || 'no serial yet'}`}
+      bar={<ClaimBar id={id} claim={claim} found={!!found} />}
+    >
+      <Notice
+        tone={
+          standing.tone === 'verdigris'
+            ? 'verdigris'
+            : standing.tone === 'madder'
+              ? 'madder'
+              : standing.tone === 'ochre'
+                ? 'ochre'
+                : 'slate'
+        }
+      >
+        {standing.says}
+      </Notice>
       {claim && claim.resetStep >= 0 ? <ResetByHand id={id} step={claim.resetStep} /> : null}
       {claim ? (
         <Sheet flush title="Steps">
-          <View role="list">{claim.steps.map((s) => (
-            <View key={s.name} role="listitem" aria-label={`${stepWord[s.name]}: ${stateWord[s.state]}`} style={{ flexDirection: 'row', gap: 12, paddingHorizontal: 16, paddingVertical: 10, borderTopWidth: 1, borderColor: ground.line }}>
-              <View style={{ width: 6, alignSelf: 'stretch', backgroundColor: s.state === 'todo' ? 'transparent' : ground[tone[s.state]], borderWidth: s.state === 'todo' ? 1 : 0, borderColor: ground.quiet }} />
-              <View style={{ flex: 1 }}>
-                <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}><T face="strong">{stepWord[s.name]}</T><T size={13} tone={tone[s.state]}>{stateWord[s.state]}</T></View>
-                {s.says && s.state !== 'todo' ? <T tone="quiet">{s.says}</T> : null}
-                {s.name === 'holds' && claim.eraseAgreed ? <T size={13} tone="quiet">{`Agreed by ${claim.eraseAgreed.by}, ${dayTime(claim.eraseAgreed.at, zone)}`}</T> : null}
+          <View role="list">
+            {claim.steps.map((s) => (
+              <View
+                key={s.name}
+                role="listitem"
+                aria-label={`${stepWord[s.name]}: ${stateWord[s.state]}`}
+                style={{
+                  flexDirection: 'row',
+                  gap: 12,
+                  paddingHorizontal: 16,
+                  paddingVertical: 10,
+                  borderTopWidth: 1,
+                  borderColor: ground.line,
+                }}
+              >
+                <View
+                  style={{
+                    width: 6,
+                    alignSelf: 'stretch',
+                    backgroundColor: s.state === 'todo' ? 'transparent' : ground[tone[s.state]],
+                    borderWidth: s.state === 'todo' ? 1 : 0,
+                    borderColor: ground.quiet,
+                  }}
+                />
+                <View style={{ flex: 1 }}>
+                  <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+                    <T face="strong">{stepWord[s.name]}</T>
+                    <T size={13} tone={tone[s.state]}>
+                      {stateWord[s.state]}
+                    </T>
+                  </View>
+                  {s.says && s.state !== 'todo' ? <T tone="quiet">{s.says}</T> : null}
+                  {s.name === 'holds' && claim.eraseAgreed ? (
+                    <T
+                      size={13}
+                      tone="quiet"
+                    >{`Agreed by ${claim.eraseAgreed.by}, ${dayTime(claim.eraseAgreed.at, zone)}`}</T>
+                  ) : null}
+                </View>
               </View>
-            </View>
-          ))}</View>
+            ))}
+          </View>
         </Sheet>
       ) : null}
       {reach ? (
@@ -53,7 +112,11 @@ export function ClaimPage({ id }: { id: string }) {
           <T>{`Clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off, zone ${reach.zoneHeld}`}</T>
         </Sheet>
       ) : null}
-      <Sheet title="Signs of life">{sheetOf(sheetsFor(facts), controller.sheet).controller?.lamps.map((l) => <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>)}</Sheet>
+      <Sheet title="Signs of life">
+        {sheetOf(sheetsFor(facts), controller.sheet).controller?.lamps.map((l) => (
+          <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>
+        ))}
+      </Sheet>
     </Screen>
   )
 }
@@ -69,12 +132,39 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
     if (!found) return <Action label="Search on the bench" onPress={() => router.push('/reach')} />
     if (!claim) return <Action label="Take into service" onPress={() => act('claim.start')} />
     if (!at) return <Action label="Load it" onPress={() => router.push('/load')} />
-    if (at.name === 'holds' && at.state === 'waits') return <Action kind="danger" label="Agree to erase" aside={`${holds?.people ?? '?'} people, ${holds?.doors ?? '?'} doors`} onPress={() => act('claim.agreeErase')} />
-    if (at.name === 'firmware' && at.state === 'waits') return <Action label="Accept this firmware" aside={facts.reach[id]?.firmware ?? ''} onPress={() => act('firmware.accept')} />
-    if (at.state === 'running') return <Action label="At work" aside={stepWord[at.name]} disabled onPress={() => undefined} />
-    return <Action kind={claim.resetStep >= 0 ? 'plain' : 'main'} label={claim.resetStep >= 0 ? 'Try it again' : 'Go on'} onPress={() => act('claim.start')} />
+    if (at.name === 'holds' && at.state === 'waits')
+      return (
+        <Action
+          kind="danger"
+          label="Agree to erase"
+          aside={`${holds?.people ?? '?'} people, ${holds?.doors ?? '?'} doors`}
+          onPress={() => act('claim.agreeErase')}
+        />
+      )
+    if (at.name === 'firmware' && at.state === 'waits')
+      return (
+        <Action
+          label="Accept this firmware"
+          aside={facts.reach[id]?.firmware ?? ''}
+          onPress={() => act('firmware.accept')}
+        />
+      )
+    if (at.state === 'running')
+      return <Action label="At work" aside={stepWord[at.name]} disabled onPress={() => undefined} />
+    return (
+      <Action
+        kind={claim.resetStep >= 0 ? 'plain' : 'main'}
+        label={claim.resetStep >= 0 ? 'Try it again' : 'Go on'}
+        onPress={() => act('claim.start')}
+      />
+    )
   }
-  return <>{wrong ? <Notice tone="madder">{wrong}</Notice> : null}{bar()}</>
+  return (
+    <>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {bar()}
+    </>
+  )
 }
 
 /** The reset as the device's sheet says it, one step at a time with its seconds. */
@@ -89,12 +179,28 @@ function ResetByHand({ id, step }: { id: string; step: number }) {
     const timer = setTimeout(() => setLeft(left - 1), 1000)
     return () => clearTimeout(timer)
   }, [left])
-  if (!now) return <Notice tone="slate">The reset is done. The device says hello by itself when it is back, or press Try it again.</Notice>
-  const next = () => { setLeft(null); return send('claim.resetStep', { controller: id, step: step + 1 }) }
+  if (!now)
+    return (
+      <Notice tone="slate">
+        The reset is done. The device says hello by itself when it is back, or press Try it again.
+      </Notice>
+    )
+  const next = () => {
+    setLeft(null)
+    return send('claim.resetStep', { controller: id, step: step + 1 })
+  }
   return (
     <Sheet title={`Reset by hand, ${step + 1} of ${steps.length}`}>
-      <T face="strong" size={22}>{now.says}</T>
-      {left === null ? <Action label={`Begin ${now.seconds} s`} onPress={() => setLeft(now.seconds)} /> : <T face="mono" size={34} role="timer" aria-live="polite">{left > 0 ? `${left} s` : 'Time is up'}</T>}
+      <T face="strong" size={22}>
+        {now.says}
+      </T>
+      {left === null ? (
+        <Action label={`Begin ${now.seconds} s`} onPress={() => setLeft(now.seconds)} />
+      ) : (
+        <T face="mono" size={34} role="timer" aria-live="polite">
+          {left > 0 ? `${left} s` : 'Time is up'}
+        </T>
+      )}
       <Action kind="plain" label={step + 1 < steps.length ? 'Done, next' : 'Done'} onPress={next} />
     </Sheet>
   )

@@ -1,19 +1,36 @@
 import { all, type Controller, type Facts } from '@rauta/core'
 import { type Tone } from '../../parts/Text'
 
-export interface Standing { says: string; tone: Tone; link: 'joined' | 'working' | 'fault' | 'apart' }
+export interface Standing {
+  says: string
+  tone: Tone
+  link: 'joined' | 'working' | 'fault' | 'apart'
+}
 
 /** Where a planned controller stands, in one line. */
 export function standingOf(facts: Facts, controller: Controller): Standing {
   const reach = facts.reach[controller.id]
   const claim = facts.claim[controller.id]
   const found = all(facts, 'found').find((f) => f.controller === controller.id)
-  if (reach?.owned) return reach.silentMs ? { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' } : { says: `ours · clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off`, tone: 'verdigris', link: 'joined' }
+  if (reach?.owned)
+    return reach.silentMs
+      ? { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' }
+      : { says: `ours · clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off`, tone: 'verdigris', link: 'joined' }
   const at = claim?.steps.find((s) => s.state !== 'done')
-  if (at?.state === 'failed' || at?.state === 'waits') return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
+  if (at?.state === 'failed' || at?.state === 'waits')
+    return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
   if (claim) return { says: at?.says || 'at work', tone: 'slate', link: 'working' }
   if (!found) return { says: 'Not heard. Has it power, and does its link lamp flicker?', tone: 'quiet', link: 'apart' }
-  if (!found.routable) return { says: `This computer has no address in the subnet of ${found.address}.`, tone: 'madder', link: 'fault' }
+  if (!found.routable)
+    return { says: `This computer has no address in the subnet of ${found.address}.`, tone: 'madder', link: 'fault' }
   const total = found.holds ? found.holds.doors + found.holds.people : 0
-  return found.ownership === 'closed' ? { says: 'Its secret is not known.', tone: 'madder', link: 'fault' } : { says: total ? `opens to us, holds ${found.holds?.people} people and ${found.holds?.doors} doors` : 'factory-new', tone: total ? 'madder' : 'slate', link: total ? 'fault' : 'working' }
+  return found.ownership === 'closed'
+    ? { says: 'Its secret is not known.', tone: 'madder', link: 'fault' }
+    : {
+        says: total
+          ? `opens to us, holds ${found.holds?.people} people and ${found.holds?.doors} doors`
+          : 'factory-new',
+        tone: total ? 'madder' : 'slate',
+        link: total ? 'fault' : 'working',
+      }
 }

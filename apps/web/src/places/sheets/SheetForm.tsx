@@ -17,14 +17,21 @@ export function SheetForm({ id, like }: { id?: string; like?: string }) {
   const send = useJob((s) => s.send)
   const sheets = sheetsFor(facts)
   const model = like ? sheets[like] : undefined
-  const first = (id ? facts.sheet[id] : model ? { ...model, id: `${model.id}-2`, name: `${model.name} (copy)` } : emptyOf(schema)) as unknown as Value
+  const first = (id
+    ? facts.sheet[id]
+    : model
+      ? { ...model, id: `${model.id}-2`, name: `${model.name} (copy)` }
+      : emptyOf(schema)) as unknown as Value
   const [form, setForm, forget] = useDraft<Value>(`sheet-${id ?? `new-${like ?? ''}`}`, first)
   const [wrong, setWrong] = useState<{ at: string; says: string } | null>(null)
   const keep = async () => {
     const sheet = form as unknown as DeviceSheet
     try {
       const fault = sheetFaults(sheet)[0]
-      if (fault) { setWrong(fault); return }
+      if (fault) {
+        setWrong(fault)
+        return
+      }
       await send('sheet.put', sheet)
       forget()
       router.replace(`/sheets/${sheet.id}` as never)
@@ -33,9 +40,22 @@ export function SheetForm({ id, like }: { id?: string; like?: string }) {
     }
   }
   return (
-    <Screen title={id ? 'Change the sheet' : 'Add a device sheet'} under="From the maker’s data sheet. Only what you fill in is counted with." bar={<Action label="Keep the sheet" onPress={keep} />}>
+    <Screen
+      title={id ? 'Change the sheet' : 'Add a device sheet'}
+      under="From the maker’s data sheet. Only what you fill in is counted with."
+      bar={<Action label="Keep the sheet" onPress={keep} />}
+    >
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
-      <Sheet><SchemaForm schema={schema} value={form} onChange={(v) => setForm(v ?? {})} title="Device sheet" path="" error={wrong} /></Sheet>
+      <Sheet>
+        <SchemaForm
+          schema={schema}
+          value={form}
+          onChange={(v) => setForm(v ?? {})}
+          title="Device sheet"
+          path=""
+          error={wrong}
+        />
+      </Sheet>
     </Screen>
   )
 }

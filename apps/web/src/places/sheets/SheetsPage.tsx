@@ -15,18 +15,39 @@ export function SheetsPage() {
   const me = useSession((s) => s.me)
   const [find, setFind] = useState('')
   const text = find.trim().toLowerCase()
-  const sheets = Object.values(sheetsFor(facts)).filter((s) => !text || `${s.name} ${s.says} ${s.id}`.toLowerCase().includes(text))
+  const sheets = Object.values(sheetsFor(facts)).filter(
+    (s) => !text || `${s.name} ${s.says} ${s.id}`.toLowerCase().includes(text),
+  )
   return (
-    <Screen title="Device sheets" under={`${sheets.length} types of device; nothing in Rauta knows one by its name`} head={<Field label="Find a device" value={find} onChange={setFind} />} bar={canFit(me) ? <Action label="Add a device sheet" onPress={() => router.push('/sheets/new' as never)} /> : null}>
+    <Screen
+      title="Device sheets"
+      under={`${sheets.length} types of device; nothing in Rauta knows one by its name`}
+      head={<Field label="Find a device" value={find} onChange={setFind} />}
+      bar={
+        canFit(me) ? <Action label="Add a device sheet" onPress={() => router.push('/sheets/new' as never)} /> : null
+      }
+    >
       {deviceKinds.map((kind) => {
         const mine = sheets.filter((s) => s.kind === kind)
         return mine.length === 0 ? null : (
           <Sheet key={kind} flush title={kindWords[kind][1]}>
-            {mine.map((s) => <Line key={s.id} label={s.name} onPress={() => router.push(`/sheets/${s.id}` as never)}><T face="strong">{s.name}{facts.sheet[s.id] ? ' · yours' : ''}</T><T tone="quiet" size={13}>{s.says}</T></Line>)}
+            {mine.map((s) => (
+              <Line key={s.id} label={s.name} onPress={() => router.push(`/sheets/${s.id}` as never)}>
+                <T face="strong">
+                  {s.name}
+                  {facts.sheet[s.id] ? ' · yours' : ''}
+                </T>
+                <T tone="quiet" size={13}>
+                  {s.says}
+                </T>
+              </Line>
+            ))}
           </Sheet>
         )
       })}
-      {sheets.length === 0 ? <T style={{ padding: 16 }}>No device sheet matches. Add one from the maker’s data sheet.</T> : null}
+      {sheets.length === 0 ? (
+        <T style={{ padding: 16 }}>No device sheet matches. Add one from the maker’s data sheet.</T>
+      ) : null}
     </Screen>
   )
 }

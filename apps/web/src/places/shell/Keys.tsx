@@ -5,9 +5,15 @@ import { T } from '../../parts/Text'
 import { useGround } from '../../theme'
 
 const keys: readonly [key: string, does: string][] = [
-  ['↑ ↓', 'move along the list of doors'], ['Enter', 'opens what is chosen'], ['/', 'finds a door'], ['Tab', 'goes to the next control'], ['Space', 'ticks a box'], ['?', 'shows and hides these keys'],
+  ['↑ ↓', 'move along the list of doors'],
+  ['Enter', 'opens what is chosen'],
+  ['/', 'finds a door'],
+  ['Tab', 'goes to the next control'],
+  ['Space', 'ticks a box'],
+  ['?', 'shows and hides these keys'],
 ]
-const typing = (target: EventTarget | null) => ['INPUT', 'TEXTAREA', 'SELECT'].includes((target as HTMLElement | null)?.tagName ?? '')
+const typing = (target: EventTarget | null) =>
+  ['INPUT', 'TEXTAREA', 'SELECT'].includes((target as HTMLElement | null)?.tagName ?? '')
 
 /** What the keys do, on a wide screen: `?` shows it, `?` or Escape puts it away. */
 export function Keys() {
@@ -24,9 +30,33 @@ export function Keys() {
   }, [])
   if (!shown) return null
   return (
-    <View role="dialog" aria-label="Keys" style={{ position: 'absolute', right: 24, bottom: 24, width: 380, zIndex: 5, backgroundColor: ground.sheet, borderWidth: 2, borderColor: ground.ink, padding: 16, gap: 10 }}>
-      <T level={2} face="strong" size={17}>Keys</T>
-      {keys.map(([key, does]) => <View key={key} style={{ flexDirection: 'row', gap: 12 }}><T face="mono" style={{ width: 64 }}>{key}</T><T style={{ flex: 1 }}>{does}</T></View>)}
+    <View
+      role="dialog"
+      aria-label="Keys"
+      style={{
+        position: 'absolute',
+        right: 24,
+        bottom: 24,
+        width: 380,
+        zIndex: 5,
+        backgroundColor: ground.sheet,
+        borderWidth: 2,
+        borderColor: ground.ink,
+        padding: 16,
+        gap: 10,
+      }}
+    >
+      <T level={2} face="strong" size={17}>
+        Keys
+      </T>
+      {keys.map(([key, does]) => (
+        <View key={key} style={{ flexDirection: 'row', gap: 12 }}>
+          <T face="mono" style={{ width: 64 }}>
+            {key}
+          </T>
+          <T style={{ flex: 1 }}>{does}</T>
+        </View>
+      ))}
       <Action kind="plain" label="Put away" onPress={() => setShown(false)} />
     </View>
   )

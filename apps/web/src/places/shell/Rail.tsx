@@ -8,16 +8,46 @@ export function Rail() {
   const path = usePathname()
   const ground = useGround()
   return (
-    <View role="navigation" aria-label="Places" style={{ width: 148, borderRightWidth: 2, borderColor: ground.ink, paddingTop: 12, backgroundColor: ground.paper }}>
-      <T face="strong" size={22} style={{ paddingHorizontal: 14, paddingBottom: 6 }}>Rauta</T>
+    <View
+      role="navigation"
+      aria-label="Places"
+      style={{
+        width: 148,
+        borderRightWidth: 2,
+        borderColor: ground.ink,
+        paddingTop: 12,
+        backgroundColor: ground.paper,
+      }}
+    >
+      <T face="strong" size={22} style={{ paddingHorizontal: 14, paddingBottom: 6 }}>
+        Rauta
+      </T>
       {places.map((part) => (
         <View key={part.head} style={{ marginBottom: 8 }}>
-          <T face="mid" size={13} tone="quiet" style={{ paddingHorizontal: 14, paddingVertical: 4 }}>{part.head}</T>
+          <T face="mid" size={13} tone="quiet" style={{ paddingHorizontal: 14, paddingVertical: 4 }}>
+            {part.head}
+          </T>
           {part.items.map((item) => {
             const on = inPlace(path, item.href)
             return (
-              <Link key={item.href} href={item.href} aria-current={on ? 'page' : undefined} style={{ textDecorationLine: 'none' }}>
-                <View style={{ minHeight: 40, width: 146, justifyContent: 'center', paddingHorizontal: 12, borderLeftWidth: 4, borderLeftColor: on ? ground.oxide : 'transparent' }}><T face={on ? 'strong' : 'mid'}>{item.label}</T></View>
+              <Link
+                key={item.href}
+                href={item.href}
+                aria-current={on ? 'page' : undefined}
+                style={{ textDecorationLine: 'none' }}
+              >
+                <View
+                  style={{
+                    minHeight: 40,
+                    width: 146,
+                    justifyContent: 'center',
+                    paddingHorizontal: 12,
+                    borderLeftWidth: 4,
+                    borderLeftColor: on ? ground.oxide : 'transparent',
+                  }}
+                >
+                  <T face={on ? 'strong' : 'mid'}>{item.label}</T>
+                </View>
               </Link>
             )
           })}

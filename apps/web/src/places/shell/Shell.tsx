@@ -22,11 +22,23 @@ export function Shell() {
   const { me, expired, unknown, look } = useSession()
   const begin = useOffline((s) => s.begin)
   const ground = useGround()
-  useEffect(() => { look().catch(() => undefined) }, [look])
-  useEffect(() => { begin() }, [begin])
+  useEffect(() => {
+    look().catch(() => undefined)
+  }, [look])
+  useEffect(() => {
+    begin()
+  }, [begin])
   return (
     <View style={{ flex: 1, backgroundColor: ground.paper, height: '100%' }}>
-      {me === null ? <Waiting away={unknown} onAgain={look} /> : me.state === 'new' ? <FirstUse /> : me.state === 'out' ? <SignIn /> : <Inside covered={expired} />}
+      {me === null ? (
+        <Waiting away={unknown} onAgain={look} />
+      ) : me.state === 'new' ? (
+        <FirstUse />
+      ) : me.state === 'out' ? (
+        <SignIn />
+      ) : (
+        <Inside covered={expired} />
+      )}
     </View>
   )
 }
@@ -35,8 +47,22 @@ function Waiting({ away, onAgain }: { away: boolean; onAgain: () => Promise<void
   const ground = useGround()
   return (
     <View role="main" style={{ padding: 24, gap: 12, backgroundColor: ground.paper }}>
-      <T level={1} face="strong" size={28}>Rauta</T>
-      {away ? <><Notice tone="ochre">The server is out of reach, and nobody has signed in on this phone yet. Go where there is signal, sign in once, and the job is here without it.</Notice><Action label="Ask again" onPress={onAgain} /></> : <T tone="quiet" role="status">Asks the server …</T>}
+      <T level={1} face="strong" size={28}>
+        Rauta
+      </T>
+      {away ? (
+        <>
+          <Notice tone="ochre">
+            The server is out of reach, and nobody has signed in on this phone yet. Go where there is signal, sign in
+            once, and the job is here without it.
+          </Notice>
+          <Action label="Ask again" onPress={onAgain} />
+        </>
+      ) : (
+        <T tone="quiet" role="status">
+          Asks the server …
+        </T>
+      )}
     </View>
   )
 }
@@ -49,7 +75,9 @@ function Inside({ covered }: { covered: boolean }) {
   const flush = useJob((s) => s.flush)
   useEffect(() => join(), [join])
   // Signed in again: what waited goes now.
-  useEffect(() => { if (!covered) void flush() }, [covered, flush])
+  useEffect(() => {
+    if (!covered) void flush()
+  }, [covered, flush])
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
       {wide ? <Rail /> : null}
@@ -57,8 +85,14 @@ function Inside({ covered }: { covered: boolean }) {
         <TopLine />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
-        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}><Suspense fallback={<Shape />}>{ready ? <Slot /> : <Shape />}</Suspense></View>
-        {covered ? <View style={{ flex: 1, backgroundColor: ground.paper }}><SignIn again /></View> : null}
+        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>
+          <Suspense fallback={<Shape />}>{ready ? <Slot /> : <Shape />}</Suspense>
+        </View>
+        {covered ? (
+          <View style={{ flex: 1, backgroundColor: ground.paper }}>
+            <SignIn again />
+          </View>
+        ) : null}
         {wide ? null : <Tabs />}
       </View>
       {wide ? <Keys /> : null}
@@ -69,12 +103,26 @@ function Inside({ covered }: { covered: boolean }) {
 /** The shape of what is coming. */
 function Shape() {
   const ground = useGround()
-  return <View role="status" aria-label="Loading the job" style={{ padding: 16, gap: 12 }}>{[0, 1, 2, 3, 4, 5].map((i) => <View key={i} style={{ height: 52, backgroundColor: ground.sheet, borderWidth: 1, borderColor: ground.line }} />)}</View>
+  return (
+    <View role="status" aria-label="Loading the job" style={{ padding: 16, gap: 12 }}>
+      {[0, 1, 2, 3, 4, 5].map((i) => (
+        <View key={i} style={{ height: 52, backgroundColor: ground.sheet, borderWidth: 1, borderColor: ground.line }} />
+      ))}
+    </View>
+  )
 }
 
 /** Records that the server would not take: they stay on this phone until somebody says what shall become of them. */
 function Refused() {
   const refused = useJob((s) => s.outbox.filter((w) => w.refused !== undefined).length)
   if (refused === 0) return null
-  return <Link href={'/waiting' as never}><Notice tone="madder">{refused === 1 ? 'A record that waited was refused: see why.' : `${refused} records that waited were refused: see why.`}</Notice></Link>
+  return (
+    <Link href={'/waiting' as never}>
+      <Notice tone="madder">
+        {refused === 1
+          ? 'A record that waited was refused: see why.'
+          : `${refused} records that waited were refused: see why.`}
+      </Notice>
+    </Link>
+  )
 }

@@ -16,17 +16,47 @@ export function TopLine() {
   const count = unsent(facts).length
   const away = connection === 'away'
   return (
-    <View role="banner" style={{ flexDirection: 'row', alignItems: 'center', gap: 14, paddingHorizontal: 16, minHeight: 36, backgroundColor: ground.paper }}>
-      <T face="mid" size={13} numberOfLines={1} style={{ flex: 1 }}>{jobOf(facts)?.name ?? ''}</T>
-      <Link href={'/waiting' as never} style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}><View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 36 }}>
-        <Svg width={9} height={9}><Rect x={1} y={1} width={7} height={7} fill={away ? 'none' : ground.verdigris} stroke={away ? ground.madder : ground.verdigris} strokeWidth={2} /></Svg>
-        <T face="mid" size={13} tone={away ? 'madder' : 'quiet'}>{away ? `No server${waiting ? `, ${waiting} wait` : ''}` : waiting ? `${waiting} wait` : 'Server'}</T>
-      </View></Link>
+    <View
+      role="banner"
+      style={{
+        flexDirection: 'row',
+        alignItems: 'center',
+        gap: 14,
+        paddingHorizontal: 16,
+        minHeight: 36,
+        backgroundColor: ground.paper,
+      }}
+    >
+      <T face="mid" size={13} numberOfLines={1} style={{ flex: 1 }}>
+        {jobOf(facts)?.name ?? ''}
+      </T>
+      <Link href={'/waiting' as never} style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}>
+        <View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 36 }}>
+          <Svg width={9} height={9}>
+            <Rect
+              x={1}
+              y={1}
+              width={7}
+              height={7}
+              fill={away ? 'none' : ground.verdigris}
+              stroke={away ? ground.madder : ground.verdigris}
+              strokeWidth={2}
+            />
+          </Svg>
+          <T face="mid" size={13} tone={away ? 'madder' : 'quiet'}>
+            {away ? `No server${waiting ? `, ${waiting} wait` : ''}` : waiting ? `${waiting} wait` : 'Server'}
+          </T>
+        </View>
+      </Link>
       {count ? (
         <Link href="/load" style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}>
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 5, minHeight: 36 }}>
-            <Svg width={12} height={11}><Path d="M6 1.2 L11 10 H1 Z" fill="none" stroke={ground.ochre} strokeWidth={1.6} /></Svg>
-            <T face="mid" size={13} tone="ochre">{count === 1 ? '1 device unsent' : `${count} devices unsent`}</T>
+            <Svg width={12} height={11}>
+              <Path d="M6 1.2 L11 10 H1 Z" fill="none" stroke={ground.ochre} strokeWidth={1.6} />
+            </Svg>
+            <T face="mid" size={13} tone="ochre">
+              {count === 1 ? '1 device unsent' : `${count} devices unsent`}
+            </T>
           </View>
         </Link>
       ) : null}

@@ -27,34 +27,81 @@ export function SignPage({ id }: { id: string }) {
   if (!door) return <Missing what="door" which={id} />
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const marks = marksFor(facts, door)
-  const chain = all(facts, 'chain').filter((r) => r.door === id).sort((a, b) => b.n - a.n)
-  const signatures = all(facts, 'signature').filter((s) => s.door === id).sort((a, b) => b.at - a.at)
+  const chain = all(facts, 'chain')
+    .filter((r) => r.door === id)
+    .sort((a, b) => b.n - a.n)
+  const signatures = all(facts, 'signature')
+    .filter((s) => s.door === id)
+    .sort((a, b) => b.at - a.at)
   const ready = marks.wire.sign === 'given' && marks.prove.sign === 'given'
   const onDevice = testCardsOpen(configsOf(facts)(door.placement?.controller ?? '').held, door)
   return (
-    <Screen columns mono={door.ref} title="Record" under={door.name} bar={ready && marks.sign.sign !== 'given' && !signing ? (onDevice ? <TakeCardsOff door={door} /> : <Action label="Sign" onPress={() => setSigning(true)} />) : null}>
-      <Notice tone={marks.sign.sign === 'given' ? 'verdigris' : marks.sign.sign === 'stale' ? 'ochre' : 'slate'}>{ready || marks.sign.sign === 'stale' ? marks.sign.says : `Not ready to be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`}</Notice>
-      {ready && onDevice ? <Notice tone="ochre">The test cards still open this door. They come off before it is signed; its proofs stay.</Notice> : null}
+    <Screen
+      columns
+      mono={door.ref}
+      title="Record"
+      under={door.name}
+      bar={
+        ready && marks.sign.sign !== 'given' && !signing ? (
+          onDevice ? (
+            <TakeCardsOff door={door} />
+          ) : (
+            <Action label="Sign" onPress={() => setSigning(true)} />
+          )
+        ) : null
+      }
+    >
+      <Notice tone={marks.sign.sign === 'given' ? 'verdigris' : marks.sign.sign === 'stale' ? 'ochre' : 'slate'}>
+        {ready || marks.sign.sign === 'stale'
+          ? marks.sign.says
+          : `Not ready to be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`}
+      </Notice>
+      {ready && onDevice ? (
+        <Notice tone="ochre">
+          The test cards still open this door. They come off before it is signed; its proofs stay.
+        </Notice>
+      ) : null}
       {signing ? <SignForm door={door} onDone={() => setSigning(false)} /> : null}
       {signatures.length ? (
         <Sheet flush title="Signatures">
           {signatures.map((s) => (
             <Line key={s.id}>
-              <Svg width={160} height={56} viewBox="0 0 390 150" role="img" aria-label={`Signature of ${s.name}`}><Path d={s.stroke} stroke={ground.ink} strokeWidth={4} fill="none" /></Svg>
+              <Svg width={160} height={56} viewBox="0 0 390 150" role="img" aria-label={`Signature of ${s.name}`}>
+                <Path d={s.stroke} stroke={ground.ink} strokeWidth={4} fill="none" />
+              </Svg>
               <T face="strong">{`${s.name}, ${s.role}`}</T>
-              <T size={13} tone="quiet">{`${dayTime(s.at, zone)}${s.snags.length ? `, accepted with ${s.snags.length} open snags` : ''}, under head ${s.head.slice(0, 12)}`}</T>
+              <T
+                size={13}
+                tone="quiet"
+              >{`${dayTime(s.at, zone)}${s.snags.length ? `, accepted with ${s.snags.length} open snags` : ''}, under head ${s.head.slice(0, 12)}`}</T>
             </Line>
           ))}
         </Sheet>
       ) : null}
       <Sheet title="Take it with you">
         <FileLinks path={`/doors/${id}/record`} name="Record" kinds={['pdf', 'json']} />
-        <T size={13} tone="quiet">PDF for people, JSON to be checked by anybody.</T>
+        <T size={13} tone="quiet">
+          PDF for people, JSON to be checked by anybody.
+        </T>
         <T size={13} tone="quiet">{`Head of ${chain.length} records:`}</T>
-        <T face="mono" size={13} selectable style={{ wordBreak: 'break-all' } as object}>{chainHead(facts, id)}</T>
+        <T face="mono" size={13} selectable style={{ wordBreak: 'break-all' } as object}>
+          {chainHead(facts, id)}
+        </T>
       </Sheet>
       <Sheet flush title="Records, newest first">
-        {chain.slice(0, 40).map((r) => <Line key={r.id}><View style={{ flexDirection: 'row', gap: 10 }}><T face="mono" size={13} tone="quiet" style={{ width: 30 }}>{String(r.n)}</T><View style={{ flex: 1 }}><T>{recordWords(r.kind, r.body)}</T><T size={13} tone="quiet">{`${r.by}, ${dayTime(r.at, zone)}`}</T></View></View></Line>)}
+        {chain.slice(0, 40).map((r) => (
+          <Line key={r.id}>
+            <View style={{ flexDirection: 'row', gap: 10 }}>
+              <T face="mono" size={13} tone="quiet" style={{ width: 30 }}>
+                {String(r.n)}
+              </T>
+              <View style={{ flex: 1 }}>
+                <T>{recordWords(r.kind, r.body)}</T>
+                <T size={13} tone="quiet">{`${r.by}, ${dayTime(r.at, zone)}`}</T>
+              </View>
+            </View>
+          </Line>
+        ))}
       </Sheet>
     </Screen>
   )
@@ -71,21 +118,36 @@ function TakeCardsOff({ door }: { door: Door }) {
       setWrong(saysOf(error))
     }
   }
-  return <>{wrong ? <Notice tone="madder">{wrong}</Notice> : null}<Action label="Take the test cards off" aside="and read back" onPress={off} /></>
+  return (
+    <>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      <Action label="Take the test cards off" aside="and read back" onPress={off} />
+    </>
+  )
 }
 
 function SignForm({ door, onDone }: { door: Door; onDone: () => void }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const me = useSession((s) => s.me)
-  const [as, setAs] = useState<'engineer' | 'witness'>(me?.role === 'witness' || all(facts, 'signature').some((s) => s.door === door.id && s.role === 'engineer' && marksFor(facts, door).sign.sign === 'underWay') ? 'witness' : 'engineer')
+  const [as, setAs] = useState<'engineer' | 'witness'>(
+    me?.role === 'witness' ||
+      all(facts, 'signature').some(
+        (s) => s.door === door.id && s.role === 'engineer' && marksFor(facts, door).sign.sign === 'underWay',
+      )
+      ? 'witness'
+      : 'engineer',
+  )
   const [name, setName] = useState(as === 'engineer' ? (me?.name ?? '') : '')
   const [stroke, setStroke] = useState('')
   const [wrong, setWrong] = useState('')
   const took = useCallback((path: string) => setStroke(path), [])
   const snags = openSnags(facts, door.id)
   const submit = async () => {
-    if (stroke.length < 20) { setWrong('Sign in the field with a finger.'); return }
+    if (stroke.length < 20) {
+      setWrong('Sign in the field with a finger.')
+      return
+    }
     try {
       await send('sign', { id: v7(), door: door.id, as, name: name.trim(), stroke, head: chainHead(facts, door.id) })
       onDone()
@@ -96,9 +158,24 @@ function SignForm({ door, onDone }: { door: Door; onDone: () => void }) {
   return (
     <Sheet title={as === 'engineer' ? 'Signed by the engineer' : 'Signed by the witness'}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {snags.length ? <T tone="ochre">{`Accepted with ${snags.length} open: ${snags.map((s) => s.says).join('; ')}`}</T> : null}
-      {me?.role === 'witness' ? null : <Action kind="plain" label={as === 'engineer' ? 'Let the witness sign instead' : 'The engineer signs instead'} onPress={() => { setAs(as === 'engineer' ? 'witness' : 'engineer'); setName('') }} />}
-      <Field label={as === 'engineer' ? 'Name of the engineer' : 'Name of the witness'} value={name} onChange={setName} />
+      {snags.length ? (
+        <T tone="ochre">{`Accepted with ${snags.length} open: ${snags.map((s) => s.says).join('; ')}`}</T>
+      ) : null}
+      {me?.role === 'witness' ? null : (
+        <Action
+          kind="plain"
+          label={as === 'engineer' ? 'Let the witness sign instead' : 'The engineer signs instead'}
+          onPress={() => {
+            setAs(as === 'engineer' ? 'witness' : 'engineer')
+            setName('')
+          }}
+        />
+      )}
+      <Field
+        label={as === 'engineer' ? 'Name of the engineer' : 'Name of the witness'}
+        value={name}
+        onChange={setName}
+      />
       <SignaturePad label="Field to sign in" onStroke={took} />
       <Action label="Put it under the record" onPress={submit} />
     </Sheet>
@@ -108,14 +185,23 @@ function SignForm({ door, onDone }: { door: Door; onDone: () => void }) {
 function recordWords(kind: string, body: unknown): string {
   const b = body as Record<string, unknown>
   switch (kind) {
-    case 'proof': return `Proof: ${String(b['test'])}, ${String(b['verdict'])}. ${String(b['says'])}`
-    case 'reading': return `Reading: ${String(b['cable'])} ${String(b['kind'])} ${String(b['value'])}`
-    case 'tick': return `Cable ${String(b['cable'])} ticked`
-    case 'plan': return 'Plan as it then stood'
-    case 'load': return `Loaded and read back, digest ${String(b['digest']).slice(0, 12)}`
-    case 'taken': return `Device ${String(b['serial'])} in service at ${String(b['address'])}`
-    case 'signature': return `Signed by ${String(b['name'])}, ${String(b['role'])}`
-    case 'snag': return `Snag: ${String(b['says'])}${b['closedAt'] ? ', closed' : ''}`
-    default: return kind
+    case 'proof':
+      return `Proof: ${String(b['test'])}, ${String(b['verdict'])}. ${String(b['says'])}`
+    case 'reading':
+      return `Reading: ${String(b['cable'])} ${String(b['kind'])} ${String(b['value'])}`
+    case 'tick':
+      return `Cable ${String(b['cable'])} ticked`
+    case 'plan':
+      return 'Plan as it then stood'
+    case 'load':
+      return `Loaded and read back, digest ${String(b['digest']).slice(0, 12)}`
+    case 'taken':
+      return `Device ${String(b['serial'])} in service at ${String(b['address'])}`
+    case 'signature':
+      return `Signed by ${String(b['name'])}, ${String(b['role'])}`
+    case 'snag':
+      return `Snag: ${String(b['says'])}${b['closedAt'] ? ', closed' : ''}`
+    default:
+      return kind
   }
 }

@@ -19,9 +19,20 @@ export function Cabinets() {
   const given = new Set(all(facts, 'door').flatMap((d) => Object.keys(d.distances ?? {})))
   const keep = async () => {
     const [x, y] = [form.x, form.y].map(numberIn)
-    if (!form.id.trim()) { setWrong('Give the cabinet a name.'); return }
-    if (x == null || y == null) { setWrong('East and north are metres on the grid, for example 12.5.'); return }
-    await send('cabinetPlace.put', { id: form.id.trim(), x, y }).then(() => { setForm({ id: '', x: '', y: '' }); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
+    if (!form.id.trim()) {
+      setWrong('Give the cabinet a name.')
+      return
+    }
+    if (x == null || y == null) {
+      setWrong('East and north are metres on the grid, for example 12.5.')
+      return
+    }
+    await send('cabinetPlace.put', { id: form.id.trim(), x, y })
+      .then(() => {
+        setForm({ id: '', x: '', y: '' })
+        setWrong('')
+      })
+      .catch((e: unknown) => setWrong(saysOf(e)))
   }
   return (
     <Sheet title={`Cabinets, ${cabinets.length}`}>
@@ -30,14 +41,30 @@ export function Cabinets() {
         return (
           <View key={c} style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
             <T style={{ flex: 1 }}>{c}</T>
-            <T face="mono" size={13} tone={place || given.has(c) ? 'ink' : 'ochre'}>{place ? `${place.x} E, ${place.y} N` : given.has(c) ? 'lengths given' : 'place not known'}</T>
-            <View style={{ width: 104 }}><Action kind="plain" label={place ? 'Move' : 'Place'} aside="" onPress={() => setForm({ id: c, x: place ? String(place.x) : '', y: place ? String(place.y) : '' })} /></View>
+            <T face="mono" size={13} tone={place || given.has(c) ? 'ink' : 'ochre'}>
+              {place ? `${place.x} E, ${place.y} N` : given.has(c) ? 'lengths given' : 'place not known'}
+            </T>
+            <View style={{ width: 104 }}>
+              <Action
+                kind="plain"
+                label={place ? 'Move' : 'Place'}
+                aside=""
+                onPress={() => setForm({ id: c, x: place ? String(place.x) : '', y: place ? String(place.y) : '' })}
+              />
+            </View>
           </View>
         )
       })}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Field label="Cabinet" value={form.id} onChange={(id) => setForm({ ...form, id })} hint="Riser 3" />
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="East, m" value={form.x} onChange={(x) => setForm({ ...form, x })} keyboard="decimal" mono /></View><View style={{ flex: 1 }}><Field label="North, m" value={form.y} onChange={(y) => setForm({ ...form, y })} keyboard="decimal" mono /></View></View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Field label="East, m" value={form.x} onChange={(x) => setForm({ ...form, x })} keyboard="decimal" mono />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field label="North, m" value={form.y} onChange={(y) => setForm({ ...form, y })} keyboard="decimal" mono />
+        </View>
+      </View>
       <Action kind="plain" label="Keep the cabinet’s place" onPress={keep} />
     </Sheet>
   )

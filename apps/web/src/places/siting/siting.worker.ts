@@ -11,7 +11,10 @@ let stopped = false
 const stretch = 60
 
 self.onmessage = (event: MessageEvent<Ask>) => {
-  if ('stop' in event.data) { stopped = true; return }
+  if ('stop' in event.data) {
+    stopped = true
+    return
+  }
   search(event.data.go).catch((error: Error) => self.postMessage({ failed: error.message } satisfies Told))
 }
 

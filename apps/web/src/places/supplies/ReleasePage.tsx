@@ -1,4 +1,12 @@
-import { defaultPowerPlan, releaseCases, releaseOf, releaseWords, supplyOf, type ReleaseAnswer, type ReleaseCase } from '@rauta/core'
+import {
+  defaultPowerPlan,
+  releaseCases,
+  releaseOf,
+  releaseWords,
+  supplyOf,
+  type ReleaseAnswer,
+  type ReleaseCase,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -11,7 +19,12 @@ import { doorsInOrder, reportFor } from '../../state/worked'
 import { useGround, useWide } from '../../theme'
 
 const inWords: Record<ReleaseAnswer['in'], string> = { free: 'free', works: 'as always', shut: 'shut' }
-const outWords: Record<ReleaseAnswer['out'], string> = { free: 'free', works: 'as always', handle: 'by handle', shut: 'nobody' }
+const outWords: Record<ReleaseAnswer['out'], string> = {
+  free: 'free',
+  works: 'as always',
+  handle: 'by handle',
+  shut: 'nobody',
+}
 const toneOf = (a: ReleaseAnswer): Tone => (a.out === 'shut' ? 'madder' : a.in === 'free' ? 'ochre' : 'ink')
 
 /** What opens and what stays shut, door by door, when mains, network, controller or the fire signal say so. */
@@ -22,16 +35,52 @@ export function ReleasePage() {
   const [which, setWhich] = useState<ReleaseCase>('mains')
   const rows = doorsInOrder(facts).map((door) => {
     const controller = facts.controller[door.placement?.controller ?? '']
-    const plan = controller ? (facts.powerPlan[supplyOf(controller, facts.controller).id] ?? defaultPowerPlan(controller.id)) : undefined
+    const plan = controller
+      ? (facts.powerPlan[supplyOf(controller, facts.controller).id] ?? defaultPowerPlan(controller.id))
+      : undefined
     const battery = controller ? reportFor(facts, controller).battery : null
     return { door, answers: releaseOf(door, controller, sheetsFor(facts), plan, battery ? battery.hours : null) }
   })
   const known = rows.filter((r) => r.answers)
   const stuck = known.filter((r) => r.answers?.some((a) => a.case === which && a.out === 'shut'))
   return (
-    <Screen title="What opens when" under={stuck.length ? `${releaseWords[which]}: at ${stuck.length} of ${known.length} doors nobody gets out` : `${releaseWords[which]}: people get out at all ${known.length} doors`}
-      head={<View style={{ marginTop: 8 }}><Chips label="What happens" value={which} onChange={setWhich} options={releaseCases.map((c) => ({ value: c, label: releaseWords[c] }))} /></View>}>
-      <View style={{ flexDirection: 'row', paddingHorizontal: 16, paddingVertical: 8, borderBottomWidth: 1, borderColor: ground.ink }}><T face="mid" style={{ flex: 1 }}>Door</T><T face="mid" style={{ width: 76 }}>In</T><T face="mid" style={{ width: 76 }}>Out</T></View>
+    <Screen
+      title="What opens when"
+      under={
+        stuck.length
+          ? `${releaseWords[which]}: at ${stuck.length} of ${known.length} doors nobody gets out`
+          : `${releaseWords[which]}: people get out at all ${known.length} doors`
+      }
+      head={
+        <View style={{ marginTop: 8 }}>
+          <Chips
+            label="What happens"
+            value={which}
+            onChange={setWhich}
+            options={releaseCases.map((c) => ({ value: c, label: releaseWords[c] }))}
+          />
+        </View>
+      }
+    >
+      <View
+        style={{
+          flexDirection: 'row',
+          paddingHorizontal: 16,
+          paddingVertical: 8,
+          borderBottomWidth: 1,
+          borderColor: ground.ink,
+        }}
+      >
+        <T face="mid" style={{ flex: 1 }}>
+          Door
+        </T>
+        <T face="mid" style={{ width: 76 }}>
+          In
+        </T>
+        <T face="mid" style={{ width: 76 }}>
+          Out
+        </T>
+      </View>
       <View role="list" aria-label="Doors">
         {rows.map(({ door, answers }) => {
           const a = answers?.find((x) => x.case === which)
@@ -39,10 +88,34 @@ export function ReleasePage() {
             <View key={door.id} role="listitem">
               <Line label={`${door.ref} ${door.name}`} onPress={() => router.push(`/doors/${door.id}/plan`)}>
                 <View style={{ flexDirection: 'row', alignItems: 'baseline' }}>
-                  <View style={{ flex: 1, flexDirection: 'row', gap: 8, minWidth: 0 }}><T face="mono" size={13}>{door.ref}</T><T face="strong" numberOfLines={1} style={{ flex: 1 }}>{door.name}</T></View>
-                  {a ? <><T face="mid" tone={a.in === 'free' ? 'ochre' : 'ink'} style={{ width: 76 }}>{inWords[a.in]}</T><T face="mid" tone={toneOf(a)} style={{ width: 76 }}>{outWords[a.out]}</T></> : <T tone="quiet" style={{ width: 152 }}>no lock or no place</T>}
+                  <View style={{ flex: 1, flexDirection: 'row', gap: 8, minWidth: 0 }}>
+                    <T face="mono" size={13}>
+                      {door.ref}
+                    </T>
+                    <T face="strong" numberOfLines={1} style={{ flex: 1 }}>
+                      {door.name}
+                    </T>
+                  </View>
+                  {a ? (
+                    <>
+                      <T face="mid" tone={a.in === 'free' ? 'ochre' : 'ink'} style={{ width: 76 }}>
+                        {inWords[a.in]}
+                      </T>
+                      <T face="mid" tone={toneOf(a)} style={{ width: 76 }}>
+                        {outWords[a.out]}
+                      </T>
+                    </>
+                  ) : (
+                    <T tone="quiet" style={{ width: 152 }}>
+                      no lock or no place
+                    </T>
+                  )}
                 </View>
-                {a ? <T size={13} tone={a.out === 'shut' ? 'madder' : 'quiet'} numberOfLines={wide ? 1 : 3}>{a.says}</T> : null}
+                {a ? (
+                  <T size={13} tone={a.out === 'shut' ? 'madder' : 'quiet'} numberOfLines={wide ? 1 : 3}>
+                    {a.says}
+                  </T>
+                ) : null}
               </Line>
             </View>
           )

@@ -1,4 +1,17 @@
-import { all, byRef, demandsOf, boardOf, boardsOn, networkPower, sheetOf, supplyOf, type Controller, type Facts, type SupplyReport, type Unit } from '@rauta/core'
+import {
+  all,
+  byRef,
+  demandsOf,
+  boardOf,
+  boardsOn,
+  networkPower,
+  sheetOf,
+  supplyOf,
+  type Controller,
+  type Facts,
+  type SupplyReport,
+  type Unit,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -14,31 +27,89 @@ import { Meter } from './Meter'
 export function SuppliesPage() {
   const facts = useFacts()
   const me = useSession((s) => s.me)
-  const controllers = controllersInOrder(facts).filter((c) => supplyOf(c, facts.controller).id === c.id).map((controller) => ({ controller, report: reportFor(facts, controller) }))
+  const controllers = controllersInOrder(facts)
+    .filter((c) => supplyOf(c, facts.controller).id === c.id)
+    .map((controller) => ({ controller, report: reportFor(facts, controller) }))
     .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
   const bad = controllers.filter((c) => faultsOf(c.report) > 0).length
   const units = all(facts, 'unit').sort(byRef)
   return (
-    <Screen title="Supplies & cables" under={bad ? `${bad} of ${controllers.length} supplies have something to mend` : `${controllers.length} supplies carry what hangs on them`} bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}>
-      {controllers.length === 0 ? <T style={{ padding: 16 }}>No controller is planned yet, so nothing draws any current.</T> : null}
+    <Screen
+      title="Supplies & cables"
+      under={
+        bad
+          ? `${bad} of ${controllers.length} supplies have something to mend`
+          : `${controllers.length} supplies carry what hangs on them`
+      }
+      bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}
+    >
+      {controllers.length === 0 ? (
+        <T style={{ padding: 16 }}>No controller is planned yet, so nothing draws any current.</T>
+      ) : null}
       <Sheet flush title="Supplies">
         {controllers.map(({ controller: c, report: r }) => {
           const faults = faultsOf(r)
-          const says = r.faults[0] ?? r.locks.find((l) => !l.enough)?.says ?? r.notes[0] ?? 'Every lock sees its volts in every moment.'
+          const says =
+            r.faults[0] ??
+            r.locks.find((l) => !l.enough)?.says ??
+            r.notes[0] ??
+            'Every lock sees its volts in every moment.'
           return (
-            <Line key={c.id} label={`Supply of ${c.ref}. ${says}`} onPress={() => router.push(`/supplies/${c.id}` as never)}>
+            <Line
+              key={c.id}
+              label={`Supply of ${c.ref}. ${says}`}
+              onPress={() => router.push(`/supplies/${c.id}` as never)}
+            >
               <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-                <T face="mono" style={{ width: 40 }}>{c.ref}</T>
-                <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${c.cabinet}${boardsOn(c, facts.controller).length > 1 ? ` and ${boardsOn(c, facts.controller).slice(1).map((b) => b.controller.ref).join(', ')}` : ''}: ${boardOf(sheetsFor(facts), c).feeds ? 'fed from the network' : (sheetsFor(facts)[c.supply]?.name ?? 'no supply')}`}</T><T size={13} tone={faults ? 'madder' : r.locks.some((l) => !l.enough) ? 'ochre' : 'quiet'} numberOfLines={2}>{says}</T></View>
-                {feedOf(facts, c) ? <Meter used={r.worstA === null ? null : r.worstA * (feedOf(facts, c)?.volts ?? 0)} most={feedOf(facts, c)?.watts ?? 0} unit="W" /> : <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />}
+                <T face="mono" style={{ width: 40 }}>
+                  {c.ref}
+                </T>
+                <View style={{ flex: 1, minWidth: 0 }}>
+                  <T face="strong" numberOfLines={1}>{`${c.cabinet}${
+                    boardsOn(c, facts.controller).length > 1
+                      ? ` and ${boardsOn(c, facts.controller)
+                          .slice(1)
+                          .map((b) => b.controller.ref)
+                          .join(', ')}`
+                      : ''
+                  }: ${boardOf(sheetsFor(facts), c).feeds ? 'fed from the network' : (sheetsFor(facts)[c.supply]?.name ?? 'no supply')}`}</T>
+                  <T
+                    size={13}
+                    tone={faults ? 'madder' : r.locks.some((l) => !l.enough) ? 'ochre' : 'quiet'}
+                    numberOfLines={2}
+                  >
+                    {says}
+                  </T>
+                </View>
+                {feedOf(facts, c) ? (
+                  <Meter
+                    used={r.worstA === null ? null : r.worstA * (feedOf(facts, c)?.volts ?? 0)}
+                    most={feedOf(facts, c)?.watts ?? 0}
+                    unit="W"
+                  />
+                ) : (
+                  <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />
+                )}
               </View>
             </Line>
           )
         })}
       </Sheet>
       <Sheet flush title="Network power">
-        {units.filter((u) => sheetOf(sheetsFor(facts), u.sheet).networkSource).map((u) => <NetworkLine key={u.id} facts={facts} unit={u} />)}
-        {canFit(me) ? <View style={{ padding: 16 }}><Action kind="plain" label="Plan a network switch or midspan" onPress={() => router.push('/supplies/units/new' as never)} /></View> : null}
+        {units
+          .filter((u) => sheetOf(sheetsFor(facts), u.sheet).networkSource)
+          .map((u) => (
+            <NetworkLine key={u.id} facts={facts} unit={u} />
+          ))}
+        {canFit(me) ? (
+          <View style={{ padding: 16 }}>
+            <Action
+              kind="plain"
+              label="Plan a network switch or midspan"
+              onPress={() => router.push('/supplies/units/new' as never)}
+            />
+          </View>
+        ) : null}
       </Sheet>
     </Screen>
   )
@@ -54,10 +125,20 @@ function NetworkLine({ facts, unit }: { facts: Facts; unit: Unit }) {
   const fault = answer.faults[0] ?? answer.ports.flatMap((p) => p.faults)[0]
   const says = fault ?? `${answer.ports.length} of ${source.ports.length} ports used, ${answer.freePorts.length} free.`
   return (
-    <Line label={`Network power of ${unit.ref}. ${says}`} onPress={() => router.push(`/supplies/units/${unit.id}` as never)}>
+    <Line
+      label={`Network power of ${unit.ref}. ${says}`}
+      onPress={() => router.push(`/supplies/units/${unit.id}` as never)}
+    >
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-        <T face="mono" style={{ width: 40 }}>{unit.ref}</T>
-        <View style={{ flex: 1, minWidth: 0 }}><T face="strong" numberOfLines={1}>{`${unit.cabinet}: ${sheetOf(sheetsFor(facts), unit.sheet).name}`}</T><T size={13} tone={fault ? 'madder' : 'quiet'} numberOfLines={2}>{says}</T></View>
+        <T face="mono" style={{ width: 40 }}>
+          {unit.ref}
+        </T>
+        <View style={{ flex: 1, minWidth: 0 }}>
+          <T face="strong" numberOfLines={1}>{`${unit.cabinet}: ${sheetOf(sheetsFor(facts), unit.sheet).name}`}</T>
+          <T size={13} tone={fault ? 'madder' : 'quiet'} numberOfLines={2}>
+            {says}
+          </T>
+        </View>
         <Meter used={answer.reservedW} most={answer.budgetW} unit="W" />
       </View>
     </Line>

@@ -18,13 +18,24 @@ export function UnitForm() {
   const refs = new Set(all(facts, 'unit').map((u) => u.ref))
   let n = 1
   while (refs.has(`N${n}`)) n++
-  const [form, setForm] = useState({ ref: `N${n}`, sheet: kinds[0]?.id ?? '', cabinet: cabinetsOf(facts)[0] ?? '', address: '' })
+  const [form, setForm] = useState({
+    ref: `N${n}`,
+    sheet: kinds[0]?.id ?? '',
+    cabinet: cabinetsOf(facts)[0] ?? '',
+    address: '',
+  })
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const set = (key: keyof typeof form) => (value: string) => setForm({ ...form, [key]: value })
   const keep = async () => {
     const id = v7()
     try {
-      await send('unit.put', { id, ref: form.ref.trim(), sheet: form.sheet, cabinet: form.cabinet.trim(), address: form.address.trim() })
+      await send('unit.put', {
+        id,
+        ref: form.ref.trim(),
+        sheet: form.sheet,
+        cabinet: form.cabinet.trim(),
+        address: form.address.trim(),
+      })
       router.replace((sheetsFor(facts)[form.sheet]?.networkSource ? `/supplies/units/${id}` : '/addresses') as never)
     } catch (error) {
       setWrong({ says: saysOf(error), field: fieldOf(error) })
@@ -35,10 +46,27 @@ export function UnitForm() {
     <Screen title="Plan a switch, midspan or hub" bar={<Action label="Keep it" onPress={keep} />}>
       {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
-        <Pick label="Device sheet" value={form.sheet} options={kinds.map((s) => ({ value: s.id, label: s.name }))} onChange={set('sheet')} />
+        <Pick
+          label="Device sheet"
+          value={form.sheet}
+          options={kinds.map((s) => ({ value: s.id, label: s.name }))}
+          onChange={set('sheet')}
+        />
         <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
-        <Field label="Cabinet" value={form.cabinet} onChange={set('cabinet')} hint="Where it hangs" error={error('cabinet')} />
-        <Field label="Address on the site’s network, where known" value={form.address} onChange={set('address')} mono error={error('address')} />
+        <Field
+          label="Cabinet"
+          value={form.cabinet}
+          onChange={set('cabinet')}
+          hint="Where it hangs"
+          error={error('cabinet')}
+        />
+        <Field
+          label="Address on the site’s network, where known"
+          value={form.address}
+          onChange={set('address')}
+          mono
+          error={error('address')}
+        />
       </Sheet>
     </Screen>
   )

@@ -25,20 +25,91 @@ export function UnitPage({ id }: { id: string }) {
   if (!unit || !sheet?.networkSource) return <Missing what="network switch" which={id} />
   const answer = networkPower(sheet.networkSource, demandsOf(facts, unit, sheetsFor(facts)))
   const left = answer.budgetW - answer.reservedW
-  const feeds = new Map(all(facts, 'unitFeed').filter((f) => f.unit === id).map((f) => [f.port, f]))
+  const feeds = new Map(
+    all(facts, 'unitFeed')
+      .filter((f) => f.unit === id)
+      .map((f) => [f.port, f]),
+  )
   const w = (value: number) => `${value.toFixed(1)} W`
   return (
-    <Screen columns mono={unit.ref} title={sheet.name} under={`${unit.cabinet} · ${sheet.networkSource.volts} V · ${answer.freePorts.length} of ${sheet.networkSource.ports.length} ports free`}>
+    <Screen
+      columns
+      mono={unit.ref}
+      title={sheet.name}
+      under={`${unit.cabinet} · ${sheet.networkSource.volts} V · ${answer.freePorts.length} of ${sheet.networkSource.ports.length} ports free`}
+    >
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {answer.faults.map((f) => <Notice key={f} tone="madder">{f}</Notice>)}
+      {answer.faults.map((f) => (
+        <Notice key={f} tone="madder">
+          {f}
+        </Notice>
+      ))}
       <Sheet title="Watts">
-        <Figure label="Set aside by the ports" value={`${w(answer.reservedW)} of ${answer.budgetW} W`} tone={left < 0 ? 'madder' : 'ink'} origin={{ formula: 'Sum of the limits at the source of the classes granted.', inputs: answer.ports.map((p): [string, string] => [`Port ${p.port}`, `class ${p.grantedClass}, ${p.reservedW} W`]), source: 'IEEE 802.3 af, at, bt (from memory)' }} />
-        <Figure label="Drawn at rest, losses counted" value={w(answer.drawnW)} origin={{ formula: 'Watts of each device at rest plus what is lost in its run.', inputs: answer.ports.map((p): [string, string] => [p.consumer, p.drawnW === null ? 'collapses' : w(p.drawnW)]), source: 'device sheets' }} />
-        <Figure label={left < 0 ? 'Too much by' : 'Left'} value={w(Math.abs(left))} tone={left < 0 ? 'madder' : 'ink'} origin={{ formula: 'Budget less what is set aside.', inputs: [['Budget', `${answer.budgetW} W`]], source: 'device sheet' }} />
+        <Figure
+          label="Set aside by the ports"
+          value={`${w(answer.reservedW)} of ${answer.budgetW} W`}
+          tone={left < 0 ? 'madder' : 'ink'}
+          origin={{
+            formula: 'Sum of the limits at the source of the classes granted.',
+            inputs: answer.ports.map((p): [string, string] => [
+              `Port ${p.port}`,
+              `class ${p.grantedClass}, ${p.reservedW} W`,
+            ]),
+            source: 'IEEE 802.3 af, at, bt (from memory)',
+          }}
+        />
+        <Figure
+          label="Drawn at rest, losses counted"
+          value={w(answer.drawnW)}
+          origin={{
+            formula: 'Watts of each device at rest plus what is lost in its run.',
+            inputs: answer.ports.map((p): [string, string] => [
+              p.consumer,
+              p.drawnW === null ? 'collapses' : w(p.drawnW),
+            ]),
+            source: 'device sheets',
+          }}
+        />
+        <Figure
+          label={left < 0 ? 'Too much by' : 'Left'}
+          value={w(Math.abs(left))}
+          tone={left < 0 ? 'madder' : 'ink'}
+          origin={{
+            formula: 'Budget less what is set aside.',
+            inputs: [['Budget', `${answer.budgetW} W`]],
+            source: 'device sheet',
+          }}
+        />
       </Sheet>
-      {answer.ports.map((p) => <Port key={p.port} port={p} lengthM={feeds.get(p.port)?.lengthM ?? 0} onOff={canFit(me) ? () => send('unitFeed.remove', { id: feeds.get(p.port)?.id ?? '' }).catch((e: unknown) => setWrong(saysOf(e))) : null} />)}
+      {answer.ports.map((p) => (
+        <Port
+          key={p.port}
+          port={p}
+          lengthM={feeds.get(p.port)?.lengthM ?? 0}
+          onOff={
+            canFit(me)
+              ? () =>
+                  send('unitFeed.remove', { id: feeds.get(p.port)?.id ?? '' }).catch((e: unknown) =>
+                    setWrong(saysOf(e)),
+                  )
+              : null
+          }
+        />
+      ))}
       {canFit(me) ? <Plug unit={unit} free={answer.freePorts} /> : null}
-      {canFit(me) ? <Sheet><Action kind="danger" label={`Remove ${unit.ref}`} onPress={() => send('unit.remove', { id }).then(() => router.replace('/supplies' as never)).catch((e: unknown) => setWrong(saysOf(e)))} /></Sheet> : null}
+      {canFit(me) ? (
+        <Sheet>
+          <Action
+            kind="danger"
+            label={`Remove ${unit.ref}`}
+            onPress={() =>
+              send('unit.remove', { id })
+                .then(() => router.replace('/supplies' as never))
+                .catch((e: unknown) => setWrong(saysOf(e)))
+            }
+          />
+        </Sheet>
+      ) : null}
     </Screen>
   )
 }
@@ -46,8 +117,17 @@ export function UnitPage({ id }: { id: string }) {
 function Port({ port: p, lengthM, onOff }: { port: PortAnswer; lengthM: number; onOff: (() => unknown) | null }) {
   return (
     <Sheet title={`Port ${p.port}: ${p.consumer}`}>
-      {p.faults.map((f) => <T key={f} tone="madder">{f}</T>)}
-      <Figure label={`Class ${p.askedClass} asked for, ${p.grantedClass} granted; peak at the port`} value={p.peakSourceW === null ? 'collapses' : `${p.peakSourceW.toFixed(1)} W`} tone={p.faults.length ? 'madder' : 'ink'} origin={portOrigin(p, lengthM)} />
+      {p.faults.map((f) => (
+        <T key={f} tone="madder">
+          {f}
+        </T>
+      ))}
+      <Figure
+        label={`Class ${p.askedClass} asked for, ${p.grantedClass} granted; peak at the port`}
+        value={p.peakSourceW === null ? 'collapses' : `${p.peakSourceW.toFixed(1)} W`}
+        tone={p.faults.length ? 'madder' : 'ink'}
+        origin={portOrigin(p, lengthM)}
+      />
       <T tone="quiet">{`${lengthM} m${p.deviceV === null ? '' : `, ${p.deviceV.toFixed(1)} V at the device while it peaks`}`}</T>
       {onOff ? <Action kind="plain" label="Take it off this port" onPress={onOff} /> : null}
     </Sheet>
@@ -63,18 +143,59 @@ function Plug({ unit, free }: { unit: Unit; free: string[] }) {
   const [wrong, setWrong] = useState('')
   const device = form.device || waiting[0]?.id || ''
   const port = free.includes(form.port) ? form.port : (free[0] ?? '')
-  if (waiting.length === 0) return <Sheet><T tone="quiet">Every device that takes network power has its port.</T></Sheet>
-  if (free.length === 0) return <Sheet><T tone="ochre">{`No port is free, and ${waiting.length} devices still wait for one. Plan another switch.`}</T></Sheet>
+  if (waiting.length === 0)
+    return (
+      <Sheet>
+        <T tone="quiet">Every device that takes network power has its port.</T>
+      </Sheet>
+    )
+  if (free.length === 0)
+    return (
+      <Sheet>
+        <T tone="ochre">{`No port is free, and ${waiting.length} devices still wait for one. Plan another switch.`}</T>
+      </Sheet>
+    )
   const keep = () => {
     const lengthM = numberIn(form.length)
-    if (lengthM === null || lengthM < 0) { setWrong('Write how many metres the run is, for example 40.'); return undefined }
-    return send('unitFeed.put', { id: device, unit: unit.id, port, lengthM }).then(() => { setForm({ device: '', port: '', length: '' }); setWrong('') }).catch((e: unknown) => setWrong(saysOf(e)))
+    if (lengthM === null || lengthM < 0) {
+      setWrong('Write how many metres the run is, for example 40.')
+      return undefined
+    }
+    return send('unitFeed.put', { id: device, unit: unit.id, port, lengthM })
+      .then(() => {
+        setForm({ device: '', port: '', length: '' })
+        setWrong('')
+      })
+      .catch((e: unknown) => setWrong(saysOf(e)))
   }
   return (
     <Sheet title={`Plug a device in, ${waiting.length} wait`}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <Pick label="Device" value={device} options={waiting.map((d) => ({ value: d.id, label: `${d.ref}, ${d.what}, class ${d.draw.class}` }))} onChange={(v) => setForm({ ...form, device: v })} />
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Pick label="Port" value={port} options={free.map((p) => ({ value: p, label: p }))} onChange={(v) => setForm({ ...form, port: v })} /></View><View style={{ flex: 1 }}><Field label="Run, m" value={form.length} onChange={(v) => setForm({ ...form, length: v })} keyboard="decimal" mono /></View></View>
+      <Pick
+        label="Device"
+        value={device}
+        options={waiting.map((d) => ({ value: d.id, label: `${d.ref}, ${d.what}, class ${d.draw.class}` }))}
+        onChange={(v) => setForm({ ...form, device: v })}
+      />
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Pick
+            label="Port"
+            value={port}
+            options={free.map((p) => ({ value: p, label: p }))}
+            onChange={(v) => setForm({ ...form, port: v })}
+          />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field
+            label="Run, m"
+            value={form.length}
+            onChange={(v) => setForm({ ...form, length: v })}
+            keyboard="decimal"
+            mono
+          />
+        </View>
+      </View>
       <Action kind="plain" label="Plug it in" onPress={keep} />
     </Sheet>
   )

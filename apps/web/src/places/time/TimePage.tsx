@@ -14,10 +14,26 @@ import { Week } from './Week'
 export function TimePage() {
   const facts = useFacts()
   return (
-    <Screen title="Time" under={`Wall clock of ${jobOf(facts)?.zone ?? ''}`} bar={<Action label="Add a schedule" onPress={() => router.push('/time/new')} />}>
+    <Screen
+      title="Time"
+      under={`Wall clock of ${jobOf(facts)?.zone ?? ''}`}
+      bar={<Action label="Add a schedule" onPress={() => router.push('/time/new')} />}
+    >
       <Sheet flush title="Schedules">
-        {all(facts, 'schedule').map((s) => <Line key={s.id} label={s.name} onPress={() => router.push(`/time/${s.id}`)}><T face="strong">{s.name}</T>{s.periods.map((p, i) => <T key={i} face="mono" size={13} tone="quiet">{periodWords(p)}</T>)}<Week periods={s.periods} /></Line>)}
-        {all(facts, 'schedule').length === 0 ? <T style={{ padding: 16 }}>No schedule yet. A rule says which group passes which doors on which schedule.</T> : null}
+        {all(facts, 'schedule').map((s) => (
+          <Line key={s.id} label={s.name} onPress={() => router.push(`/time/${s.id}`)}>
+            <T face="strong">{s.name}</T>
+            {s.periods.map((p, i) => (
+              <T key={i} face="mono" size={13} tone="quiet">
+                {periodWords(p)}
+              </T>
+            ))}
+            <Week periods={s.periods} />
+          </Line>
+        ))}
+        {all(facts, 'schedule').length === 0 ? (
+          <T style={{ padding: 16 }}>No schedule yet. A rule says which group passes which doors on which schedule.</T>
+        ) : null}
       </Sheet>
       <SpecialDays />
     </Screen>
@@ -41,10 +57,37 @@ function SpecialDays() {
   }
   return (
     <Sheet title="Special days">
-      {all(facts, 'specialDay').sort((a, b) => a.date.localeCompare(b.date)).map((d) => <T key={d.id}><T face="mono">{d.date}</T>{`  ${d.name}, ${d.periods.length ? d.periods.map((p) => `${p.from}–${p.to}`).join(' ') : 'closed all day'}`}</T>)}
+      {all(facts, 'specialDay')
+        .sort((a, b) => a.date.localeCompare(b.date))
+        .map((d) => (
+          <T key={d.id}>
+            <T face="mono">{d.date}</T>
+            {`  ${d.name}, ${d.periods.length ? d.periods.map((p) => `${p.from}–${p.to}`).join(' ') : 'closed all day'}`}
+          </T>
+        ))}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="Date" value={form.date} onChange={(date) => setForm({ ...form, date })} hint="2027-12-24" mono /></View><View style={{ flex: 1 }}><Field label="What for" value={form.name} onChange={(name) => setForm({ ...form, name })} /></View></View>
-      <View style={{ flexDirection: 'row', gap: 12 }}><View style={{ flex: 1 }}><Field label="Open from, or empty" value={form.from} onChange={(from) => setForm({ ...form, from })} mono /></View><View style={{ flex: 1 }}><Field label="Open to, or empty" value={form.to} onChange={(to) => setForm({ ...form, to })} mono /></View></View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Field
+            label="Date"
+            value={form.date}
+            onChange={(date) => setForm({ ...form, date })}
+            hint="2027-12-24"
+            mono
+          />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field label="What for" value={form.name} onChange={(name) => setForm({ ...form, name })} />
+        </View>
+      </View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <Field label="Open from, or empty" value={form.from} onChange={(from) => setForm({ ...form, from })} mono />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field label="Open to, or empty" value={form.to} onChange={(to) => setForm({ ...form, to })} mono />
+        </View>
+      </View>
       <Action kind="plain" label="Add the day" onPress={add} />
     </Sheet>
   )

@@ -13,7 +13,10 @@ export function BringIn() {
   const take = async (file: File | undefined) => {
     if (!file) return
     const read = readWaitingFile(await file.text())
-    if (typeof read === 'string') { setSays({ tone: 'madder', text: read }); return }
+    if (typeof read === 'string') {
+      setSays({ tone: 'madder', text: read })
+      return
+    }
     try {
       const { results } = await post<{ results: BatchResult[] }>('/waiting', read)
       setSays(told(read.by, results))
@@ -25,7 +28,18 @@ export function BringIn() {
     <Sheet title="Bring in">
       <T>Records that somebody saved on a phone that could not reach this server.</T>
       {says ? <Notice tone={says.tone}>{says.text}</Notice> : null}
-      <input ref={input} type="file" accept="application/json,.json" aria-label="File with waiting records" style={{ display: 'none' }} onChange={(e) => { void take(e.target.files?.[0]).finally(() => { if (input.current) input.current.value = '' }) }} />
+      <input
+        ref={input}
+        type="file"
+        accept="application/json,.json"
+        aria-label="File with waiting records"
+        style={{ display: 'none' }}
+        onChange={(e) => {
+          void take(e.target.files?.[0]).finally(() => {
+            if (input.current) input.current.value = ''
+          })
+        }}
+      />
       <Action kind="plain" label="Choose the file" onPress={() => input.current?.click()} />
     </Sheet>
   )

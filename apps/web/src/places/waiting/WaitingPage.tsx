@@ -27,21 +27,61 @@ export function WaitingPage() {
   const refused = outbox.filter((w) => w.refused !== undefined)
   const mine = outbox.filter((w) => w.refused === undefined && w.by === me?.name && w.job === job)
   const others = outbox.filter((w) => w.refused === undefined && (w.by !== me?.name || w.job !== job))
-  const save = (records: readonly Waiting[]) => { try { saveWaiting(records) } catch (error) { setWrong(saysOf(error)) } }
-  const under = connection === 'away' ? 'No server: what you record is kept here' : outbox.length ? 'The server is there' : 'The server has everything'
+  const save = (records: readonly Waiting[]) => {
+    try {
+      saveWaiting(records)
+    } catch (error) {
+      setWrong(saysOf(error))
+    }
+  }
+  const under =
+    connection === 'away'
+      ? 'No server: what you record is kept here'
+      : outbox.length
+        ? 'The server is there'
+        : 'The server has everything'
   return (
-    <Screen title="Waiting records" under={under} bar={mine.length ? <Action label="Send now" aside={String(mine.length)} onPress={flush} /> : null}>
+    <Screen
+      title="Waiting records"
+      under={under}
+      bar={mine.length ? <Action label="Send now" aside={String(mine.length)} onPress={flush} /> : null}
+    >
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Here />
-      {outbox.length === 0 ? <Sheet><T tone="quiet">Nothing waits. What you record without signal stands here until the server has it.</T></Sheet> : null}
-      {mine.length ? <Sheet title={`${mine.length} ${mine.length === 1 ? 'waits' : 'wait'} for the server`}>{mine.map((w) => <Record key={w.id} record={w} />)}<Action kind="plain" label="Save them to a file" onPress={() => save(mine)} /></Sheet> : null}
+      {outbox.length === 0 ? (
+        <Sheet>
+          <T tone="quiet">Nothing waits. What you record without signal stands here until the server has it.</T>
+        </Sheet>
+      ) : null}
+      {mine.length ? (
+        <Sheet title={`${mine.length} ${mine.length === 1 ? 'waits' : 'wait'} for the server`}>
+          {mine.map((w) => (
+            <Record key={w.id} record={w} />
+          ))}
+          <Action kind="plain" label="Save them to a file" onPress={() => save(mine)} />
+        </Sheet>
+      ) : null}
       {refused.length ? (
         <Sheet title={`${refused.length} refused`}>
-          {refused.map((w) => <Refused key={w.id} record={w} onSave={() => save([w])} />)}
+          {refused.map((w) => (
+            <Refused key={w.id} record={w} onSave={() => save([w])} />
+          ))}
           <Action kind="plain" label="Try them again" onPress={tryAgain} />
         </Sheet>
       ) : null}
-      {others.length ? <Sheet title="Of somebody else, or of another job"><T>{`${[...new Set(others.map((w) => w.by))].join(', ')} must sign in on this phone for these, or you save them and the lead brings them in.`}</T>{others.map((w) => <Record key={w.id} record={w} />)}<Action kind="plain" label="Save these to a file" onPress={() => save(others.filter((w) => w.by === others[0]?.by && w.job === others[0]?.job))} /></Sheet> : null}
+      {others.length ? (
+        <Sheet title="Of somebody else, or of another job">
+          <T>{`${[...new Set(others.map((w) => w.by))].join(', ')} must sign in on this phone for these, or you save them and the lead brings them in.`}</T>
+          {others.map((w) => (
+            <Record key={w.id} record={w} />
+          ))}
+          <Action
+            kind="plain"
+            label="Save these to a file"
+            onPress={() => save(others.filter((w) => w.by === others[0]?.by && w.job === others[0]?.job))}
+          />
+        </Sheet>
+      ) : null}
       {me?.role === 'lead' ? <BringIn /> : null}
     </Screen>
   )
@@ -52,9 +92,24 @@ function Here() {
   const { secure, installed, lasting, newer } = useOffline()
   return (
     <Sheet title="On this phone">
-      {secure ? null : <Notice tone="madder">This page can’t work offline: browsers allow that only over HTTPS or on the laptop itself. Open Rauta by the address that the laptop shows for phones, and trust its authority.</Notice>}
-      {secure ? <T>{installed ? 'Rauta is on this phone and opens without the server.' : 'Rauta is not on this phone yet: stay on this page for a moment while the server is there.'}</T> : null}
-      {secure && lasting === false ? <T tone="ochre">The browser may clear what is kept here when space runs out. Put Rauta on the home screen, and it will not.</T> : null}
+      {secure ? null : (
+        <Notice tone="madder">
+          This page can’t work offline: browsers allow that only over HTTPS or on the laptop itself. Open Rauta by the
+          address that the laptop shows for phones, and trust its authority.
+        </Notice>
+      )}
+      {secure ? (
+        <T>
+          {installed
+            ? 'Rauta is on this phone and opens without the server.'
+            : 'Rauta is not on this phone yet: stay on this page for a moment while the server is there.'}
+        </T>
+      ) : null}
+      {secure && lasting === false ? (
+        <T tone="ochre">
+          The browser may clear what is kept here when space runs out. Put Rauta on the home screen, and it will not.
+        </T>
+      ) : null}
       {secure && lasting ? <T tone="quiet">The browser keeps it until you sign out.</T> : null}
       {newer ? <Action kind="plain" label="A newer Rauta is ready: take it" onPress={newer} /> : null}
     </Sheet>
@@ -73,7 +128,9 @@ function Record({ record: w }: { record: Waiting }) {
   const facts = useFacts()
   return (
     <View style={{ flexDirection: 'row', gap: 12 }}>
-      <T face="mono" tone="quiet">{dayTime(w.madeAt, jobOf(facts)?.zone ?? 'UTC')}</T>
+      <T face="mono" tone="quiet">
+        {dayTime(w.madeAt, jobOf(facts)?.zone ?? 'UTC')}
+      </T>
       <T style={{ flex: 1 }}>{wordsOf(facts, w)}</T>
     </View>
   )
@@ -87,8 +144,19 @@ function Refused({ record: w, onSave }: { record: Waiting; onSave: () => void })
       <Record record={w} />
       <T tone="madder">{w.refused}</T>
       <View style={{ flexDirection: 'row', gap: 8 }}>
-        <View style={{ flex: 1 }}><Action kind="plain" label="Save it" onPress={onSave} /></View>
-        <View style={{ flex: 1 }}><Action kind="danger" label="Throw away" onPress={() => { if (confirm(`Throw away “${wordsOf(facts, w)}”? It is nowhere else.`)) return discard(w.id); return undefined }} /></View>
+        <View style={{ flex: 1 }}>
+          <Action kind="plain" label="Save it" onPress={onSave} />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Action
+            kind="danger"
+            label="Throw away"
+            onPress={() => {
+              if (confirm(`Throw away “${wordsOf(facts, w)}”? It is nowhere else.`)) return discard(w.id)
+              return undefined
+            }}
+          />
+        </View>
       </View>
     </View>
   )

@@ -5,5 +5,8 @@ import { waitingFile, type Waiting } from '../../state/kept'
 export function saveWaiting(records: readonly Waiting[]): void {
   const file = waitingFile(records, Date.now())
   if (!file) return
-  saveBytes(new Blob([JSON.stringify(file, null, 1)], { type: 'application/json' }), `rauta-waiting-${file.by}-${file.savedAt.slice(0, 16).replace(/[:T]/g, '-')}.json`)
+  saveBytes(
+    new Blob([JSON.stringify(file, null, 1)], { type: 'application/json' }),
+    `rauta-waiting-${file.by}-${file.savedAt.slice(0, 16).replace(/[:T]/g, '-')}.json`,
+  )
 }

@@ -19,9 +19,17 @@ export function AsBuilt({ door, cable }: { door: Door; cable: Cable }) {
   if (!open) return <Action kind="plain" label={`${cable.id} was built otherwise`} onPress={() => setOpen(true)} />
   const keep = async () => {
     const lengthM = numberIn(length)
-    if (lengthM === null || lengthM <= 0) { setWrong('Write the metres between the marks at both ends, for example 41.'); return }
+    if (lengthM === null || lengthM <= 0) {
+      setWrong('Write the metres between the marks at both ends, for example 41.')
+      return
+    }
     try {
-      await send('cable.built', { door: door.id, cable: cable.id, lengthM, ...(code === codeOf(cable.type) ? {} : { type: typeOf(code, cable.type) }) })
+      await send('cable.built', {
+        door: door.id,
+        cable: cable.id,
+        lengthM,
+        ...(code === codeOf(cable.type) ? {} : { type: typeOf(code, cable.type) }),
+      })
       setOpen(false)
     } catch (error) {
       setWrong(saysOf(error))
@@ -31,8 +39,19 @@ export function AsBuilt({ door, cable }: { door: Door; cable: Cable }) {
     <View style={{ gap: 8 }}>
       <T face="mid">{`As built; planned: ${cableName(cable.planned?.type ?? cable.type)}, ${cable.planned?.lengthM ?? cable.lengthM} m`}</T>
       <View style={{ flexDirection: 'row', gap: 12 }}>
-        <View style={{ flex: 1 }}><Field label={`Built length of ${cable.id}, m`} value={length} onChange={setLength} keyboard="decimal" mono error={wrong || undefined} /></View>
-        <View style={{ flex: 1 }}><Pick label={`Built kind of ${cable.id}`} value={code} options={cableKinds} onChange={setCode} /></View>
+        <View style={{ flex: 1 }}>
+          <Field
+            label={`Built length of ${cable.id}, m`}
+            value={length}
+            onChange={setLength}
+            keyboard="decimal"
+            mono
+            error={wrong || undefined}
+          />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Pick label={`Built kind of ${cable.id}`} value={code} options={cableKinds} onChange={setCode} />
+        </View>
       </View>
       <Action kind="plain" label="Keep as built" onPress={keep} />
     </View>

@@ -24,17 +24,54 @@ export function InHand({ door, cable, conductor: c, kinds, measured, onMeasure, 
   const ground = useGround()
   const { ended, toggle, wrong } = useCoreTick(door, [c])
   return (
-    <View role="group" aria-label="Conductor in hand" style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line }}>
+    <View
+      role="group"
+      aria-label="Conductor in hand"
+      style={{ padding: 12, gap: 8, borderTopWidth: 1, borderColor: ground.line }}
+    >
       <View style={{ flexDirection: 'row', alignItems: 'center', gap: 12 }}>
-        <View style={{ width: 28, height: 28, backgroundColor: wireColours[c.colour] ?? ground.sheet, borderWidth: 1.5, borderColor: ground.quiet }} />
-        <View style={{ flex: 1 }}><T face="strong" size={17}>{`${c.part} ${c.leadName}${c.colour ? `, ${c.colour}` : ', no colour: meter it first'}`}</T><T tone="quiet">{`${c.cable} to terminal`}</T></View>
-        <T face="mono" size={28}>{c.terminal.id}</T>
-        <T face="mid" tone="quiet">{c.terminal.label}</T>
-        <Tick under label="ended" name={`${c.part} ${c.leadName} ended`} on={ended.has(c.id)} onPress={() => toggle(c)} />
+        <View
+          style={{
+            width: 28,
+            height: 28,
+            backgroundColor: wireColours[c.colour] ?? ground.sheet,
+            borderWidth: 1.5,
+            borderColor: ground.quiet,
+          }}
+        />
+        <View style={{ flex: 1 }}>
+          <T
+            face="strong"
+            size={17}
+          >{`${c.part} ${c.leadName}${c.colour ? `, ${c.colour}` : ', no colour: meter it first'}`}</T>
+          <T tone="quiet">{`${c.cable} to terminal`}</T>
+        </View>
+        <T face="mono" size={28}>
+          {c.terminal.id}
+        </T>
+        <T face="mid" tone="quiet">
+          {c.terminal.label}
+        </T>
+        <Tick
+          under
+          label="ended"
+          name={`${c.part} ${c.leadName} ended`}
+          on={ended.has(c.id)}
+          onPress={() => toggle(c)}
+        />
       </View>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {cable && kinds.length ? <Chips label={`Reading on ${c.cable}`} value={measured ?? ('' as ReadingKind)} onChange={onMeasure} options={kinds.map((k) => ({ value: k, label: readingFacts[k].name }))} /> : null}
-      {cable && measured ? <ReadingLine key={`${cable.id} ${measured}`} door={door} cable={cable} kind={measured} /> : null}
+      {cable && kinds.length ? (
+        <Chips
+          label={`Reading on ${c.cable}`}
+          value={measured ?? ('' as ReadingKind)}
+          onChange={onMeasure}
+          options={kinds.map((k) => ({ value: k, label: readingFacts[k].name }))}
+        />
+      ) : null}
+      {cable && measured ? (
+        <ReadingLine key={`${cable.id} ${measured}`} door={door} cable={cable} kind={measured} />
+      ) : null}
       <Action kind="plain" label="Put it down" onPress={onPutDown} />
     </View>
   )

@@ -19,7 +19,10 @@ export function MeterLeads() {
   const today = zero && wallClock(zero.at, zone).date === wallClock(Date.now(), zone).date
   const keep = async () => {
     const ohm = numberIn(text)
-    if (ohm === null) { setWrong('Join the tips of the meter and write the ohms, for example 0,2.'); return }
+    if (ohm === null) {
+      setWrong('Join the tips of the meter and write the ohms, for example 0,2.')
+      return
+    }
     try {
       await send('meter.zero', { ohm })
       setText('')
@@ -30,8 +33,21 @@ export function MeterLeads() {
   }
   return (
     <Sheet title="Your meter">
-      <T tone={today ? 'quiet' : 'ochre'}>{today ? `Its leads: ${zero.ohm.toFixed(2)} Ω, measured today and taken off your readings of ohms.` : 'Its leads are not measured today: readings of ohms get 0.3 Ω of room for them.'}</T>
-      <FieldToEnter label="Tips joined, Ω" value={text} onChange={setText} keyboard="decimal" mono error={wrong || undefined} action="Keep" onEnter={keep} />
+      <T tone={today ? 'quiet' : 'ochre'}>
+        {today
+          ? `Its leads: ${zero.ohm.toFixed(2)} Ω, measured today and taken off your readings of ohms.`
+          : 'Its leads are not measured today: readings of ohms get 0.3 Ω of room for them.'}
+      </T>
+      <FieldToEnter
+        label="Tips joined, Ω"
+        value={text}
+        onChange={setText}
+        keyboard="decimal"
+        mono
+        error={wrong || undefined}
+        action="Keep"
+        onEnter={keep}
+      />
     </Sheet>
   )
 }

@@ -19,13 +19,17 @@ export function Photos({ door, cable }: { door: Door; cable: string }) {
   const [wrong, setWrong] = useState('')
   const [busy, setBusy] = useState(false)
   const [large, setLarge] = useState('')
-  const list = all(facts, 'photo').filter((p) => p.door === door.id).sort((a, b) => b.at - a.at)
+  const list = all(facts, 'photo')
+    .filter((p) => p.door === door.id)
+    .sort((a, b) => b.at - a.at)
   const take = async (file: File | undefined) => {
     if (!file) return
     setBusy(true)
     try {
       const taken = await takePhoto(v7(), door.id, file)
-      await sendPhotos().catch((error: unknown) => { if (!(error instanceof AwayError)) throw error })
+      await sendPhotos().catch((error: unknown) => {
+        if (!(error instanceof AwayError)) throw error
+      })
       await send('photo.add', { ...taken, door: door.id, cable: of === 'termination' ? cable : '', of })
       setWrong('')
     } catch (error) {
@@ -38,10 +42,34 @@ export function Photos({ door, cable }: { door: Door; cable: string }) {
   return (
     <Sheet title={list.length ? `Pictures, ${list.length}` : 'Pictures'}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>{list.map((p) => <Picture key={p.id} photo={p} large={p.id === large} onPress={() => setLarge(p.id === large ? '' : p.id)} />)}</View>
-      <Chips label="Picture of" value={of} onChange={setOf} options={photoSubjects.map((s) => ({ value: s, label: s }))} />
-      <input ref={input} type="file" accept="image/*" capture="environment" aria-label="Picture to keep with the door" style={{ display: 'none' }} onChange={(e) => { void take(e.target.files?.[0]) }} />
-      <Action kind="plain" label={busy ? 'Keeps the picture' : 'Take a picture'} disabled={busy} onPress={() => input.current?.click()} />
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap', gap: 8 }}>
+        {list.map((p) => (
+          <Picture key={p.id} photo={p} large={p.id === large} onPress={() => setLarge(p.id === large ? '' : p.id)} />
+        ))}
+      </View>
+      <Chips
+        label="Picture of"
+        value={of}
+        onChange={setOf}
+        options={photoSubjects.map((s) => ({ value: s, label: s }))}
+      />
+      <input
+        ref={input}
+        type="file"
+        accept="image/*"
+        capture="environment"
+        aria-label="Picture to keep with the door"
+        style={{ display: 'none' }}
+        onChange={(e) => {
+          void take(e.target.files?.[0])
+        }}
+      />
+      <Action
+        kind="plain"
+        label={busy ? 'Keeps the picture' : 'Take a picture'}
+        disabled={busy}
+        onPress={() => input.current?.click()}
+      />
     </Sheet>
   )
 }
@@ -54,15 +82,41 @@ function Picture({ photo, large, onPress }: { photo: Photo; large: boolean; onPr
   useEffect(() => {
     let made = ''
     let gone = false
-    void photoUrl(photo.id).then((u) => { made = u; if (!gone) setUrl(u) })
-    return () => { gone = true; if (made.startsWith('blob:')) URL.revokeObjectURL(made) }
+    void photoUrl(photo.id).then((u) => {
+      made = u
+      if (!gone) setUrl(u)
+    })
+    return () => {
+      gone = true
+      if (made.startsWith('blob:')) URL.revokeObjectURL(made)
+    }
   }, [photo.id])
   const words = `${photo.of}${photo.cable ? ` of ${photo.cable}` : ''}, by ${photo.by}`
   return (
-    <Pressable role="button" aria-expanded={large} aria-label={`${words}. ${large ? 'Small again' : 'Larger'}`} onPress={onPress} style={{ width: large ? '100%' : 104 }}>
-      {url ? <Image source={{ uri: url }} style={large ? { width: '100%', aspectRatio: photo.width / photo.height } : { width: 104, height: 104 }} accessibilityLabel={words} /> : <View style={{ width: 104, height: 104 }} />}
-      <T size={13}>{`${photo.cable ? `${photo.cable} ` : ''}${photo.of}${large ? `, ${photo.by}, ${dayTime(photo.at, zone)}` : ''}`}</T>
-      {waits ? <T size={13} tone="slate">waits</T> : null}
+    <Pressable
+      role="button"
+      aria-expanded={large}
+      aria-label={`${words}. ${large ? 'Small again' : 'Larger'}`}
+      onPress={onPress}
+      style={{ width: large ? '100%' : 104 }}
+    >
+      {url ? (
+        <Image
+          source={{ uri: url }}
+          style={large ? { width: '100%', aspectRatio: photo.width / photo.height } : { width: 104, height: 104 }}
+          accessibilityLabel={words}
+        />
+      ) : (
+        <View style={{ width: 104, height: 104 }} />
+      )}
+      <T
+        size={13}
+      >{`${photo.cable ? `${photo.cable} ` : ''}${photo.of}${large ? `, ${photo.by}, ${dayTime(photo.at, zone)}` : ''}`}</T>
+      {waits ? (
+        <T size={13} tone="slate">
+          waits
+        </T>
+      ) : null}
     </Pressable>
   )
 }

@@ -1,4 +1,16 @@
-import { expectedReading, judgeReading, newestOf, plannedOf, readingFacts, readingText as shown, windowWords, type Cable, type Cause, type Door, type ReadingKind } from '@rauta/core'
+import {
+  expectedReading,
+  judgeReading,
+  newestOf,
+  plannedOf,
+  readingFacts,
+  readingText as shown,
+  windowWords,
+  type Cable,
+  type Cause,
+  type Door,
+  type ReadingKind,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -29,9 +41,19 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
   const guarded = kind === 'insulation' && !off
   const keep = async () => {
     const value = numberIn(text)
-    if (value === null) { setWrong(`A reading is a number of ${unitName}, for example ${example}.`); return }
+    if (value === null) {
+      setWrong(`A reading is a number of ${unitName}, for example ${example}.`)
+      return
+    }
     try {
-      await send('reading.add', { id: v7(), door: door.id, cable: cable.id, kind, value, ...(kind === 'insulation' && off ? { disconnected: true } : {}) })
+      await send('reading.add', {
+        id: v7(),
+        door: door.id,
+        cable: cable.id,
+        kind,
+        value,
+        ...(kind === 'insulation' && off ? { disconnected: true } : {}),
+      })
       setText('')
       setWrong('')
     } catch (error) {
@@ -39,14 +61,60 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
     }
   }
   return (
-    <View style={{ borderLeftWidth: 4, borderColor: verdict ? (verdict.in ? ground.verdigris : ground.madder) : ground.line, paddingLeft: 12, gap: 4 }}>
+    <View
+      style={{
+        borderLeftWidth: 4,
+        borderColor: verdict ? (verdict.in ? ground.verdigris : ground.madder) : ground.line,
+        paddingLeft: 12,
+        gap: 4,
+      }}
+    >
       <T face="mid">{`${name}${expected ? `, ${expected.says}` : ''}`}</T>
-      {reading ? <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 8, flexWrap: 'wrap' }}><T face="mono" size={22}>{shown(verdict?.value ?? reading.value)}</T><T size={17}>{unit}</T>{verdict && verdict.value !== reading.value ? <T tone="quiet">{`${shown(reading.value)} less ${shown(reading.leadsOhm ?? 0)} of the leads`}</T> : null}{verdict && verdict.expected.to !== Infinity ? <T tone="quiet">{`worked out ${shown(verdict.expected.value)} ${unit}`}</T> : null}</View> : expected ? <T tone="quiet">{`Should be ${windowWords(expected)}`}</T> : null}
-      {reading && waiting.some((w) => (w.payload as { id?: string }).id === reading.id) ? <T tone="slate" size={13}>Kept on this phone; waits for the server.</T> : null}
-      {verdict ? <T tone={verdict.in ? 'verdigris' : 'madder'}>{verdict.in ? verdict.says : `Out of tolerance (${windowWords(verdict.expected)}).`}</T> : null}
+      {reading ? (
+        <View style={{ flexDirection: 'row', alignItems: 'baseline', gap: 8, flexWrap: 'wrap' }}>
+          <T face="mono" size={22}>
+            {shown(verdict?.value ?? reading.value)}
+          </T>
+          <T size={17}>{unit}</T>
+          {verdict && verdict.value !== reading.value ? (
+            <T tone="quiet">{`${shown(reading.value)} less ${shown(reading.leadsOhm ?? 0)} of the leads`}</T>
+          ) : null}
+          {verdict && verdict.expected.to !== Infinity ? (
+            <T tone="quiet">{`worked out ${shown(verdict.expected.value)} ${unit}`}</T>
+          ) : null}
+        </View>
+      ) : expected ? (
+        <T tone="quiet">{`Should be ${windowWords(expected)}`}</T>
+      ) : null}
+      {reading && waiting.some((w) => (w.payload as { id?: string }).id === reading.id) ? (
+        <T tone="slate" size={13}>
+          Kept on this phone; waits for the server.
+        </T>
+      ) : null}
+      {verdict ? (
+        <T tone={verdict.in ? 'verdigris' : 'madder'}>
+          {verdict.in ? verdict.says : `Out of tolerance (${windowWords(verdict.expected)}).`}
+        </T>
+      ) : null}
       {verdict?.causes.length ? <Causes causes={verdict.causes} /> : null}
-      {kind === 'insulation' ? <><Notice tone="madder">The tester’s 250 V kill electronics.</Notice><Tick label={`Reader, lock and controller are off ${cable.id}`} on={off} onPress={() => setOff(!off)} /></> : null}
-      {guarded ? null : <FieldToEnter label={`New ${name}, ${unit}`} value={text} onChange={setText} keyboard={kind === 'polarity' ? 'text' : 'decimal'} mono error={wrong || undefined} action="Enter" onEnter={keep} />}
+      {kind === 'insulation' ? (
+        <>
+          <Notice tone="madder">The tester’s 250 V kill electronics.</Notice>
+          <Tick label={`Reader, lock and controller are off ${cable.id}`} on={off} onPress={() => setOff(!off)} />
+        </>
+      ) : null}
+      {guarded ? null : (
+        <FieldToEnter
+          label={`New ${name}, ${unit}`}
+          value={text}
+          onChange={setText}
+          keyboard={kind === 'polarity' ? 'text' : 'decimal'}
+          mono
+          error={wrong || undefined}
+          action="Enter"
+          onEnter={keep}
+        />
+      )}
     </View>
   )
 }
@@ -58,7 +126,12 @@ function Causes({ causes }: { causes: readonly Cause[] }) {
       {causes.slice(0, 4).map((c, i) => (
         <View key={c.says} role="listitem" style={{ flexDirection: 'row', gap: 8 }}>
           <T face="mono" tone="quiet">{`${i + 1}`}</T>
-          <View style={{ flex: 1 }}><T>{c.says}</T><T size={13} tone="quiet">{c.tell}</T></View>
+          <View style={{ flex: 1 }}>
+            <T>{c.says}</T>
+            <T size={13} tone="quiet">
+              {c.tell}
+            </T>
+          </View>
         </View>
       ))}
     </View>

@@ -13,11 +13,29 @@ export interface Waiting extends CommandRequest {
   /** Why the server would not take it; it stays until somebody says what shall become of it. */
   refused?: string
 }
-export interface LogEntry { rev: number; at: number; by: string; name: string; says: string; changes: Change[] }
+export interface LogEntry {
+  rev: number
+  at: number
+  by: string
+  name: string
+  says: string
+  changes: Change[]
+}
 /** The job as this phone last saw it: records as text, which is read faster than it is cloned. */
-export interface KeptSnapshot { id: 'facts'; job: string; rev: number; text: string }
+export interface KeptSnapshot {
+  id: 'facts'
+  job: string
+  rev: number
+  text: string
+}
 /** A picture that was taken without signal, until the server has it. */
-export interface KeptPhoto { id: string; door: string; type: string; bytes: ArrayBuffer; sent: boolean }
+export interface KeptPhoto {
+  id: string
+  door: string
+  type: string
+  bytes: ArrayBuffer
+  sent: boolean
+}
 
 interface Shape extends DBSchema {
   waiting: { key: number; value: Waiting; indexes: { id: string } }
@@ -32,20 +50,29 @@ let opened: Promise<KeptDb | null> | null = null
 
 /** This phone's own store; null where the browser has none (then nothing is kept, and it says so). */
 export function keptDb(): Promise<KeptDb | null> {
-  opened ??= typeof indexedDB === 'undefined' ? Promise.resolve(null) : openDB<Shape>('rauta', 1, {
-    upgrade(db) {
-      db.createObjectStore('waiting', { keyPath: 'seq', autoIncrement: true }).createIndex('id', 'id', { unique: true })
-      db.createObjectStore('snapshot', { keyPath: 'id' })
-      db.createObjectStore('entries', { keyPath: 'rev' })
-      db.createObjectStore('photos', { keyPath: 'id' })
-    },
-    // Another tab with a newer build wants to alter the store: let it.
-    blocking(_now, _wanted, event) { (event.target as unknown as { close(): void }).close(); opened = null },
-  }).catch(() => null)
+  opened ??=
+    typeof indexedDB === 'undefined'
+      ? Promise.resolve(null)
+      : openDB<Shape>('rauta', 1, {
+          upgrade(db) {
+            db.createObjectStore('waiting', { keyPath: 'seq', autoIncrement: true }).createIndex('id', 'id', {
+              unique: true,
+            })
+            db.createObjectStore('snapshot', { keyPath: 'id' })
+            db.createObjectStore('entries', { keyPath: 'rev' })
+            db.createObjectStore('photos', { keyPath: 'id' })
+          },
+          // Another tab with a newer build wants to alter the store: let it.
+          blocking(_now, _wanted, event) {
+            ;(event.target as unknown as { close(): void }).close()
+            opened = null
+          },
+        }).catch(() => null)
   return opened
 }
 
 /** Written through to the disk before it counts: browsers call a write done earlier than that unless they are told. */
 export const strictly = { durability: 'strict' } as const
 
-export const recordsOf = (facts: Facts, kinds: readonly RecordKind[]): SnapshotRecords => kinds.flatMap((kind) => Object.values(facts[kind]).map((data) => ({ kind, data: data as { id: string } })))
+export const recordsOf = (facts: Facts, kinds: readonly RecordKind[]): SnapshotRecords =>
+  kinds.flatMap((kind) => Object.values(facts[kind]).map((data) => ({ kind, data: data as { id: string } })))

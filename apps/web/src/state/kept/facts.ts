@@ -1,7 +1,12 @@
 import { applyChanges, emptyFacts, recordKinds, type Change, type Facts } from '@rauta/core'
 import { keptDb, recordsOf, type LogEntry, type SnapshotRecords } from './db'
 
-export const factsFrom = (records: SnapshotRecords, rev: number): Facts => applyChanges(emptyFacts(), records.map((r) => ({ kind: r.kind, id: r.data.id, before: null, after: r.data }) as Change), rev)
+export const factsFrom = (records: SnapshotRecords, rev: number): Facts =>
+  applyChanges(
+    emptyFacts(),
+    records.map((r) => ({ kind: r.kind, id: r.data.id, before: null, after: r.data }) as Change),
+    rev,
+  )
 
 /** Entries after which the snapshot is written anew. */
 const mostEntries = 200
@@ -26,7 +31,11 @@ export async function saveSnapshot(job: string, facts: Facts): Promise<void> {
   if (!db) return
   const text = JSON.stringify(recordsOf(facts, recordKinds))
   const tx = db.transaction(['snapshot', 'entries'], 'readwrite')
-  await Promise.all([tx.objectStore('snapshot').put({ id: 'facts', job, rev: facts.rev, text }), tx.objectStore('entries').delete(IDBKeyRange.upperBound(facts.rev)), tx.done])
+  await Promise.all([
+    tx.objectStore('snapshot').put({ id: 'facts', job, rev: facts.rev, text }),
+    tx.objectStore('entries').delete(IDBKeyRange.upperBound(facts.rev)),
+    tx.done,
+  ])
 }
 
 /** Writes down what came since. */

@@ -20,7 +20,8 @@ export async function photosToSend(): Promise<KeptPhoto[]> {
   return ((await (await keptDb())?.getAll('photos')) ?? []).filter((p) => !p.sent)
 }
 
-export const keptPhoto = async (id: string): Promise<KeptPhoto | null> => (await (await keptDb())?.get('photos', id)) ?? null
+export const keptPhoto = async (id: string): Promise<KeptPhoto | null> =>
+  (await (await keptDb())?.get('photos', id)) ?? null
 
 /** The server has it: it stays here to be seen offline, until there are many. */
 export async function photoSent(photo: KeptPhoto): Promise<void> {

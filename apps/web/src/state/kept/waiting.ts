@@ -3,7 +3,8 @@ import { keptDb, strictly, type Waiting } from './db'
 
 /** This phone keeps nothing: a private window, or a browser without a store. What was entered must not be shown as kept. */
 export class NotKeptError extends Error {
-  readonly says = 'The server is out of reach, and this browser keeps nothing. Write it down, or stay here until the server is back.'
+  readonly says =
+    'The server is out of reach, and this browser keeps nothing. Write it down, or stay here until the server is back.'
 }
 
 /** Keeps a record; resolves only when it is on the disk. @throws NotKeptError */

@@ -9,5 +9,14 @@ export default function Door() {
   const wide = useWide()
   const ground = useGround()
   if (!wide) return <DoorPage id={id} />
-  return <View style={{ flex: 1, flexDirection: 'row' }}><View style={{ flex: 1.25 }}><Board chosen={id} /></View><View style={{ flex: 1, borderLeftWidth: 1, borderColor: ground.line }}><DoorPage key={id} id={id} /></View></View>
+  return (
+    <View style={{ flex: 1, flexDirection: 'row' }}>
+      <View style={{ flex: 1.25 }}>
+        <Board chosen={id} />
+      </View>
+      <View style={{ flex: 1, borderLeftWidth: 1, borderColor: ground.line }}>
+        <DoorPage key={id} id={id} />
+      </View>
+    </View>
+  )
 }
