@@ -19,6 +19,8 @@ const esm = [
 
 module.exports = {
   preset: 'jest-expo/web',
+  // A busy machine takes longer over a long form than it takes by itself.
+  testTimeout: 20000,
   rootDir: '../..',
   testMatch: ['<rootDir>/apps/web/test/**/*.test.{ts,tsx}'],
   setupFiles: ['<rootDir>/apps/web/test/setup.cjs'],

@@ -71,6 +71,7 @@ test.describe('an empty store', () => {
     await page.goto(`${base}/doors/new`)
     await page.getByRole('textbox', { name: 'Reference' }).fill('P-01')
     await page.getByRole('textbox', { name: 'Name' }).fill('Pier gate')
+    await page.getByRole('checkbox', { name: 'A handle opens it from the secured side' }).click()
     await page.getByRole('button', { name: 'Add the door' }).click()
     await page.getByRole('button', { name: 'Place on A1' }).click()
     await expect(page.getByText('Port group A · P-01')).toBeVisible()

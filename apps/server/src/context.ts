@@ -1,5 +1,5 @@
 import type { Clock } from '@rauta/protocols'
-import { onvifDriver, type Dialer, type Driver, type Secret } from '@rauta/drivers'
+import { DeviceError, type Dialer, type Driver, type Protocol, type Protocols, type Secret } from '@rauta/drivers'
 import { sheetOf, type Controller, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import type { JobLog } from './changes/log'
@@ -12,6 +12,7 @@ export interface Context {
   vault: Vault
   clock: Clock
   dialer: Dialer
+  protocols: Protocols
   logger: Logger
   /** Aborted when the server ends; loops stop at it. */
   ending: AbortSignal
@@ -30,14 +31,28 @@ export async function ownSecret(context: Context, controller: Controller): Promi
   return password ? { user: factorySecret(context.log.facts, controller).user, password } : null
 }
 
+/** What a planned controller speaks. @throws DeviceError where nobody here speaks it */
+export function protocolOf(context: Context, controller: Controller): Protocol {
+  const { name, protocol } = sheetOf(sheetsFor(context.log.facts), controller.sheet)
+  return spoken(context, protocol, name)
+}
+
+/** A protocol by its name. @throws DeviceError where nobody here speaks it */
+export function spoken(context: Context, protocol: string | undefined, who: string): Protocol {
+  const found = context.protocols.of(protocol)
+  if (!found) throw new DeviceError('unsupported', `${who} speaks ${protocol}, and this version of Rauta does not.`)
+  return found
+}
+
 export function driverAt(
   context: Context,
+  protocol: Protocol,
   address: string,
   secret: Secret | null,
   options: { port?: number; signal?: AbortSignal; timeoutMs?: number } = {},
 ): Driver {
-  const { port = 80, ...rest } = options
-  return onvifDriver({ dialer: context.dialer, clock: context.clock, address, port, secret, ...rest })
+  const { port = protocol.port, ...rest } = options
+  return protocol.driver({ dialer: context.dialer, clock: context.clock, address, port, secret, ...rest })
 }
 
 /** Driver of a device that is in service, or null while it is not. */
@@ -49,5 +64,7 @@ export async function serviceDriver(
   const controller = context.log.facts.controller[controllerId]
   const reach = context.log.facts.reach[controllerId]
   const secret = controller && (await ownSecret(context, controller))
-  return reach?.owned && secret ? driverAt(context, reach.address, secret, signal ? { signal } : {}) : null
+  return reach?.owned && secret
+    ? driverAt(context, protocolOf(context, controller), reach.address, secret, signal ? { signal } : {})
+    : null
 }

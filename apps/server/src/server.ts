@@ -3,7 +3,7 @@ import type { Server } from 'node:http'
 import { randomBytes, randomInt } from 'node:crypto'
 import { pino } from 'pino'
 import { publicKeyOf } from '@rauta/core/chain'
-import { makeDialer } from '@rauta/drivers'
+import { makeDialer, Protocols } from '@rauta/drivers'
 import type { Clock, NetTable } from '@rauta/protocols'
 import { JobLog } from './changes/log'
 import type { Context } from './context'
@@ -31,6 +31,8 @@ export interface ServerOptions {
   webFolder: string | null
   rigPage: string | null
   logLevel: string
+  /** What devices may speak; all that this version knows where it is not said. */
+  protocols?: Protocols
   /** Serves the local network too, over HTTPS. */ lan?: LanOptions
 }
 export interface Running {
@@ -63,6 +65,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     vault,
     clock: options.clock,
     dialer: makeDialer(options.table),
+    protocols: options.protocols ?? new Protocols(),
     logger: pino({ level: options.logLevel }),
     ending: ending.signal,
   }

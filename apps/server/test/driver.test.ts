@@ -1,30 +1,12 @@
 import fc from 'fast-check'
-import { difference, functionFacts, operationsFor, partFunctions, type Config, type Json } from '@rauta/core'
-import { makeDialer, onvifDriver, severalAtOnce, type Driver } from '@rauta/drivers'
+import { difference, operationsFor, pointsByPort, type Config, type Json } from '@rauta/core'
+import { makeDialer, onvif, severalAtOnce, type Abilities, type Driver } from '@rauta/drivers'
+import { everyFunction } from './contract'
 import { Site, serial, siteFile } from './site'
 
-/** A wired point for every function that a controller can be told of. */
-function everyFunction(door: number, idle: 'open' | 'closed', other: 'open' | 'closed'): Json {
-  const told = partFunctions.filter((f) => functionFacts[f].side !== 'feed')
-  return Object.fromEntries(
-    told.map((f, n) => {
-      const part = `P${n}`
-      const { side } = functionFacts[f]
-      const more: Record<string, Json> =
-        side === 'reader'
-          ? { address: n }
-          : side === 'output'
-            ? { after: n / 2 }
-            : { idle: n % 2 ? idle : other, ...(f === 'deskButton' ? { release: 4.5 } : {}) }
-      return [`${part}.${f}`, { part, function: f, port: `${side} ${door * 20 + n}`, ...more }]
-    }),
-  )
-}
-
-/** The driver's contract, held against the rig over the wire; another protocol's driver will have to keep it too. */
 describe('the ONVIF driver', () => {
   let site: Site
-  let driver: Driver
+  let driver: Driver & Abilities
   beforeAll(async () => {
     site = await new Site(
       siteFile((f) =>
@@ -36,13 +18,13 @@ describe('the ONVIF driver', () => {
       1,
     ).start()
     await site.until('it to be up', () => site.rig.units.get(serial)?.up)
-    driver = onvifDriver({
+    driver = onvif.driver({
       dialer: makeDialer(site.table),
       clock: site.clock,
       address: '192.168.90.40',
       port: 80,
       secret: { user: 'installer', password: 'factory' },
-    })
+    }) as Driver & Abilities
   })
   afterAll(() => site.stop())
 
@@ -136,7 +118,8 @@ describe('the ONVIF driver', () => {
     await driver.setClock({ zone: '<+02>-2<+03>-3,M3.5.0/3,M10.5.0/4', daylightSaving: true })
     const after = await driver.time()
     expect(Math.abs(after.offsetMs)).toBeLessThan(500)
-    expect(after).toMatchObject({ zone: '<+02>-2<+03>-3,M3.5.0/3,M10.5.0/4', daylightSaving: true })
+    expect(after.zone).toBe('<+02>-2<+03>-3,M3.5.0/3,M10.5.0/4')
+    expect(site.rig.units.get(serial)?.memory.daylightSaving).toBe(true)
   })
 
   it('refuses a part of a kind that no device knows', async () => {
@@ -154,27 +137,35 @@ describe('the ONVIF driver', () => {
       },
     })
     const watch = await driver.watch()
-    const first = await watch.pull()
-    expect(first.map((n) => [n.operation, n.topic, n.data['State']])).toEqual([
-      ['Initialized', 'Door/State/DoorPhysicalState', 'Closed'],
-      ['Initialized', 'Door/State/LockPhysicalState', 'Locked'],
-    ])
-    const waiting = watch.pull()
+    const points = pointsByPort(await driver.read())
+    expect((await watch.pull(points)).events).toEqual([]) // what is repeated at the start is no event
+    const waiting = watch.pull(points)
     await site.hands([{ do: 'handle', door: 'D-01' }])
-    expect((await waiting).map((n) => n.topic)).toContain('Device/Trigger/DigitalInput')
+    const { events, boot } = await waiting
+    expect(boot).toBe(site.rig.units.get(serial)?.boot)
+    const more = events.length > 1 ? [] : (await watch.pull(points)).events
+    expect([...events, ...more].map((e) => [e.kind, e.door, e.state])).toEqual(
+      expect.arrayContaining([
+        ['leaf', 'd1', 'open'],
+        ['alarm', 'd1', 'forced'],
+      ]),
+    )
     await watch.renew()
     await watch.end()
-    await expect(watch.pull()).rejects.toThrow('no more')
+    await expect(watch.pull(points)).rejects.toMatchObject({ code: 'refused' })
     await site.hands([{ do: 'close', door: 'D-01' }])
   })
 
   it('says which of its reasons kept it from a device', async () => {
     const at = (address: string) =>
-      onvifDriver({ dialer: makeDialer(site.table), clock: site.clock, address, port: 80, secret: null }).time()
-    await expect(at('172.16.3.4')).rejects.toMatchObject({ why: 'no address in that subnet' })
-    await expect(at('10.7.1.200')).rejects.toMatchObject({ why: 'refused', says: 'Nothing answers at 10.7.1.200.' })
+      onvif.driver({ dialer: makeDialer(site.table), clock: site.clock, address, port: 80, secret: null }).time()
+    await expect(at('172.16.3.4')).rejects.toMatchObject({ code: 'noAddress' })
+    await expect(at('10.7.1.200')).rejects.toMatchObject({
+      code: 'connectionRefused',
+      says: 'Nothing answers at 10.7.1.200.',
+    })
     await site.hands([{ do: 'garbage', serial, kind: 'silence' }])
-    const slow = onvifDriver({
+    const slow = onvif.driver({
       dialer: makeDialer(site.table),
       clock: site.clock,
       address: '192.168.90.40',
@@ -182,20 +173,22 @@ describe('the ONVIF driver', () => {
       secret: null,
       timeoutMs: 1500,
     })
-    await expect(slow.time()).rejects.toMatchObject({ why: 'no answer', says: '192.168.90.40 does not answer.' })
+    await expect(slow.time()).rejects.toMatchObject({ code: 'silent', says: '192.168.90.40 does not answer.' })
     await site.hands([{ do: 'garbage', serial, kind: 'none' }])
     const stop = new AbortController()
     stop.abort()
     await expect(
-      onvifDriver({
-        dialer: makeDialer(site.table),
-        clock: site.clock,
-        address: '192.168.90.40',
-        port: 80,
-        secret: null,
-        signal: stop.signal,
-      }).time(),
-    ).rejects.toMatchObject({ why: 'stopped' })
+      onvif
+        .driver({
+          dialer: makeDialer(site.table),
+          clock: site.clock,
+          address: '192.168.90.40',
+          port: 80,
+          secret: null,
+          signal: stop.signal,
+        })
+        .time(),
+    ).rejects.toMatchObject({ code: 'stopped' })
   })
 })
 

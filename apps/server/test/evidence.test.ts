@@ -10,94 +10,29 @@ import {
   type Reach,
 } from '@rauta/core'
 import { publicKeyOf, verifyChain } from '@rauta/core/chain'
-import { topics, type Notification } from '@rauta/protocols'
 import { chainChanges, Heads } from '../src/changes/links'
-import { gapEvent, normalise } from '../src/live/normalise'
+import { gapEvent } from '../src/live/gap'
+import { eventOf } from '../src/live/subscriber'
 import { failureWords, maybeBack } from '../src/words'
-import { UnreachableError } from '@rauta/drivers'
-import { MalformedError, SoapFault } from '@rauta/protocols'
+import { DeviceError, type ToldEvent } from '@rauta/drivers'
 
-const notification = (topic: string, source: Record<string, string>, data: Record<string, string>): Notification => ({
-  topic,
-  utcMs: 1000,
-  operation: 'Changed',
-  source,
-  data: { Boot: 'b1', Sequence: '7', ...data },
-})
-const event = (topic: string, source: Record<string, string>, data: Record<string, string>) =>
-  normalise(notification(topic, source, data), 'a1', 1040, -3)
+const leaf: ToldEvent = {
+  boot: 'b1',
+  seq: 7,
+  at: 1000,
+  door: 'D',
+  reader: '',
+  card: '',
+  kind: 'leaf',
+  state: 'open',
+  says: 'Leaf opened',
+}
 
 describe('what a device tells, as an event of the job', () => {
-  it.each([
-    [
-      'a granted card',
-      topics.granted,
-      { AccessPointToken: 'D-01.R2' },
-      { Card: '3D1141', CredentialHolderName: '101 Oona' },
-      { kind: 'granted', door: 'D-01', reader: 'R2', card: '3D1141', says: 'Released for 101 Oona at R2' },
-    ],
-    [
-      'an unknown card',
-      topics.unknownCard,
-      { AccessPointToken: 'D-01.R1' },
-      { Card: 'FFFFFF', Reason: 'CredentialNotFound' },
-      { kind: 'refused', state: 'unknown', says: 'Refused at R1: the card is unknown' },
-    ],
-    [
-      'a lost card',
-      topics.denied,
-      { AccessPointToken: 'D-01.R1' },
-      { Reason: 'CredentialNotEnabled' },
-      { kind: 'refused', state: 'lost' },
-    ],
-    [
-      'a card out of hours',
-      topics.denied,
-      { AccessPointToken: 'D-01.R1' },
-      { Reason: 'NotPermittedAtThisTime' },
-      { kind: 'refused', state: 'hours' },
-    ],
-    [
-      'a reason nobody knows',
-      topics.denied,
-      { AccessPointToken: 'D-01.R1' },
-      { Reason: 'ter:Odd' },
-      { kind: 'refused', state: 'other', says: 'Refused at R1: ter:Odd' },
-    ],
-    [
-      'the exit button',
-      topics.grantedAnonymous,
-      { AccessPointToken: 'D-01.R1' },
-      { DoorToken: 'D-01' },
-      { kind: 'exit', door: 'D-01', reader: '' },
-    ],
-    ['a leaf', topics.leaf, { DoorToken: 'D-01' }, { State: 'Open' }, { kind: 'leaf', state: 'open' }],
-    ['a lock', topics.lock, { DoorToken: 'D-01' }, { State: 'Unlocked' }, { kind: 'lock', state: 'unlocked' }],
-    [
-      'a forced door',
-      topics.alarm,
-      { DoorToken: 'D-01' },
-      { State: 'DoorForcedOpen' },
-      { kind: 'alarm', state: 'forced', says: 'Alarm: forced open' },
-    ],
-    ['the end of an alarm', topics.alarm, { DoorToken: 'D-01' }, { State: 'Normal' }, { kind: 'alarm', state: 'none' }],
-  ])('%s', (_what, topic, source, data, expected) => {
-    expect(event(topic, source, data)).toMatchObject({
-      ...expected,
-      id: 'a1:b1:7',
-      controller: 'a1',
-      at: 1000,
-      received: 1040,
-      offsetMs: -3,
-    })
-  })
-  it('an input that no door is concerned with is no event', () => {
-    expect(event(topics.input, { InputToken: 'input 3' }, { LogicalState: 'true' })).toBeNull()
-  })
-  it('is the same event however often it is told', () => {
-    expect(event(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })?.id).toBe(
-      event(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })?.id,
-    )
+  it('has the identity of device, boot and sequence, however often it is told', () => {
+    const event = eventOf(leaf, 'a1', 1040.4, -3.2)
+    expect(event).toEqual({ ...leaf, id: 'a1:b1:7', controller: 'a1', received: 1040, offsetMs: -3 })
+    expect(eventOf(leaf, 'a1', 9000, 0).id).toBe(event.id)
   })
   it('a gap is the server’s own note, with how long it was', () => {
     expect(gapEvent('a1', 1000, 6500, 'silence')).toMatchObject({
@@ -110,11 +45,13 @@ describe('what a device tells, as an event of the job', () => {
 
 describe('failures in words', () => {
   it.each([
-    [new UnreachableError('no answer', '10.0.0.1 does not answer.'), '10.0.0.1 does not answer.', true],
-    [new UnreachableError('no address in that subnet', 'No address there.'), 'No address there.', false],
-    [new SoapFault('s:Sender', 'ter:NotAuthorized', 'wrong digest'), 'A1 refuses the secret: wrong digest', false],
-    [new SoapFault('s:Sender', 'ter:InvalidArgVal', 'too long'), 'A1 refused: too long', false],
-    [new MalformedError('not XML'), 'A1 answered something that cannot be understood: not XML', false],
+    [new DeviceError('silent', '10.0.0.1 does not answer.'), '10.0.0.1 does not answer.', true],
+    [new DeviceError('noAddress', 'No address there.'), 'No address there.', false],
+    [new DeviceError('notAuthorized', 'wrong digest'), 'A1 refuses the password: wrong digest', false],
+    [new DeviceError('refused', 'too long'), 'A1 refused: too long', false],
+    [new DeviceError('malformed', 'not XML'), 'A1 answered something that cannot be understood: not XML', false],
+    [new DeviceError('unsupported', 'This device cannot be read back.'), 'This device cannot be read back.', false],
+    [new DeviceError('connectionRefused', 'Nothing answers there.'), 'Nothing answers there.', true],
     [new Error('odd'), 'A1: odd', false],
   ])('%s', (error, words, back) => {
     expect([failureWords(error, 'A1'), maybeBack(error)]).toEqual([words, back])

@@ -6,6 +6,7 @@ import { makeClock, type Clock, type NetTable } from '@rauta/protocols'
 import { play, Rig, type DoorFile, type Hand, type SiteFile } from '@rauta/standins'
 import type { Controller, Facts, RecordKind, RecordTypes } from '@rauta/core'
 import type { CommandAnswer } from '@rauta/contracts'
+import type { Protocols } from '@rauta/drivers'
 import { startServer, type Running } from '../src'
 import { freshStore } from './fresh'
 
@@ -81,6 +82,7 @@ export class Site {
   readonly clock: Clock
   rig!: Rig
   server!: Running
+  private protocols: Protocols | undefined
   private cookie = ''
   constructor(
     private readonly file: SiteFile,
@@ -90,7 +92,8 @@ export class Site {
     this.clock = makeClock(speed, Date.now(), Date.now() - 3600_000)
   }
 
-  async start(options: { rig?: boolean } = {}): Promise<this> {
+  async start(options: { rig?: boolean; protocols?: Protocols } = {}): Promise<this> {
+    this.protocols = options.protocols
     running.add(this)
     writeFileSync(join(this.folder, 'site.json'), JSON.stringify(this.file))
     this.rig = new Rig({
@@ -115,6 +118,7 @@ export class Site {
       webFolder: null,
       rigPage: null,
       logLevel: 'silent',
+      ...(this.protocols ? { protocols: this.protocols } : {}),
     })
   }
   async stop(): Promise<void> {

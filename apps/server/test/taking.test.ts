@@ -1,5 +1,5 @@
 import { createRequire } from 'node:module'
-import { makeDialer, onvifDriver } from '@rauta/drivers'
+import { makeDialer, onvif } from '@rauta/drivers'
 import { Site, serial, siteFile } from './site'
 
 describe('taking devices into service', () => {
@@ -151,13 +151,15 @@ describe('taking devices into service', () => {
     const site = await new Site(siteFile()).start()
     await site.until('it to be up', () => site.rig.units.get(serial)?.up)
     const ask = (password: string) =>
-      onvifDriver({
-        dialer: makeDialer(site.table),
-        clock: site.clock,
-        address: '192.168.90.40',
-        port: 80,
-        secret: { user: 'installer', password },
-      }).identify()
+      onvif
+        .driver({
+          dialer: makeDialer(site.table),
+          clock: site.clock,
+          address: '192.168.90.40',
+          port: 80,
+          secret: { user: 'installer', password },
+        })
+        .identify()
     for (let i = 0; i < 5; i++) await expect(ask(`wrong ${i}`)).rejects.toThrow('wrong digest')
     await expect(ask('factory')).rejects.toThrow('Too many wrong secrets')
     await site.clock.sleep(31_000)

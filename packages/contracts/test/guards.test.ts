@@ -71,6 +71,25 @@ describe('Wire', () => {
     w.do('tick.set', { door: 'D-01', cable, what, done: true })
     expect(marks(w).wire.sign).toBe('given')
   })
+  it('is not given while one reading that it asks for is missing', () => {
+    const w = smallJob()
+    wired(w)
+    expect(marks(w).wire.sign).toBe('given')
+    for (const reading of Object.values(w.facts.reading)) {
+      const { [reading.id]: _gone, ...rest } = w.facts.reading
+      const without = { ...w.facts, reading: rest }
+      expect([reading.id, marksOf(without, w.door(), sheets).wire.sign]).toEqual([reading.id, 'underWay'])
+    }
+  })
+  it('is not given while one item of its cabinet is not checked off', () => {
+    const w = smallJob()
+    wired(w)
+    w.do('cabinet.check', { controller: 'a1', item: 'earth', done: false })
+    expect(marks(w).wire).toMatchObject({
+      sign: 'underWay',
+      says: expect.stringContaining('still to check off') as string,
+    })
+  })
 })
 
 describe('a proof counts', () => {
@@ -143,12 +162,19 @@ describe('a signature', () => {
     expect(marks(w).prove.sign).toBe('given')
     expect(marks(w).sign).toMatchObject({ sign: 'stale', says: 'Proofs are newer than the signature. Sign again.' })
   })
-  it('is neither given nor kept while the plan is stopped', () => {
-    const w = smallJob()
+  it('is neither given nor kept while the plan is stopped, whatever is wired and proved', () => {
+    const w = smallJob({ ...strikeHardware, exit: 'button-exit' }, { handle: true })
     w.reached()
     w.loaded()
     wired(w)
-    for (const t of scriptFor(w.facts, w.door(), sheets)) if (!t.notApplicable) prove(w, t.id, `p-${t.id}`)
+    const proveAll = () => {
+      for (const t of scriptFor(w.facts, w.door(), sheets)) if (!t.notApplicable) prove(w, t.id, `p-${t.id}`)
+    }
+    proveAll()
+    w.do('door.testCardsOff', { door: 'D-01', off: true })
+    w.loaded()
+    w.do('door.edit', { id: 'D-01', fields: { escapeRoute: true, handle: false } })
+    expect([marks(w).plan.sign, marks(w).wire.sign, marks(w).prove.sign]).toEqual(['stopped', 'given', 'given'])
     const tests = standings(w.facts, w.door(), sheets, w.wanted(), w.facts.held['a1']?.config ?? {})
     for (const role of ['engineer', 'witness'] as const)
       w.put('signature', {
@@ -162,10 +188,8 @@ describe('a signature', () => {
         snags: [],
         at: 1,
       })
-    w.do('cable.set', { door: 'D-01', cable: w.door().cables.find((c) => c.part === 'K1')?.id, lengthM: 900 })
-    expect(marks(w).plan.sign).toBe('stopped')
     expect(marks(w).sign.sign).toBe('stale')
-    expect(() =>
+    const sign = () =>
       w.do('sign', {
         id: 's',
         door: 'D-01',
@@ -173,8 +197,33 @@ describe('a signature', () => {
         name: 'x',
         stroke: 'M10 10 L20 20 L30 10',
         head: 'f'.repeat(64),
-      }),
-    ).toThrow('cannot be signed')
+      })
+    expect(sign).toThrow('D-01 cannot be signed: On an escape route')
+  })
+})
+
+describe('Load', () => {
+  it('wants a rule for this door, not for another', () => {
+    const w = smallJob()
+    w.reached()
+    w.do('door.add', {
+      id: 'D-02',
+      fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', hardware: strikeHardware },
+    })
+    w.do('rule.put', { id: 'r', group: 'g', doors: ['D-02'], schedule: 'day' })
+    w.loaded()
+    expect(marks(w).load).toMatchObject({
+      sign: 'todo',
+      says: expect.stringContaining('No rule means refused') as string,
+    })
+  })
+  it('does not fall when only the test cards are not held', () => {
+    const w = smallJob()
+    w.reached()
+    w.loaded()
+    const kept = Object.entries(w.facts.held['a1']?.config ?? {}).filter(([key]) => !key.startsWith('test/'))
+    w.put('held', { id: 'a1', config: Object.fromEntries(kept), readAt: 1, fault: '' })
+    expect(marks(w).load.sign).toBe('given')
   })
 })
 

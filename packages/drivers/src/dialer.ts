@@ -2,23 +2,13 @@ import { createSocket } from 'node:dgram'
 import { Agent, request, type RequestOptions } from 'node:http'
 import { networkInterfaces } from 'node:os'
 import { sameSubnet } from '@rauta/core'
+import { DeviceError } from './errors'
 import { discoveryGroup, discoveryPort, sitePort, toSite, toWire, wirePort, type NetTable } from '@rauta/protocols'
 
 export interface Interface {
   name: string
   address: string
   prefix: number
-}
-
-/** Why a device could not be talked to, as a value that can be told. */
-export class UnreachableError extends Error {
-  constructor(
-    readonly why: 'no address in that subnet' | 'refused' | 'no answer' | 'stopped',
-    readonly says: string,
-    options?: ErrorOptions,
-  ) {
-    super(says, options)
-  }
 }
 
 /** All that a driver needs of the network. Addresses are the site's; a table may translate them. */
@@ -72,8 +62,8 @@ export function makeDialer(table: NetTable | null): Dialer {
     async post(address, port, path, body, { timeoutMs, signal }) {
       const host = wire(address)
       if (!host || (table && !inReach(address)))
-        throw new UnreachableError(
-          'no address in that subnet',
+        throw new DeviceError(
+          'noAddress',
           `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
         )
       return await exchange(
@@ -139,7 +129,7 @@ function exchange(
 ): Promise<{ status: number; text: string }> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) {
-      reject(new UnreachableError('stopped', 'Stopped.'))
+      reject(new DeviceError('stopped', 'Stopped.'))
       return
     }
     const call = request(options, (answer) => {
@@ -161,13 +151,13 @@ function exchange(
     }
     const stop = () =>
       settle(() => {
-        reject(new UnreachableError('stopped', 'Stopped.'))
+        reject(new DeviceError('stopped', 'Stopped.'))
         call.destroy()
       })
     const timer = setTimeout(
       () =>
         settle(() => {
-          reject(new UnreachableError('no answer', `${address} does not answer.`))
+          reject(new DeviceError('silent', `${address} does not answer.`))
           call.destroy()
         }),
       timeoutMs,
@@ -177,7 +167,7 @@ function exchange(
         // A connection that was kept open may have been closed by the device just as it was used again: that says nothing of the device.
         if (call.reusedSocket && error.code === 'ECONNRESET')
           exchange({ ...options, agent: false }, body, timeoutMs, address, signal).then(resolve, reject)
-        else reject(new UnreachableError('refused', `Nothing answers at ${address}.`, { cause: error }))
+        else reject(new DeviceError('connectionRefused', `Nothing answers at ${address}.`, { cause: error }))
       })
     signal?.addEventListener('abort', stop, { once: true })
     call.on('error', refused)

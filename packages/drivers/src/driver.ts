@@ -1,5 +1,7 @@
-import type { Config, Holds, Operation } from '@rauta/core'
-import type { DeviceTime, Notification } from '@rauta/protocols'
+import type { ClaimStepName, Config, DeviceEvent, HeldPoint, Holds, Operation } from '@rauta/core'
+import type { Clock } from '@rauta/protocols'
+import type { Dialer } from './dialer'
+import { DeviceError } from './errors'
 
 export interface Identity {
   model: string
@@ -13,33 +15,109 @@ export interface Secret {
   user: string
   password: string
 }
+export interface DeviceClock {
+  utcMs: number
+  /** POSIX zone string that it holds. */
+  zone: string
+  /** Device clock minus ours, ms, the round trip halved. */
+  offsetMs: number
+  roundTripMs: number
+}
+export interface NetworkSettings {
+  hostname: string
+  address: string
+  prefix: number
+  gateway: string
+  timeServer: string
+}
 
+/** An event as a device told it, in our words; who received it and when is the server's to say. */
+export type ToldEvent = Omit<DeviceEvent, 'id' | 'controller' | 'received' | 'offsetMs'>
+
+/** One look into a device's events: what happened, and the boot that it told last. */
+export interface Pulled {
+  events: ToldEvent[]
+  boot: string
+}
+
+/** A subscription to a device's events. */
 export interface Watch {
-  /** Waits for events; an empty list after a quiet spell. @throws SoapFault where the subscription is gone, UnreachableError */
-  pull(): Promise<Notification[]>
+  /** Waits for events; none after a quiet spell. @throws DeviceError where the subscription is gone */
+  pull(points: ReadonlyMap<string, HeldPoint>): Promise<Pulled>
   renew(): Promise<void>
   end(): Promise<void>
 }
 
-/** What a driver can do with one device at one address under one secret. Every call is safe to repeat. */
-export interface Driver {
-  time(): Promise<
-    DeviceTime & { /** Device clock minus ours, ms, the round trip halved. */ offsetMs: number; roundTripMs: number }
-  >
-  identify(): Promise<Identity>
+/** What a device may be able to do, each safe to repeat. @throws DeviceError */
+export interface Abilities {
+  /** Counts what it holds from before. */
   holds(): Promise<Holds>
-  setSecret(password: string): Promise<void>
   erase(): Promise<void>
-  setNetwork(wanted: {
-    hostname: string
-    address: string
-    prefix: number
-    gateway: string
-    timeServer: string
-  }): Promise<void>
+  setSecret(password: string): Promise<void>
+  setNetwork(wanted: NetworkSettings): Promise<void>
   setClock(wanted: { zone: string; daylightSaving: boolean }): Promise<void>
   restart(): Promise<void>
   read(): Promise<Config>
   write(operation: Operation): Promise<void>
   watch(): Promise<Watch>
+}
+
+/** What a driver can do with one device at one address under one password. Every device says who it is and what time it has; the rest is asked for. */
+export interface Driver extends Partial<Abilities> {
+  time(): Promise<DeviceClock>
+  identify(): Promise<Identity>
+}
+
+const abilityWords: Readonly<Record<keyof Abilities, string>> = {
+  holds: 'be asked what it holds',
+  erase: 'be erased from here',
+  setSecret: 'be given a password from here',
+  setNetwork: 'be given an address from here',
+  setClock: 'have its clock set from here',
+  restart: 'be restarted from here',
+  read: 'be read back',
+  write: 'be loaded from here',
+  watch: 'tell what happens at its doors',
+}
+
+/** An ability of a device. @throws DeviceError `unsupported`, told for a fitter, where its driver has it not */
+export function ability<K extends keyof Abilities>(driver: Driver, name: K): Abilities[K] {
+  const found = driver[name] as Abilities[K] | undefined
+  if (!found) throw new DeviceError('unsupported', `This device cannot ${abilityWords[name]}.`)
+  return found.bind(driver) as Abilities[K]
+}
+
+export interface SessionOptions {
+  dialer: Dialer
+  clock: Clock
+  address: string
+  port: number
+  secret: Secret | null
+  signal?: AbortSignal
+  timeoutMs?: number
+}
+
+/** A device as it announced itself, in the site's terms. */
+export interface Heard {
+  endpoint: string
+  address: string
+  port: number
+  name: string
+  model: string
+  mac: string
+  serial: string
+}
+
+/** How devices of one kind are found and talked to. Found by the name that a device sheet gives. */
+export interface Protocol {
+  name: string
+  /** Port at which its devices listen where nobody says otherwise. */
+  port: number
+  driver(options: SessionOptions): Driver
+  /** Steps by which such a device is taken into service, in their order. */
+  steps: readonly ClaimStepName[]
+  /** Asks the segment; hands over each device once, until `signal` ends it. */
+  search?(dialer: Dialer, onDevice: (device: Heard) => void, signal: AbortSignal): Promise<void>
+  /** Hears devices that announce themselves, until `signal` ends it. */
+  listen?(dialer: Dialer, onDevice: (device: Heard) => void, signal: AbortSignal): Promise<void>
 }

@@ -2,8 +2,7 @@ import { Ajv } from 'ajv'
 import formats from 'ajv-formats'
 import express, { type NextFunction, type Request, type RequestHandler, type Response, type Router } from 'express'
 import { Refusal, type Problem, type Role } from '@rauta/contracts'
-import { MalformedError, SoapFault } from '@rauta/protocols'
-import { UnreachableError } from '@rauta/drivers'
+import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
 import type { Account } from '../security/accounts'
 
 const ajv = new Ajv({ strict: false, allErrors: false })
@@ -92,6 +91,13 @@ export function problems(log: (error: unknown) => void) {
   }
 }
 
+const deviceTitles: Partial<Record<DeviceErrorCode, string>> = {
+  notAuthorized: 'The device refused',
+  refused: 'The device refused',
+  malformed: 'The device answered something else',
+  unsupported: 'The device cannot do this',
+}
+
 function problemOf(error: unknown): Problem {
   const make = (status: number, title: string, says: string, field?: string): Problem => ({
     type: 'about:blank',
@@ -102,9 +108,7 @@ function problemOf(error: unknown): Problem {
   })
   if (error instanceof HttpProblem) return make(error.status, error.title, error.says, error.field)
   if (error instanceof Refusal) return make(409, 'Refused', error.says, error.field)
-  if (error instanceof UnreachableError) return make(502, 'Not reached', error.says)
-  if (error instanceof SoapFault) return make(502, 'The device refused', error.reason)
-  if (error instanceof MalformedError) return make(502, 'The device answered something else', error.says)
+  if (error instanceof DeviceError) return make(502, deviceTitles[error.code] ?? 'Not reached', error.says)
   const http = error as { status?: number; type?: string }
   if (http.type === 'entity.too.large')
     return make(413, 'Too large', 'This is too large: a file may have 30 MB at most, any other request 2 MB.')

@@ -1,7 +1,8 @@
 import { all, pointsByPort, put, type Config, type DeviceEvent, type HeldPoint } from '@rauta/core'
 import { serviceDriver, type Context } from '../context'
 import { failureWords } from '../words'
-import { gapEvent, normalise } from './normalise'
+import { ability, type ToldEvent } from '@rauta/drivers'
+import { gapEvent } from './gap'
 
 const renewMs = 30_000
 const pauseMs = 2000
@@ -37,23 +38,20 @@ export class Subscriber {
         const driver = await serviceDriver(this.context, id, ending)
         if (!driver) return
         const { offsetMs } = await driver.time()
-        const watch = await driver.watch()
+        const watch = await ability(driver, 'watch')()
         const began = clock.now()
         if (heardUntil !== null || this.trialRunning(id))
           await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
         heardUntil = began
         let renewed = began
         for (;;) {
-          const notifications = await watch.pull()
+          const { events, boot } = await watch.pull(this.pointsOf(id))
           heardUntil = clock.now()
           const received = heardUntil
           await this.keep(
             id,
-            notifications
-              .filter((n) => n.operation === 'Changed')
-              .flatMap((n) => normalise(n, id, received, offsetMs, this.pointsOf(id)) ?? []),
+            events.map((told) => eventOf(told, id, received, offsetMs)),
           )
-          const boot = notifications.at(-1)?.data['Boot']
           if (boot) await this.noteBoot(id, boot)
           if (ending.aborted) {
             await watch.end().catch(() => undefined)
@@ -108,5 +106,16 @@ export class Subscriber {
   private async noteBoot(id: string, boot: string): Promise<void> {
     if (this.context.log.facts.reach[id]?.boot !== boot)
       await this.context.log.patch('reach', id, 'A device told its boot', (r) => ({ ...r, boot }))
+  }
+}
+
+/** An event of the job: its identity is the device, its boot and its sequence, so that delivering it twice changes nothing. */
+export function eventOf(told: ToldEvent, controller: string, received: number, offsetMs: number): DeviceEvent {
+  return {
+    ...told,
+    id: `${controller}:${told.boot}:${told.seq}`,
+    controller,
+    received: Math.round(received),
+    offsetMs: Math.round(offsetMs),
   }
 }

@@ -9,7 +9,7 @@ import {
   type Load,
   type Operation,
 } from '@rauta/core'
-import { severalAtOnce, type Driver } from '@rauta/drivers'
+import { ability, severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
 import type { Watcher } from '../reach/watch'
@@ -77,7 +77,7 @@ export class LoadEngine {
     const controller = log.facts.controller[load.controller]
     if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
     const wanted = wantedConfig(log.facts, controller, sheetsFor(log.facts)).config
-    let read = await driver.read()
+    let read = await ability(driver, 'read')()
     let sent = 0
     // What one write leaves loose on the device (a special day that no schedule uses any more) shows only when it is read again.
     for (let pass = 0; pass < passes; pass++) {
@@ -95,7 +95,7 @@ export class LoadEngine {
       await this.write(load.id, driver, operations, sent)
       if (log.facts.load[load.id]?.state === 'stopped') return
       sent += operations.length
-      read = await driver.read()
+      read = await ability(driver, 'read')()
     }
     const held = await this.watcher.readBack(load.controller, async () => read)
     const left = difference(held.config, wanted)
@@ -126,7 +126,7 @@ export class LoadEngine {
     for (const batch of inKinds(operations)) {
       await severalAtOnce(batch, async (operation) => {
         if (log.facts.load[id]?.state === 'stopped') return
-        await driver.write(operation)
+        await ability(driver, 'write')(operation)
         done += 1
         if (clock.now() - told < progressMs) return
         told = clock.now()

@@ -1,5 +1,5 @@
 import { all, put, type Claim, type ClaimStepName } from '@rauta/core'
-import type { Context } from '../context'
+import { protocolOf, type Context } from '../context'
 import { failureWords, maybeBack } from '../words'
 import { steps, type StepResult } from './steps'
 
@@ -71,6 +71,7 @@ export class ClaimRunner {
       const found = claim && log.facts.found[claim.found]
       const step = claim?.steps.find((s) => s.state !== 'done')
       if (!claim || !controller || !found || !step || step.state === 'failed' || ending.aborted) return
+      if (await this.ownSteps(id, claim)) continue
       if (step.state !== 'waits') await this.mark(id, step.name, 'running', 'At work')
       let silent = false
       const result = await steps[step.name]({
@@ -93,6 +94,19 @@ export class ClaimRunner {
       if (silent) this.tryLater(id)
       if (result.state !== 'done') return
     }
+  }
+
+  /** Before anything is done the taking is given the steps of the device's own protocol. @returns whether they were other ones */
+  private async ownSteps(id: string, claim: Claim): Promise<boolean> {
+    const controller = this.context.log.facts.controller[id]
+    if (!controller || claim.steps.some((s) => s.state !== 'todo')) return false
+    const steps = protocolOf(this.context, controller).steps
+    if (claim.steps.length === steps.length && claim.steps.every((s, i) => s.name === steps[i])) return false
+    await this.context.log.patch('claim', id, `${controller.ref} is taken in ${steps.length} steps`, (c) => ({
+      ...c,
+      steps: steps.map((name) => ({ name, state: 'todo', says: '', at: claim.steps[0]?.at ?? 0 })),
+    }))
+    return true
   }
 
   private mark(id: string, name: ClaimStepName, state: Claim['steps'][number]['state'], says: string): Promise<number> {

@@ -1,8 +1,7 @@
 import { all, canonicalJson, put, type Controller, type Facts, type Found } from '@rauta/core'
-import { listenForHello, searchSegment, UnreachableError, type Heard, type Secret } from '@rauta/drivers'
-import { SoapFault } from '@rauta/protocols'
+import { ability, DeviceError, hasCode, type Heard, type Protocol, type Secret } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
-import { driverAt, ownSecret, type Context } from '../context'
+import { driverAt, ownSecret, spoken, type Context } from '../context'
 import { failureWords } from '../words'
 
 /** Devices wait up to 500 ms before they answer (WS-Discovery), so the search never ends sooner than this in real time. */
@@ -11,44 +10,65 @@ const searchMs = 2500
 /** A device that refused a secret is not asked again for so long, unless it greets: a few wrong ones shut it. Milliseconds. */
 const refusedMs = 30_000
 
-/** Searches the segment; what answers is put on the bench. Returns how many were heard. */
+/** Searches the segment in every protocol that can; what answers is put on the bench. Returns how many were heard. */
 export async function search(context: Context): Promise<number> {
-  const heard: Heard[] = []
+  const heard: { device: Heard; protocol: Protocol }[] = []
   const stop = new AbortController()
   context.clock.after(Math.max(searchMs, 300 * context.clock.factor), () => stop.abort())
-  await searchSegment(context.dialer, (device) => heard.push(device), AbortSignal.any([stop.signal, context.ending]))
-  await Promise.all(heard.map((device) => remember(context, device)))
+  const until = AbortSignal.any([stop.signal, context.ending])
+  await Promise.all(
+    context.protocols.all.map((protocol) =>
+      protocol.search?.(context.dialer, (device) => heard.push({ device, protocol }), until),
+    ),
+  )
+  await Promise.all(heard.map(({ device, protocol }) => remember(context, protocol, device)))
   return heard.length
 }
 
 /** Hears devices that announce themselves, for as long as the server runs. */
 export function listen(context: Context, onHeard: (endpoint: string) => void): void {
-  listenForHello(
-    context.dialer,
-    (device) => {
-      remember(context, device, true)
+  for (const protocol of context.protocols.all) {
+    const hear = (device: Heard) => {
+      remember(context, protocol, device, true)
         .then(() => onHeard(device.endpoint))
         .catch((error: Error) => context.logger.warn({ address: device.address }, `heard, but: ${error.message}`))
-    },
-    context.ending,
-  ).catch((error: Error) => context.logger.warn(`cannot listen for announcements: ${error.message}`))
+    }
+    protocol
+      .listen?.(context.dialer, hear, context.ending)
+      .catch((error: Error) => context.logger.warn(`cannot listen for announcements: ${error.message}`))
+  }
 }
 
-/** Names one address by hand: asks it who it is. @throws UnreachableError, SoapFault, MalformedError */
+/** The protocol in which something answers at an address. @throws DeviceError of the first where none does */
+async function answersIn(context: Context, address: string): Promise<Protocol> {
+  let first: unknown = null
+  for (const protocol of context.protocols.all) {
+    try {
+      await driverAt(context, protocol, address, null, { signal: context.ending }).time()
+      return protocol
+    } catch (error) {
+      first ??= error
+    }
+  }
+  throw first
+}
+
+/** Names one address by hand: asks it who it is. @throws DeviceError */
 export async function askAddress(context: Context, address: string): Promise<string> {
   if (!context.dialer.inReach(address))
-    throw new UnreachableError(
-      'no address in that subnet',
+    throw new DeviceError(
+      'noAddress',
       `This computer has no address in the subnet of ${address}. It has ${context.dialer
         .interfaces()
         .map((i) => `${i.address}/${i.prefix}`)
         .join(', ')}.`,
     )
-  await driverAt(context, address, null, { signal: context.ending }).time()
+  const protocol = await answersIn(context, address)
   const known = all(context.log.facts, 'found').find((f) => f.address === address)
-  const heard = known ?? { id: `at-${address}`, address, port: 80, name: '', model: '', mac: '', serial: '' }
+  const heard = known ?? { id: `at-${address}`, address, port: protocol.port, name: '', model: '', mac: '', serial: '' }
   await remember(
     context,
+    protocol,
     {
       endpoint: heard.id,
       address,
@@ -64,13 +84,14 @@ export async function askAddress(context: Context, address: string): Promise<str
 }
 
 /** @param anew asks it whatever it said before: it has just started and may have been reset, or somebody named it by hand */
-async function remember(context: Context, heard: Heard, anew = false): Promise<void> {
+async function remember(context: Context, protocol: Protocol, heard: Heard, anew = false): Promise<void> {
   const known = context.log.facts.found[heard.endpoint]
   const routable = context.dialer.inReach(heard.address)
   const seen: Found = {
     id: heard.endpoint,
     address: heard.address,
     port: heard.port,
+    protocol: protocol.name,
     name: heard.name,
     model: heard.model,
     serial: heard.serial,
@@ -118,21 +139,22 @@ function plannedFor(facts: Facts, found: Found): string | null {
 
 /** Whose the device is: tries this job's secret, then the factory's, once each, so as not to shut it. */
 async function askOwnership(context: Context, found: Found): Promise<Partial<Found>> {
+  const protocol = spoken(context, found.protocol, found.serial || found.address)
   const planned = all(context.log.facts, 'controller').find((c) => c.serial === found.serial && c.serial !== '')
   for (const { secret, ownership } of await candidates(context, planned ?? null, found.model)) {
-    const driver = driverAt(context, found.address, secret, { port: found.port, signal: context.ending })
+    const driver = driverAt(context, protocol, found.address, secret, { port: found.port, signal: context.ending })
     try {
       const identity = await driver.identify()
       return {
         ownership,
-        holds: await driver.holds(),
+        holds: await ability(driver, 'holds')(),
         model: identity.model,
         serial: identity.serial,
         mac: identity.mac,
         name: identity.hostname,
       }
     } catch (error) {
-      if (error instanceof SoapFault && error.notAuthorized) continue
+      if (hasCode(error, 'notAuthorized')) continue
       context.logger.info({ address: found.address }, failureWords(error, found.address))
       return {}
     }

@@ -1,8 +1,7 @@
 import { addressFault, jobOf, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
 import { takenAddresses } from '@rauta/contracts'
-import { SoapFault } from '@rauta/protocols'
-import { UnreachableError, type Driver, type Secret } from '@rauta/drivers'
-import { driverAt, factorySecret, ownSecret, secretId, type Context } from '../context'
+import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
+import { driverAt, factorySecret, ownSecret, protocolOf, secretId, type Context } from '../context'
 import { strongSecret } from '../security/vault'
 import { zoneOf } from './zone'
 
@@ -34,13 +33,16 @@ async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' |
   let answered = false
   for (const at of places) {
     for (const [secret, whose] of secrets) {
-      const driver = driverAt(context, at, secret, { signal, ...(at === found.address ? { port: found.port } : {}) })
+      const driver = driverAt(context, protocolOf(context, controller), at, secret, {
+        signal,
+        ...(at === found.address ? { port: found.port } : {}),
+      })
       try {
         const identity = await driver.identify()
         if (found.serial && identity.serial !== found.serial) break
         return { driver, whose, at }
       } catch (error) {
-        if (error instanceof SoapFault && error.notAuthorized) {
+        if (hasCode(error, 'notAuthorized')) {
           answered = true
           continue
         }
@@ -75,7 +77,7 @@ export const steps: Record<ClaimStepName, Step> = {
   async holds(input) {
     const opened = await open(input)
     if (!opened) return waits(closedWords)
-    const holds = await opened.driver.holds()
+    const holds = await ability(opened.driver, 'holds')()
     await input.context.log.patch('found', input.found.id, `${input.controller.ref} was counted`, (f) => ({
       ...f,
       holds,
@@ -95,14 +97,14 @@ export const steps: Record<ClaimStepName, Step> = {
     // Kept before it is sent: if the server dies in between, one of the two secrets opens the device.
     const password = (await context.vault.get(secretId(controller.id))) ?? strongSecret()
     await context.vault.put(secretId(controller.id), password)
-    await opened.driver.setSecret(password)
+    await ability(opened.driver, 'setSecret')(password)
     return done('The factory secret is gone; a strong one of this job is in its place.')
   },
   async erase(input) {
     const opened = await open(input)
     if (!opened) return waits(closedWords)
-    await opened.driver.erase()
-    const left = await opened.driver.holds()
+    await ability(opened.driver, 'erase')()
+    const left = await ability(opened.driver, 'holds')()
     return left.doors + left.people + left.rules + left.schedules === 0
       ? done('Erased, and counted empty.')
       : failed('It still holds something after it was erased.')
@@ -115,9 +117,12 @@ export const steps: Record<ClaimStepName, Step> = {
     if (fault) return failed(fault)
     const opened = await open(input)
     if (!opened) return waits(closedWords)
-    if (opened.at !== controller.address && (await answers(context, controller.address, input.signal)))
+    if (opened.at !== controller.address && (await answers(input, controller.address)))
       return failed(`Something answers at ${controller.address} already. Find out what it is, or plan another address.`)
-    await opened.driver.setNetwork({
+    await ability(
+      opened.driver,
+      'setNetwork',
+    )({
       hostname: `${controller.ref.toLowerCase()}-${controller.cabinet.toLowerCase().replace(/[^a-z0-9]+/g, '-')}`,
       address: controller.address,
       prefix: job.network.prefix,
@@ -131,9 +136,12 @@ export const steps: Record<ClaimStepName, Step> = {
     const own = await ownSecret(context, controller)
     if (found.address !== controller.address) {
       const opened = await open(input).catch(() => null)
-      if (opened && opened.at !== controller.address) await opened.driver.restart()
+      if (opened && opened.at !== controller.address) await ability(opened.driver, 'restart')()
     }
-    const driver = driverAt(context, controller.address, own, { signal, timeoutMs: 3000 })
+    const driver = driverAt(context, protocolOf(context, controller), controller.address, own, {
+      signal,
+      timeoutMs: 3000,
+    })
     const until = context.clock.now() + 90_000
     while (context.clock.now() < until && !signal.aborted) {
       const identity = await driver.identify().catch(() => null)
@@ -154,8 +162,14 @@ export const steps: Record<ClaimStepName, Step> = {
     const { context, controller, signal } = input
     const job = jobOf(context.log.facts)
     const zone = zoneOf(context.log.facts, context.clock.now())
-    const driver = driverAt(context, controller.address, await ownSecret(context, controller), { signal })
-    await driver.setClock({ zone, daylightSaving: zone.includes(',') })
+    const driver = driverAt(
+      context,
+      protocolOf(context, controller),
+      controller.address,
+      await ownSecret(context, controller),
+      { signal },
+    )
+    await ability(driver, 'setClock')({ zone, daylightSaving: zone.includes(',') })
     const read = await driver.time()
     const limit = (job?.limits.clockS ?? 2) * 1000
     if (read.zone !== zone) return failed(`It keeps the zone ${read.zone}, wanted was ${zone}.`)
@@ -165,7 +179,13 @@ export const steps: Record<ClaimStepName, Step> = {
   },
   async firmware(input) {
     const { context, controller, claim, signal } = input
-    const driver = driverAt(context, controller.address, await ownSecret(context, controller), { signal })
+    const driver = driverAt(
+      context,
+      protocolOf(context, controller),
+      controller.address,
+      await ownSecret(context, controller),
+      { signal },
+    )
     const identity = await driver.identify()
     const time = await driver.time()
     await context.log.append('reach.fact', `${controller.ref} answers at ${controller.address}`, (facts, at) => {
@@ -202,11 +222,12 @@ export const steps: Record<ClaimStepName, Step> = {
   },
 }
 
-async function answers(context: Context, address: string, signal: AbortSignal): Promise<boolean> {
+async function answers({ context, controller, signal }: StepInput, address: string): Promise<boolean> {
   try {
-    await driverAt(context, address, null, { signal, timeoutMs: 1500 }).time()
+    await driverAt(context, protocolOf(context, controller), address, null, { signal, timeoutMs: 1500 }).time()
     return true
   } catch (error) {
-    return !(error instanceof UnreachableError)
+    // Whatever closes or answers the connection stands at that address, whoever it is.
+    return hasCode(error, 'notAuthorized') || hasCode(error, 'refused') || hasCode(error, 'malformed')
   }
 }

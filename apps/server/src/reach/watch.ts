@@ -1,4 +1,5 @@
 import { all, digestOf, jobOf, put, type Held } from '@rauta/core'
+import { ability } from '@rauta/drivers'
 import { serviceDriver, type Context } from '../context'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
@@ -37,7 +38,7 @@ export class Watcher {
         const time = await driver.time()
         const identity = await driver.identify()
         await this.answered(id, time.offsetMs, time.zone, identity.serial, identity.firmware)
-        if (!this.beingLoaded(id)) await this.readBack(id, () => driver.read())
+        if (!this.beingLoaded(id)) await this.readBack(id, ability(driver, 'read'))
       } catch (error) {
         if (!this.context.ending.aborted)
           await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))

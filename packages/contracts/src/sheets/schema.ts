@@ -121,6 +121,7 @@ export const sheetSchema = object(
     id: t('Short name, small letters', { type: 'string', pattern: '^[a-z0-9-]{1,40}$' }),
     name: t('Name', words),
     kind: t('Kind', { enum: deviceKinds }),
+    protocol: t('Speaks on the network', { type: 'string', pattern: '^[a-z0-9-]{1,40}$' }),
     also: t('And at once', list({ enum: deviceKinds })),
     says: t('In a sentence', { type: 'string', maxLength: 400 }),
     restA: t('Amps at rest, A', { type: 'number', minimum: 0, maximum: 100 }),
@@ -230,6 +231,7 @@ export const sheetSchema = object(
     atHand: t('Must be at hand', lines),
   },
   [
+    'protocol',
     'also',
     'lock',
     'controller',

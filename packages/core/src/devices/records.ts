@@ -59,6 +59,8 @@ export interface Found {
   /** Address in the site's terms. */
   address: string
   port: number
+  /** By which it was heard. */
+  protocol?: string
   name: string
   model: string
   serial: string

@@ -180,6 +180,8 @@ export interface DeviceSheet {
   /** What else it is at once: a door station is a reader and a lock output too. */
   also?: DeviceKind[]
   says: string
+  /** What it speaks on the network, by the name that its driver has; the usual one where it is not said. */
+  protocol?: string
   /** Amps at rest from the reader or device supply. */
   restA: number
   terminals: Terminal[]

@@ -1,4 +1,4 @@
-import { claimSteps, type Reach } from '../devices/records'
+import type { Reach } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
 import { jobOf, type Facts, type JobLimits } from '../job/facts'
@@ -94,7 +94,7 @@ function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits): Standin
   const at = claim.steps.find((s) => s.state === 'waits' || s.state === 'failed' || s.state === 'running')
   return {
     sign: 'underWay',
-    share: done / claimSteps.length,
+    share: done / Math.max(1, claim.steps.length),
     says: at ? `${device.ref}: ${at.says}` : `${device.ref} is being taken into service.`,
   }
 }

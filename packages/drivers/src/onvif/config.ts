@@ -20,7 +20,6 @@ import {
   doorWiringCodec,
   el,
   elements,
-  MalformedError,
   readCredential,
   scheduleCodec,
   specialDayGroupCodec,
@@ -31,7 +30,9 @@ import {
   type OnvifSchedule,
   type OnvifSpecialDayGroup,
 } from '@rauta/protocols'
-import type { OnvifSession } from './session'
+import { DeviceError } from '../errors'
+import { severalAtOnce } from '../several'
+import { FaultError, type OnvifSession } from './session'
 
 type Dict = { [key: string]: Json }
 const dict = (value: Json): Dict => (value !== null && typeof value === 'object' && !Array.isArray(value) ? value : {})
@@ -110,25 +111,12 @@ async function readCredentials(session: OnvifSession) {
   return found.map((c, i) => ({ ...c, enabled: states[i] ?? true }))
 }
 
-/** Requests under way at once: enough to hide the round trip, few enough for a small device. */
-const atOnce = 6
-
-export async function severalAtOnce<T, R>(list: readonly T[], work: (item: T) => Promise<R>): Promise<R[]> {
-  const results: R[] = new Array(list.length)
-  let next = 0
-  const runner = async () => {
-    for (let i = next++; i < list.length; i = next++) results[i] = await work(list[i] as T)
-  }
-  await Promise.all(Array.from({ length: Math.min(atOnce, list.length) }, runner))
-  return results
-}
-
 async function readTimes(session: OnvifSession, config: Record<string, Json>): Promise<void> {
   const groups = new Map((await list(session, specialDayGroupCodec)).map((g) => [g.token, g]))
   const used = new Set<string>()
   for (const s of await list(session, scheduleCodec)) {
     const read = fromICalendar(s.standard)
-    if ('fault' in read) throw new MalformedError(read.fault)
+    if ('fault' in read) throw new DeviceError('malformed', read.fault)
     const special = s.specialDays
       .flatMap((d) => {
         used.add(d.group)
@@ -188,14 +176,14 @@ export async function writePart(session: OnvifSession, operation: Operation): Pr
   const kind = operation.key.replace(testPrefix, '').split('/')[0] ?? ''
   if (operation.do === 'remove') {
     const codec = removal[kind]
-    if (!codec) throw new MalformedError(`${operation.key} cannot be removed.`)
+    if (!codec) throw new DeviceError('unsupported', `${operation.key} cannot be removed.`)
     await session
       .call(
         codec.service,
         el(`${codec.service}:Delete${codec.name.replace(/Data$/, '')}`, el(`${codec.service}:Token`, token)),
       )
       .catch((error: unknown) => {
-        if (!(error as { subcode?: string }).subcode?.endsWith('NotFound')) throw error
+        if (!(error instanceof FaultError) || !error.subcode.endsWith('NotFound')) throw error
       })
     return
   }
@@ -241,7 +229,7 @@ export async function writePart(session: OnvifSession, operation: Operation): Pr
       })
       return
     default:
-      throw new MalformedError(`${operation.key} is of no kind that this device knows.`)
+      throw new DeviceError('unsupported', `${operation.key} is of no kind that this device knows.`)
   }
 }
 
@@ -306,7 +294,10 @@ async function writeTerminals(session: OnvifSession, token: string, value: Dict)
         resting.push({ token: named.port, idle: point['idle'] === 'open' ? 'open' : 'closed' })
         break
       default:
-        throw new MalformedError(`${named.part} has the function ${named.function}, which this device cannot be told.`)
+        throw new DeviceError(
+          'unsupported',
+          `${named.part} has the function ${named.function}, which this device cannot be told.`,
+        )
     }
   }
   if (resting.length)

@@ -1,17 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { probe, readDiscovery, scopeValue, type Announcement } from '@rauta/protocols'
 import type { Dialer } from '../dialer'
-
-/** A device as it announced itself, in the site's terms. */
-export interface Heard {
-  endpoint: string
-  address: string
-  port: number
-  name: string
-  model: string
-  mac: string
-  serial: string
-}
+import type { Heard } from '../driver'
 
 function heard(dialer: Dialer, a: Announcement): Heard | null {
   const url = a.xaddrs[0]

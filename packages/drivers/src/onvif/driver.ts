@@ -2,7 +2,6 @@ import {
   deviceInformation,
   elements,
   el,
-  MalformedError,
   networkInterface,
   readNotifications,
   setDeviceTime,
@@ -11,15 +10,17 @@ import {
   toDuration,
   usersRequest,
 } from '@rauta/protocols'
-import type { Driver } from '../driver'
+import type { Abilities, Driver, SessionOptions } from '../driver'
+import { DeviceError } from '../errors'
 import { readConfig, writePart } from './config'
-import { OnvifSession, type SessionOptions } from './session'
+import { toldEvents } from './events'
+import { OnvifSession, understood } from './session'
 
 const subscriptionSeconds = 60
 const pullSeconds = 5
 
 /** A device that speaks ONVIF (device management, device I/O, access and door control, credential, rules, schedule, events). */
-export function onvifDriver(options: SessionOptions): Driver {
+export function onvifDriver(options: SessionOptions): Driver & Abilities {
   const session = new OnvifSession(options)
   const count = async (service: 'tdc' | 'tcr' | 'tar' | 'tsc', list: string, element: string) => {
     let total = 0
@@ -41,7 +42,7 @@ export function onvifDriver(options: SessionOptions): Driver {
       const network = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces').map(
         networkInterface.read,
       )[0]
-      if (!network) throw new MalformedError('The device names no network interface.')
+      if (!network) throw new DeviceError('malformed', 'The device names no network interface.')
       const hostname = textOf(await session.call('tds', el('tds:GetHostname')), 'HostnameInformation', 'Name')
       return {
         model: info.model,
@@ -101,14 +102,14 @@ export function onvifDriver(options: SessionOptions): Driver {
       const path = `${address.pathname}${address.search}`
       await session.call('tev', el('tev:SetSynchronizationPoint'), { path })
       return {
-        pull: async () =>
-          readNotifications(
-            await session.call(
-              'tev',
-              el('tev:PullMessages', el('tev:Timeout', toDuration(pullSeconds)), el('tev:MessageLimit', 100)),
-              { path, timeoutMs: (pullSeconds + 8) * 1000 },
-            ),
-          ),
+        pull: async (points) => {
+          const pull = el('tev:PullMessages', el('tev:Timeout', toDuration(pullSeconds)), el('tev:MessageLimit', 100))
+          const answer = await session.call('tev', pull, { path, timeoutMs: (pullSeconds + 8) * 1000 })
+          return toldEvents(
+            understood(() => readNotifications(answer)),
+            points,
+          )
+        },
         renew: async () => {
           await session.call('tev', el('wsnt:Renew', el('wsnt:TerminationTime', toDuration(subscriptionSeconds))), {
             path,

@@ -7,31 +7,20 @@ import {
   MalformedError,
   openEnvelope,
   servicePaths,
-  type Clock,
-  type DeviceTime,
+  SoapFault,
   type Element,
   type Markup,
   type ServicePrefix,
 } from '@rauta/protocols'
-import type { Dialer } from '../dialer'
-import type { Secret } from '../driver'
-
-export interface SessionOptions {
-  dialer: Dialer
-  clock: Clock
-  address: string
-  port: number
-  secret: Secret | null
-  signal?: AbortSignal
-  timeoutMs?: number
-}
+import type { DeviceClock, SessionOptions } from '../driver'
+import { DeviceError } from '../errors'
 
 /** One way to talk to a device: signs each request in the device's own time, which is read first and needs no sign-in. */
 export class OnvifSession {
   private offsetMs: number | null = null
   constructor(readonly options: SessionOptions) {}
 
-  /** Body of the answer. @throws SoapFault, MalformedError, UnreachableError */
+  /** Body of the answer. @throws DeviceError */
   async call(
     service: ServicePrefix,
     body: Markup,
@@ -43,19 +32,18 @@ export class OnvifSession {
       secret && !extra.open
         ? makeToken(secret.user, secret.password, clock.now() + (this.offsetMs ?? 0), randomBytes(16))
         : undefined
-    return openEnvelope(
-      (await this.post(extra.path ?? servicePaths[service], envelope(body, token), extra.timeoutMs)).text,
-    ).body
+    const { text } = await this.post(extra.path ?? servicePaths[service], envelope(body, token), extra.timeoutMs)
+    return understood(() => openEnvelope(text).body)
   }
 
-  async time(): Promise<DeviceTime & { offsetMs: number; roundTripMs: number }> {
+  async time(): Promise<DeviceClock> {
     const { clock } = this.options
     const before = clock.now()
     const body = await this.call('tds', el('tds:GetSystemDateAndTime'), { open: true })
     const after = clock.now()
-    const time = deviceTime.read(body)
+    const time = understood(() => deviceTime.read(body))
     this.offsetMs = time.utcMs - (before + after) / 2
-    return { ...time, offsetMs: this.offsetMs, roundTripMs: after - before }
+    return { utcMs: time.utcMs, zone: time.zone, offsetMs: this.offsetMs, roundTripMs: after - before }
   }
 
   private async post(path: string, text: string, timeoutMs = this.options.timeoutMs ?? 8000) {
@@ -65,7 +53,27 @@ export class OnvifSession {
       timeoutMs: Math.max(1500, timeoutMs / clock.factor),
       ...(signal ? { signal } : {}),
     })
-    if (!answer.text) throw new MalformedError(`The device answered nothing (HTTP ${answer.status}).`)
+    if (!answer.text) throw new DeviceError('malformed', `The device answered nothing (HTTP ${answer.status}).`)
     return answer
+  }
+}
+
+/** A fault or a misshapen answer as the drivers' one error. */
+export function understood<T>(read: () => T): T {
+  try {
+    return read()
+  } catch (error) {
+    if (error instanceof SoapFault) throw new FaultError(error)
+    if (error instanceof MalformedError) throw new DeviceError('malformed', error.says, { cause: error })
+    throw error
+  }
+}
+
+/** A SOAP fault; its subcode stays within this folder. */
+export class FaultError extends DeviceError {
+  readonly subcode: string
+  constructor(fault: SoapFault) {
+    super(fault.notAuthorized ? 'notAuthorized' : 'refused', fault.reason, { cause: fault })
+    this.subcode = fault.subcode
   }
 }

@@ -1,5 +1,6 @@
-import { functionFacts, type DeviceEvent, type HeldPoint } from '@rauta/core'
+import { functionFacts, type HeldPoint } from '@rauta/core'
 import { topics, type Notification } from '@rauta/protocols'
+import type { Pulled, ToldEvent } from '../driver'
 
 const reasons: Record<string, [string, string]> = {
   CredentialNotFound: ['unknown', 'the card is unknown'],
@@ -14,32 +15,15 @@ const alarms: Record<string, [string, string]> = {
 }
 
 /**
- * A device's notification as an event of the job, or null for what no door is concerned with.
+ * A device's notification as an event in our words, or null for what no door is concerned with.
  * @param points what the device holds of its wiring, by port: an input or relay is told as the part that sits on it
  */
-export function normalise(
-  n: Notification,
-  controller: string,
-  received: number,
-  offsetMs: number,
-  points: ReadonlyMap<string, HeldPoint> = new Map(),
-): DeviceEvent | null {
+export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint> = new Map()): ToldEvent | null {
   const [door = '', reader = ''] = (n.source['AccessPointToken'] ?? n.source['DoorToken'] ?? '').split('.')
   const boot = n.data['Boot'] ?? ''
   const seq = Number(n.data['Sequence'] ?? 0)
-  const base = {
-    id: `${controller}:${boot}:${seq}`,
-    controller,
-    boot,
-    seq,
-    at: n.utcMs,
-    received: Math.round(received),
-    offsetMs: Math.round(offsetMs),
-    door,
-    reader,
-    card: n.data['Card'] ?? '',
-  }
-  const made = (kind: DeviceEvent['kind'], state: string, says: string): DeviceEvent => ({ ...base, kind, state, says })
+  const base = { boot, seq, at: n.utcMs, door, reader, card: n.data['Card'] ?? '' }
+  const made = (kind: ToldEvent['kind'], state: string, says: string): ToldEvent => ({ ...base, kind, state, says })
   const holder = n.data['CredentialHolderName'] ?? ''
   switch (n.topic) {
     case topics.granted:
@@ -85,6 +69,14 @@ export function normalise(
   }
 }
 
+/** What happened among the notifications of one pull; a state that is only repeated is no event. */
+export function toldEvents(notifications: readonly Notification[], points: ReadonlyMap<string, HeldPoint>): Pulled {
+  return {
+    events: notifications.filter((n) => n.operation === 'Changed').flatMap((n) => toldEvent(n, points) ?? []),
+    boot: notifications.at(-1)?.data['Boot'] ?? '',
+  }
+}
+
 /** Told as the states of the door anyhow: the leaf, the lock. */
 const toldOtherwise: ReadonlySet<string> = new Set(['contact', 'lock', 'secondLock'])
 
@@ -92,9 +84,9 @@ const toldOtherwise: ReadonlySet<string> = new Set(['contact', 'lock', 'secondLo
 function pointEvent(
   kind: 'input' | 'output',
   n: Notification,
-  base: Omit<DeviceEvent, 'kind' | 'state' | 'says'>,
+  base: Omit<ToldEvent, 'kind' | 'state' | 'says'>,
   point: HeldPoint | undefined,
-): DeviceEvent | null {
+): ToldEvent | null {
   if (
     !point ||
     !Object.hasOwn(functionFacts, point.function) ||
@@ -126,24 +118,5 @@ function stateWords(point: HeldPoint, active: boolean): string {
       return active ? 'started' : 'ended'
     default:
       return active ? 'active' : 'at rest'
-  }
-}
-
-/** The server's own note that events may be missing between two moments of its clock. */
-export function gapEvent(controller: string, from: number, to: number, why: string): DeviceEvent {
-  return {
-    id: `${controller}:gap:${Math.round(to)}`,
-    controller,
-    boot: '',
-    seq: 0,
-    at: Math.round(to),
-    received: Math.round(to),
-    offsetMs: 0,
-    kind: 'gap',
-    door: '',
-    reader: '',
-    card: '',
-    state: String(Math.round(to - from)),
-    says: `Events may be missing: ${why}`,
   }
 }

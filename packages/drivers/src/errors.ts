@@ -1,0 +1,36 @@
+/** Why talking to a device came to nothing. */
+export type DeviceErrorCode =
+  /** This computer has no address in the device's subnet. */
+  | 'noAddress'
+  /** It was reached, and it closed the door on the connection. */
+  | 'connectionRefused'
+  | 'silent'
+  /** Somebody here stopped it. */
+  | 'stopped'
+  /** The password is wrong or missing. */
+  | 'notAuthorized'
+  /** It understood and would not. */
+  | 'refused'
+  /** What came was not what was asked for. */
+  | 'malformed'
+  /** Its driver cannot do this at all. */
+  | 'unsupported'
+
+/** The one error of every driver: a code that decides, and words of the device or of this side that tell. */
+export class DeviceError extends Error {
+  constructor(
+    readonly code: DeviceErrorCode,
+    readonly says: string,
+    options?: ErrorOptions,
+  ) {
+    super(says, options)
+  }
+
+  /** True where the device may come back by itself: silence is told apart from a refusal. */
+  get maybeBack(): boolean {
+    return this.code === 'silent' || this.code === 'connectionRefused' || this.code === 'stopped'
+  }
+}
+
+export const hasCode = (error: unknown, code: DeviceErrorCode): boolean =>
+  error instanceof DeviceError && error.code === code
