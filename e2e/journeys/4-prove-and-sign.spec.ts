@@ -1,12 +1,13 @@
 import { execFileSync } from 'node:child_process'
 import { readFileSync, writeFileSync } from 'node:fs'
 import { expect, test } from '@playwright/test'
-import { card, good, hands, signIn, type Hand } from './helpers'
+import { anotherPage, card, good, hands, signIn, type Hand } from './helpers'
 
 const door = 'T-02'
 const at = (after: number, act: string): Hand => ({ after, do: act, door })
 /** What the hands do, test by test, in the order of the script. */
-const script: { title: string; hands: Hand[]; yes?: string }[] = [
+const script: { title: string; hands: Hand[]; yes?: string; first?: string }[] = [
+  { title: 'Released when told', first: 'Release it now', hands: [at(500, 'push'), at(1200, 'close')] },
   { title: 'R1 is the one planned', hands: [card(door, good)] },
   { title: 'A good card opens it', hands: [card(door, good), at(1000, 'push'), at(1500, 'close')] },
   { title: 'Released for the right time', hands: [card(door, good)] },
@@ -31,6 +32,7 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
     await page.getByRole('button', { name: 'Begin this test' }).click()
     await expect(page.getByRole('button', { name: 'Stop without a verdict' })).toBeVisible()
     await page.waitForTimeout(700)
+    if (step.first) await page.getByRole('button', { name: step.first }).click()
     const played = hands(request, step.hands)
     if (step.title.startsWith('Hold it open')) await expect(page.getByText('Open since')).toBeVisible()
     if (step.yes) {
@@ -115,4 +117,55 @@ test('a failure becomes a snag with an owner', async ({ page }) => {
   await expect(page.getByText('Failed', { exact: true })).toBeVisible()
   await page.goto('/doors/T-01')
   await expect(page.getByText('Open snags')).toBeVisible()
+})
+
+test('a door is let go, held open and locked from its page; everybody sees it until it is back', async ({
+  page,
+  browser,
+  request,
+}) => {
+  await signIn(page)
+  const other = await anotherPage(browser, 'client')
+  await page.goto('/doors/T-01')
+  await page.getByRole('button', { name: 'Release it once' }).click()
+  await expect(page.getByText('Told. It locks again by itself.')).toBeVisible()
+  expect(
+    await hands(request, [
+      { do: 'push', door: 'T-01' },
+      { after: 600, do: 'close', door: 'T-01' },
+    ]),
+  ).toEqual(['it opens', 'closed'])
+
+  await page.getByRole('button', { name: 'Hold it open' }).click()
+  await page.getByRole('button', { name: 'Hold it open' }).click()
+  await expect(page.getByRole('alert')).toContainText('Say in a few words why')
+  await page.getByRole('textbox', { name: 'Why it is held open, for everybody to see' }).fill('carrying benches')
+  await page.getByRole('button', { name: 'Hold it open' }).click()
+  await expect(page.getByText('It stands held open, told by vesa: carrying benches.')).toBeVisible()
+  for (const place of ['/doors', '/reach']) {
+    await other.goto(place)
+    await expect(other.getByText('T-01 stands held open: carrying benches')).toBeVisible()
+  }
+  await other.goto('/doors/T-01')
+  await expect(other.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(other.getByRole('button', { name: 'Release it once' })).toHaveCount(0)
+  expect(
+    await hands(request, [
+      { do: 'push', door: 'T-01' },
+      { after: 400, do: 'close', door: 'T-01' },
+    ]),
+  ).toEqual(['it opens', 'closed'])
+
+  await page.getByRole('button', { name: 'Back to its settings' }).click()
+  await expect(other.getByText('T-01 stands held open')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Lock it' }).click()
+  await page.getByRole('textbox', { name: 'Why it is locked, for everybody to see' }).fill('cash inside')
+  await page.getByRole('button', { name: 'Lock it' }).click()
+  await expect(page.getByText('It stands locked, told by vesa: cash inside.')).toBeVisible()
+  await page.getByRole('button', { name: 'Back to its settings' }).click()
+  await expect(page.getByText('It stands locked')).toHaveCount(0)
+  // A door on an escape route is never locked from here.
+  await page.goto('/doors/Q-01')
+  await expect(page.getByText('On an escape route it is not locked from here.')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Lock it' })).toHaveCount(0)
 })

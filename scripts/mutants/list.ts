@@ -70,14 +70,14 @@ export const mutants: readonly Mutant[] = [
   {
     name: 'a silent part does not stop Load',
     file: `${core}marks/marks.ts`,
-    find: "if (unheard) return state('stopped', 0, unheard.says)",
+    find: "if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)",
     put: '',
     tests: marks,
   },
   {
     name: 'a silent part does not stop Prove',
     file: `${core}marks/marks.ts`,
-    find: "if (unheard) return state('stopped', unheard.says)",
+    find: "if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', unheard.says)",
     put: '',
     tests: marks,
   },

@@ -307,11 +307,18 @@ export class Site {
     await this.until('the load to end', (f) => ['held', 'differs', 'failed'].includes(f.load[id]?.state ?? ''), 40_000)
     return id
   }
-  /** Runs a test with hands and gives the proof it came to. */
-  async prove(door: string, test: string, hands: Hand[], limitMs = 20_000) {
+  /** Runs a test with hands and gives the proof it came to. @param first what is done once it has begun, before the hands */
+  async prove(
+    door: string,
+    test: string,
+    hands: Hand[],
+    limitMs = 20_000,
+    first: () => Promise<unknown> = async () => undefined,
+  ) {
     const before = new Set(Object.keys(this.facts.proof))
     await this.command('trial.start', { door, test })
     await this.clock.sleep(800)
+    await first()
     const played = this.hands(hands)
     const proof = await this.until(
       `${door} ${test} to be judged`,
@@ -322,6 +329,7 @@ export class Site {
     await this.clock.sleep(6500) // until every lock is back
     return proof
   }
+
   /** Runs a test whose verdict a person gives: it passed where the last hand came to nothing. */
   async proveAsked(door: string, test: string, hands: Hand[]) {
     await this.command('trial.start', { door, test })

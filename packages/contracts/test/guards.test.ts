@@ -227,6 +227,29 @@ describe('Load', () => {
   })
 })
 
+describe('a door that stands open or locked because somebody told it', () => {
+  it('is neither tested nor signed until it is back', () => {
+    const w = smallJob()
+    w.reached()
+    w.loaded()
+    wired(w)
+    for (const t of scriptFor(w.facts, w.door(), sheets)) if (!t.notApplicable) prove(w, t.id, `p-${t.id}`)
+    w.do('door.testCardsOff', { door: 'D-01', off: true })
+    w.loaded()
+    w.put('doorMode', { id: 'D-01', mode: 'heldOpen', by: 'vesa', reason: 'benches', at: w.now })
+    expect(() => w.do('trial.start', { door: 'D-01', test: 'exit-button' })).toThrow('D-01 stands held open')
+    const sign = {
+      id: 's',
+      door: 'D-01',
+      as: 'engineer',
+      name: 'x',
+      stroke: 'M10 10 L20 20 L30 10',
+      head: 'f'.repeat(64),
+    }
+    expect(() => w.do('sign', sign)).toThrow('D-01 stands held open')
+  })
+})
+
 describe('a test', () => {
   it('is not begun while its cards are not held', () => {
     const w = smallJob()

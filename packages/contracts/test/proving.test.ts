@@ -49,6 +49,7 @@ describe('the script', () => {
     const ids = (w: World) => scriptFor(w.facts, w.door(), sheets).map((t) => t.id)
     expect(ids(smallJob({ ...magnetHardware, exitReader: 'reader-slim' }))).toEqual([
       'before-load',
+      'told',
       'reader-R1',
       'reader-R2',
       'good-card',
@@ -64,6 +65,7 @@ describe('the script', () => {
     ])
     expect(ids(smallJob({ entryReader: 'reader-slim', lock: 'strike-secure' }, { handle: true }))).toEqual([
       'before-load',
+      'told',
       'reader-R1',
       'good-card',
       'release-time',

@@ -65,7 +65,20 @@ interface Case {
   good: DeviceEvent[]
   bad: [why: string, events: DeviceEvent[], says: RegExp][]
 }
+const told = event(t0, 1, 'order', 'release')
 const cases: Case[] = [
+  {
+    test: 'told',
+    good: [told, lock(1, 'unlocked'), leaf(2, 'open')],
+    bad: [
+      ['the leaf never opened', [told, lock(1, 'unlocked'), lock(6, 'locked')], /never opened/],
+      [
+        'the alarm came',
+        [told, lock(1, 'unlocked'), leaf(2, 'open'), forced(2)],
+        /alarm came although the door was told/,
+      ],
+    ],
+  },
   {
     test: 'exit-sensor',
     good: [part(1, 'exit', 'X2'), lock(1, 'unlocked'), leaf(2, 'open')],
@@ -219,4 +232,9 @@ it('an opener is not judged where a hand was quicker', () => {
   expect(verdict('opener', [granted, lock(1, 'unlocked'), part(1, 'input', 'K1'), leaf(2, 'open')]).state).toBe(
     'not judged',
   )
+})
+
+it('a release from the screen is not judged where a card or a button released the door', () => {
+  for (const by of [granted, part(1, 'exit', 'X1'), part(1, 'desk', 'D1')])
+    expect(verdict('told', [told, by, lock(1, 'unlocked'), leaf(2, 'open')]).state).toBe('not judged')
 })

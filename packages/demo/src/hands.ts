@@ -30,6 +30,8 @@ export function handsFor(test: string, door: string, heldOpenS: number, magnetic
   switch (test) {
     case 'before-load':
       return [card('good'), at(800, 'push'), at(400, 'close')]
+    case 'told':
+      return [at(600, 'push'), at(1500, 'close')]
     case 'good-card':
       return [card('good'), at(1200, 'push'), at(1800, 'close')]
     case 'release-time':

@@ -272,6 +272,7 @@ class OnSite {
     const planned = demo.doors.find((d) => d.id === door)
     const has = planned?.hardware ?? {}
     return [
+      'told',
       'reader-R1',
       ...(has['exitReader'] ? ['reader-R2'] : []),
       'good-card',
@@ -294,6 +295,7 @@ class OnSite {
       const before = (await this.proofsOf(door, test)).length
       await this.client.command('trial.start', { door, test })
       await this.pause(800)
+      if (test === 'told') await this.client.post(`/doors/${door}/order`, { order: 'release', reason: '' })
       const done = await this.hands.play(handsFor(test, door, 20, magnetic))
       const asked = test === 'before-load' || test === 'holds'
       // T-01's button is on another input in the rig's wiring: nothing comes of pressing it.

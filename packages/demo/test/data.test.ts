@@ -91,6 +91,7 @@ describe('the demo job', () => {
     for (const test of [
       'reader-R1',
       'before-load',
+      'told',
       'good-card',
       'release-time',
       'unknown-card',

@@ -1,4 +1,13 @@
-import type { ClaimStepName, Config, DeviceEvent, HeldPoint, Holds, Operation } from '@rauta/core'
+import type {
+  ClaimStepName,
+  Config,
+  DeviceEvent,
+  DoorOrder,
+  HeldPoint,
+  Holds,
+  Operation,
+  StandingMode,
+} from '@rauta/core'
 import type { Clock } from '@rauta/protocols'
 import type { Dialer } from './dialer'
 import { DeviceError } from './errors'
@@ -38,6 +47,8 @@ export type ToldEvent = Omit<DeviceEvent, 'id' | 'controller' | 'received' | 'of
 export interface Pulled {
   events: ToldEvent[]
   boot: string
+  /** Doors whose standing mode was told, repeats included; null stands for their settings. */
+  modes?: { door: string; mode: StandingMode | null }[]
 }
 
 /** A subscription to a device's events. */
@@ -60,6 +71,8 @@ export interface Abilities {
   read(): Promise<Config>
   write(operation: Operation): Promise<void>
   watch(): Promise<Watch>
+  /** Tells a door to let go once, to stand open or locked, or to go back to its settings. */
+  order(door: string, order: DoorOrder): Promise<void>
 }
 
 /** What a driver can do with one device at one address under one password. Every device says who it is and what time it has; the rest is asked for. */
@@ -78,6 +91,7 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   read: 'be read back',
   write: 'be loaded from here',
   watch: 'tell what happens at its doors',
+  order: 'be told from here to let go or to lock',
 }
 
 /** An ability of a device. @throws DeviceError `unsupported`, told for a fitter, where its driver has it not */

@@ -2,6 +2,7 @@ import {
   answers,
   batchMost,
   bodies,
+  everyFitter,
   undoAndRedo,
   type BatchResult,
   type CommandRequest,
@@ -14,6 +15,7 @@ import { recordPdf } from '../files/pdf'
 import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
+import { orderDoor, type Order } from '../live/orders'
 import { askAddress, search } from '../reach/search'
 import { attach, fileName } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
@@ -128,6 +130,19 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       answer: { media: 'text/event-stream' },
       async handle(request, response) {
         stream.join(request, response)
+      },
+    },
+    {
+      method: 'post',
+      path: '/doors/:id/order',
+      says: 'Tells a door to let go, stand open or locked, or go back to its settings; nothing of it is ever queued',
+      roles: everyFitter,
+      body: bodies.order,
+      answer: answers.ok,
+      async handle(request, _response, account) {
+        const id = String(request.params['id'])
+        await orderDoor(context, door(id).id, request.body as Order, account.name)
+        return { says: 'Done.' }
       },
     },
     {

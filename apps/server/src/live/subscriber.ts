@@ -3,6 +3,7 @@ import { serviceDriver, type Context } from '../context'
 import { failureWords } from '../words'
 import { ability, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
+import { rememberModes } from './orders'
 
 const renewMs = 30_000
 const pauseMs = 2000
@@ -45,13 +46,14 @@ export class Subscriber {
         heardUntil = began
         let renewed = began
         for (;;) {
-          const { events, boot } = await watch.pull(this.pointsOf(id))
+          const { events, boot, modes } = await watch.pull(this.pointsOf(id))
           heardUntil = clock.now()
           const received = heardUntil
           await this.keep(
             id,
             events.map((told) => eventOf(told, id, received, offsetMs)),
           )
+          if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
           if (ending.aborted) {
             await watch.end().catch(() => undefined)

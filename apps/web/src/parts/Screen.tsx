@@ -1,5 +1,5 @@
 import Head from 'expo-router/head'
-import type { ReactNode } from 'react'
+import { useEffect, useRef, type ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useGround, useWide } from '../theme'
 import { T } from './Text'
@@ -13,11 +13,14 @@ interface ScreenProps {
   children: ReactNode
   head?: ReactNode
   /** On a wide screen its sheets stand in two columns. */ columns?: boolean
+  /** What it is about now: where that changes, the page begins at its top again. */ top?: string
 }
 
 /** One place: its title, what it holds, and the bar with the action that it exists for. */
-export function Screen({ title, mono, under, aside, bar, children, head, columns }: ScreenProps) {
+export function Screen({ title, mono, under, aside, bar, children, head, columns, top }: ScreenProps) {
   const ground = useGround()
+  const page = useRef<ScrollView>(null)
+  useEffect(() => page.current?.scrollTo({ y: 0, animated: false }), [top])
   // On a wide screen a place keeps the width that can be read in one look.
   const wide = useWide()
   const width = wide ? { width: '100%' as const, maxWidth: columns ? 1240 : 860 } : {}
@@ -26,7 +29,7 @@ export function Screen({ title, mono, under, aside, bar, children, head, columns
       <Head>
         <title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title>
       </Head>
-      <ScrollView tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24, ...width }}>
+      <ScrollView ref={page} tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24, ...width }}>
         <View
           style={{
             paddingHorizontal: 16,

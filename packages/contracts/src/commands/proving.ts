@@ -4,6 +4,7 @@ import {
   drop,
   lasting,
   marksOf,
+  modeWords,
   openSnags,
   put,
   signBasis,
@@ -96,6 +97,9 @@ export const trialStart = defineCommand<{ door: string; test: string }>({
     const controller = facts.controller[door.placement?.controller ?? '']
     const reach = facts.reach[controller?.id ?? '']
     if (!controller || !reach) throw new Refusal(`${door.ref} cannot be tested yet: its controller is not in service.`)
+    const standing = facts.doorMode[door.id]
+    if (standing)
+      throw new Refusal(`${door.ref} stands ${modeWords[standing.mode]}: bring it back to its settings, then test.`)
     const { test, worked } = testOf(facts, door, sheets, p.test)
     if (test.notApplicable) throw new Refusal(`Not applicable: ${test.notApplicable}`)
     const needsLoad = test.judge.kind !== 'beforeLoad'
@@ -200,6 +204,9 @@ export const sign = defineCommand<{
         `${door.ref} cannot be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`,
       )
     const { wanted, held } = configs(door.placement?.controller ?? '')
+    const standing = facts.doorMode[door.id]
+    if (standing)
+      throw new Refusal(`${door.ref} stands ${modeWords[standing.mode]}: bring it back to its settings, then sign.`)
     if (testCardsOpen(held, door)) {
       throw new Refusal('The test cards still open this door. Take them off, then sign.')
     }

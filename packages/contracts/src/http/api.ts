@@ -1,5 +1,5 @@
 import { name, object, text } from '../commands/command'
-import type { Change, Question } from '@rauta/core'
+import { doorOrders, type Change, type Question } from '@rauta/core'
 
 export interface CommandRequest {
   id: string
@@ -69,6 +69,7 @@ export const bodies = {
     records: { type: 'array', minItems: 1, maxItems: 5000, items: command },
   }),
   signIn: object({ name: cred, password: cred }),
+  order: object({ order: { enum: doorOrders }, reason: text }),
   firstUse: object(
     {
       name: cred,

@@ -10,6 +10,7 @@ import type { Group, Person, Rule, TestCards } from '../access/records'
 import type { Schedule, SpecialDay } from '../time/schedule'
 import type { Held, Load } from '../config/records'
 import type { DeviceEvent } from '../proving/events'
+import type { DoorMode } from '../proving/orders'
 import type { Proof, Snag, Trial } from '../proving/records'
 import type { ChainRecord } from '../chain/record'
 import type { Signature } from '../chain/signature'
@@ -122,6 +123,7 @@ export interface RecordTypes {
   busRun: BusRun
   procured: Procured
   photo: Photo
+  doorMode: DoorMode
 }
 export type RecordKind = keyof RecordTypes
 
@@ -162,6 +164,7 @@ export const recordKinds: readonly RecordKind[] = [
   'busRun',
   'procured',
   'photo',
+  'doorMode',
 ]
 
 export type Facts = { readonly [K in RecordKind]: Readonly<Record<string, RecordTypes[K]>> } & { readonly rev: number }

@@ -207,7 +207,7 @@ function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Fin
   const findings: Finding[] = []
   const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'load', sign, share, says, findings })
   if (!controller) return state('todo', 0, 'The door is on no controller yet.')
-  if (unheard) return state('stopped', 0, unheard.says)
+  if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)
   if (!all(facts, 'rule').some((rule) => rule.doors.includes(door.id))) {
     findings.push(stop('load', 'no-rule', `No rule lets anybody pass ${door.ref}. No rule means refused.`))
     return state('todo', 0, findings[0]?.says ?? '')
@@ -244,7 +244,7 @@ function proveMark(tests: readonly Standing[], load: MarkState, unheard: Finding
   const failed = called.filter((t) => t.state === 'failed')
   const stale = called.filter((t) => t.state === 'stale')
   if (called.length === 0) return state('todo', 'No test is called for until the door is placed.')
-  if (unheard) return state('stopped', unheard.says)
+  if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', unheard.says)
   if (failed[0]) return state('stopped', `${failed[0].test.title}: ${failed[0].proof?.says ?? 'failed'}`)
   if (stale.length)
     return state(

@@ -13,8 +13,10 @@ export interface DeviceEvent {
   received: number
   /** Device clock minus server clock when it was received, ms. */
   offsetMs: number
-  /** `exit`: asked to leave by a device; `desk`: let in from the desk; `input` and `output`: a wired point of the door went active or idle. */
-  kind: 'granted' | 'refused' | 'exit' | 'desk' | 'leaf' | 'lock' | 'alarm' | 'input' | 'output' | 'gap'
+  /** `exit`: asked to leave by a device; `desk`: let in from the desk; `input` and `output`: a wired point of the door went active or idle;
+   * `mode`: the door stands open or locked until told otherwise; `order`: the server's own, somebody told the door something. */
+  kind:
+    'granted' | 'refused' | 'exit' | 'desk' | 'leaf' | 'lock' | 'alarm' | 'input' | 'output' | 'mode' | 'order' | 'gap'
   /** Door id as the device was told it; empty where the event is not about a door. */
   door: string
   reader: string

@@ -1,3 +1,4 @@
+export * from './orders'
 export * from './events'
 export * from './records'
 export * from './test'

@@ -82,6 +82,9 @@ function released(
     : waiting('Seen. Waiting for the lock.', [by.granted])
 }
 
+/** An order is stamped by the server when the device has answered; the lock may have moved so much before, ms. */
+const orderSlackMs = 3000
+
 export const rules: { [K in TestKind['kind']]: Rule<K> } = {
   beforeLoad: (_kind, own) => {
     const opened = own.find((e) => e.kind === 'granted' || (e.kind === 'lock' && e.state === 'unlocked'))
@@ -382,6 +385,24 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     return idle
       ? passed(`${kind.part} told, and told again when it was put back.`, [told, idle])
       : waiting(`${kind.part} tells. Put it back.`, [told])
+  },
+  told: (kind, own) => {
+    const other = own.find((e) => e.kind === 'granted' || e.kind === 'exit' || e.kind === 'desk')
+    if (other) return notJudged('A card or a button released the door. Do it again from the screen alone.', [other])
+    const order = find(own, 'order', 'release')
+    if (!order) return waiting('Release it from here.')
+    const forced = find(own, 'alarm', 'forced')
+    const unlocked = own.find(
+      (e) => e.kind === 'lock' && e.state === 'unlocked' && onServerClock(e) >= onServerClock(order) - orderSlackMs,
+    )
+    if (forced) return failed('The forced-open alarm came although the door was told to let go.', [order, forced])
+    if (!unlocked) return waiting('Told. Waiting for the lock.', [order])
+    const open = after(own, unlocked, 'leaf', 'open')
+    if (open) return passed('Told, released, opened.', [order, unlocked, open])
+    const locked = after(own, unlocked, 'lock', 'locked')
+    if (kind.contact && locked)
+      return failed('Released, but the leaf never opened: is this the lock on that relay?', [order, unlocked, locked])
+    return waiting(kind.contact ? 'Released. Open the leaf.' : 'Released. Did the leaf open?', [order, unlocked])
   },
   holds: (_kind, own) => {
     const open = own.find((e) => e.kind === 'leaf' && e.state === 'open')

@@ -37,6 +37,7 @@ export type TestKind =
     }
   | { kind: 'breakGlass'; /** The second pole that tells the controller; empty where there is none. */ pole: string }
   | { kind: 'input'; part: string; /** Whether anything else may come of it. */ quiet: boolean }
+  | { kind: 'told'; contact: boolean }
   | { kind: 'holds' }
 
 /** A part of the configuration a test depends on: `door.release` is the field `release` of the door's part, `terminals.K1.lock` the wired point. */

@@ -48,6 +48,7 @@ export function testsOf(
   }
   return [
     beforeLoad(scene, loadedBefore),
+    ...toldTest(scene),
     ...readerTests(scene),
     ...cardTests(scene),
     ...exitTests(scene),
@@ -140,6 +141,22 @@ function readerTests(scene: Scene): Test[] {
         proves: keys(own),
       })
     })
+}
+
+/** The screen lets it go: it parts the wiring of the lock from everybody's rights, and comes before any card. */
+function toldTest(scene: Scene): Test[] {
+  if (releasing(scene).length === 0) return []
+  return [
+    made({
+      id: 'told',
+      title: 'Released when told',
+      instruction: `${scene.still}Release it from here and open the leaf.`,
+      expect: scene.contact ? 'The lock lets go, and the leaf opens without an alarm.' : 'The lock lets go.',
+      judge: { kind: 'told', contact: !!scene.contact },
+      ask: scene.contact ? null : leafAsk,
+      depends: dependsOn([...releasing(scene), ...contacts(scene)]),
+    }),
+  ]
 }
 
 function cardTests(scene: Scene): Test[] {

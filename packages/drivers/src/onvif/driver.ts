@@ -93,6 +93,17 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
     },
     read: () => readConfig(session),
     write: (operation) => writePart(session, operation),
+    async order(door, order) {
+      const tell = (operation: string) => session.call('tdc', el(`tdc:${operation}`, el('tdc:Token', door)))
+      if (order === 'release') await tell('AccessDoor')
+      else if (order === 'holdOpen') await tell('LockOpenDoor')
+      else if (order === 'lock') await tell('LockDownDoor')
+      else {
+        const mode = textOf(await tell('GetDoorState'), 'DoorState', 'DoorMode')
+        if (mode === 'LockedOpen') await tell('LockOpenReleaseDoor')
+        if (mode === 'LockedDown') await tell('LockDownReleaseDoor')
+      }
+    },
     async watch() {
       const body = await session.call(
         'tev',

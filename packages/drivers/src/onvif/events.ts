@@ -1,4 +1,4 @@
-import { functionFacts, type HeldPoint } from '@rauta/core'
+import { functionFacts, modeWords, type HeldPoint, type StandingMode } from '@rauta/core'
 import { topics, type Notification } from '@rauta/protocols'
 import type { Pulled, ToldEvent } from '../driver'
 
@@ -7,12 +7,16 @@ const reasons: Record<string, [string, string]> = {
   CredentialNotEnabled: ['lost', 'the card is lost'],
   NotPermitted: ['no rule', 'no rule lets it pass'],
   NotPermittedAtThisTime: ['hours', 'out of hours'],
+  DoorLockedDown: ['lockedDown', 'the door is locked from the screen'],
 }
 const alarms: Record<string, [string, string]> = {
   DoorForcedOpen: ['forced', 'forced open'],
   DoorOpenTooLong: ['heldOpen', 'held open too long'],
   Normal: ['none', 'alarm over'],
 }
+
+/** Standing modes of the ONVIF door control specification; any other is the door's own doing. */
+const standing: Readonly<Record<string, StandingMode>> = { LockedOpen: 'heldOpen', LockedDown: 'lockedDown' }
 
 /**
  * A device's notification as an event in our words, or null for what no door is concerned with.
@@ -60,6 +64,10 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
         n.data['State'] === 'Unlocked' ? 'unlocked' : 'locked',
         n.data['State'] === 'Unlocked' ? 'Lock released' : 'Locked again',
       )
+    case topics.mode: {
+      const mode = standing[n.data['State'] ?? '']
+      return made('mode', mode ?? 'normal', mode ? `The door stands ${modeWords[mode]}` : 'Back to its settings')
+    }
     case topics.alarm: {
       const [state, says] = alarms[n.data['State'] ?? ''] ?? ['other', n.data['State'] ?? '']
       return made('alarm', state, state === 'none' ? 'Alarm over' : `Alarm: ${says}`)
@@ -74,6 +82,9 @@ export function toldEvents(notifications: readonly Notification[], points: Reado
   return {
     events: notifications.filter((n) => n.operation === 'Changed').flatMap((n) => toldEvent(n, points) ?? []),
     boot: notifications.at(-1)?.data['Boot'] ?? '',
+    modes: notifications
+      .filter((n) => n.topic === topics.mode)
+      .map((n) => ({ door: n.source['DoorToken'] ?? '', mode: standing[n.data['State'] ?? ''] ?? null })),
   }
 }
 

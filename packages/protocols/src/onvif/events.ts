@@ -62,6 +62,7 @@ export const topics = {
   leaf: 'Door/State/DoorPhysicalState',
   lock: 'Door/State/LockPhysicalState',
   alarm: 'Door/State/DoorAlarm',
+  mode: 'Door/State/DoorMode',
   input: 'Device/Trigger/DigitalInput',
   relay: 'Device/Trigger/Relay',
 } as const

@@ -24,6 +24,8 @@ interface DoorState {
   heldOpen: (() => void) | null
   /** Ends the opener's waiting; null while it does not wait. */
   opener: (() => void) | null
+  /** How it was told to stand, until it is told otherwise. */
+  mode: 'Locked' | 'LockedOpen' | 'LockedDown'
   /** Its delay is over, and it waits for the lock sensing to say unlocked. */
   openerDue: boolean
 }
@@ -63,6 +65,7 @@ export class DoorFirmware {
         Reason: reason,
       })
     if (!credential.enabled) return denied('CredentialNotEnabled')
+    if (this.state(wiring.token).mode === 'LockedDown') return denied('DoorLockedDown')
     const policies = credential.profiles
       .flatMap((p) => this.unit.memory.entities.AccessProfile[p]?.policies ?? [])
       .filter((p) => p.entity === reader.accessPoint)
@@ -126,6 +129,7 @@ export class DoorFirmware {
         heldOpen: null,
         opener: null,
         openerDue: false,
+        mode: 'Locked',
       }
       this.states.set(token, state)
     }
@@ -148,12 +152,24 @@ export class DoorFirmware {
     state.relock = this.unit.world.after((seconds ?? door.releaseS) * 1000, () => {
       // The opener lets the leaf fall shut before the lock is asked to hold it.
       for (const output of wiring.outputs.filter((o) => !isLock(o))) this.drive(output, false)
-      if (!state.leafOpen) this.lock(wiring)
+      if (!state.leafOpen && state.mode !== 'LockedOpen') this.lock(wiring)
     })
+  }
+
+  /** Holds the door open or locked until it is let go of; an exit device lets out even where it is locked. */
+  stand(wiring: DoorWiring, mode: DoorState['mode']): void {
+    const state = this.state(wiring.token)
+    if (state.mode === mode) return
+    state.mode = mode
+    state.openedAfterRelease = true
+    this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: mode })
+    if (mode === 'LockedOpen') this.release(wiring)
+    else if (!state.leafOpen) this.lock(wiring)
   }
 
   lock(wiring: DoorWiring): void {
     const state = this.state(wiring.token)
+    if (state.mode === 'LockedOpen') return
     state.relock?.()
     state.relock = null
     state.opener?.()
@@ -201,6 +217,7 @@ export class DoorFirmware {
     const broken = this.anyActive(wiring, (i) => i.function === 'glassPole')
     if (!state.unlocked && wiring.forcedAlarm && !broken) this.alarm(wiring, state, 'DoorForcedOpen')
     state.openedAfterRelease = state.unlocked
+    if (state.mode === 'LockedOpen') return
     state.heldOpen = this.unit.world.after(door.openS * 1000 * this.unit.faults.timerFactor, () =>
       this.alarm(wiring, state, 'DoorOpenTooLong'),
     )

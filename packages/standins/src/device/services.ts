@@ -233,6 +233,11 @@ function unitFor(unit: Unit, token: string) {
   return wiring
 }
 
+function stand({ unit, body }: Call, operation: string, mode: 'Locked' | 'LockedOpen' | 'LockedDown'): Markup {
+  unit.doors.stand(unitFor(unit, needed(body, 'Token')), mode)
+  return answer(`tdc:${operation}Response`)
+}
+
 const doorControl: Record<string, Handler> = {
   ...entityHandlers(doorCodec, 'Door'),
   GetDoorState: ({ unit, body }) => {
@@ -244,14 +249,21 @@ const doorControl: Record<string, Handler> = {
         el('tdc:DoorPhysicalState', state.leafOpen ? 'Open' : 'Closed'),
         el('tdc:LockPhysicalState', state.unlocked ? 'Unlocked' : 'Locked'),
         el('tdc:Alarm', state.alarm),
-        el('tdc:DoorMode', state.unlocked ? 'Accessed' : 'Locked'),
+        el('tdc:DoorMode', state.mode === 'Locked' && state.unlocked ? 'Accessed' : state.mode),
       ),
     )
   },
   AccessDoor: ({ unit, body }) => {
-    unit.doors.release(unitFor(unit, needed(body, 'Token')))
+    const wiring = unitFor(unit, needed(body, 'Token'))
+    if (unit.doors.state(wiring.token).mode === 'LockedDown')
+      throw new Fault('Sender', 'ter:ActionNotSupported', 'The door is locked down.')
+    unit.doors.release(wiring)
     return answer('tdc:AccessDoorResponse')
   },
+  LockOpenDoor: (call) => stand(call, 'LockOpenDoor', 'LockedOpen'),
+  LockOpenReleaseDoor: (call) => stand(call, 'LockOpenReleaseDoor', 'Locked'),
+  LockDownDoor: (call) => stand(call, 'LockDownDoor', 'LockedDown'),
+  LockDownReleaseDoor: (call) => stand(call, 'LockDownReleaseDoor', 'Locked'),
   LockDoor: ({ unit, body }) => {
     unit.doors.lock(unitFor(unit, needed(body, 'Token')))
     return answer('tdc:LockDoorResponse')
@@ -326,6 +338,7 @@ const events: Record<string, Handler> = {
       const source = { DoorToken: wiring.token }
       unit.emit(topics.leaf, source, { State: state.leafOpen ? 'Open' : 'Closed' }, 'Initialized', only)
       unit.emit(topics.lock, source, { State: state.unlocked ? 'Unlocked' : 'Locked' }, 'Initialized', only)
+      unit.emit(topics.mode, source, { State: state.mode }, 'Initialized', only)
     }
     return answer('tev:SetSynchronizationPointResponse')
   },

@@ -14,6 +14,7 @@ import { day } from '../../state/time'
 import { marksFor } from '../../state/worked'
 import { nextAction } from '../doors/next'
 import { Missing } from '../shell/Missing'
+import { Orders } from './Orders'
 import { doorMoments, litParts, voltNotes } from './layers'
 
 /** A door: its marks with words, its drawing, and why each missing mark is missing. */
@@ -97,6 +98,7 @@ export function DoorPage({ id }: { id: string }) {
           />
         </Sheet>
       ) : null}
+      {canFit(me) ? <Orders door={door} /> : null}
       <Sheet flush title="Why each mark stands as it does">
         {marks.map((m) => (
           <Line key={m}>

@@ -1,4 +1,11 @@
-import { functionFacts, otherInputs, usualOpenerAfterS, type Behaviour, type IdleState } from '@rauta/core'
+import {
+  functionFacts,
+  otherInputs,
+  usualOpenerAfterS,
+  type Behaviour,
+  type IdleState,
+  type PartRole,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -36,7 +43,7 @@ export function BehaviourPage({ id }: { id: string }) {
   const [wrong, setWrong] = useState('')
   if (!door) return <Missing what="door" which={id} />
   const controller = facts.controller[door.placement?.controller ?? '']
-  const has = (role: 'opener' | 'deskButton' | 'lock') => door.parts.some((p) => p.role === role)
+  const has = (role: PartRole) => door.parts.some((p) => p.role === role)
   const waits = has('opener') && has('lock')
   const inputs = otherInputs(
     {
@@ -115,22 +122,26 @@ export function BehaviourPage({ id }: { id: string }) {
           keyboard="decimal"
           mono
         />
-        <Group label="Door contact while the leaf is shut">
-          <Chips
-            label="Door contact"
-            value={form.contactIdle}
-            onChange={(contactIdle) => setForm({ ...form, contactIdle })}
-            options={idle}
-          />
-        </Group>
-        <Group label="Exit button while nobody presses it">
-          <Chips
-            label="Exit button"
-            value={form.exitIdle}
-            onChange={(exitIdle) => setForm({ ...form, exitIdle })}
-            options={idle}
-          />
-        </Group>
+        {has('contact') ? (
+          <Group label="Door contact while the leaf is shut">
+            <Chips
+              label="Door contact"
+              value={form.contactIdle}
+              onChange={(contactIdle) => setForm({ ...form, contactIdle })}
+              options={idle}
+            />
+          </Group>
+        ) : null}
+        {has('exit') ? (
+          <Group label="Exit button while nobody presses it">
+            <Chips
+              label="Exit button"
+              value={form.exitIdle}
+              onChange={(exitIdle) => setForm({ ...form, exitIdle })}
+              options={idle}
+            />
+          </Group>
+        ) : null}
         {inputs.map(({ part, function: does, idle: at }) => (
           <Group key={`${part.id} ${does}`} label={`${part.id}, ${functionFacts[does].says}, while nothing happens`}>
             <Chips<IdleState>

@@ -13,6 +13,7 @@ import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { configsOf } from '../../state/worked'
 import { useGround } from '../../theme'
+import { tellDoor } from '../door/Orders'
 import { Missing } from '../shell/Missing'
 import { Dial } from './Dial'
 
@@ -52,6 +53,7 @@ export function ProvePage({ id }: { id: string }) {
     <Screen
       mono={door.ref}
       title={door.name}
+      top={now.test.id}
       aside={<T face="mono" size={17}>{`${at + 1} / ${list.length}`}</T>}
       head={<Progress list={list} now={now.test.id} />}
       bar={
@@ -261,6 +263,9 @@ function ProveBar({
     return (
       <>
         {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+        {test.judge.kind === 'told' ? (
+          <Action label="Release it now" onPress={() => tellDoor(door.id, 'release', '').catch(fail)} />
+        ) : null}
         {test.ask ? <Action label={test.ask.yes} onPress={() => answer('passed', '')} /> : null}
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <View style={{ flex: 1 }}>

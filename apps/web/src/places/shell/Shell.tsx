@@ -15,7 +15,7 @@ import { SignIn } from '../start/SignIn'
 import { Keys } from './Keys'
 import { Rail } from './Rail'
 import { Tabs } from './Tabs'
-import { TopLine } from './TopLine'
+import { StandingDoors, TopLine } from './TopLine'
 
 /** What stands around every place: who is signed in, the job's line on top, the ways about. */
 export function Shell() {
@@ -83,6 +83,7 @@ function Inside({ covered }: { covered: boolean }) {
       {wide ? <Rail /> : null}
       <View style={{ flex: 1, minWidth: 0 }}>
         <TopLine />
+        <StandingDoors />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
         <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>

@@ -1,4 +1,4 @@
-import { jobOf } from '@rauta/core'
+import { all, jobOf, modeWords } from '@rauta/core'
 import { Link } from 'expo-router'
 import { View } from 'react-native'
 import Svg, { Path, Rect } from 'react-native-svg'
@@ -61,5 +61,31 @@ export function TopLine() {
         </Link>
       ) : null}
     </View>
+  )
+}
+
+/** Doors that stand open or locked because somebody told them to: on every screen until they are back. */
+export function StandingDoors() {
+  const ground = useGround()
+  const facts = useJob((s) => s.facts)
+  const standing = all(facts, 'doorMode').sort((a, b) => a.at - b.at)
+  const first = standing[0]
+  if (!first) return null
+  const ref = facts.door[first.id]?.ref ?? first.id
+  const more = standing.length > 1 ? `, and ${standing.length - 1} more` : ''
+  return (
+    <Link
+      href={`/doors/${first.id}` as never}
+      style={{ display: 'flex', minHeight: 44, backgroundColor: ground.madder }}
+    >
+      <View
+        role="status"
+        style={{ flex: 1, minHeight: 44, justifyContent: 'center', paddingHorizontal: 16, paddingVertical: 6 }}
+      >
+        <T face="strong" size={15} style={{ color: ground.paper }}>
+          {`${ref} stands ${modeWords[first.mode]}${first.reason ? `: ${first.reason}` : ''}${more}`}
+        </T>
+      </View>
+    </Link>
   )
 }

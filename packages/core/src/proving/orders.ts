@@ -1,0 +1,38 @@
+/** What a door may be told from the screen: let go once, stand open, stand locked, or go back to its settings. */
+export const doorOrders = ['release', 'holdOpen', 'lock', 'normal'] as const
+export type DoorOrder = (typeof doorOrders)[number]
+
+/** How a door stands otherwise than its settings say. */
+export type StandingMode = 'heldOpen' | 'lockedDown'
+
+/** A door that stands otherwise than its settings say, until it is told to go back. Its id is the door's. */
+export interface DoorMode {
+  id: string
+  mode: StandingMode
+  /** Who told it; empty where the controller was told by somebody else. */
+  by: string
+  reason: string
+  at: number
+}
+
+export const orderWords: Readonly<Record<DoorOrder, string>> = {
+  release: 'Released from the screen',
+  holdOpen: 'Held open from the screen',
+  lock: 'Locked from the screen',
+  normal: 'Back to its settings',
+}
+export const modeWords: Readonly<Record<StandingMode, string>> = { heldOpen: 'held open', lockedDown: 'locked' }
+
+/** What an order leaves the door standing in; null for back to its settings, and for a release, which passes. */
+export const modeAfter = (order: DoorOrder): StandingMode | null =>
+  order === 'holdOpen' ? 'heldOpen' : order === 'lock' ? 'lockedDown' : null
+
+/**
+ * Why a door may not be told this, in words, or null. A door on an escape route is never locked from here: whether its exit still
+ * opens it then is the controller's doing, and nobody's to try on people.
+ */
+export function orderFault(order: DoorOrder, door: { ref: string; escapeRoute: boolean }): string | null {
+  return order === 'lock' && door.escapeRoute
+    ? `${door.ref} lies on an escape route: it is not locked from here. Take it off the escape route in its plan first, if that is wrong.`
+    : null
+}
