@@ -374,7 +374,7 @@ export const mutants: readonly Mutant[] = [
   // The driver, over the wire.
   {
     name: 'the driver does not write how an input rests',
-    file: 'packages/drivers/src/onvif/config.ts',
+    file: 'packages/drivers/src/onvif/wiring.ts',
     find: 'if (resting.length)',
     put: 'if (false)',
     tests: 'server/test/driver',
@@ -382,7 +382,7 @@ export const mutants: readonly Mutant[] = [
   },
   {
     name: 'the driver does not read outputs back',
-    file: 'packages/drivers/src/onvif/config.ts',
+    file: 'packages/drivers/src/onvif/wiring.ts',
     find: 'for (const o of w.outputs)',
     put: 'for (const o of w.outputs.slice(9))',
     tests: 'server/test/driver',
@@ -390,7 +390,7 @@ export const mutants: readonly Mutant[] = [
   },
   {
     name: 'the driver reads the first page only',
-    file: 'packages/drivers/src/onvif/config.ts',
+    file: 'packages/drivers/src/onvif/entity.ts',
     find: "start = textOf(body, 'NextStartReference')",
     put: "start = ''",
     tests: 'server/test/driver',

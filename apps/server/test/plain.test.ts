@@ -127,6 +127,8 @@ describe('a device that speaks another protocol', () => {
       says: expect.stringContaining('P1 refused: busy with itself') as string,
     })
     device.refuses = false
+    // The watch met the refusal too; it is made anew, and the time between is noted.
+    await site.until('the watch to be back', (f) => Object.values(f.event).some((e) => e.kind === 'gap'), 30_000)
   })
 
   it('proves a reader by its own events', async () => {

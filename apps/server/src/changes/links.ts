@@ -1,5 +1,5 @@
 import { createPrivateKey, sign, type KeyObject } from 'node:crypto'
-import { all, type Change, type ChainRecord, type Door, type Facts } from '@rauta/core'
+import { all, readKey, type Change, type ChainRecord, type Door, type Facts } from '@rauta/core'
 import { firstPrevious, sealRecord, type Signer } from '@rauta/core/chain'
 
 /** PKCS #8 frame of an Ed25519 secret key, RFC 8410. */
@@ -81,12 +81,11 @@ function linksOf(facts: Facts, change: Change): Link[] {
 /** What the controller holds for a door, as it was read back. */
 function doorParts(facts: Facts, door: Door): Record<string, unknown> {
   const held = facts.held[door.placement?.controller ?? '']?.config ?? {}
-  return Object.fromEntries(
-    Object.entries(held).filter(
-      ([key]) =>
-        key === `door/${door.id}` || key === `terminals/${door.id}` || key.startsWith(`accessPoint/${door.id}.`),
-    ),
-  )
+  const own = Object.entries(held).filter(([key]) => {
+    const { kind, token } = readKey(key)
+    return kind?.doorOf(token) === door.id
+  })
+  return Object.fromEntries(own)
 }
 
 /** Heads of the doors' chains, kept so that the next record can be linked without reading the whole chain. */

@@ -4,7 +4,7 @@ import {
   digestOf,
   operationsFor,
   put,
-  testPrefix,
+  readKey,
   wantedConfig,
   type Load,
   type Operation,
@@ -163,7 +163,7 @@ function inKinds(operations: readonly Operation[]): Operation[][] {
   const batches: Operation[][] = []
   let last = ''
   for (const operation of operations) {
-    const kind = `${operation.do} ${operation.key.replace(testPrefix, '').split('/')[0]}`
+    const kind = `${operation.do} ${readKey(operation.key).name}`
     if (kind === last) batches.at(-1)?.push(operation)
     else batches.push([operation])
     last = kind

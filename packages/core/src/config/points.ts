@@ -1,3 +1,5 @@
+import { readKey } from './parts'
+import { terminalsKind } from './parts/terminals'
 import type { PartFunction } from '../doors/functions'
 import type { Config, Json } from './records'
 
@@ -18,12 +20,13 @@ const field = (value: Json | undefined, name: string): string => {
 export function pointsByPort(config: Config): Map<string, HeldPoint> {
   const found = new Map<string, HeldPoint>()
   for (const [key, value] of Object.entries(config)) {
-    if (!key.startsWith('terminals/') || value === null || typeof value !== 'object' || Array.isArray(value)) continue
+    const { kind, token } = readKey(key)
+    if (kind !== terminalsKind || value === null || typeof value !== 'object' || Array.isArray(value)) continue
     const twoLeaves = Object.values(value).some((point) => field(point, 'function') === 'secondContact')
     for (const point of Object.values(value)) {
       const does = field(point, 'function') as PartFunction
       found.set(field(point, 'port'), {
-        door: key.slice('terminals/'.length),
+        door: token,
         part: field(point, 'part'),
         function: does,
         twoLeaves: twoLeaves && does === 'contact',

@@ -1,4 +1,4 @@
-import { testPrefix } from '../config/wanted'
+import { isTestPart, partKey } from '../config/parts'
 import type { Config } from '../config/records'
 import { boardOf } from '../devices/board'
 import type { Sheets } from '../devices/sheet'
@@ -94,19 +94,19 @@ function valueAt(config: Config, door: Door, path: Dependency): unknown {
   if (path === 'accessPoints')
     return Object.fromEntries(
       Object.entries(config)
-        .filter(([k]) => k.startsWith(`accessPoint/${door.id}.`))
+        .filter(([k]) => k.startsWith(partKey('accessPoint', accessPointToken(door, ''))))
         .map(([k, v]) => [k, (v as { door?: unknown }).door ?? null]),
     )
   const dot = path.indexOf('.')
   const field = path.slice(dot + 1)
-  const value = config[`${path.slice(0, dot)}/${door.id}`]
+  const value = config[partKey(path.slice(0, dot), door.id)]
   return value && typeof value === 'object' && !Array.isArray(value) ? (value[field] ?? null) : null
 }
 
 /** Whether the device holds the test cards' parts as wanted: without them no card test can pass. */
 export function testCardsHeld(held: Config, wanted: Config): boolean {
   return Object.keys(wanted)
-    .filter((k) => k.startsWith(testPrefix))
+    .filter(isTestPart)
     .every((k) => held[k] !== undefined && canonicalJson(held[k]) === canonicalJson(wanted[k]))
 }
 
@@ -114,6 +114,6 @@ export function testCardsHeld(held: Config, wanted: Config): boolean {
 export function testCardsOpen(held: Config, door: Door): boolean {
   const token = `"${accessPointToken(door, '')}`
   return Object.entries(held).some(
-    ([key, value]) => key.startsWith(`${testPrefix}profile/`) && JSON.stringify(value).includes(token),
+    ([key, value]) => key.startsWith(partKey('profile', '', true)) && JSON.stringify(value).includes(token),
   )
 }

@@ -1,0 +1,77 @@
+import { card26FromHex, card26Hex, cardName, type Card26 } from '../../cards/wiegand'
+import { all } from '../../job/facts'
+import type { Json } from '../records'
+import { asObject, plainWords, shape, type Change, type PartKind } from './kind'
+import { policiesOf } from './profile'
+import { rulesHere } from './rules'
+
+const text = { type: 'string' }
+const names: Readonly<Record<string, string>> = { holder: 'Holder', card: 'Card', enabled: 'State', profiles: 'Groups' }
+const stateWords = (enabled: Json | undefined): string => (enabled ? 'in use' : 'lost')
+
+const profilesIn = (value: Json | undefined): string[] => {
+  const list = asObject(value)['profiles']
+  return Array.isArray(list) ? list.map(String) : []
+}
+
+/** A card of somebody, with the groups through which it passes. */
+export const credentialKind: PartKind = {
+  name: 'credential',
+  schema: shape({
+    holder: text,
+    card: { type: 'string', pattern: '^[0-9A-F]+$' },
+    enabled: { type: 'boolean' },
+    profiles: { type: 'array', items: text },
+  }),
+  want(scene) {
+    const groups = new Set(rulesHere(scene).map((r) => r.group))
+    return Object.fromEntries(
+      all(scene.facts, 'person').flatMap((person) => {
+        const profiles = person.groups.filter((g) => groups.has(g)).sort()
+        if (profiles.length === 0) return []
+        return person.cards.map((card) => [
+          card.id,
+          {
+            holder: `${person.number} ${person.name}`,
+            card: card26Hex(card),
+            enabled: card.state === 'in use',
+            profiles,
+          },
+        ])
+      }),
+    )
+  },
+  wantForTests({ kit }) {
+    const credential = (card: Card26, enabled: boolean, profile: string): Json => ({
+      holder: 'Test card',
+      card: card26Hex(card),
+      enabled,
+      profiles: [profile],
+    })
+    return {
+      'rauta-good': credential(kit.good, true, 'rauta-good'),
+      'rauta-lost': credential(kit.lost, false, 'rauta-good'),
+      'rauta-hours': credential(kit.outOfHours, true, 'rauta-hours'),
+    }
+  },
+  doorOf: () => null,
+  /** Through the groups that pass this door. */
+  touches(door, { held, wanted }: Change, both) {
+    const passing = new Set(
+      policiesOf(both)
+        .filter((p) => p.at.startsWith(`${door}.`))
+        .map((p) => p.profile),
+    )
+    return [...profilesIn(held), ...profilesIn(wanted)].some((p) => passing.has(p))
+  },
+  group: 'People',
+  title({ held, wanted }) {
+    const card = card26FromHex(plainWords(asObject(wanted ?? held)['card']))
+    return card ? `Card ${cardName(card)}` : 'Card'
+  },
+  summary: (value) => `${plainWords(asObject(value)['holder'])}, ${stateWords(asObject(value)['enabled'])}`,
+  field: (field, value) => ({
+    name: names[field] ?? field,
+    says: field === 'enabled' ? stateWords(value) : plainWords(value),
+  }),
+}

@@ -1,0 +1,49 @@
+import { asObject, plainWords, seconds, shape, type PartKind } from './kind'
+
+const longestOpenS = 3600
+const names: Readonly<Record<string, string>> = {
+  name: 'Name',
+  release: 'Release time',
+  heldOpen: 'Open time',
+  relockDelay: 'Delay before relock',
+  forcedAlarm: 'Forced-open alarm',
+}
+const timed = new Set(['release', 'heldOpen', 'relockDelay'])
+
+/** How a door behaves: its times, and whether an opening without a release alarms. */
+export const doorKind: PartKind = {
+  name: 'door',
+  schema: shape({
+    name: { type: 'string' },
+    release: { type: 'number', minimum: 0 },
+    heldOpen: { type: 'number', minimum: 0 },
+    relockDelay: { type: 'number', minimum: 0 },
+    forcedAlarm: { type: 'boolean' },
+  }),
+  want: ({ doors, timers }) =>
+    Object.fromEntries(
+      doors.map((door) => {
+        const b = door.behaviour
+        const kept = timers(door)
+        const value = {
+          name: `${door.ref} ${door.name}`,
+          release: kept('Release time', b.releaseS),
+          heldOpen: kept('Open time', b.heldOpenS, longestOpenS),
+          relockDelay: b.relockDelayS === 0 ? 0 : kept('Delay before relock', b.relockDelayS),
+          forcedAlarm: b.forcedAlarm,
+        }
+        return [door.id, value]
+      }),
+    ),
+  doorOf: (token) => token,
+  group: 'Doors',
+  title: () => 'Door',
+  summary(value) {
+    const door = asObject(value)
+    return `${plainWords(door['name'])}, release ${seconds(door['release'])}, open ${seconds(door['heldOpen'])}`
+  },
+  field: (field, value) => ({
+    name: names[field] ?? field,
+    says: timed.has(field) ? seconds(value) : plainWords(value),
+  }),
+}

@@ -1,0 +1,93 @@
+import { accessPlaces, accessPointToken } from '../../doors/accesspoints'
+import type { Door } from '../../doors/door'
+import { canonicalJson } from '../canonical'
+import type { Json } from '../records'
+import { asObject, plainWords, shape, type Both, type PartKind, type Scene } from './kind'
+import { rulesHere } from './rules'
+
+/** Where a group may pass, and on which schedule. */
+export interface Policy {
+  at: string
+  schedule: string
+}
+
+const text = { type: 'string' }
+const keyPrefix = 'profile/'
+
+/** Policies of a profile's value, whatever a device told. */
+export function policiesIn(value: Json | undefined): Policy[] {
+  const list = asObject(value)['policies']
+  return Array.isArray(list)
+    ? list.map(asObject).map((p) => ({ at: String(p['at'] ?? ''), schedule: String(p['schedule'] ?? '') }))
+    : []
+}
+
+/** Policies of every profile in both configurations, each with its profile's token. */
+export function policiesOf({ held, wanted }: Both): (Policy & { profile: string })[] {
+  return [held, wanted].flatMap((config) =>
+    Object.entries(config)
+      .filter(([key]) => key.startsWith(keyPrefix))
+      .flatMap(([key, value]) => policiesIn(value).map((p) => ({ ...p, profile: key.slice(keyPrefix.length) }))),
+  )
+}
+
+/** What a group may do at one door, so that a change elsewhere in the group does not count here. */
+const policiesAt = (value: Json | undefined, door: string): string =>
+  canonicalJson(policiesIn(value).filter((p) => p.at.startsWith(`${door}.`)) as unknown as Json)
+
+const sorted = (policies: Policy[]): Json =>
+  [...policies].sort((a, b) => a.at.localeCompare(b.at) || a.schedule.localeCompare(b.schedule)).map((p) => ({ ...p }))
+
+const placesOf = (scene: Scene, door: Door) => accessPlaces(door, scene.sheets)
+
+/** A group: where it may pass on which schedule. */
+export const profileKind: PartKind = {
+  name: 'profile',
+  schema: shape({ name: text, policies: { type: 'array', items: shape({ at: text, schedule: text }) } }),
+  want(scene) {
+    const rules = rulesHere(scene)
+    return Object.fromEntries(
+      [...new Set(rules.map((r) => r.group))].map((group) => {
+        const policies = rules
+          .filter((r) => r.group === group)
+          .flatMap((rule) =>
+            scene.doors
+              .filter((d) => rule.doors.includes(d.id))
+              .flatMap((door) =>
+                placesOf(scene, door).map(({ part }) => ({
+                  at: accessPointToken(door, part.id),
+                  schedule: rule.schedule,
+                })),
+              ),
+          )
+        return [group, { name: scene.facts.group[group]?.name ?? group, policies: sorted(policies) }]
+      }),
+    )
+  },
+  wantForTests({ doors }, scene) {
+    const at = doors.flatMap((door) =>
+      placesOf(scene, door)
+        .filter((place) => place.cards)
+        .map((place) => accessPointToken(door, place.part.id)),
+    )
+    const profile = (schedule: string): Json => ({
+      name: schedule,
+      policies: sorted(at.map((a) => ({ at: a, schedule }))),
+    })
+    return { 'rauta-good': profile('rauta-always'), 'rauta-hours': profile('rauta-never') }
+  },
+  doorOf: () => null,
+  touches: (door, { held, wanted }) => policiesAt(held, door) !== policiesAt(wanted, door),
+  group: 'People',
+  title: ({ token }, facts) => `Group ${facts.group[token]?.name ?? token}`,
+  summary: (value, facts) => doorsOf(value, facts),
+  field: (field, value, _other, facts) =>
+    field === 'policies'
+      ? { name: 'May pass', says: doorsOf({ policies: value ?? [] }, facts) }
+      : { name: field === 'name' ? 'Name' : field, says: plainWords(value) },
+}
+
+function doorsOf(value: Json, facts: Scene['facts']): string {
+  const refs = new Set(policiesIn(value).map((p) => facts.door[p.at.split('.')[0] ?? '']?.ref ?? '?'))
+  return refs.size ? [...refs].join(', ') : 'nobody'
+}

@@ -1,0 +1,61 @@
+import { all, type Facts } from '../../job/facts'
+import type { Period } from '../../time/schedule'
+import type { Json } from '../records'
+import { asObject, plainWords, shape, type Both, type PartKind } from './kind'
+import { policiesOf } from './profile'
+import { rulesHere } from './rules'
+
+const lines = { type: 'array', items: { type: 'string' } }
+const names: Readonly<Record<string, string>> = { name: 'Name', periods: 'Periods', special: 'Special days' }
+
+/** Schedules of the test cards: always, and one minute a week that nobody stands at a door in. */
+export const testSchedules: Readonly<Record<string, Period[]>> = {
+  'rauta-always': [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }],
+  'rauta-never': [{ days: [7], from: '03:00', to: '03:01' }],
+}
+
+/** A weekly pattern with the job's special days. */
+export const scheduleKind: PartKind = {
+  name: 'schedule',
+  schema: shape({
+    name: { type: 'string' },
+    periods: lines,
+    special: { type: 'array', items: shape({ date: { type: 'string' }, periods: lines }) },
+  }),
+  want(scene) {
+    const { facts } = scene
+    const used = [...new Set(rulesHere(scene).map((rule) => rule.schedule))].flatMap((id) => facts.schedule[id] ?? [])
+    return Object.fromEntries(
+      used.map((s) => [s.id, { name: s.name, periods: periodsJson(s.periods), special: specialJson(facts) }]),
+    )
+  },
+  wantForTests() {
+    const schedule = (name: string, id: string): Json => ({
+      name,
+      periods: periodsJson(testSchedules[id] ?? []),
+      special: [],
+    })
+    return {
+      'rauta-always': schedule('Test cards, always', 'rauta-always'),
+      'rauta-never': schedule('Test cards, never', 'rauta-never'),
+    }
+  },
+  doorOf: () => null,
+  /** Through the groups that pass this door on it. */
+  touches: (door, { token }, both: Both) =>
+    policiesOf(both).some((p) => p.at.startsWith(`${door}.`) && p.schedule === token),
+  group: 'Time',
+  title: ({ token }, facts) => `Schedule ${facts.schedule[token]?.name ?? token}`,
+  summary: (value) => plainWords(asObject(value)['periods']),
+  field: (field, value) => ({ name: names[field] ?? field, says: plainWords(value) }),
+}
+
+function specialJson(facts: Facts): Json {
+  return all(facts, 'specialDay')
+    .sort((a, b) => a.date.localeCompare(b.date))
+    .map((day) => ({ date: day.date, periods: day.periods.map((p) => `${p.from}-${p.to}`) }))
+}
+
+function periodsJson(periods: readonly Period[]): Json {
+  return periods.map((p) => `${[...p.days].sort((a, b) => a - b).join('')} ${p.from}-${p.to}`).sort()
+}

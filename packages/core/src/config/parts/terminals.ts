@@ -1,0 +1,75 @@
+import { functionFacts, partFunctions, type PartFunction } from '../../doors/functions'
+import { toldPoints, type WiredPoint } from '../../wiring/points'
+import type { Json } from '../records'
+import { asObject, shape, type PartKind, type Timers } from './kind'
+
+const text = { type: 'string' }
+const some = { type: 'number', minimum: 0 }
+
+/** Everything that is wired to the controller for a door, point by point: `K1.lock`, `X2.exitSensor`. */
+export const terminalsKind: PartKind = {
+  name: 'terminals',
+  schema: {
+    type: 'object',
+    additionalProperties: shape(
+      {
+        part: text,
+        function: { enum: partFunctions },
+        port: text,
+        idle: { enum: ['closed', 'open'] },
+        address: { type: 'integer', minimum: 0, maximum: 126 },
+        after: some,
+        release: some,
+      },
+      ['idle', 'address', 'after', 'release'],
+    ),
+  },
+  want: ({ doors, board, sheets, timers }) =>
+    Object.fromEntries(doors.map((door) => [door.id, valueOf(toldPoints(door, board, sheets), timers(door))])),
+  doorOf: (token) => token,
+  group: 'Doors',
+  title: () => 'Terminals',
+  summary: (value) =>
+    Object.entries(asObject(value))
+      .map(([key, point]) => `${pointName(point, key)}: ${pointWords(point)}`)
+      .join('; '),
+  field: (field, value, other) => ({ name: pointName(value ?? other, field), says: pointWords(value) }),
+}
+
+/** Every point with all that the controller must know of it. */
+function valueOf(points: readonly WiredPoint[], kept: Timers): Json {
+  return Object.fromEntries(
+    points.map((p) => [
+      p.key,
+      {
+        part: p.part.id,
+        function: p.function,
+        port: p.port,
+        ...(p.idle === undefined ? {} : { idle: p.idle }),
+        ...(p.address === undefined ? {} : { address: p.address }),
+        ...(p.afterS === undefined ? {} : { after: p.afterS === 0 ? 0 : kept('Opener’s delay', p.afterS) }),
+        ...(p.releaseS === undefined ? {} : { release: kept('Release by the desk button', p.releaseS) }),
+      },
+    ]),
+  )
+}
+
+/** A wired point: `K1, lock`. */
+function pointName(value: Json | undefined, key: string): string {
+  const point = asObject(value)
+  const does = String(point['function'])
+  const says = Object.hasOwn(functionFacts, does) ? functionFacts[does as PartFunction].says : does
+  return point['part'] ? `${String(point['part'])}, ${says}` : key
+}
+
+/** Where a wired point is and what the device knows of it: `input 7, closed at rest`. */
+function pointWords(value: Json | undefined): string {
+  if (value === undefined) return 'not told'
+  const point = asObject(value)
+  const says = [String(point['port'] ?? '')]
+  if (point['address'] !== undefined) says.push(`address ${String(point['address'])}`)
+  if (point['idle'] !== undefined) says.push(`${String(point['idle'])} at rest`)
+  if (point['after'] !== undefined) says.push(`${String(point['after'])} s after the lock`)
+  if (point['release'] !== undefined) says.push(`releases for ${String(point['release'])} s`)
+  return says.join(', ')
+}

@@ -1,0 +1,71 @@
+import { fromICalendar, testSchedules, toICalendar, type Json } from '@rauta/core'
+import { scheduleCodec, specialDayGroupCodec, type OnvifSchedule, type OnvifSpecialDayGroup } from '@rauta/protocols'
+import { DeviceError } from '../errors'
+import { set } from './entity'
+import { text, type Dict } from './json'
+import type { OnvifSession } from './session'
+
+/** The schedules that a device keeps, by token, and the groups of special days that none of them uses. */
+export function timesOf(
+  schedules: readonly OnvifSchedule[],
+  groups: readonly OnvifSpecialDayGroup[],
+): { schedules: [string, Json][]; loose: [string, Json][] } {
+  const byToken = new Map(groups.map((g) => [g.token, g]))
+  const used = new Set<string>()
+  const read = schedules.map((s): [string, Json] => {
+    const weekly = fromICalendar(s.standard)
+    if ('fault' in weekly) throw new DeviceError('malformed', weekly.fault)
+    const special = s.specialDays
+      .flatMap((d) => {
+        used.add(d.group)
+        const periods = d.ranges.map(
+          (r) => `${r.from.slice(0, 5)}-${r.until === '23:59:60' ? '24:00' : r.until.slice(0, 5)}`,
+        )
+        return datesOf(byToken.get(d.group)).map((date) => ({ date, periods }))
+      })
+      .sort((a, b) => a.date.localeCompare(b.date))
+    const periods = weekly.periods.map((p) => `${p.days.join('')} ${p.from}-${p.to}`).sort()
+    return [s.token, { name: s.name, periods, special }]
+  })
+  return { schedules: read, loose: groups.filter((g) => !used.has(g.token)).map((g) => [g.token, { name: g.name }]) }
+}
+
+const datesOf = (group: OnvifSpecialDayGroup | undefined) =>
+  [...(group?.days ?? '').matchAll(/DTSTART[^:]*:(\d{4})(\d\d)(\d\d)/g)].map((m) => `${m[1]}-${m[2]}-${m[3]}`)
+const groupOf = (date: string): OnvifSpecialDayGroup => ({
+  token: `day-${date}`,
+  name: date,
+  days: [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//Rauta//Special days//EN',
+    'BEGIN:VEVENT',
+    'UID:1',
+    `DTSTART;VALUE=DATE:${date.replaceAll('-', '')}`,
+    'END:VEVENT',
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n'),
+})
+/** An xs:time has no 24:00; the last second of the day stands for it. */
+const time = (hm: string) => (hm === '24:00' ? '23:59:60' : `${hm}:00`)
+
+export async function writeSchedule(session: OnvifSession, token: string, value: Dict): Promise<void> {
+  const periods = (value['periods'] as string[]).map((p) => ({
+    days: [...(p.split(' ')[0] ?? '')].map(Number),
+    from: (p.split(' ')[1] ?? '').split('-')[0] ?? '',
+    to: p.split('-')[1] ?? '',
+  }))
+  const special = value['special'] as { date: string; periods: string[] }[]
+  for (const day of special) await set(session, specialDayGroupCodec, groupOf(day.date))
+  const schedule: OnvifSchedule = {
+    token,
+    name: text(value['name']),
+    standard: toICalendar(testSchedules[token] ?? periods),
+    specialDays: special.map((d) => ({
+      group: groupOf(d.date).token,
+      ranges: d.periods.map((p) => ({ from: time(p.split('-')[0] ?? ''), until: time(p.split('-')[1] ?? '') })),
+    })),
+  }
+  await set(session, scheduleCodec, schedule)
+}
