@@ -121,12 +121,6 @@ describe('bad input is refused in words, with the field', () => {
       'periods.0',
     )
   })
-  it('a group that still has people', () => {
-    refused('group.remove', { id: 'g' }, /1 people and 1 rules/)
-  })
-  it('a schedule a rule still uses', () => {
-    refused('schedule.remove', { id: 'day' }, /still uses/)
-  })
   it('an id that does not exist', () => {
     refused('door.edit', { id: 'X-99', fields: { name: 'x' } }, /no door X-99/)
   })

@@ -75,8 +75,7 @@ describe('the kinds of parts', () => {
       fc.property(fc.constantFrom(...Object.keys(wanted)), fc.jsonValue() as fc.Arbitrary<Json>, (key, value) => {
         const held: Config = { ...wanted, [key]: value }
         const lines = twoSided(difference(held, wanted), w.facts)
-        for (const line of lines)
-          expect(Object.values(line).every((text) => typeof text === 'string')).toBe(true)
+        for (const line of lines) expect(Object.values(line).every((text) => typeof text === 'string')).toBe(true)
         touching(difference(held, wanted), 'D-01', held, wanted)
       }),
       { numRuns: 300 },

@@ -18,6 +18,7 @@ export type * from './siting'
 export * from './supplies'
 export * from './marks'
 export * from './proving'
+export * from './removal'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */
 export type * from './chain'
 export * from './drawing'

@@ -1,7 +1,9 @@
 import {
   addressFault,
   all,
+  drop,
   feedFault,
+  hangingOn,
   claimSteps,
   isKind,
   jobOf,
@@ -87,6 +89,27 @@ export const controllerPut = defineCommand<Controller>({
   schema: controllerSchema,
   apply: (facts, p, { sheets }) => [putController(facts, p, sheets)],
   words: (_f, p) => `Planned ${p.ref}${p.address ? ` at ${p.address}` : ''}`,
+})
+
+export const controllerRemove = defineCommand<{ id: string }>({
+  name: 'controller.remove',
+  roles: ['lead'],
+  schema: object({ id }),
+  apply(facts, p) {
+    const controller = existing(facts.controller[p.id], 'controller', p.id)
+    const { first } = hangingOn(facts, 'controller', p.id)
+    if (first) throw new Refusal(`${controller.ref} stays: ${first}`)
+    const doors = all(facts, 'door').filter((d) => d.placement?.controller === p.id)
+    const found = all(facts, 'found').filter((f) => f.controller === p.id)
+    return [
+      ...doors.map((d) => put(facts, 'door', { ...d, placement: null })),
+      ...found.map((f) => put(facts, 'found', { ...f, controller: null })),
+      ...(['cabinet', 'powerPlan', 'claim', 'reach', 'held'] as const).flatMap((kind) => drop(facts, kind, p.id)),
+      ...drop(facts, 'unitFeed', `controller/${p.id}`),
+      ...drop(facts, 'controller', p.id),
+    ]
+  },
+  words: (f, p) => `Removed ${f.controller[p.id]?.ref ?? ''} from the plan`,
 })
 
 export const foundMatch = defineCommand<{ found: string; controller: string | null }>({

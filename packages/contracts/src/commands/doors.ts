@@ -3,6 +3,7 @@ import {
   boardOf,
   defaultBehaviour,
   drop,
+  hangingOn,
   isKind,
   openingKinds,
   partOf,
@@ -295,8 +296,8 @@ export const doorRemove = defineCommand<{ id: string }>({
   schema: object({ id }),
   apply(facts, p) {
     const door = existing(facts.door[p.id], 'door', p.id)
-    if (all(facts, 'proof').some((x) => x.door === p.id))
-      throw new Refusal(`${door.ref} has recorded tests; its record cannot be removed.`)
+    const { first } = hangingOn(facts, 'door', p.id)
+    if (first) throw new Refusal(`${door.ref} stays: ${first}`)
     const rules = all(facts, 'rule')
       .filter((r) => r.doors.includes(p.id))
       .map((r) => put(facts, 'rule', { ...r, doors: r.doors.filter((d) => d !== p.id) }))

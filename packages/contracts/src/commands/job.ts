@@ -1,4 +1,15 @@
-import { all, drop, ipv4, jobOf, put, reservedRanges, type Area, type Job, type SiteNetwork } from '@rauta/core'
+import {
+  all,
+  drop,
+  hangingOn,
+  ipv4,
+  jobOf,
+  put,
+  reservedRanges,
+  type Area,
+  type Job,
+  type SiteNetwork,
+} from '@rauta/core'
 import { defineCommand, existing, flag, id, name, object, Refusal, text } from './command'
 
 const network = object(
@@ -106,13 +117,12 @@ export const areaRemove = defineCommand<{ id: string }>({
   roles: ['lead'],
   schema: object({ id }),
   apply(facts, p) {
-    const user = all(facts, 'door').find((d) => d.from === p.id || d.to === p.id)
-    if (user) throw new Refusal(`${user.ref} still leads to or from this area.`)
-    const inside = all(facts, 'area').find((a) => a.parent === p.id)
-    if (inside) throw new Refusal(`${inside.name} is part of this area. Move it first.`)
+    const area = existing(facts.area[p.id], 'area', p.id)
+    const { first } = hangingOn(facts, 'area', p.id)
+    if (first) throw new Refusal(`${area.name} stays: ${first}`)
     return drop(facts, 'area', p.id)
   },
-  words: (_f, p) => `Removed area ${p.id}`,
+  words: (f, p) => `Removed area ${f.area[p.id]?.name ?? p.id}`,
 })
 
 export const questionSettle = defineCommand<{ id: string; takeOffered: boolean }>({

@@ -6,6 +6,7 @@ import {
   periodFault,
   put,
   type Card26,
+  type Change,
   type Facts,
   type Group,
   type Person,
@@ -75,19 +76,26 @@ export const groupPut = defineCommand<Group>({
   words: (_f, p) => `Group ${p.name}`,
 })
 
+/** Takes rules away with what they hang on. */
+const withRules = (facts: Facts, which: (rule: Rule) => boolean): Change[] =>
+  all(facts, 'rule')
+    .filter(which)
+    .flatMap((rule) => drop(facts, 'rule', rule.id))
+
 export const groupRemove = defineCommand<{ id: string }>({
   name: 'group.remove',
   roles: everyFitter,
   schema: object({ id }),
   apply(facts, p) {
-    const group = existing(facts.group[p.id], 'group', p.id)
-    const members = all(facts, 'person').filter((x) => x.groups.includes(p.id)).length
-    const rules = all(facts, 'rule').filter((r) => r.group === p.id).length
-    if (members || rules)
-      throw new Refusal(`${group.name} still has ${members} people and ${rules} rules. Take them out first.`)
-    return drop(facts, 'group', p.id)
+    existing(facts.group[p.id], 'group', p.id)
+    const members = all(facts, 'person').filter((x) => x.groups.includes(p.id))
+    return [
+      ...members.map((x) => put(facts, 'person', { ...x, groups: x.groups.filter((g) => g !== p.id) })),
+      ...withRules(facts, (r) => r.group === p.id),
+      ...drop(facts, 'group', p.id),
+    ]
   },
-  words: (f, p) => `Removed group ${f.group[p.id]?.name ?? ''}`,
+  words: (f, p) => `Removed group ${f.group[p.id]?.name ?? ''} from its people, with its rules`,
 })
 
 export const rulePut = defineCommand<Rule>({
@@ -108,7 +116,7 @@ export const ruleRemove = defineCommand<{ id: string }>({
   name: 'rule.remove',
   roles: everyFitter,
   schema: object({ id }),
-  apply: (facts, p) => drop(facts, 'rule', p.id),
+  apply: (facts, p) => (existing(facts.rule[p.id], 'rule', p.id), drop(facts, 'rule', p.id)),
   words: (f, p) => `Removed the rule for ${f.group[f.rule[p.id]?.group ?? '']?.name ?? ''}`,
 })
 
@@ -144,11 +152,18 @@ export const scheduleRemove = defineCommand<{ id: string }>({
   roles: everyFitter,
   schema: object({ id }),
   apply(facts, p) {
-    const user = all(facts, 'rule').find((r) => r.schedule === p.id)
-    if (user) throw new Refusal(`A rule of ${facts.group[user.group]?.name ?? 'a group'} still uses this schedule.`)
-    return drop(facts, 'schedule', p.id)
+    existing(facts.schedule[p.id], 'schedule', p.id)
+    return [...withRules(facts, (r) => r.schedule === p.id), ...drop(facts, 'schedule', p.id)]
   },
-  words: (f, p) => `Removed schedule ${f.schedule[p.id]?.name ?? ''}`,
+  words: (f, p) => `Removed schedule ${f.schedule[p.id]?.name ?? ''}, with the rules on it`,
+})
+
+export const specialDayRemove = defineCommand<{ id: string }>({
+  name: 'specialDay.remove',
+  roles: everyFitter,
+  schema: object({ id }),
+  apply: (facts, p) => (existing(facts.specialDay[p.id], 'special day', p.id), drop(facts, 'specialDay', p.id)),
+  words: (f, p) => `Removed special day ${f.specialDay[p.id]?.date ?? ''}`,
 })
 
 export const specialDayPut = defineCommand<SpecialDay>({

@@ -11,6 +11,7 @@ export const planEdits: ReadonlySet<string> = new Set([
   'cable.set',
   'cable.built',
   'controller.put',
+  'controller.remove',
   'area.put',
   'area.remove',
   'cabinetPlace.put',

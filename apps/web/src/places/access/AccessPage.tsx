@@ -1,4 +1,4 @@
-import { all, decide, jobOf, periodWords } from '@rauta/core'
+import { all, decide, jobOf, periodWords, type Group } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -7,6 +7,7 @@ import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
@@ -16,7 +17,6 @@ import { doorsInOrder } from '../../state/worked'
 /** Which group passes which doors on which schedule, and why somebody would or would not pass. */
 export function AccessPage() {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
   return (
     <Screen
       title="Access"
@@ -38,10 +38,8 @@ export function AccessPage() {
               <View style={{ flex: 1 }}>
                 <Action kind="plain" label="Edit" onPress={() => router.push(`/access/${r.id}`)} />
               </View>
-              <View style={{ flex: 1 }}>
-                <Action kind="danger" label="Remove" onPress={() => send('rule.remove', { id: r.id })} />
-              </View>
             </View>
+            <TakeAway kind="rule" id={r.id} name="this rule" />
           </Line>
         ))}
         {all(facts, 'rule').length === 0 ? (
@@ -68,12 +66,36 @@ function Groups() {
   return (
     <Sheet title="Groups">
       {all(facts, 'group').map((g) => (
-        <T key={g.id}>{`${g.name}: ${all(facts, 'person').filter((p) => p.groups.includes(g.id)).length} people`}</T>
+        <GroupRow key={g.id} group={g} />
       ))}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Field label="New group" value={name} onChange={setName} />
       <Action kind="plain" label="Add the group" onPress={add} />
     </Sheet>
+  )
+}
+
+/** A group with how many are in it; opened, its name and how to take it away. */
+function GroupRow({ group }: { group: Group }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const [open, setOpen] = useState(false)
+  const [name, setName] = useState(group.name)
+  const [wrong, setWrong] = useState('')
+  const members = all(facts, 'person').filter((p) => p.groups.includes(group.id)).length
+  const says = `${members} ${members === 1 ? 'person' : 'people'}`
+  if (!open) return <Action kind="plain" label={group.name} aside={says} onPress={() => setOpen(true)} />
+  const save = () =>
+    send('group.put', { id: group.id, name: name.trim() })
+      .then(() => setOpen(false))
+      .catch((e: unknown) => setWrong(saysOf(e)))
+  return (
+    <View style={{ gap: 8 }}>
+      <Field label={`Name of ${group.name}`} value={name} onChange={setName} error={wrong || undefined} />
+      <Action kind="plain" label="Save the name" onPress={save} />
+      <TakeAway kind="group" id={group.id} name={group.name} />
+      <Action kind="plain" label="Close" onPress={() => setOpen(false)} />
+    </View>
   )
 }
 

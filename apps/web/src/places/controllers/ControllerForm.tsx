@@ -7,6 +7,7 @@ import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
+import { TakeAway } from '../../parts/TakeAway'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { fieldOf, saysOf } from '../../state/api'
@@ -95,6 +96,9 @@ export function ControllerForm({ id }: { id?: string }) {
         <Field label="Serial, where known" value={form.serial} onChange={set('serial')} mono />
         <Field label="MAC, where known" value={form.mac} onChange={set('mac')} mono />
       </Sheet>
+      {before ? (
+        <TakeAway kind="controller" id={before.id} name={before.ref} onGone={() => router.replace('/controllers')} />
+      ) : null}
     </Screen>
   )
 }

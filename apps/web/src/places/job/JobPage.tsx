@@ -6,6 +6,7 @@ import { Action, Chips } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { AreaMap } from '../../signs/AreaMap'
 import { saysOf } from '../../state/api'
@@ -46,22 +47,44 @@ function Areas() {
   const send = useJob((s) => s.send)
   const [form, setForm] = useState({ code: '', name: '', parent: '' })
   const [wrong, setWrong] = useState('')
+  const [chosen, setChosen] = useState('')
   const areas = all(facts, 'area')
+  const choose = (id: string) => {
+    const area = facts.area[id]
+    setChosen(area ? id : '')
+    setForm({ code: area?.code ?? '', name: area?.name ?? '', parent: area?.parent ?? '' })
+    setWrong('')
+  }
   const add = () =>
     send('area.put', {
-      id: v7(),
+      id: chosen || v7(),
       code: form.code.trim().toUpperCase(),
       name: form.name.trim(),
       ...(form.parent ? { parent: form.parent } : {}),
     })
       .then(() => {
         setForm({ code: '', name: '', parent: form.parent })
+        setChosen('')
         setWrong('')
       })
       .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <Sheet title="Areas, and what leads where">
       <AreaMap areas={areas} doors={all(facts, 'door')} />
+      {areas.length ? (
+        <Pick
+          label="Add one, or change"
+          value={chosen}
+          options={[
+            { value: '', label: 'a new area' },
+            ...areaTree(areas).map(({ area, depth }) => ({
+              value: area.id,
+              label: `${'  '.repeat(depth)}${area.code} ${area.name}`,
+            })),
+          ]}
+          onChange={choose}
+        />
+      ) : null}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <View style={{ flex: 1 }}>
@@ -76,11 +99,16 @@ function Areas() {
         value={form.parent}
         options={[
           { value: '', label: 'nothing larger' },
-          ...areaTree(areas).map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` })),
+          ...areaTree(areas)
+            .filter(({ area }) => area.id !== chosen)
+            .map(({ area, depth }) => ({ value: area.id, label: `${'  '.repeat(depth)}${area.name}` })),
         ]}
         onChange={(parent) => setForm({ ...form, parent })}
       />
-      <Action kind="plain" label="Add the area" onPress={add} />
+      <Action kind="plain" label={chosen ? 'Save the area' : 'Add the area'} onPress={add} />
+      {chosen ? (
+        <TakeAway kind="area" id={chosen} name={facts.area[chosen]?.name ?? ''} onGone={() => choose('')} />
+      ) : null}
     </Sheet>
   )
 }

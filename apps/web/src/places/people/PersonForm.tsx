@@ -6,6 +6,7 @@ import { v7 } from 'uuid'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { fieldOf, saysOf } from '../../state/api'
 import { useDraft } from '../../state/draft'
@@ -102,6 +103,11 @@ export function PersonForm({ id }: { id?: string }) {
                 { value: 'lost', label: 'Lost' },
               ]}
             />
+            <Action
+              kind="plain"
+              label={`Take card ${i + 1} away`}
+              onPress={() => setForm({ ...form, cards: form.cards.filter((_, n) => n !== i) })}
+            />
           </View>
         ))}
         <Action
@@ -129,14 +135,7 @@ export function PersonForm({ id }: { id?: string }) {
         {all(facts, 'group').length === 0 ? <T tone="quiet">No group yet. Make one under Access.</T> : null}
       </Sheet>
       {person ? (
-        <Sheet>
-          <Action
-            kind="danger"
-            label="Remove this person"
-            aside={`${person.cards.length} cards`}
-            onPress={() => send('person.remove', { id: person.id }).then(() => router.push('/people'))}
-          />
-        </Sheet>
+        <TakeAway kind="person" id={person.id} name={person.name} onGone={() => router.push('/people')} />
       ) : null}
     </Screen>
   )

@@ -20,6 +20,7 @@ import { Action, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { fieldOf, saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useDraft } from '../../state/draft'
@@ -251,6 +252,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
           </>
         )}
       </Sheet>
+      {door ? <TakeAway kind="door" id={door.id} name={door.ref} onGone={() => router.push('/doors')} /> : null}
     </Screen>
   )
 }

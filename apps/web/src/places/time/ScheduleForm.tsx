@@ -6,6 +6,7 @@ import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useDraft } from '../../state/draft'
@@ -80,6 +81,9 @@ export function ScheduleForm({ id }: { id?: string }) {
           onPress={() => setForm({ ...form, periods: [...form.periods, { days: [6, 7], from: '08:00', to: '12:00' }] })}
         />
       </Sheet>
+      {before ? (
+        <TakeAway kind="schedule" id={before.id} name={before.name} onGone={() => router.push('/time')} />
+      ) : null}
     </Screen>
   )
 }

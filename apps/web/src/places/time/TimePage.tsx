@@ -6,6 +6,7 @@ import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
@@ -60,10 +61,13 @@ function SpecialDays() {
       {all(facts, 'specialDay')
         .sort((a, b) => a.date.localeCompare(b.date))
         .map((d) => (
-          <T key={d.id}>
-            <T face="mono">{d.date}</T>
-            {`  ${d.name}, ${d.periods.length ? d.periods.map((p) => `${p.from}–${p.to}`).join(' ') : 'closed all day'}`}
-          </T>
+          <View key={d.id} style={{ gap: 6 }}>
+            <T>
+              <T face="mono">{d.date}</T>
+              {`  ${d.name}, ${d.periods.length ? d.periods.map((p) => `${p.from}–${p.to}`).join(' ') : 'closed all day'}`}
+            </T>
+            <TakeAway kind="specialDay" id={d.id} name={d.date} />
+          </View>
         ))}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>

@@ -1,0 +1,59 @@
+import { hangingOn, type Removable } from '@rauta/core'
+import { commands } from '@rauta/contracts'
+import { useState } from 'react'
+import { saysOf } from '../state/api'
+import { useFacts, useJob } from '../state/job'
+import { useSession } from '../state/session'
+import { Action } from './Action'
+import { Notice, Sheet } from './Screen'
+import { T } from './Text'
+
+const command: Readonly<Record<Removable, string>> = {
+  person: 'person.remove',
+  group: 'group.remove',
+  rule: 'rule.remove',
+  schedule: 'schedule.remove',
+  specialDay: 'specialDay.remove',
+  area: 'area.remove',
+  controller: 'controller.remove',
+  door: 'door.remove',
+}
+
+interface TakeAwayProps {
+  kind: Removable
+  id: string
+  /** How it is called in a sentence: `Staff`, `A4`. */
+  name: string
+  /** Where to go once it is gone. */
+  onGone?: () => void
+}
+
+/** Takes something out of the job: first what hangs on it, then once more whether it shall go. */
+export function TakeAway({ kind, id, name, onGone }: TakeAwayProps) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const role = useSession((s) => s.me?.role)
+  const [asked, setAsked] = useState(false)
+  const [wrong, setWrong] = useState('')
+  if (!role || !commands[command[kind]]?.roles.includes(role)) return null
+  if (!asked) return <Action kind="danger" label={`Remove ${name}`} onPress={() => setAsked(true)} />
+  const { first, goes } = hangingOn(facts, kind, id)
+  const remove = () =>
+    send(command[kind], { id })
+      .then(() => onGone?.())
+      .catch((error: unknown) => setWrong(saysOf(error)))
+  return (
+    <Sheet title={`Remove ${name}?`}>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {first ? <Notice tone="ochre">{first}</Notice> : null}
+      {goes.map((line) => (
+        <T key={line} size={17}>
+          {line}
+        </T>
+      ))}
+      {!first && goes.length === 0 ? <T size={17}>Nothing hangs on it.</T> : null}
+      {first ? null : <Action kind="danger" label={`Yes, remove ${name}`} onPress={remove} />}
+      <Action kind="plain" label="Leave it" onPress={() => setAsked(false)} />
+    </Sheet>
+  )
+}

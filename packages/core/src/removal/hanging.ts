@@ -1,0 +1,105 @@
+import { all, type Facts } from '../job/facts'
+import type { Door } from '../doors/door'
+
+/** What can be taken out of a job by itself. */
+export const removables = ['person', 'group', 'rule', 'schedule', 'specialDay', 'area', 'controller', 'door'] as const
+export type Removable = (typeof removables)[number]
+
+/** What hangs on a thing that is to be taken away. */
+export interface Hanging {
+  /** Why it can't go yet, with what to do first; empty where it can. */
+  first: string
+  /** What goes or changes with it, each in a sentence. */
+  goes: string[]
+}
+
+const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`
+const refs = (doors: readonly (Door | undefined)[]): string =>
+  doors
+    .flatMap((d) => d?.ref ?? [])
+    .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+    .join(', ')
+
+const free = (...goes: string[]): Hanging => ({ first: '', goes: goes.filter(Boolean) })
+const held = (first: string): Hanging => ({ first, goes: [] })
+
+function rulesGo(facts: Facts, which: (rule: Facts['rule'][string]) => boolean): string {
+  const rules = all(facts, 'rule').filter(which)
+  const doors = [...new Set(rules.flatMap((r) => r.doors))].map((d) => facts.door[d])
+  return rules.length
+    ? `${count(rules.length, 'rule goes', 'rules go')} with it: nobody passes ${refs(doors)} by ${rules.length === 1 ? 'it' : 'them'} any more.`
+    : ''
+}
+
+const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } = {
+  person(facts, id) {
+    const cards = facts.person[id]?.cards.length ?? 0
+    return free(
+      cards
+        ? `${count(cards, 'card', 'cards')} of theirs no longer ${cards === 1 ? 'opens' : 'open'} anything, once the devices are loaded.`
+        : '',
+    )
+  },
+  group(facts, id) {
+    const members = all(facts, 'person').filter((p) => p.groups.includes(id)).length
+    return free(
+      members ? `${count(members, 'person loses', 'people lose')} it.` : '',
+      rulesGo(facts, (r) => r.group === id),
+    )
+  },
+  rule: (facts, id) =>
+    free(
+      `${facts.group[facts.rule[id]?.group ?? '']?.name ?? 'Its group'} no longer passes ${refs((facts.rule[id]?.doors ?? []).map((d) => facts.door[d]))} by it.`,
+    ),
+  schedule: (facts, id) => free(rulesGo(facts, (r) => r.schedule === id)),
+  specialDay: (facts, id) =>
+    free(`On ${facts.specialDay[id]?.date ?? 'that day'} every schedule runs as on any such weekday.`),
+  area(facts, id) {
+    const doors = all(facts, 'door').filter((d) => d.from === id || d.to === id)
+    const inside = all(facts, 'area').filter((a) => a.parent === id)
+    if (doors.length)
+      return held(
+        `${refs(doors)} ${doors.length === 1 ? 'leads' : 'lead'} to or from it. Let ${doors.length === 1 ? 'it' : 'them'} lead elsewhere first.`,
+      )
+    if (inside.length)
+      return held(
+        `${inside.map((a) => a.name).join(', ')} ${inside.length === 1 ? 'is' : 'are'} part of it. Move ${inside.length === 1 ? 'it' : 'them'} first.`,
+      )
+    return free()
+  },
+  controller(facts, id) {
+    const fed = all(facts, 'controller').filter((c) => c.fedFrom?.controller === id)
+    const doors = all(facts, 'door').filter((d) => d.placement?.controller === id)
+    if (facts.reach[id]?.owned)
+      return held(
+        'It is in service and holds this job’s password: a device that is taken away now could not be opened by anybody. Plan another in its place instead.',
+      )
+    if (fed.length)
+      return held(
+        `${fed.map((c) => c.ref).join(', ')} ${fed.length === 1 ? 'is' : 'are'} fed on from it. Feed ${fed.length === 1 ? 'it' : 'them'} from elsewhere first.`,
+      )
+    const proved = doors.filter((d) => all(facts, 'proof').some((p) => p.door === d.id))
+    if (proved.length) return held(`${refs(proved)} ${proved.length === 1 ? 'has' : 'have'} recorded tests on it.`)
+    return free(
+      doors.length ? `${refs(doors)} ${doors.length === 1 ? 'loses its place' : 'lose their places'} on it.` : '',
+      facts.cabinet[id] ? 'What was checked off in its cabinet goes.' : '',
+    )
+  },
+  door(facts, id) {
+    if (all(facts, 'proof').some((p) => p.door === id))
+      return held('It has recorded tests, and its record cannot be removed.')
+    const ticked = Object.values(facts.tick).filter((t) => t.door === id).length
+    const readings = Object.values(facts.reading).filter((r) => r.door === id).length
+    const rules = all(facts, 'rule').filter((r) => r.doors.includes(id)).length
+    return free(
+      facts.door[id]?.placement ? 'Its terminals become free.' : '',
+      ticked || readings
+        ? `${count(ticked, 'cable that was worked on', 'cables that were worked on')} and ${count(readings, 'reading', 'readings')} are no longer shown.`
+        : '',
+      rules ? `${count(rules, 'rule no longer names', 'rules no longer name')} it.` : '',
+    )
+  },
+}
+
+/** What hangs on something, told before it is taken away. */
+export const hangingOn = (facts: Facts, kind: Removable, id: string): Hanging => by[kind](facts, id)
