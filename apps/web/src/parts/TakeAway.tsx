@@ -1,6 +1,7 @@
 import { hangingOn, type Removable } from '@rauta/core'
 import { commands } from '@rauta/contracts'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
+import { View } from 'react-native'
 import { saysOf } from '../state/api'
 import { useFacts, useJob } from '../state/job'
 import { useSession } from '../state/session'
@@ -35,6 +36,11 @@ export function TakeAway({ kind, id, name, onGone }: TakeAwayProps) {
   const role = useSession((s) => s.me?.role)
   const [asked, setAsked] = useState(false)
   const [wrong, setWrong] = useState('')
+  const told = useRef<View>(null)
+  // It opens at the end of long forms: what it says must not open below the thumb's bar.
+  useEffect(() => {
+    if (asked) (told.current as unknown as Element | null)?.scrollIntoView?.({ block: 'end' })
+  }, [asked])
   if (!role || !commands[command[kind]]?.roles.includes(role)) return null
   if (!asked) return <Action kind="danger" label={`Remove ${name}`} onPress={() => setAsked(true)} />
   const { first, goes } = hangingOn(facts, kind, id)
@@ -43,17 +49,19 @@ export function TakeAway({ kind, id, name, onGone }: TakeAwayProps) {
       .then(() => onGone?.())
       .catch((error: unknown) => setWrong(saysOf(error)))
   return (
-    <Sheet title={`Remove ${name}?`}>
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {first ? <Notice tone="ochre">{first}</Notice> : null}
-      {goes.map((line) => (
-        <T key={line} size={17}>
-          {line}
-        </T>
-      ))}
-      {!first && goes.length === 0 ? <T size={17}>Nothing hangs on it.</T> : null}
-      {first ? null : <Action kind="danger" label={`Yes, remove ${name}`} onPress={remove} />}
-      <Action kind="plain" label="Leave it" onPress={() => setAsked(false)} />
-    </Sheet>
+    <View ref={told}>
+      <Sheet title={`Remove ${name}?`}>
+        {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+        {first ? <Notice tone="ochre">{first}</Notice> : null}
+        {goes.map((line) => (
+          <T key={line} size={17}>
+            {line}
+          </T>
+        ))}
+        {!first && goes.length === 0 ? <T size={17}>Nothing hangs on it.</T> : null}
+        {first ? null : <Action kind="danger" label={`Yes, remove ${name}`} onPress={remove} />}
+        <Action kind="plain" label="Leave it" onPress={() => setAsked(false)} />
+      </Sheet>
+    </View>
   )
 }

@@ -39,7 +39,6 @@ export function AccessPage() {
                 <Action kind="plain" label="Edit" onPress={() => router.push(`/access/${r.id}`)} />
               </View>
             </View>
-            <TakeAway kind="rule" id={r.id} name="this rule" />
           </Line>
         ))}
         {all(facts, 'rule').length === 0 ? (

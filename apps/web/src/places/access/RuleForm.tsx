@@ -5,6 +5,7 @@ import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { doorsInOrder } from '../../state/worked'
@@ -64,6 +65,7 @@ export function RuleForm({ id }: { id?: string }) {
           />
         ))}
       </Sheet>
+      {before ? <TakeAway kind="rule" id={before.id} name="this rule" onGone={() => router.push('/access')} /> : null}
     </Screen>
   )
 }
