@@ -12,11 +12,13 @@ import {
 } from '@rauta/core'
 import { verifyChain } from '@rauta/core/chain'
 import { recordFileSchema, type RecordFile } from '@rauta/contracts'
+import { cards } from './cards'
 import { addresses, battery, place, poe, switches, volts } from './plan'
 import type { Outcome } from './outcome'
 import {
   addressesSchema,
   batterySchema,
+  cardsSchema,
   placeSchema,
   poeSchema,
   switchesSchema,
@@ -34,6 +36,7 @@ rauta switches INPUT.json                             how switches stand for an 
 rauta addresses INPUT.json                            addresses for devices, in order
 rauta place INPUT.json                                controllers and terminals for all doors at once
 rauta doors LIST.xlsx|LIST.csv                        reads a door schedule and tells of every row
+rauta cards INPUT.json                                what a reader sent, read every way, with what stands on the card
 rauta why INPUT.json                                  who passes where, when, and which rule decides
 A file called - is standard input. Schemas: docs/cli.md`
 
@@ -47,6 +50,7 @@ const checks = {
   addresses: ajv.compile(addressesSchema),
   place: ajv.compile(placeSchema),
   why: ajv.compile(whySchema),
+  cards: ajv.compile(cardsSchema),
 }
 
 /** Runs one command line; never throws for bad input, but says what and where. Exit code 0 good, 1 the answer is no, 2 bad input. */
@@ -69,6 +73,8 @@ export function run(argv: readonly string[], read: Read): Outcome {
         return addresses(parse(file, read, checks.addresses))
       case 'place':
         return place(parse(file, read, checks.place))
+      case 'cards':
+        return cards(parse(file, read, checks.cards))
       case 'why':
         return why(parse(file, read, checks.why))
       default:

@@ -1,3 +1,5 @@
+import { object } from '@rauta/contracts'
+
 const number = { type: 'number' } as const
 const string = { type: 'string' } as const
 
@@ -283,3 +285,33 @@ export const whySchema = {
     groups: { type: 'array', items: { type: 'object', required: ['id', 'name'] } },
   },
 } as const
+
+const run = object({ from: { type: 'integer', minimum: 0 }, length: { type: 'integer', minimum: 1 } })
+export const cardsSchema = object(
+  {
+    bits: { type: 'string', minLength: 1, maxLength: 400 },
+    hex: { type: 'string', minLength: 1, maxLength: 200 },
+    length: { type: 'integer', minimum: 1, maximum: 256 },
+    printed: { type: 'string', minLength: 1, maxLength: 40 },
+    formats: {
+      type: 'array',
+      maxItems: 50,
+      items: object(
+        {
+          id: { type: 'string', pattern: '^[a-z0-9-]{1,40}$' },
+          name: { type: 'string', minLength: 1, maxLength: 80 },
+          bits: { type: 'integer', minimum: 1, maximum: 256 },
+          facility: run,
+          number: run,
+          parity: {
+            type: 'array',
+            maxItems: 20,
+            items: object({ at: { type: 'integer', minimum: 0 }, kind: { enum: ['even', 'odd'] }, over: run }),
+          },
+        },
+        ['facility'],
+      ),
+    },
+  },
+  ['bits', 'hex', 'length', 'printed', 'formats'],
+)

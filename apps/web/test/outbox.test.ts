@@ -30,7 +30,8 @@ const door = {
   },
   testCardsOff: false,
 } as Door
-const tick = (what: string) => useJob.getState().send('tick.set', { door: 'D', cable: 'W1', what, done: true })
+const tick = (what: 'pulled' | 'ended' | 'tested') =>
+  useJob.getState().send('tick.set', { door: 'D', cable: 'W1', what, done: true })
 type Sent = { id: string; name: string; payload: { what?: string }; waitedMs?: number }
 
 /** A server that can be out of reach, or say no. */

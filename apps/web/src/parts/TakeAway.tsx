@@ -1,5 +1,5 @@
 import { hangingOn, type Removable } from '@rauta/core'
-import { commands } from '@rauta/contracts'
+import { commands, type CommandName } from '@rauta/contracts'
 import { useEffect, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { saysOf } from '../state/api'
@@ -9,7 +9,7 @@ import { Action } from './Action'
 import { Notice, Sheet } from './Screen'
 import { T } from './Text'
 
-const command: Readonly<Record<Removable, string>> = {
+const command = {
   person: 'person.remove',
   group: 'group.remove',
   rule: 'rule.remove',
@@ -18,7 +18,7 @@ const command: Readonly<Record<Removable, string>> = {
   area: 'area.remove',
   controller: 'controller.remove',
   door: 'door.remove',
-}
+} as const satisfies Record<Removable, CommandName>
 
 interface TakeAwayProps {
   kind: Removable

@@ -5,6 +5,8 @@ import {
   sheetsFor,
   type BatchResult,
   type CommandAnswer,
+  type CommandName,
+  type CommandPayloads,
   type CommandRequest,
   type Role,
 } from '@rauta/contracts'
@@ -42,7 +44,7 @@ interface JobState {
   outbox: Waiting[]
   join(): () => void
   /** Null: the server is away, and the record is kept here. */
-  send(name: string, payload: unknown): Promise<CommandAnswer | null>
+  send<N extends CommandName>(name: N, payload: CommandPayloads[N]): Promise<CommandAnswer | null>
   /** Sends what waits now. */
   flush(): Promise<void>
   discard(id: string): Promise<void>

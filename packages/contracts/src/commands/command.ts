@@ -56,9 +56,14 @@ export interface Command<P = never> {
 
 export const everyFitter: readonly Role[] = ['lead', 'engineer']
 
-export function defineCommand<P>(command: Command<P>): Command<P> {
-  return command
-}
+/** A command with its name as a type, so that whoever sends it is held to its payload. */
+export type Named<P, N extends string> = Command<P> & { name: N }
+
+/** Defines a command: its payload's type first, then all the rest. */
+export const defineCommand =
+  <P>() =>
+  <const N extends string>(command: Command<P> & { name: N }): Named<P, N> =>
+    command
 
 /** A schema for an object with these properties, all required unless named in `optional`. */
 export function object<const T extends Record<string, object>>(properties: T, optional: readonly (keyof T)[] = []) {

@@ -83,7 +83,7 @@ function checkFeed(facts: Facts, p: Controller, sheets: Sheets): void {
     throw new Refusal(`${from.ref} takes its power from the network and feeds nothing but its own door.`, 'fedFrom')
 }
 
-export const controllerPut = defineCommand<Controller>({
+export const controllerPut = defineCommand<Controller>()({
   name: 'controller.put',
   roles: everyFitter,
   schema: controllerSchema,
@@ -91,7 +91,7 @@ export const controllerPut = defineCommand<Controller>({
   words: (_f, p) => `Planned ${p.ref}${p.address ? ` at ${p.address}` : ''}`,
 })
 
-export const controllerRemove = defineCommand<{ id: string }>({
+export const controllerRemove = defineCommand<{ id: string }>()({
   name: 'controller.remove',
   roles: ['lead'],
   schema: object({ id }),
@@ -112,7 +112,7 @@ export const controllerRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed ${f.controller[p.id]?.ref ?? ''} from the plan`,
 })
 
-export const foundMatch = defineCommand<{ found: string; controller: string | null }>({
+export const foundMatch = defineCommand<{ found: string; controller: string | null }>()({
   name: 'found.match',
   roles: everyFitter,
   schema: object({ found: id, controller: { anyOf: [id, { type: 'null' }] } }),
@@ -137,7 +137,7 @@ export const foundMatch = defineCommand<{ found: string; controller: string | nu
       : `Took ${f.found[p.found]?.serial ?? ''} off the plan`,
 })
 
-export const claimStart = defineCommand<{ controller: string }>({
+export const claimStart = defineCommand<{ controller: string }>()({
   name: 'claim.start',
   roles: everyFitter,
   schema: object({ controller: id }),
@@ -167,7 +167,7 @@ export const claimStart = defineCommand<{ controller: string }>({
   words: (f, p) => `Began taking ${f.controller[p.controller]?.ref ?? ''} into service`,
 })
 
-export const claimAgree = defineCommand<{ controller: string }>({
+export const claimAgree = defineCommand<{ controller: string }>()({
   name: 'claim.agreeErase',
   roles: everyFitter,
   schema: object({ controller: id }),
@@ -180,7 +180,7 @@ export const claimAgree = defineCommand<{ controller: string }>({
   words: (f, p) => `Agreed to erase what ${f.controller[p.controller]?.ref ?? ''} holds`,
 })
 
-export const claimResetStep = defineCommand<{ controller: string; step: number }>({
+export const claimResetStep = defineCommand<{ controller: string; step: number }>()({
   name: 'claim.resetStep',
   roles: everyFitter,
   schema: object({ controller: id, step: { type: 'integer', minimum: 0, maximum: 20 } }),
@@ -191,7 +191,7 @@ export const claimResetStep = defineCommand<{ controller: string; step: number }
   words: (f, p) => `Reset by hand of ${f.controller[p.controller]?.ref ?? ''}: step ${p.step + 1}`,
 })
 
-export const firmwareAccept = defineCommand<{ controller: string }>({
+export const firmwareAccept = defineCommand<{ controller: string }>()({
   name: 'firmware.accept',
   roles: everyFitter,
   schema: object({ controller: id }),
@@ -206,7 +206,7 @@ export const firmwareAccept = defineCommand<{ controller: string }>({
     `Accepted firmware ${f.reach[p.controller]?.firmware ?? ''} of ${f.controller[p.controller]?.ref ?? ''}`,
 })
 
-export const loadStart = defineCommand<{ id: string; controller: string }>({
+export const loadStart = defineCommand<{ id: string; controller: string }>()({
   name: 'load.start',
   roles: everyFitter,
   schema: object({ id, controller: id }),
@@ -236,7 +236,7 @@ export const loadStart = defineCommand<{ id: string; controller: string }>({
   words: (f, p) => `Loads ${f.controller[p.controller]?.ref ?? ''}`,
 })
 
-export const loadStop = defineCommand<{ id: string }>({
+export const loadStop = defineCommand<{ id: string }>()({
   name: 'load.stop',
   roles: everyFitter,
   schema: object({ id }),

@@ -48,7 +48,7 @@ export interface DoorsImport {
 }
 
 /** Takes the good rows of a door schedule over as one change: new doors, changed doors, the areas they speak of, and what the columns meant. */
-export const doorsImport = defineCommand<DoorsImport>({
+export const doorsImport = defineCommand<DoorsImport>()({
   name: 'doors.import',
   roles: everyFitter,
   schema: object({

@@ -188,7 +188,7 @@ function checkAreas(facts: Facts, from: string, to: string): void {
 export const doorAdd = defineCommand<{
   id: string
   fields: DoorFields & { ref: string; name: string; from: string; to: string }
-}>({
+}>()({
   name: 'door.add',
   roles: everyFitter,
   schema: object({ id, fields: { ...fields, required: ['ref', 'name', 'from', 'to'] } }),
@@ -216,7 +216,7 @@ export const doorAdd = defineCommand<{
   words: (_f, p) => `Added ${p.fields.ref} ${p.fields.name}`,
 })
 
-export const doorEdit = defineCommand<{ id: string; fields: DoorFields }>({
+export const doorEdit = defineCommand<{ id: string; fields: DoorFields }>()({
   name: 'door.edit',
   roles: everyFitter,
   schema: object({ id, fields }),
@@ -249,7 +249,7 @@ function replace(facts: Facts, door: Door, sheets: Sheets): Placement | null {
   return proposal.ok ? proposal.placement : null
 }
 
-export const doorPlace = defineCommand<{ id: string; placement: Placement | null }>({
+export const doorPlace = defineCommand<{ id: string; placement: Placement | null }>()({
   name: 'door.place',
   roles: everyFitter,
   schema: object({ id, placement: { anyOf: [{ type: 'null' }, placementSchema] } }),
@@ -269,7 +269,7 @@ export const doorPlace = defineCommand<{ id: string; placement: Placement | null
       : `Took ${f.door[p.id]?.ref ?? p.id} off its controller`,
 })
 
-export const cableSet = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>({
+export const cableSet = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>()({
   name: 'cable.set',
   roles: everyFitter,
   schema: object({ door: id, cable: id, type: cableType, lengthM: { type: 'number', minimum: 0, maximum: 2000 } }, [
@@ -290,7 +290,7 @@ export const cableSet = defineCommand<{ door: string; cable: string; type?: Cabl
   words: (f, p) => `${p.cable} of ${f.door[p.door]?.ref ?? p.door} is ${p.lengthM} m`,
 })
 
-export const doorRemove = defineCommand<{ id: string }>({
+export const doorRemove = defineCommand<{ id: string }>()({
   name: 'door.remove',
   roles: ['lead'],
   schema: object({ id }),
@@ -306,7 +306,7 @@ export const doorRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed ${f.door[p.id]?.ref ?? p.id}`,
 })
 
-export const testCardsOff = defineCommand<{ door: string; off: boolean }>({
+export const testCardsOff = defineCommand<{ door: string; off: boolean }>()({
   name: 'door.testCardsOff',
   roles: everyFitter,
   schema: object({ door: id, off: flag }),
@@ -324,7 +324,7 @@ export type { Behaviour, DoorFields, Hardware }
 export { partOf }
 
 /** Places a door where Rauta proposes it on this controller: the free port group that fits, or the one named. */
-export const doorPlaceProposed = defineCommand<{ id: string; controller: string; portGroup?: string }>({
+export const doorPlaceProposed = defineCommand<{ id: string; controller: string; portGroup?: string }>()({
   name: 'door.placeProposed',
   roles: everyFitter,
   schema: object({ id, controller: id, portGroup: id }, ['portGroup']),

@@ -1,4 +1,5 @@
-import type { Command } from './command'
+import type { Change, Facts } from '@rauta/core'
+import type { Command, CommandContext } from './command'
 import * as devices from './devices'
 import * as doorlist from './doorlist'
 import * as doors from './doors'
@@ -19,6 +20,27 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     .flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand))
     .map((command) => [command.name, command]),
 )
+
+/** Payloads of a subject's commands, by their names. */
+type PayloadsOf<M> = {
+  [K in keyof M as M[K] extends { name: infer N extends string; schema: object } ? N : never]: M[K] extends {
+    apply(facts: Facts, payload: infer P, context: CommandContext): Change[]
+  }
+    ? P
+    : never
+}
+/** What each command takes, by its name: `send('reading.add', …)` is held to it where it is written. */
+export type CommandPayloads = PayloadsOf<typeof job> &
+  PayloadsOf<typeof doors> &
+  PayloadsOf<typeof doorlist> &
+  PayloadsOf<typeof devices> &
+  PayloadsOf<typeof site> &
+  PayloadsOf<typeof sheets> &
+  PayloadsOf<typeof undo> &
+  PayloadsOf<typeof wire> &
+  PayloadsOf<typeof people> &
+  PayloadsOf<typeof proving>
+export type CommandName = keyof CommandPayloads
 
 export * from './command'
 export { zoneFault } from './job'

@@ -47,7 +47,7 @@ export const jobCreate = defineCommand<{
   zone: string
   network: SiteNetwork
   publicKey: string
-}>({
+}>()({
   name: 'job.create',
   roles: ['lead'],
   schema: object({ name, client: text, site: text, zone: name, network, publicKey: text }),
@@ -65,7 +65,7 @@ export const jobCreate = defineCommand<{
 const seconds = { type: 'number', minimum: 1, maximum: 86400 } as const
 export const jobEdit = defineCommand<{
   fields: Partial<Pick<Job, 'name' | 'client' | 'site' | 'zone' | 'network' | 'limits'>>
-}>({
+}>()({
   name: 'job.edit',
   roles: ['lead'],
   schema: object({
@@ -95,7 +95,7 @@ export const jobEdit = defineCommand<{
   }),
 })
 
-export const areaPut = defineCommand<Area>({
+export const areaPut = defineCommand<Area>()({
   name: 'area.put',
   roles: ['lead', 'engineer'],
   schema: object({ id, code: { type: 'string', pattern: '^[A-Z0-9]{1,4}$' }, name, parent: id }, ['parent']),
@@ -112,7 +112,7 @@ export const areaPut = defineCommand<Area>({
   words: (_f, p) => `Area ${p.code} ${p.name}`,
 })
 
-export const areaRemove = defineCommand<{ id: string }>({
+export const areaRemove = defineCommand<{ id: string }>()({
   name: 'area.remove',
   roles: ['lead'],
   schema: object({ id }),
@@ -125,7 +125,7 @@ export const areaRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed area ${f.area[p.id]?.name ?? p.id}`,
 })
 
-export const questionSettle = defineCommand<{ id: string; takeOffered: boolean }>({
+export const questionSettle = defineCommand<{ id: string; takeOffered: boolean }>()({
   name: 'question.settle',
   roles: ['lead', 'engineer'],
   schema: object({ id, takeOffered: flag }),

@@ -28,7 +28,7 @@ function checkCard(facts: Facts, c: Card26, person: string, field: string): void
   if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner.name}.`, field)
 }
 
-export const personPut = defineCommand<Person>({
+export const personPut = defineCommand<Person>()({
   name: 'person.put',
   roles: everyFitter,
   schema: object({
@@ -60,7 +60,7 @@ export const personPut = defineCommand<Person>({
   words: (f, p) => `${f.person[p.id] ? 'Changed' : 'Added'} ${p.name}`,
 })
 
-export const personRemove = defineCommand<{ id: string }>({
+export const personRemove = defineCommand<{ id: string }>()({
   name: 'person.remove',
   roles: everyFitter,
   schema: object({ id }),
@@ -68,7 +68,7 @@ export const personRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed ${f.person[p.id]?.name ?? ''}; the rules of their groups stay`,
 })
 
-export const groupPut = defineCommand<Group>({
+export const groupPut = defineCommand<Group>()({
   name: 'group.put',
   roles: everyFitter,
   schema: object({ id, name }),
@@ -82,7 +82,7 @@ const withRules = (facts: Facts, which: (rule: Rule) => boolean): Change[] =>
     .filter(which)
     .flatMap((rule) => drop(facts, 'rule', rule.id))
 
-export const groupRemove = defineCommand<{ id: string }>({
+export const groupRemove = defineCommand<{ id: string }>()({
   name: 'group.remove',
   roles: everyFitter,
   schema: object({ id }),
@@ -98,7 +98,7 @@ export const groupRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed group ${f.group[p.id]?.name ?? ''} from its people, with its rules`,
 })
 
-export const rulePut = defineCommand<Rule>({
+export const rulePut = defineCommand<Rule>()({
   name: 'rule.put',
   roles: everyFitter,
   schema: object({ id, group: id, doors: { type: 'array', items: id, minItems: 1, maxItems: 1000 }, schedule: id }),
@@ -112,7 +112,7 @@ export const rulePut = defineCommand<Rule>({
     `${f.group[p.group]?.name ?? ''} pass ${p.doors.map((d) => f.door[d]?.ref ?? d).join(', ')} on ${f.schedule[p.schedule]?.name ?? ''}`,
 })
 
-export const ruleRemove = defineCommand<{ id: string }>({
+export const ruleRemove = defineCommand<{ id: string }>()({
   name: 'rule.remove',
   roles: everyFitter,
   schema: object({ id }),
@@ -121,7 +121,7 @@ export const ruleRemove = defineCommand<{ id: string }>({
 })
 
 const time = { type: 'string', maxLength: 5 } as const
-export const schedulePut = defineCommand<Schedule>({
+export const schedulePut = defineCommand<Schedule>()({
   name: 'schedule.put',
   roles: everyFitter,
   schema: object({
@@ -147,7 +147,7 @@ export const schedulePut = defineCommand<Schedule>({
   words: (_f, p) => `Schedule ${p.name}`,
 })
 
-export const scheduleRemove = defineCommand<{ id: string }>({
+export const scheduleRemove = defineCommand<{ id: string }>()({
   name: 'schedule.remove',
   roles: everyFitter,
   schema: object({ id }),
@@ -158,7 +158,7 @@ export const scheduleRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed schedule ${f.schedule[p.id]?.name ?? ''}, with the rules on it`,
 })
 
-export const specialDayRemove = defineCommand<{ id: string }>({
+export const specialDayRemove = defineCommand<{ id: string }>()({
   name: 'specialDay.remove',
   roles: everyFitter,
   schema: object({ id }),
@@ -166,7 +166,7 @@ export const specialDayRemove = defineCommand<{ id: string }>({
   words: (f, p) => `Removed special day ${f.specialDay[p.id]?.date ?? ''}`,
 })
 
-export const specialDayPut = defineCommand<SpecialDay>({
+export const specialDayPut = defineCommand<SpecialDay>()({
   name: 'specialDay.put',
   roles: everyFitter,
   schema: object({
@@ -185,7 +185,7 @@ export const specialDayPut = defineCommand<SpecialDay>({
   words: (_f, p) => `Special day ${p.date} ${p.name}`,
 })
 
-export const testCardsPut = defineCommand<TestCards>({
+export const testCardsPut = defineCommand<TestCards>()({
   name: 'testCards.put',
   roles: everyFitter,
   schema: object({

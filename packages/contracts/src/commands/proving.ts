@@ -88,7 +88,7 @@ function snagChanges(facts: Facts, door: Door, test: string, title: string, proo
   ]
 }
 
-export const trialStart = defineCommand<{ door: string; test: string }>({
+export const trialStart = defineCommand<{ door: string; test: string }>()({
   name: 'trial.start',
   roles: everyFitter,
   schema: object({ door: id, test: id }),
@@ -120,7 +120,7 @@ export const trialAnswer = defineCommand<{
   test: string
   answer: 'passed' | 'failed' | 'skipped' | 'stop'
   says: string
-}>({
+}>()({
   name: 'trial.answer',
   roles: everyFitter,
   schema: object({ door: id, test: id, answer: { enum: ['passed', 'failed', 'skipped', 'stop'] }, says: text }),
@@ -148,7 +148,7 @@ export const trialAnswer = defineCommand<{
   words: (f, p) => `${f.door[p.door]?.ref ?? ''} ${p.test}: ${p.answer}`,
 })
 
-export const snagSet = defineCommand<{ id: string; door: string; says: string; owner: string; closed: boolean }>({
+export const snagSet = defineCommand<{ id: string; door: string; says: string; owner: string; closed: boolean }>()({
   name: 'snag.set',
   roles: everyFitter,
   schema: object({ id, door: id, says: name, owner: text, closed: flag }),
@@ -182,7 +182,7 @@ export const sign = defineCommand<{
   name: string
   stroke: string
   head: string
-}>({
+}>()({
   name: 'sign',
   roles: ['lead', 'engineer', 'witness'],
   schema: object({

@@ -3,7 +3,7 @@ import { sheetSchema } from '../sheets/schema'
 import { shippedSheets } from '../sheets/shipped'
 import { defineCommand, everyFitter, existing, object, Refusal } from './command'
 
-export const sheetPut = defineCommand<DeviceSheet>({
+export const sheetPut = defineCommand<DeviceSheet>()({
   name: 'sheet.put',
   roles: everyFitter,
   schema: sheetSchema,
@@ -20,7 +20,7 @@ export const sheetPut = defineCommand<DeviceSheet>({
   words: (_f, p) => `Device sheet ${p.name}`,
 })
 
-export const sheetRemove = defineCommand<{ id: string }>({
+export const sheetRemove = defineCommand<{ id: string }>()({
   name: 'sheet.remove',
   roles: ['lead'],
   schema: object({ id: { type: 'string', maxLength: 40 } }),

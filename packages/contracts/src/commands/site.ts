@@ -33,7 +33,7 @@ export const placementSchema = object({
   terminals,
 })
 
-export const cabinetPlacePut = defineCommand<CabinetPlace>({
+export const cabinetPlacePut = defineCommand<CabinetPlace>()({
   name: 'cabinetPlace.put',
   roles: everyFitter,
   schema: object({ id: name, x: metres, y: metres }),
@@ -41,7 +41,7 @@ export const cabinetPlacePut = defineCommand<CabinetPlace>({
   words: (_f, p) => `${p.id} hangs at ${p.x}, ${p.y} m`,
 })
 
-export const cabinetPlaceRemove = defineCommand<{ id: string }>({
+export const cabinetPlaceRemove = defineCommand<{ id: string }>()({
   name: 'cabinetPlace.remove',
   roles: everyFitter,
   schema: object({ id: name }),
@@ -53,7 +53,7 @@ export const cabinetPlaceRemove = defineCommand<{ id: string }>({
   words: (_f, p) => `Removed cabinet ${p.id}`,
 })
 
-export const powerPlanPut = defineCommand<PowerPlan & { supply?: string }>({
+export const powerPlanPut = defineCommand<PowerPlan & { supply?: string }>()({
   name: 'powerPlan.put',
   roles: everyFitter,
   schema: object(
@@ -85,7 +85,7 @@ export const powerPlanPut = defineCommand<PowerPlan & { supply?: string }>({
   words: (f, p) => `Planned supply and battery of ${f.controller[p.id]?.ref ?? p.id}`,
 })
 
-export const unitPut = defineCommand<Unit>({
+export const unitPut = defineCommand<Unit>()({
   name: 'unit.put',
   roles: everyFitter,
   schema: object({
@@ -104,7 +104,7 @@ export const unitPut = defineCommand<Unit>({
   words: (_f, p) => `Planned ${p.ref}`,
 })
 
-export const unitRemove = defineCommand<{ id: string }>({
+export const unitRemove = defineCommand<{ id: string }>()({
   name: 'unit.remove',
   roles: everyFitter,
   schema: object({ id }),
@@ -118,7 +118,7 @@ export const unitRemove = defineCommand<{ id: string }>({
 })
 
 const consumer = { type: 'string', pattern: '^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$' } as const
-export const unitFeedPut = defineCommand<UnitFeed>({
+export const unitFeedPut = defineCommand<UnitFeed>()({
   name: 'unitFeed.put',
   roles: everyFitter,
   schema: object({
@@ -145,7 +145,7 @@ export const unitFeedPut = defineCommand<UnitFeed>({
   words: (f, p) => `Fed a device from port ${p.port} of ${f.unit[p.unit]?.ref ?? p.unit}`,
 })
 
-export const unitFeedRemove = defineCommand<{ id: string }>({
+export const unitFeedRemove = defineCommand<{ id: string }>()({
   name: 'unitFeed.remove',
   roles: everyFitter,
   schema: object({ id: consumer }),
@@ -153,7 +153,7 @@ export const unitFeedRemove = defineCommand<{ id: string }>({
   words: () => 'Took a device off its network port',
 })
 
-export const partAddress = defineCommand<{ door: string; part: string; address?: number | null; ip?: string }>({
+export const partAddress = defineCommand<{ door: string; part: string; address?: number | null; ip?: string }>()({
   name: 'part.address',
   roles: everyFitter,
   schema: object(
@@ -190,7 +190,7 @@ function checkAddress(facts: Facts, address: string): void {
   if (fault) throw new Refusal(fault, 'address')
 }
 
-export const partFeed = defineCommand<{ door: string; part: string; own: boolean }>({
+export const partFeed = defineCommand<{ door: string; part: string; own: boolean }>()({
   name: 'part.feed',
   roles: everyFitter,
   schema: object({ door: id, part: id, own: { type: 'boolean' } }),
@@ -218,7 +218,7 @@ export const partFeed = defineCommand<{ door: string; part: string; own: boolean
     `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.own ? 'gets a supply of its own' : 'is fed by its controller'}`,
 })
 
-export const partVia = defineCommand<{ door: string; part: string; via: string | null }>({
+export const partVia = defineCommand<{ door: string; part: string; via: string | null }>()({
   name: 'part.via',
   roles: everyFitter,
   schema: object({ door: id, part: id, via: { anyOf: [id, { type: 'null' }] } }),
@@ -251,7 +251,7 @@ const station = { type: 'string', pattern: '^[A-Za-z0-9_.:-]{1,60}/[A-Za-z0-9]{1
 const runM = { type: 'number', minimum: 0, maximum: 1200 } as const
 
 /** How a bus is run from device to device. */
-export const busRunPut = defineCommand<BusRun>({
+export const busRunPut = defineCommand<BusRun>()({
   name: 'busRun.put',
   roles: everyFitter,
   schema: object({
@@ -288,7 +288,7 @@ export const addressesPut = defineCommand<{
   controllers: { id: string; address: string }[]
   units: { id: string; address: string }[]
   parts: { door: string; part: string; address?: number; ip?: string }[]
-}>({
+}>()({
   name: 'addresses.put',
   roles: everyFitter,
   schema: object({
@@ -333,7 +333,7 @@ export interface SitePlacement {
 }
 
 /** Takes a whole proposal over: controllers planned anew, every door's terminals, and lengths where none was given. */
-export const sitePlace = defineCommand<SitePlacement>({
+export const sitePlace = defineCommand<SitePlacement>()({
   name: 'site.place',
   roles: everyFitter,
   schema: object(

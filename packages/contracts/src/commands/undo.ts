@@ -84,7 +84,7 @@ function takenBack(facts: Facts, rev: number, context: CommandContext): Change[]
 const schema = object({ rev: { type: 'integer', minimum: 1 } })
 
 /** Takes a plan edit back, as one, if nothing that it touched was changed since. */
-export const planUndo = defineCommand<{ rev: number }>({
+export const planUndo = defineCommand<{ rev: number }>()({
   name: 'plan.undo',
   roles: everyFitter,
   schema,
@@ -97,7 +97,7 @@ export const planUndo = defineCommand<{ rev: number }>({
 })
 
 /** Takes an undo back: the plan edit is in force again. */
-export const planRedo = defineCommand<{ rev: number }>({
+export const planRedo = defineCommand<{ rev: number }>()({
   name: 'plan.redo',
   roles: everyFitter,
   schema,

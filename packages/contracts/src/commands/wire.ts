@@ -24,7 +24,7 @@ export const tickSet = defineCommand<{
   cable: string
   what: 'pulled' | 'ended' | 'tested'
   done: boolean
-}>({
+}>()({
   name: 'tick.set',
   roles: everyFitter,
   schema: object({ door: id, cable: id, what: { enum: ['pulled', 'ended', 'tested'] }, done: flag }),
@@ -61,7 +61,7 @@ export const tickSet = defineCommand<{
 })
 
 /** One conductor ended; the cable is ended when all of its conductors are. */
-export const coreTick = defineCommand<{ door: string; cable: string; core: string; done: boolean }>({
+export const coreTick = defineCommand<{ door: string; cable: string; core: string; done: boolean }>()({
   name: 'core.tick',
   roles: everyFitter,
   schema: object({ door: id, cable: id, core: name, done: flag }),
@@ -124,7 +124,7 @@ export const readingAdd = defineCommand<{
   kind: ReadingKind
   value: number
   disconnected?: true
-}>({
+}>()({
   name: 'reading.add',
   roles: everyFitter,
   schema: object(readingSchema, ['disconnected']),
@@ -160,7 +160,7 @@ export const readingAdd = defineCommand<{
     `${f.door[p.door]?.ref ?? p.door} ${p.cable}: ${readingFacts[p.kind].name} ${p.value} ${readingFacts[p.kind].unit}`,
 })
 
-export const meterZero = defineCommand<{ ohm: number }>({
+export const meterZero = defineCommand<{ ohm: number }>()({
   name: 'meter.zero',
   roles: everyFitter,
   schema: object({ ohm: { type: 'number', minimum: 0, maximum: 1000 } }),
@@ -176,7 +176,7 @@ export const meterZero = defineCommand<{ ohm: number }>({
 })
 
 /** What was built in place of what was planned: it flows back into the plan, and what was planned stays beside it. */
-export const cableBuilt = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>({
+export const cableBuilt = defineCommand<{ door: string; cable: string; type?: CableType; lengthM: number }>()({
   name: 'cable.built',
   roles: everyFitter,
   schema: object(
@@ -206,7 +206,7 @@ export const cableBuilt = defineCommand<{ door: string; cable: string; type?: Ca
     `${f.door[p.door]?.ref ?? p.door} ${p.cable} as built: ${p.type ? `${cableName(p.type)}, ` : ''}${p.lengthM} m`,
 })
 
-export const cabinetCheck = defineCommand<{ controller: string; item: string; done: boolean }>({
+export const cabinetCheck = defineCommand<{ controller: string; item: string; done: boolean }>()({
   name: 'cabinet.check',
   roles: everyFitter,
   schema: object({ controller: id, item: id, done: flag }),
@@ -226,7 +226,7 @@ export const cabinetCheck = defineCommand<{ controller: string; item: string; do
 })
 
 /** A picture taken at a door; its bytes are sent apart. */
-export const photoAdd = defineCommand<Omit<Photo, 'by' | 'at'>>({
+export const photoAdd = defineCommand<Omit<Photo, 'by' | 'at'>>()({
   name: 'photo.add',
   roles: everyFitter,
   schema: object({
@@ -252,7 +252,7 @@ export const photoAdd = defineCommand<Omit<Photo, 'by' | 'at'>>({
 })
 
 /** Something on the list of what must be at hand: whether it is got, from whom, by when. */
-export const procuredSet = defineCommand<{ id: string; got?: boolean; from?: string; due?: string }>({
+export const procuredSet = defineCommand<{ id: string; got?: boolean; from?: string; due?: string }>()({
   name: 'procured.set',
   roles: everyFitter,
   schema: object({ id, got: flag, from: text, due: { type: 'string', pattern: '^([0-9]{4}-[0-9]{2}-[0-9]{2})?$' } }, [

@@ -1,1 +1,3 @@
 export * from './wiegand'
+export * from './formats'
+export * from './detective'

@@ -42,7 +42,7 @@ export function AddressesPage() {
       units: open.flatMap((l) => (l.key.kind === 'unit' ? [{ id: l.key.id, address: l.proposed }] : [])),
       parts: [
         ...open.flatMap((l) => (l.key.kind === 'part' ? [{ door: l.key.door, part: l.key.part, ip: l.proposed }] : [])),
-        ...openBus.map((l) => ({ door: l.door, part: l.part, address: l.proposed })),
+        ...openBus.flatMap((l) => (l.proposed === null ? [] : [{ door: l.door, part: l.part, address: l.proposed }])),
       ],
     })
       .then(() => setWrong(''))
@@ -119,11 +119,14 @@ function NetworkLine({ line: l, open, onOpen }: { line: AddressLine; open: boole
   const keep = () => {
     const { key } = l
     const address = text.trim()
-    const done =
-      key.kind === 'part'
-        ? send('part.address', { door: key.door, part: key.part, ip: address })
-        : send(`${key.kind}.put`, { ...facts[key.kind][key.id], address })
-    return done
+    const save = () => {
+      if (key.kind === 'part') return send('part.address', { door: key.door, part: key.part, ip: address })
+      const [controller, unit] = [facts.controller[key.id], facts.unit[key.id]]
+      if (key.kind === 'controller' && controller) return send('controller.put', { ...controller, address })
+      if (key.kind === 'unit' && unit) return send('unit.put', { ...unit, address })
+      return Promise.reject(new Error(`${l.ref} has been removed meanwhile.`))
+    }
+    return save()
       .then(() => {
         setWrong('')
         onOpen()

@@ -125,7 +125,8 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
-  const act = (name: string) => send(name, { controller: id }).catch((e: unknown) => setWrong(saysOf(e)))
+  const act = (name: 'claim.start' | 'claim.agreeErase' | 'firmware.accept') =>
+    send(name, { controller: id }).catch((e: unknown) => setWrong(saysOf(e)))
   const at = claim?.steps.find((s) => s.state !== 'done')
   const holds = claim ? facts.found[claim.found]?.holds : null
   const bar = () => {
