@@ -198,6 +198,25 @@ describe('verdicts from the device’s own events', () => {
     expect(run(w, 'reader-R1', [granted(1, { received: t0 + 62_000 })]).state).toBe('not judged')
     expect(run(w, 'reader-R1', [granted(1, { received: t0 + 60_000 })]).state).toBe('passed')
   })
+  it('tells what came instead of the card, and what it would be', () => {
+    const turned = (0xffffff - 0x090004).toString(16).toUpperCase()
+    const strange = (card: string) => run(w, 'unknown-card', [event(t0, 1, 'refused', 'unknown', { card })])
+    expect(strange(turned)).toMatchObject({
+      state: 'waiting',
+      says: '24 bits arrived: 26 bits without its parity, card 9 00004 with the two data lines exchanged. That is the card awaited. Exchange data 0 and data 1 at one end of its cable.',
+    })
+    expect(strange('200090').says).toContain('That is the card awaited. Turn the bit order round')
+    expect(strange('040009').says).toContain('That is the card awaited. Turn the byte order round')
+    expect(strange('3D1147').says).toBe(
+      'A card nobody knows came: 61 04423. It is not the card awaited, however it is read.',
+    )
+    expect(strange('no hex').says).toBe('A card nobody knows came: no hex.')
+    for (const test of ['reader-R1', 'good-card'])
+      expect([test, run(w, test, [event(t0, 1, 'refused', 'unknown', { card: 'F6FFFE' })]).says]).toEqual([
+        test,
+        expect.stringContaining('two data lines exchanged'),
+      ])
+  })
   it('takes no event from before the test began', () => {
     expect(run(w, 'reader-R1', [granted(-2)]).state).toBe('waiting')
   })

@@ -21,8 +21,8 @@ export interface Printed {
 export interface CardReading extends CardNumber {
   format: string
   order: BitOrder
-  /** The reader sent more bits than the format has; these are the last ones of them, or those between the first and the last. */
-  cut: 'none' | 'last' | 'middle'
+  /** `data`: the format's bits without its parity. `last`, `middle`: the reader sent more; these are the last of them, or those before the last. */
+  cut: 'none' | 'data' | 'last' | 'middle'
   /** Whether its parity bits hold; true for a format without any. */
   parity: boolean
   /** Whether it is what stands on the card; null where nobody said what does. */
@@ -91,7 +91,8 @@ function candidates(bits: Bits, formats: readonly CardFormat[]): Candidate[] {
   return formats.flatMap((format): Candidate[] => {
     if (format.bits === bits.length) return [{ format, bits, cut: 'none' }]
     const data = bare(format)
-    if (!data || bits.length <= data.bits) return []
+    if (!data || bits.length < data.bits) return []
+    if (bits.length === data.bits) return [{ format: data, bits, cut: 'data' }]
     const last: Candidate = { format: data, bits: bits.slice(bits.length - data.bits), cut: 'last' }
     const middle: Candidate = {
       format: data,
@@ -112,13 +113,13 @@ function wordsOf(
   card: CardNumber,
   parity: boolean,
 ): string {
-  const part =
-    cut === 'last'
-      ? `; the last ${bits.length} are`
-      : cut === 'middle'
-        ? `; the ${bits.length} before the last are`
-        : `: ${format.name},`
-  return `${came} bits arrived${part} card ${nameOf(card)}${orderWords[order]}${parity ? '' : ', but its parity is wrong'}.`
+  const parts: Readonly<Record<CardReading['cut'], string>> = {
+    none: `: ${format.name},`,
+    data: `: ${format.name} without its parity,`,
+    last: `; the last ${bits.length} are`,
+    middle: `; the ${bits.length} before the last are`,
+  }
+  return `${came} bits arrived${parts[cut]} card ${nameOf(card)}${orderWords[order]}${parity ? '' : ', but its parity is wrong'}.`
 }
 
 /**
@@ -150,9 +151,12 @@ export function readingsOf(
     })
   })
   const rank = (r: CardReading) =>
-    (r.printed ? 0 : 100) + (r.parity ? 0 : 40) + (r.cut === 'none' ? 0 : 20) + bitOrders.indexOf(r.order)
+    (r.printed ? 0 : 100) + (r.parity ? 0 : 40) + cutRank[r.cut] + bitOrders.indexOf(r.order)
   return found.sort((a, b) => rank(a) - rank(b))
 }
+
+/** How far a reading is from what a reader should send. */
+const cutRank: Readonly<Record<CardReading['cut'], number>> = { none: 0, data: 10, middle: 20, last: 20 }
 
 /** A number without a facility on the card is compared alone. */
 const stands = (card: CardNumber, printed: Printed): boolean =>
@@ -169,4 +173,25 @@ export function likelyReading(readings: readonly CardReading[]): CardReading | n
   if (first.printed !== null) return first.printed ? first : null
   const sound = readings.filter((r) => r.order === 'asSent' && r.cut === 'none' && r.parity)
   return sound.length === 1 ? (sound[0] ?? null) : null
+}
+
+/** What to do about a number that comes in another order than it is printed in. */
+const mends: Readonly<Record<BitOrder, string>> = {
+  asSent: '',
+  bitsReversed: 'Turn the bit order round, at the reader or at the controller.',
+  bytesReversed: 'Turn the byte order round, at the reader or at the controller.',
+  linesExchanged: 'Exchange data 0 and data 1 at one end of its cable.',
+}
+
+/**
+ * What came instead of an awaited card, told for a fitter: which number it is, and, where it is the awaited one in another order or
+ * with its data lines exchanged, that. @param came as the device told it, hexadecimal
+ */
+export function strangeCardWords(came: string, awaited: Printed): string {
+  const bits = bitsFromHex(came)
+  if (!bits) return `A card nobody knows came: ${came}.`
+  const likely = likelyReading(readingsOf(bits, awaited))
+  if (likely) return `${likely.says} That is the card awaited. ${mends[likely.order]}`.trim()
+  const plain = readingsOf(bits, null).find((r) => r.order === 'asSent')
+  return `A card nobody knows came: ${plain ? nameOf(plain) : came}. It is not the card awaited, however it is read.`
 }

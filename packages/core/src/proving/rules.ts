@@ -1,3 +1,5 @@
+import { strangeCardWords } from '../cards/detective'
+import { card26FromHex } from '../cards/wiegand'
 import { onServerClock, type DeviceEvent } from './events'
 import type { TestKind } from './test'
 import {
@@ -22,6 +24,18 @@ type Rule<K extends TestKind['kind']> = (
   input: JudgeInput,
 ) => Judgement
 
+/** Waits for a card, and tells what came instead: a number nobody knows is most often the right one in another order. */
+function waitingForCard(own: DeviceEvent[], hex: string): Judgement {
+  const strange = own
+    .filter((e) => e.kind === 'refused' && e.state === 'unknown' && e.card !== '' && e.card !== hex)
+    .at(-1)
+  const awaited = card26FromHex(hex)
+  if (!strange || !awaited) return waiting('Waiting for the card.')
+  return waiting(strangeCardWords(strange.card, { facility: awaited.facility, number: BigInt(awaited.number) }), [
+    strange,
+  ])
+}
+
 const cardEvent = (events: DeviceEvent[], card: string) =>
   events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card)
 /** A card that was read at another door than the one it was presented at. */
@@ -41,7 +55,7 @@ function grantedHere(
   const wrong = elsewhere(input, events, card)
   if (wrong) return wrong
   const read = cardEvent(own, card)
-  if (!read) return waiting('Waiting for the card.')
+  if (!read) return waitingForCard(own, card)
   return read.kind === 'granted' ? { granted: read } : failed(`Refused: ${read.says}.`, [read])
 }
 
@@ -96,7 +110,7 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     const wrong = elsewhere(input, events, kind.card)
     if (wrong) return wrong
     const read = cardEvent(own, kind.card)
-    if (!read) return waiting('Waiting for the card.')
+    if (!read) return waitingForCard(own, kind.card)
     return read.reader === kind.reader
       ? passed(`Read at ${kind.reader}.`, [read])
       : failed(`Read at ${read.reader}: the readers of this door are exchanged.`, [read])
@@ -154,7 +168,7 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     const wrong = elsewhere(input, events, kind.card)
     if (wrong) return wrong
     const read = cardEvent(own, kind.card)
-    if (!read) return waiting('Waiting for the card.')
+    if (!read) return waitingForCard(own, kind.card)
     if (read.kind === 'granted') return failed('The door was released for this card.', [read])
     return read.state === kind.reason
       ? passed(`Refused: ${read.says}.`, [read])
