@@ -82,6 +82,23 @@ describe('the kinds of parts', () => {
     )
   })
 
+  it.each(['valueOf', 'toString', 'toJSON', 'constructor', 'hasOwnProperty', '__proto__'])(
+    'a field or a key called %s is a field like any other',
+    (name) => {
+      const w = job()
+      const wanted = w.wanted()
+      const odd = (value: string) => JSON.parse(`{"${name}":${value}}`) as { [key: string]: Json }
+      for (const key of Object.keys(wanted))
+        for (const value of ['""', '7', `{"${name}":{"${name}":""}}`]) {
+          const lines = twoSided(difference({ ...wanted, [key]: odd(value) }, wanted), w.facts)
+          expect(lines.some((line) => line.what.endsWith(name))).toBe(true)
+          expect(lines.flatMap(Object.values).every((text) => typeof text === 'string')).toBe(true)
+        }
+      expect(difference(odd('7'), {})).toEqual([{ key: name, held: 7, wanted: undefined }])
+      expect(difference({}, odd('7'))).toEqual([{ key: name, held: undefined, wanted: 7 }])
+    },
+  )
+
   it('a door’s own parts are about it alone; a group, a card and a schedule are about the doors that they pass', () => {
     const w = job()
     const wanted = w.wanted()

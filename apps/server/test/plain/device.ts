@@ -22,6 +22,7 @@ export class PlainDevice {
   zone = '<+00>0'
   clockOffMs = 5000
   boot = 'p1'
+  /** Refuses to be written to; all else it still does. */
   refuses = false
   private seq = 0
   private queue: ToldEvent[] = []
@@ -81,7 +82,7 @@ export class PlainDevice {
     const { ask, user, password, with: value } = JSON.parse(text) as Ask
     if (ask === 'time') return { status: 200, body: { utcMs: this.clock.now() + this.clockOffMs, zone: this.zone } }
     if (user !== 'fitter' || password !== this.password) return { status: 401, body: { says: 'wrong password' } }
-    if (this.refuses) return { status: 409, body: { says: 'busy with itself' } }
+    if (this.refuses && ask === 'write') return { status: 409, body: { says: 'busy with itself' } }
     const act = this.acts[ask]
     return act ? { status: 200, body: (await act(value)) ?? {} } : { status: 404, body: { says: `no ${ask}` } }
   }

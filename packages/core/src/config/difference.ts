@@ -12,8 +12,8 @@ export interface Difference {
 export function difference(held: Config, wanted: Config): Difference[] {
   const keys = new Set([...Object.keys(held), ...Object.keys(wanted)])
   return [...keys].sort().flatMap((key) => {
-    const h = held[key]
-    const w = wanted[key]
+    const h = Object.hasOwn(held, key) ? held[key] : undefined
+    const w = Object.hasOwn(wanted, key) ? wanted[key] : undefined
     const same = h !== undefined && w !== undefined && canonicalJson(h) === canonicalJson(w)
     return same ? [] : [{ key, held: h, wanted: w }]
   })

@@ -1,5 +1,5 @@
 import { accessPlaces, accessPointToken } from '../../doors/accesspoints'
-import { asObject, plainWords, shape, type PartKind } from './kind'
+import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
 
 const text = { type: 'string' }
 const names: Readonly<Record<string, string>> = { door: 'Door', name: 'Name', from: 'Leads from', to: 'Leads to' }
@@ -23,8 +23,10 @@ export const accessPointKind: PartKind = {
   title: ({ token }) => `Reader ${readerOf(token)}`,
   summary: (value) => plainWords(asObject(value)['name']),
   field: (field, value, _other, facts) => ({
-    name: names[field] ?? field,
+    name: fieldName(names, field),
     says:
-      field === 'from' || field === 'to' ? (facts.area[String(value)]?.name ?? plainWords(value)) : plainWords(value),
+      field === 'from' || field === 'to'
+        ? (facts.area[plainWords(value)]?.name ?? plainWords(value))
+        : plainWords(value),
   }),
 }

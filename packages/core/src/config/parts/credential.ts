@@ -1,7 +1,7 @@
 import { card26FromHex, card26Hex, cardName, type Card26 } from '../../cards/wiegand'
 import { all } from '../../job/facts'
 import type { Json } from '../records'
-import { asObject, plainWords, shape, type Change, type PartKind } from './kind'
+import { asObject, fieldName, plainWords, shape, type Change, type PartKind } from './kind'
 import { policiesOf } from './profile'
 import { rulesHere } from './rules'
 
@@ -11,7 +11,7 @@ const stateWords = (enabled: Json | undefined): string => (enabled ? 'in use' : 
 
 const profilesIn = (value: Json | undefined): string[] => {
   const list = asObject(value)['profiles']
-  return Array.isArray(list) ? list.map(String) : []
+  return Array.isArray(list) ? list.map(plainWords) : []
 }
 
 /** A card of somebody, with the groups through which it passes. */
@@ -71,7 +71,7 @@ export const credentialKind: PartKind = {
   },
   summary: (value) => `${plainWords(asObject(value)['holder'])}, ${stateWords(asObject(value)['enabled'])}`,
   field: (field, value) => ({
-    name: names[field] ?? field,
+    name: fieldName(names, field),
     says: field === 'enabled' ? stateWords(value) : plainWords(value),
   }),
 }

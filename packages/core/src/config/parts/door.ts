@@ -1,4 +1,4 @@
-import { asObject, plainWords, seconds, shape, type PartKind } from './kind'
+import { asObject, fieldName, plainWords, seconds, shape, type PartKind } from './kind'
 
 const longestOpenS = 3600
 const names: Readonly<Record<string, string>> = {
@@ -43,7 +43,7 @@ export const doorKind: PartKind = {
     return `${plainWords(door['name'])}, release ${seconds(door['release'])}, open ${seconds(door['heldOpen'])}`
   },
   field: (field, value) => ({
-    name: names[field] ?? field,
+    name: fieldName(names, field),
     says: timed.has(field) ? seconds(value) : plainWords(value),
   }),
 }

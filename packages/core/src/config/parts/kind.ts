@@ -68,11 +68,19 @@ export interface PartKind {
   field(field: string, value: Json | undefined, other: Json | undefined, facts: Facts): { name: string; says: string }
 }
 
-/** A JSON value as an object, whatever a device told. */
-export const asObject = (value: Json | undefined): { [key: string]: Json } =>
-  value !== null && typeof value === 'object' && !Array.isArray(value) ? value : value === undefined ? {} : { value }
+/** A JSON value as an object, whatever a device told; it has its own fields alone, so that none is called `valueOf` by birth. */
+export function asObject(value: Json | undefined): { [key: string]: Json } {
+  const bare = Object.create(null) as { [key: string]: Json }
+  if (value === undefined) return bare
+  const fields = value !== null && typeof value === 'object' && !Array.isArray(value) ? value : { value }
+  return Object.assign(bare, fields)
+}
 
-export const seconds = (value: Json | undefined): string => (value === undefined ? 'none' : `${String(value)} s`)
+/** The name of a field in words, or the field itself where a device told one of its own. */
+export const fieldName = (names: Readonly<Record<string, string>>, field: string): string =>
+  Object.hasOwn(names, field) ? (names[field] ?? field) : field
+
+export const seconds = (value: Json | undefined): string => (value === undefined ? 'none' : `${plainWords(value)} s`)
 
 /** A value in words where its kind has none of its own for it. */
 export function plainWords(value: Json | undefined): string {
@@ -82,7 +90,7 @@ export function plainWords(value: Json | undefined): string {
     return value.length ? value.map((v) => (typeof v === 'string' ? v : JSON.stringify(v))).join('; ') : 'none'
   if (typeof value === 'object' && value !== null)
     return Object.entries(value)
-      .map(([k, v]) => `${k} ${String(v)}`)
+      .map(([k, v]) => `${k} ${typeof v === 'object' ? JSON.stringify(v) : String(v)}`)
       .join(', ')
   return String(value)
 }

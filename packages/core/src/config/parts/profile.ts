@@ -14,11 +14,13 @@ export interface Policy {
 const text = { type: 'string' }
 const keyPrefix = 'profile/'
 
+const textOf = (value: Json | undefined): string => (typeof value === 'string' ? value : '')
+
 /** Policies of a profile's value, whatever a device told. */
 export function policiesIn(value: Json | undefined): Policy[] {
   const list = asObject(value)['policies']
   return Array.isArray(list)
-    ? list.map(asObject).map((p) => ({ at: String(p['at'] ?? ''), schedule: String(p['schedule'] ?? '') }))
+    ? list.map(asObject).map((p) => ({ at: textOf(p['at']), schedule: textOf(p['schedule']) }))
     : []
 }
 

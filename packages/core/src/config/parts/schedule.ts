@@ -1,7 +1,7 @@
 import { all, type Facts } from '../../job/facts'
 import type { Period } from '../../time/schedule'
 import type { Json } from '../records'
-import { asObject, plainWords, shape, type Both, type PartKind } from './kind'
+import { asObject, fieldName, plainWords, shape, type Both, type PartKind } from './kind'
 import { policiesOf } from './profile'
 import { rulesHere } from './rules'
 
@@ -47,7 +47,7 @@ export const scheduleKind: PartKind = {
   group: 'Time',
   title: ({ token }, facts) => `Schedule ${facts.schedule[token]?.name ?? token}`,
   summary: (value) => plainWords(asObject(value)['periods']),
-  field: (field, value) => ({ name: names[field] ?? field, says: plainWords(value) }),
+  field: (field, value) => ({ name: fieldName(names, field), says: plainWords(value) }),
 }
 
 function specialJson(facts: Facts): Json {

@@ -1,7 +1,7 @@
 import { functionFacts, partFunctions, type PartFunction } from '../../doors/functions'
 import { toldPoints, type WiredPoint } from '../../wiring/points'
 import type { Json } from '../records'
-import { asObject, shape, type PartKind, type Timers } from './kind'
+import { asObject, plainWords, shape, type PartKind, type Timers } from './kind'
 
 const text = { type: 'string' }
 const some = { type: 'number', minimum: 0 }
@@ -57,19 +57,19 @@ function valueOf(points: readonly WiredPoint[], kept: Timers): Json {
 /** A wired point: `K1, lock`. */
 function pointName(value: Json | undefined, key: string): string {
   const point = asObject(value)
-  const does = String(point['function'])
+  const does = plainWords(point['function'])
   const says = Object.hasOwn(functionFacts, does) ? functionFacts[does as PartFunction].says : does
-  return point['part'] ? `${String(point['part'])}, ${says}` : key
+  return point['part'] ? `${plainWords(point['part'])}, ${says}` : key
 }
 
 /** Where a wired point is and what the device knows of it: `input 7, closed at rest`. */
 function pointWords(value: Json | undefined): string {
   if (value === undefined) return 'not told'
   const point = asObject(value)
-  const says = [String(point['port'] ?? '')]
-  if (point['address'] !== undefined) says.push(`address ${String(point['address'])}`)
-  if (point['idle'] !== undefined) says.push(`${String(point['idle'])} at rest`)
-  if (point['after'] !== undefined) says.push(`${String(point['after'])} s after the lock`)
-  if (point['release'] !== undefined) says.push(`releases for ${String(point['release'])} s`)
+  const says = [plainWords(point['port'])]
+  if (point['address'] !== undefined) says.push(`address ${plainWords(point['address'])}`)
+  if (point['idle'] !== undefined) says.push(`${plainWords(point['idle'])} at rest`)
+  if (point['after'] !== undefined) says.push(`${plainWords(point['after'])} s after the lock`)
+  if (point['release'] !== undefined) says.push(`releases for ${plainWords(point['release'])} s`)
   return says.join(', ')
 }
