@@ -371,6 +371,41 @@ export const mutants: readonly Mutant[] = [
     put: 'fromYesterday: false }',
     tests: 'core/test/time',
   },
+  {
+    name: 'a parity bit that is wrong holds',
+    file: `${core}cards/formats.ts`,
+    find: "return ones % 2 === (kind === 'even' ? 0 : 1)",
+    put: 'return true',
+    tests: 'core/test/(cards|detective)',
+  },
+  {
+    name: 'exchanged data lines are not tried',
+    file: `${core}cards/detective.ts`,
+    find: 'bits.map((b) => (b === 1 ? 0 : 1))',
+    put: '[...bits]',
+    tests: 'core/test/(cards|detective)',
+  },
+  {
+    name: 'the printed number is not compared',
+    file: `${core}cards/detective.ts`,
+    find: 'card.number === printed.number &&',
+    put: '',
+    tests: 'core/test/detective',
+  },
+  {
+    name: 'a key that every object is born with is taken for held',
+    file: `${core}config/difference.ts`,
+    find: 'Object.hasOwn(held, key) ? held[key] : undefined',
+    put: 'held[key]',
+    tests: 'contracts/test/parts',
+  },
+  {
+    name: 'a field that every object is born with is taken for told',
+    file: `${core}config/parts/kind.ts`,
+    find: 'Object.create(null) as',
+    put: 'Object.create({}) as',
+    tests: 'contracts/test/parts',
+  },
   // The driver, over the wire.
   {
     name: 'the driver does not write how an input rests',
