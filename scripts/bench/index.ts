@@ -1,15 +1,13 @@
 import { spawn } from 'node:child_process'
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
-import { join, resolve } from 'node:path'
+import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { PGlite } from '@electric-sql/pglite'
 import { launchBrowser } from '../browser'
-import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
-import { startServer } from '../../apps/server/src'
 import { Site, siteFile } from '../../apps/server/test/site'
-import { boardBench } from './board'
+import { boardBench, serverWith } from './board'
 import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
 import { planBench } from './plan'
@@ -138,34 +136,7 @@ function size(): void {
 /** Against an empty shell of the same stack, exported by the same bundler in the same run and served the same way. */
 async function usable(): Promise<void> {
   const other = await emptyShell()
-  const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
-  const server = await startServer({
-    dataFolder: null,
-    keyFile: join(folder, 'key'),
-    port: 0,
-    clock: makeClock(1),
-    table: null,
-    webFolder: resolve('apps/web/dist'),
-    rigPage: null,
-    logLevel: 'silent',
-  })
-  const base = `http://127.0.0.1:${server.port}`
-  const signed = await fetch(`${base}/api/v1/first`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify({
-      name: 'lead',
-      password: 'long enough 1',
-      job: {
-        name: 'J',
-        client: '',
-        site: '',
-        zone: 'UTC',
-        network: { address: '10.1.1.0', prefix: 24, gateway: '10.1.1.1', timeServer: '10.1.1.1' },
-      },
-    }),
-  })
-  const cookie = signed.headers.get('set-cookie')?.split(';')[0]?.split('=') ?? []
+  const { base, cookie, close } = await serverWith(0)
   const browser = await launchBrowser()
   const measure = async (url: string, heading: RegExp, signedIn: boolean) => {
     const context = await browser.newContext({ viewport: { width: 390, height: 844 } })
@@ -195,9 +166,8 @@ async function usable(): Promise<void> {
     '1.4',
   )
   await browser.close()
-  await server.close()
+  await close()
   await other.close()
-  rmSync(folder, { recursive: true, force: true })
 }
 
 async function starts(): Promise<void> {

@@ -19,16 +19,7 @@ import { sheets, smallJob, strikeHardware, World } from './world'
 /** Two doors with readers on one bus each, a switch, and a face reader on the network. */
 function busJob(): World {
   const w = smallJob(strikeHardware)
-  w.do('controller.put', {
-    id: 'a8',
-    ref: 'A8',
-    sheet: 'controller-8',
-    cabinet: 'Riser',
-    supply: 'supply-10',
-    address: '',
-    serial: '',
-    mac: '',
-  })
+  w.controller('a8', 'controller-8', { supply: 'supply-10' })
   w.do('door.edit', {
     id: 'D-01',
     fields: { hardware: { ...strikeHardware, entryReader: 'reader-bus', exitReader: 'reader-bus-keypad' } },
@@ -86,16 +77,7 @@ describe('the address plan of a job', () => {
   })
   it('tells devices that leave the factory on one address', () => {
     const w = busJob()
-    w.do('controller.put', {
-      id: 'a9',
-      ref: 'A9',
-      sheet: 'controller-2',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a9', 'controller-2')
     expect(addressPlan(w.facts, sheets).collisions).toEqual([
       { address: sheetOf(sheets, 'controller-2').controller?.factory.address, refs: ['A1', 'A9'] },
     ])
@@ -146,16 +128,7 @@ describe('the bus plan of a job', () => {
 describe('what asks for network power', () => {
   it('is every planned device that takes it, but for those with a supply of their own; a switch is asked by what is plugged in', () => {
     const w = busJob()
-    w.do('controller.put', {
-      id: 'a3',
-      ref: 'A3',
-      sheet: 'controller-1-net',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a3', 'controller-1-net')
     expect(networkFed(w.facts, sheets).map((f) => [f.id, f.draw.class])).toEqual([
       ['controller/a3', 4],
       ['part/D-02/R1', 4],
@@ -238,17 +211,7 @@ describe('an expander that siting adds', () => {
     })
     w.do('area.put', { id: 'in', code: 'I', name: 'Inside' })
     w.put('cabinetPlace', { id: 'Riser', x: 0, y: 0 })
-    w.do('controller.put', {
-      id: 'a8',
-      ref: 'A8',
-      sheet: 'controller-8',
-      cabinet: 'Riser',
-      supply: 'supply-10',
-      address: '',
-      serial: '',
-      mac: '',
-      expanders: [{ id: 'E1', sheet: 'expander-reader' }],
-    })
+    w.controller('a8', 'controller-8', { supply: 'supply-10', expanders: [{ id: 'E1', sheet: 'expander-reader' }] })
     const many = {
       entryReader: 'reader-bus',
       lock: 'strike-secure',
@@ -291,16 +254,7 @@ describe('an expander that siting adds', () => {
 describe('how a bus is really run', () => {
   const bus = () => {
     const w = smallJob({ ...strikeHardware })
-    w.do('controller.put', {
-      id: 'a8',
-      ref: 'A8',
-      sheet: 'controller-8',
-      cabinet: 'Riser',
-      supply: 'supply-10',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a8', 'controller-8', { supply: 'supply-10' })
     w.do('door.add', {
       id: 'D-04',
       fields: {

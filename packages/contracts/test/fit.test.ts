@@ -11,16 +11,7 @@ const cable = (w: World, part: string, type: CableType, lengthM = 20) =>
 /** The same door on a board whose screws tell how thick a core they take, and whose inputs are supervised. */
 function onLargeBoard(hardware: Record<string, string> = strikeHardware): World {
   const w = smallJob(strikeHardware)
-  w.do('controller.put', {
-    id: 'a8',
-    ref: 'A8',
-    sheet: 'controller-8',
-    cabinet: 'Riser',
-    supply: 'supply-5',
-    address: '',
-    serial: '',
-    mac: '',
-  })
+  w.controller('a8', 'controller-8')
   w.do('door.edit', { id: 'D-01', fields: { hardware } })
   w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
   return w

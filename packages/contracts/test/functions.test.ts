@@ -207,16 +207,7 @@ describe('a part that is wired and would stay silent stops the door', () => {
 
   it('a lock that is itself the reader has its access point', () => {
     const w = smallJob({}, { handle: true })
-    w.do('controller.put', {
-      id: 'a7',
-      ref: 'A7',
-      sheet: 'controller-radio',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a7', 'controller-radio')
     w.do('door.edit', { id: 'D-01', fields: { hardware: { lock: 'wireless-handle' } } })
     w.do('door.placeProposed', { id: 'D-01', controller: 'a7' })
     expect(w.wanted('a7')).toMatchObject({

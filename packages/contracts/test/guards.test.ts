@@ -301,16 +301,7 @@ describe('on battery and in a fire', () => {
     expect(fire(smallJob(), 'a1')).toMatchObject({ in: 'free', out: 'free' })
     expect(fire(smallJob(strikeHardware, { handle: true }), 'a1')).toMatchObject({ in: 'shut', out: 'handle' })
     const w = smallJob({}, { handle: true })
-    w.do('controller.put', {
-      id: 'a7',
-      ref: 'A7',
-      sheet: 'controller-radio',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a7', 'controller-radio')
     w.do('door.edit', { id: 'D-01', fields: { hardware: { lock: 'wireless-handle' } } })
     w.do('door.placeProposed', { id: 'D-01', controller: 'a7' })
     expect(fire(w, 'a7')).toMatchObject({

@@ -61,16 +61,7 @@ describe('what the hand at the door must know besides the conductors', () => {
   })
   it('jumpers with their factory position, switches for the address, and a lead of its own supply that goes nowhere', () => {
     const w = smallJob(strikeHardware)
-    w.do('controller.put', {
-      id: 'a8',
-      ref: 'A8',
-      sheet: 'controller-8',
-      cabinet: 'Loft',
-      supply: 'supply-10',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a8', 'controller-8', { cabinet: 'Loft', supply: 'supply-10' })
     w.do('door.add', {
       id: 'D-07',
       fields: {

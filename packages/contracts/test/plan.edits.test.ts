@@ -206,16 +206,7 @@ describe('areas, cabinets, controllers and units', () => {
   })
   it('a controller for radio asks for hubs enough in its cabinet, as its sheets count', () => {
     const w = smallJob()
-    w.do('controller.put', {
-      id: 'a7',
-      ref: 'A7',
-      sheet: 'controller-radio',
-      cabinet: 'Flats',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a7', 'controller-radio', { cabinet: 'Flats' })
     for (let n = 0; n < 9; n++) {
       w.do('door.add', {
         id: `F-${n}`,
@@ -239,16 +230,7 @@ describe('areas, cabinets, controllers and units', () => {
   })
   it('a reader through a converter is checked along the whole chain', () => {
     const w = smallJob(strikeHardware, { handle: true })
-    w.do('controller.put', {
-      id: 'a8',
-      ref: 'A8',
-      sheet: 'controller-8',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a8', 'controller-8')
     w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
     w.do('part.via', { door: 'D-01', part: 'R1', via: 'converter-serial' })
     const findings = () =>
@@ -382,16 +364,7 @@ describe('marks that are kept from one state to the next', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: 0, max: 9 }), { maxLength: 14 }), (row_) => {
         const w = smallJob(strikeHardware)
-        w.do('controller.put', {
-          id: 'a2',
-          ref: 'A2',
-          sheet: 'controller-4',
-          cabinet: 'Riser',
-          supply: 'supply-5',
-          address: '10.1.1.22',
-          serial: '',
-          mac: '',
-        })
+        w.controller('a2', 'controller-4', { address: '10.1.1.22' })
         w.do('door.add', {
           id: 'D-02',
           fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', hardware: strikeHardware },

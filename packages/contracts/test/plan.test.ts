@@ -69,16 +69,7 @@ describe('placing a door', () => {
     fc.assert(
       fc.property(fc.array(hardware, { minLength: 1, maxLength: 4 }), (list) => {
         const w = smallJob()
-        w.do('controller.put', {
-          id: 'a4',
-          ref: 'A4',
-          sheet: 'controller-4',
-          cabinet: 'Riser',
-          supply: 'supply-5',
-          address: '10.1.1.24',
-          serial: '',
-          mac: '',
-        })
+        w.controller('a4', 'controller-4', { address: '10.1.1.24' })
         for (const [i, h] of list.entries()) {
           const id = `F-${i}`
           w.do('door.add', {

@@ -168,16 +168,7 @@ describe('volts, end resistors, insulation', () => {
   })
   it('an end-of-line value is called for where the input is supervised, and a wrong one says why', () => {
     const w = smallJob({ ...strikeHardware })
-    w.do('controller.put', {
-      id: 'a8',
-      ref: 'A8',
-      sheet: 'controller-8',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '10.1.1.28',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a8', 'controller-8', { address: '10.1.1.28' })
     w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
     const contact = w.door().cables.find((c) => c.part === 'C1')?.id ?? ''
     const asked = () => readingsFor(w.door(), contact, sheets, sheets['controller-8'] ?? null)

@@ -102,16 +102,7 @@ describe('taking something out of a job', () => {
     expect(() => w.do('door.remove', { id: 'D-01' })).toThrow('recorded tests')
     w.put('reach', { ...(w.facts.reach['a1'] as NonNullable<World['facts']['reach'][string]>), owned: false })
     expect(() => w.do('controller.remove', { id: 'a1' })).toThrow('D-01 has recorded tests on it')
-    w.do('controller.put', {
-      id: 'a2',
-      ref: 'A2',
-      sheet: 'controller-2',
-      cabinet: 'Riser',
-      supply: 'supply-5',
-      address: '',
-      serial: '',
-      mac: '',
-    })
+    w.controller('a2', 'controller-2')
     w.do('controller.put', {
       id: 'a3',
       ref: 'A3',

@@ -21,17 +21,7 @@ const hardware = {
 
 function everything(): World {
   const w = smallJob()
-  w.do('controller.put', {
-    id: 'a8',
-    ref: 'A8',
-    sheet: 'controller-8',
-    cabinet: 'Riser',
-    supply: 'supply-5',
-    address: '',
-    serial: '',
-    mac: '',
-    expanders: [{ id: 'E1', sheet: 'expander-io' }],
-  })
+  w.controller('a8', 'controller-8', { expanders: [{ id: 'E1', sheet: 'expander-io' }] })
   w.do('door.edit', {
     id: 'D-01',
     fields: { hardware, behaviour: { ...w.door().behaviour, openerAfterS: 2, deskReleaseS: 9 } },

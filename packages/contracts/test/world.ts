@@ -71,6 +71,11 @@ export class World {
       digest: '',
     })
   }
+  /** A controller in the riser, on a supply of its own, with nothing else known of it. */
+  controller(id: string, sheet: string, over: Record<string, unknown> = {}): void {
+    const known = { cabinet: 'Riser', supply: 'supply-5', address: '', serial: '', mac: '' }
+    this.do('controller.put', { id, ref: id.toUpperCase(), sheet, ...known, ...over })
+  }
   reached(controller = 'a1', over: Partial<Reach> = {}): void {
     this.put('reach', {
       id: controller,
@@ -115,16 +120,7 @@ export function smallJob(hardware: Record<string, string> = magnetHardware, over
   })
   w.do('area.put', { id: 'out', code: 'O', name: 'Outside' })
   w.do('area.put', { id: 'in', code: 'I', name: 'Inside' })
-  w.do('controller.put', {
-    id: 'a1',
-    ref: 'A1',
-    sheet: 'controller-2',
-    cabinet: 'Riser',
-    supply: 'supply-5',
-    address: '10.1.1.21',
-    serial: '',
-    mac: '',
-  })
+  w.controller('a1', 'controller-2', { address: '10.1.1.21' })
   w.do('door.add', { id: 'D-01', fields: { ref: 'D-01', name: 'Front', from: 'out', to: 'in', hardware, ...over } })
   if (Object.keys(hardware).length) w.do('door.placeProposed', { id: 'D-01', controller: 'a1' })
   for (const cable of w.door().cables) w.do('cable.set', { door: 'D-01', cable: cable.id, lengthM: 20 })

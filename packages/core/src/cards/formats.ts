@@ -87,7 +87,7 @@ export function formatFault(format: CardFormat): string | null {
 export type Bits = readonly (0 | 1)[]
 
 const valueOf = (bits: Bits, run: BitRun): bigint =>
-  bits.slice(run.from, run.from + run.length).reduce((sum, bit) => sum * 2n + BigInt(bit), 0n)
+  bits.slice(run.from, run.from + run.length).reduce((sum, bit) => (sum << 1n) | BigInt(bit), 0n)
 
 /** Whether each parity bit is as it must be. */
 export const parityHolds = (format: CardFormat, bits: Bits): boolean =>
@@ -109,7 +109,7 @@ export function readAs(format: CardFormat, bits: Bits): CardNumber | null {
 export function writeAs(format: CardFormat, card: CardNumber): Bits {
   const bits: (0 | 1)[] = Array.from({ length: format.bits }, () => 0)
   const put = (run: BitRun, value: bigint, what: string) => {
-    if (value < 0n || value >= 2n ** BigInt(run.length))
+    if (value < 0n || value >= 1n << BigInt(run.length))
       throw new RangeError(`${what} ${value} does not fit ${run.length} bits.`)
     for (let i = 0; i < run.length; i++) bits[run.from + i] = (value >> BigInt(run.length - 1 - i)) & 1n ? 1 : 0
   }

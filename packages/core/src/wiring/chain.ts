@@ -11,7 +11,8 @@ export interface ChainConductor {
   terminal: string | null
 }
 
-const wants: Partial<Record<LeadKind, TerminalKind>> = {
+/** The kind of screw that each lead of a reader goes on, at a converter as at a controller. */
+export const readerScrews = {
   'supply+': 'reader+',
   'supply-': 'reader-',
   d0: 'd0',
@@ -20,14 +21,16 @@ const wants: Partial<Record<LeadKind, TerminalKind>> = {
   busA: 'busA',
   busB: 'busB',
   bus0: 'bus0',
-}
+} as const satisfies Partial<Record<LeadKind, TerminalKind>>
+
+const screwOf: Partial<Record<LeadKind, TerminalKind>> = readerScrews
 
 /** How a part is joined to its converter: each lead and the screw it goes on, null where the converter has none. */
 export function chainOf(part: Part, sheets: Sheets): ChainConductor[] {
   if (!part.via) return []
   const free = [...sheetOf(sheets, part.via).terminals]
   return sheetOf(sheets, part.sheet).leads.map((lead) => {
-    const at = free.findIndex((t) => t.kind === wants[lead.kind])
+    const at = free.findIndex((t) => t.kind === screwOf[lead.kind])
     const [screw] = at < 0 ? [] : free.splice(at, 1)
     return { lead, terminal: screw?.id ?? null }
   })

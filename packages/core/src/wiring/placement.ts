@@ -1,7 +1,7 @@
 import type { Door, Part, Placement } from '../doors/door'
 import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
-import { leadsToController } from './chain'
+import { leadsToController, readerScrews } from './chain'
 import { boardOfPort, byPort, keyScrew, markerOf, portWords, sharedKinds, type PortClass } from './ports'
 import {
   isKind,
@@ -22,14 +22,7 @@ export interface Want {
 }
 
 const kindFor: Readonly<Record<LeadKind, TerminalKind | 'restingSide'>> = {
-  'supply+': 'reader+',
-  'supply-': 'reader-',
-  d0: 'd0',
-  d1: 'd1',
-  led: 'led',
-  busA: 'busA',
-  busB: 'busB',
-  bus0: 'bus0',
+  ...readerScrews,
   contactA: 'input',
   contactB: 'inputCommon',
   break1: 'feed+',
