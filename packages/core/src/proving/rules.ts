@@ -24,11 +24,9 @@ type Rule<K extends TestKind['kind']> = (
   input: JudgeInput,
 ) => Judgement
 
-/** Waits for a card, and tells what came instead: a number nobody knows is most often the right one in another order. */
+/** Waits for a card that has not come, and tells what came instead: a number nobody knows is most often the right one in another order. */
 function waitingForCard(own: DeviceEvent[], hex: string): Judgement {
-  const strange = own
-    .filter((e) => e.kind === 'refused' && e.state === 'unknown' && e.card !== '' && e.card !== hex)
-    .at(-1)
+  const strange = own.filter((e) => e.kind === 'refused' && e.state === 'unknown' && e.card !== '').at(-1)
   const awaited = card26FromHex(hex)
   if (!strange || !awaited) return waiting('Waiting for the card.')
   return waiting(strangeCardWords(strange.card, { facility: awaited.facility, number: BigInt(awaited.number) }), [
@@ -46,16 +44,28 @@ function elsewhere(input: JudgeInput, events: DeviceEvent[], card: string): Judg
     : null
 }
 
+/** The reading of a card at its own door, or why there is none. */
+function readHere(
+  input: JudgeInput,
+  own: DeviceEvent[],
+  events: DeviceEvent[],
+  card: string,
+): { read: DeviceEvent } | Judgement {
+  const wrong = elsewhere(input, events, card)
+  if (wrong) return wrong
+  const read = cardEvent(own, card)
+  return read ? { read } : waitingForCard(own, card)
+}
+
 function grantedHere(
   input: JudgeInput,
   own: DeviceEvent[],
   events: DeviceEvent[],
   card: string,
 ): { granted: DeviceEvent } | Judgement {
-  const wrong = elsewhere(input, events, card)
-  if (wrong) return wrong
-  const read = cardEvent(own, card)
-  if (!read) return waitingForCard(own, card)
+  const here = readHere(input, own, events, card)
+  if (!('read' in here)) return here
+  const { read } = here
   return read.kind === 'granted' ? { granted: read } : failed(`Refused: ${read.says}.`, [read])
 }
 
@@ -107,10 +117,9 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
       : waiting('Try it, then answer.')
   },
   readerIs: (kind, own, events, input) => {
-    const wrong = elsewhere(input, events, kind.card)
-    if (wrong) return wrong
-    const read = cardEvent(own, kind.card)
-    if (!read) return waitingForCard(own, kind.card)
+    const here = readHere(input, own, events, kind.card)
+    if (!('read' in here)) return here
+    const { read } = here
     return read.reader === kind.reader
       ? passed(`Read at ${kind.reader}.`, [read])
       : failed(`Read at ${read.reader}: the readers of this door are exchanged.`, [read])
@@ -165,10 +174,9 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     return 'granted' in here ? timed(own, here.granted, kind) : here
   },
   refused: (kind, own, events, input) => {
-    const wrong = elsewhere(input, events, kind.card)
-    if (wrong) return wrong
-    const read = cardEvent(own, kind.card)
-    if (!read) return waitingForCard(own, kind.card)
+    const here = readHere(input, own, events, kind.card)
+    if (!('read' in here)) return here
+    const { read } = here
     if (read.kind === 'granted') return failed('The door was released for this card.', [read])
     return read.state === kind.reason
       ? passed(`Refused: ${read.says}.`, [read])
