@@ -16,6 +16,8 @@ export interface Context {
   logger: Logger
   /** Aborted when the server ends; loops stop at it. */
   ending: AbortSignal
+  /** Tells every screen how far a load is; null when it has ended. */
+  loadProgress(id: string, progress: { total: number; done: number } | null): void
 }
 
 export const secretId = (controller: string) => `device/${controller}`

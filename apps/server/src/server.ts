@@ -59,17 +59,20 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   if (!chainKey) await vault.put(signingKey, (chainKey = randomBytes(32).toString('hex')))
   const ending = new AbortController()
   setMaxListeners(0, ending.signal) // every request under way listens to it
+  const logger = pino({ level: options.logLevel })
   const log = await JobLog.open(store.db, job, options.clock, chainKey)
+  for (const { says } of log.aside) logger.error(`${says} It is left out of the job.`)
+  const stream = new LiveStream(log)
   const context: Context = {
     log,
     vault,
     clock: options.clock,
     dialer: makeDialer(options.table),
     protocols: options.protocols ?? new Protocols(),
-    logger: pino({ level: options.logLevel }),
+    logger,
     ending: ending.signal,
+    loadProgress: (id, progress) => stream.load(id, progress),
   }
-  const stream = new LiveStream(log)
   const watcher = new Watcher(context)
   const claims = new ClaimRunner(context)
   const loads = new LoadEngine(context, watcher)

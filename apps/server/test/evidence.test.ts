@@ -10,7 +10,7 @@ import {
   type Reach,
 } from '@rauta/core'
 import { publicKeyOf, verifyChain } from '@rauta/core/chain'
-import { chainChanges, Heads } from '../src/changes/links'
+import { chainChanges } from '../src/changes/links'
 import { gapEvent } from '../src/live/gap'
 import { eventOf } from '../src/live/subscriber'
 import { failureWords, maybeBack } from '../src/words'
@@ -74,14 +74,12 @@ function facts() {
 /** Records that a list of changes adds to the chains, over several commits. */
 function chainsOf(commits: Change[][]): ChainRecord[] {
   let now = facts()
-  const heads = Heads.of(now)
   const all: ChainRecord[] = []
   for (const [i, changes] of commits.entries()) {
     now = applyChanges(now, changes, i + 2)
-    const links = chainChanges(now, changes, heads, secret, i, 'v')
-    for (const link of links) heads.note(link.after as ChainRecord)
-    now = applyChanges(now, links, i + 2)
-    all.push(...links.map((l) => l.after as ChainRecord))
+    const linked = chainChanges(now, changes, secret, i, 'v')
+    now = applyChanges(now, linked.heads, i + 2)
+    all.push(...linked.records)
   }
   return all
 }

@@ -4,6 +4,7 @@ import {
   claimSteps,
   emptyFacts,
   put,
+  readingChanges,
   wantedConfig,
   type Claim,
   type DeviceEvent,
@@ -159,7 +160,11 @@ const loaded = () => {
   have('reach', reach)
   const controller = facts.controller['a1']
   if (controller)
-    have('held', { id: 'a1', config: wantedConfig(facts, controller, shippedSheets).config, readAt: 1, fault: '' })
+    facts = applyChanges(
+      facts,
+      readingChanges(facts, 'a1', wantedConfig(facts, controller, shippedSheets).config, 1),
+      facts.rev,
+    )
 }
 const press = async (name: string | RegExp) => {
   await act(async () => {

@@ -188,7 +188,7 @@ describe('the job on this phone', () => {
   it('is there again as it was left', async () => {
     const { base } = useJob.getState()
     await saveSnapshot('key-1', base)
-    expect(await loadKept()).toEqual({ job: 'key-1', facts: base })
+    expect(await loadKept()).toEqual({ job: 'key-1', facts: base, missing: [] })
   })
   it('who was here last is known without the server', async () => {
     const s = server()

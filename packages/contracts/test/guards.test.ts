@@ -25,7 +25,7 @@ const controller = (w: World) => w.facts.controller['a1'] as Controller
 const test = (w: World, id: string) =>
   scriptFor(w.facts, w.door(), sheets).find((t) => t.id === id) as ReturnType<typeof scriptFor>[number]
 const standing =
-  (w: World, wanted = w.wanted(), held = w.facts.held['a1']?.config ?? {}) =>
+  (w: World, wanted = w.wanted(), held = w.held()) =>
   (id: string) =>
     standings(w.facts, w.door(), sheets, wanted, held).find((s) => s.test.id === id)?.state
 
@@ -115,7 +115,7 @@ describe('a proof counts', () => {
 
   it('only where it proved both what is wanted and what is held', () => {
     const w = unsent()
-    const held = w.facts.held['a1']?.config ?? {}
+    const held = w.held()
     for (const config of [w.wanted(), held]) {
       w.put('proof', proofOf(w, testDigest(w.facts, w.door(), test(w, 'release-time'), config)))
       expect(standing(w)('release-time')).toBe('stale')
@@ -152,7 +152,7 @@ describe('a signature', () => {
     w.loaded()
     wired(w)
     for (const t of scriptFor(w.facts, w.door(), sheets)) if (!t.notApplicable) prove(w, t.id, `p-${t.id}`)
-    const tests = () => standings(w.facts, w.door(), sheets, w.wanted(), w.facts.held['a1']?.config ?? {})
+    const tests = () => standings(w.facts, w.door(), sheets, w.wanted(), w.held())
     const basis = signBasis(w.facts, w.door(), tests())
     for (const role of ['engineer', 'witness'] as const)
       w.put('signature', { id: role, door: 'D-01', role, name: role, stroke: '', head: '', basis, snags: [], at: 1 })
@@ -175,7 +175,7 @@ describe('a signature', () => {
     w.loaded()
     w.do('door.edit', { id: 'D-01', fields: { escapeRoute: true, handle: false } })
     expect([marks(w).plan.sign, marks(w).wire.sign, marks(w).prove.sign]).toEqual(['stopped', 'given', 'given'])
-    const tests = standings(w.facts, w.door(), sheets, w.wanted(), w.facts.held['a1']?.config ?? {})
+    const tests = standings(w.facts, w.door(), sheets, w.wanted(), w.held())
     for (const role of ['engineer', 'witness'] as const)
       w.put('signature', {
         id: role,
@@ -221,8 +221,8 @@ describe('Load', () => {
     const w = smallJob()
     w.reached()
     w.loaded()
-    const kept = Object.entries(w.facts.held['a1']?.config ?? {}).filter(([key]) => !key.startsWith('test/'))
-    w.put('held', { id: 'a1', config: Object.fromEntries(kept), readAt: 1, fault: '' })
+    const kept = Object.entries(w.held()).filter(([key]) => !key.startsWith('test/'))
+    w.holds(Object.fromEntries(kept))
     expect(marks(w).load.sign).toBe('given')
   })
 })
@@ -255,9 +255,8 @@ describe('a test', () => {
     const w = smallJob()
     w.reached()
     w.loaded()
-    const held = w.facts.held['a1']
-    const { 'test/credential/rauta-lost': _gone, ...rest } = held?.config ?? {}
-    w.put('held', { id: 'a1', config: rest, readAt: 1, fault: '' })
+    const { 'test/credential/rauta-lost': _gone, ...rest } = w.held()
+    w.holds(rest)
     expect(() => w.do('trial.start', { door: 'D-01', test: 'good-card' })).toThrow('does not hold the test cards yet')
     // What asks for no card does not wait for them.
     w.do('trial.start', { door: 'D-01', test: 'exit-button' })

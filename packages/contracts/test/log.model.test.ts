@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import { all, applyChanges, emptyFacts, reversed, type Change, type Facts } from '@rauta/core'
+import { all, applyChanges, emptyFacts, type Change, type Facts } from '@rauta/core'
 import { commands } from '../src'
-import { sheets } from './world'
+import { reversed, sheets } from './world'
 
 /**
  * Random commands against a slow, obvious model: whatever is asked for, the facts stay consistent, every change can be

@@ -67,26 +67,16 @@ describe('the six marks', () => {
     w.reached()
     w.loaded()
     const held = w.wanted()
-    w.put('held', {
-      id: 'a1',
-      config: { ...held, 'door/D-01': { ...(held['door/D-01'] as object), release: 9 } },
-      readAt: 0,
-      fault: '',
-    })
+    w.holds({ ...held, 'door/D-01': { ...(held['door/D-01'] as object), release: 9 } })
     expect(of(w).load).toMatchObject({ sign: 'stale', says: 'Release time: A1 holds 9 s, the job wants 5 s.' })
-    w.put('held', { id: 'a1', config: {}, readAt: 0, fault: 'half an answer' })
+    w.put('held', { id: 'a1', readAt: 0, fault: 'half an answer' })
     expect(of(w).load.says).toContain('half an answer')
   })
   it('something a device holds beyond what is wanted is a difference too', () => {
     const w = smallJob()
     w.reached()
     w.loaded()
-    w.put('held', {
-      id: 'a1',
-      config: { ...w.wanted(), 'credential/old': { holder: 'Former', card: '0A0000', enabled: true, profiles: ['g'] } },
-      readAt: 0,
-      fault: '',
-    })
+    w.holds({ ...w.wanted(), 'credential/old': { holder: 'Former', card: '0A0000', enabled: true, profiles: ['g'] } })
     expect(of(w).load).toMatchObject({
       sign: 'stale',
       says: expect.stringContaining('the job wants it gone') as string,
@@ -96,7 +86,8 @@ describe('the six marks', () => {
     const w = smallJob()
     const configs = workedConfigs(w.facts, sheets)
     expect(configs('a1')).toBe(configs('a1'))
-    expect(configs('nobody')).toEqual({ wanted: {}, held: {}, known: false })
+    expect(configs('nobody')).toMatchObject({ wanted: {}, held: {}, known: false })
+    expect(configs('nobody').differences()).toEqual([])
   })
 })
 

@@ -6,7 +6,6 @@ import {
   marksOf,
   operationsFor,
   put,
-  reversed,
   applyChanges,
   scriptFor,
   standings,
@@ -22,7 +21,7 @@ import {
   type Json,
 } from '@rauta/core'
 import { proofChanges } from '../src'
-import { event, magnetHardware, sheets, smallJob, strikeHardware, type World } from './world'
+import { event, magnetHardware, reversed, sheets, smallJob, strikeHardware, type World } from './world'
 
 const limits: JobLimits = { watchS: 20, receiptS: 60, reachS: 120, clockS: 2 }
 const good = '090001'

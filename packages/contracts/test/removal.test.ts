@@ -54,6 +54,7 @@ function dangling(w: World): string[] {
     ...(['cabinet', 'held', 'claim', 'reach', 'powerPlan'] as const).flatMap((kind) =>
       Object.keys(facts[kind]).flatMap((id) => missing(`${kind} ${id}`, !!facts.controller[id])),
     ),
+    ...all(facts, 'heldParts').flatMap((h) => missing(`what ${h.controller} holds`, !!facts.controller[h.controller])),
   ]
 }
 

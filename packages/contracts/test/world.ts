@@ -1,7 +1,9 @@
 import {
   applyChanges,
   emptyFacts,
+  heldConfig,
   put,
+  readingChanges,
   wantedConfig,
   type Change,
   type Config,
@@ -55,9 +57,16 @@ export class World {
     const c = this.facts.controller[controller]
     return c ? wantedConfig(this.facts, c, sheets).roundings : []
   }
+  /** As if the device had just been read to hold this. */
+  holds(config: Config, controller = 'a1'): void {
+    this.take(readingChanges(this.facts, controller, config, this.now))
+  }
+  held(controller = 'a1'): Config {
+    return heldConfig(this.facts, controller)
+  }
   /** As if a load had just been read back equal. */
   loaded(controller = 'a1'): void {
-    this.put('held', { id: controller, config: this.wanted(controller), readAt: this.now, fault: '' })
+    this.holds(this.wanted(controller), controller)
     this.put('load', {
       id: `l${++this.count}`,
       controller,
@@ -143,6 +152,10 @@ export function smallJob(hardware: Record<string, string> = magnetHardware, over
   })
   return w
 }
+
+/** The changes that take these back, last first. */
+export const reversed = (changes: readonly Change[]): Change[] =>
+  changes.map((c) => ({ ...c, before: c.after, after: c.before })).reverse() as Change[]
 
 let sequence = 0
 /** An event of controller a1 at door D-01, `s` seconds after a base time. */

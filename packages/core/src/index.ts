@@ -21,6 +21,8 @@ export * from './proving'
 export * from './removal'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */
 export type * from './chain'
+export { chainHead } from './chain/head'
+export * from './records'
 export * from './drawing'
 /** The inside of a cabinet has an entry of its own, `@rauta/core/inside`: one screen and one sheet draw it. */
 export type * from './inside'

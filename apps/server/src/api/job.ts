@@ -3,12 +3,14 @@ import {
   batchMost,
   bodies,
   everyFitter,
+  sheetsFor,
   undoAndRedo,
   type BatchResult,
   type CommandRequest,
   type WaitingFile,
 } from '@rauta/contracts'
-import { all, ipv4, jobOf, recordKinds, type Facts } from '@rauta/core'
+import { all, ipv4, jobOf, Keeper, snapshotOf } from '@rauta/core'
+import type { Request } from 'express'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
 import { recordPdf } from '../files/pdf'
@@ -20,25 +22,22 @@ import { askAddress, search } from '../reach/search'
 import { attach, fileName } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
-/** Events that a client is given at first; older ones stay in the log. */
-const newestEvents = 400
+/** Most records of a list that grows, in one answer. */
+const pageMost = 100
 
-/** All records as a flat list; secrets are not among them. */
-export function snapshot(facts: Facts): { rev: number; records: { kind: string; data: unknown }[] } {
-  const events = Object.values(facts.event)
-    .sort((a, b) => b.received - a.received)
-    .slice(0, newestEvents)
-  return {
-    rev: facts.rev,
-    records: recordKinds.flatMap((kind) =>
-      (kind === 'event' ? events : Object.values(facts[kind])).map((data) => ({ kind, data })),
-    ),
-  }
+/** A whole number of the query, or what stands where none is given. @throws HttpProblem */
+function wholeNumber(request: Request, name: string, otherwise: number): number {
+  const given = request.query[name]
+  const value = given === undefined ? otherwise : Number(given === '' ? NaN : given)
+  if (!Number.isSafeInteger(value) || value < 0)
+    throw new HttpProblem(422, 'Not as it should be', `\`${name}\` must be a whole number, 0 or more.`, name)
+  return value
 }
 
 /** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
 export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts, photos: Photos): Route[] {
   const { log } = context
+  const keeper = new Keeper()
   const door = (id: string) => {
     const found = log.facts.door[id]
     if (!found) throw new HttpProblem(404, 'Not found', `There is no door ${id} in this job.`)
@@ -51,7 +50,48 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'Every record as it stands, with the revision',
       roles: everyone,
       answer: answers.facts,
-      handle: async () => snapshot(log.facts),
+      async handle() {
+        keeper.take(log.facts, sheetsFor(log.facts))
+        return { ...snapshotOf(log.facts, (id) => keeper.configs(id).wanted), aside: log.aside }
+      },
+    },
+    {
+      method: 'get',
+      path: '/held',
+      says: 'Shares of what devices were last read to hold, whole (`ids`, with commas between them)',
+      roles: everyone,
+      answer: answers.records,
+      async handle(request) {
+        const ids = String(request.query['ids'] ?? '').split(',')
+        return {
+          rev: log.facts.rev,
+          records: ids.flatMap((id) =>
+            Object.hasOwn(log.facts.heldParts, id) ? [{ kind: 'heldParts', data: log.facts.heldParts[id] }] : [],
+          ),
+        }
+      },
+    },
+    {
+      method: 'get',
+      path: '/events',
+      says: 'Events received before a moment (`before`, ms since 1970 UTC), newest first, a page of them',
+      roles: everyone,
+      answer: answers.events,
+      async handle(request) {
+        const before = wholeNumber(request, 'before', Number.MAX_SAFE_INTEGER)
+        return { events: (await log.eventsBetween(0, before, pageMost)).reverse() }
+      },
+    },
+    {
+      method: 'get',
+      path: '/doors/:id/chain',
+      says: 'Records of a door’s chain, newest first, a page of those before number `before`',
+      roles: everyone,
+      answer: answers.chain,
+      async handle(request) {
+        const before = wholeNumber(request, 'before', Number.MAX_SAFE_INTEGER)
+        return { records: await log.newestOfChain(door(String(request.params['id'])).id, pageMost, before) }
+      },
     },
     {
       method: 'get',
@@ -60,9 +100,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       roles: everyone,
       answer: answers.changes,
       async handle(request) {
-        const after = Number(request.query['after'] ?? 0)
-        if (!Number.isInteger(after) || after < 0)
-          throw new HttpProblem(422, 'Not as it should be', '`after` must be a revision, a whole number.', 'after')
+        const after = wholeNumber(request, 'after', 0)
         return { rev: log.facts.rev, job: jobOf(log.facts)?.publicKey ?? '', entries: await log.after(after) }
       },
     },
@@ -180,7 +218,8 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       roles: everyone,
       answer: { media: 'application/json' },
       async handle(request, response) {
-        const file = recordFile(log.facts, door(String(request.params['id'])))
+        const of = door(String(request.params['id']))
+        const file = recordFile(log.facts, of, await log.chain(of.id))
         response
           .type('application/json')
           .setHeader('content-disposition', `attachment; filename="${file.door.ref}-record.json"`)

@@ -1,7 +1,15 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
-import { and, asc, desc, eq, gt, inArray, sql } from 'drizzle-orm'
-import { emptyFacts, put, type Change, type Facts, type RecordKind, type RecordTypes } from '@rauta/core'
+import { and, asc, desc, eq, gt, gte, inArray, lt, sql } from 'drizzle-orm'
+import {
+  put,
+  type ChainRecord,
+  type Change,
+  type DeviceEvent,
+  type Facts,
+  type RecordKind,
+  type RecordTypes,
+} from '@rauta/core'
 import {
   commands,
   planEdits,
@@ -13,8 +21,8 @@ import {
 } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
-import { changes as changesTable, fieldRevisions, records } from '../store/schema'
-import { Heads } from './links'
+import { storedFacts, type SetAside } from '../store/facts'
+import { chainRecords, changes as changesTable, events, fieldRevisions, records } from '../store/schema'
 import type { Author, Entry } from './entry'
 import { keyOf, Staging, type SetBy } from './staging'
 
@@ -35,22 +43,16 @@ export class JobLog {
     private readonly job: string,
     private readonly clock: Clock,
     facts: Facts,
-    private readonly heads: Heads,
     private readonly chainKey: string,
+    /** Stored records that could not be read. */
+    readonly aside: readonly SetAside[],
   ) {
     this.current = facts
   }
 
   static async open(db: Database, job: string, clock: Clock, chainKey: string): Promise<JobLog> {
-    const rows = await db.select().from(records).where(eq(records.job, job))
-    const facts = emptyFacts() as unknown as Record<string, Record<string, unknown>> & { rev: number }
-    for (const row of rows) (facts[row.kind] ??= {})[row.id] = row.data
-    const top = await db
-      .select({ rev: sql<number>`coalesce(max(${changesTable.rev}), 0)` })
-      .from(changesTable)
-      .where(eq(changesTable.job, job))
-    const loaded = { ...facts, rev: Number(top[0]?.rev ?? 0) } as unknown as Facts
-    const log = new JobLog(db, job, clock, loaded, Heads.of(loaded), chainKey)
+    const { facts, aside } = await storedFacts(db, job)
+    const log = new JobLog(db, job, clock, facts, chainKey, aside)
     for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job)))
       log.fieldRevs.set(keyOf(f), f)
     return log
@@ -132,7 +134,7 @@ export class JobLog {
   }
 
   private stage(): Staging {
-    return new Staging(this.current, this.heads, this.fieldRevs, this.chainKey, Math.floor(this.clock.now()))
+    return new Staging(this.current, this.fieldRevs, this.chainKey, Math.floor(this.clock.now()))
   }
 
   /** @throws Refusal for a command that this author may not give, that is not as its schema says, or that does not fit; then nothing is staged */
@@ -214,6 +216,53 @@ export class JobLog {
     return rows.map((r) => ({ rev: r.rev, at: r.at, by: r.by, name: r.name, says: r.says, changes: r.changes }))
   }
 
+  /** A door's chain from its beginning. */
+  async chain(door: string): Promise<ChainRecord[]> {
+    const rows = await this.db
+      .select({ data: chainRecords.data })
+      .from(chainRecords)
+      .where(and(eq(chainRecords.job, this.job), eq(chainRecords.door, door)))
+      .orderBy(asc(chainRecords.n))
+    return rows.map((r) => r.data)
+  }
+
+  /** The newest records of a door's chain, newest first. @param before only those before this one */
+  async newestOfChain(door: string, limit: number, before = Number.MAX_SAFE_INTEGER): Promise<ChainRecord[]> {
+    const rows = await this.db
+      .select({ data: chainRecords.data })
+      .from(chainRecords)
+      .where(
+        and(
+          eq(chainRecords.job, this.job),
+          eq(chainRecords.door, door),
+          lt(chainRecords.n, Math.min(before, 2147483647)),
+        ),
+      )
+      .orderBy(desc(chainRecords.n))
+      .limit(limit)
+    return rows.map((r) => r.data)
+  }
+
+  /** Events received from one moment up to another, oldest first; also those that the facts have no more. */
+  async eventsBetween(from: number, before: number, limit: number): Promise<DeviceEvent[]> {
+    const rows = await this.db
+      .select({ data: events.data })
+      .from(events)
+      .where(and(eq(events.job, this.job), gte(events.received, from), lt(events.received, before)))
+      .orderBy(desc(events.received))
+      .limit(limit)
+    return rows.map((r) => r.data).reverse()
+  }
+
+  /** Which of these events are known, also where the facts have them no more. */
+  async knownEvents(ids: readonly string[]): Promise<Set<string>> {
+    const rows = await this.db
+      .select({ id: events.id })
+      .from(events)
+      .where(and(eq(events.job, this.job), inArray(events.id, [...ids])))
+    return new Set(rows.map((r) => r.id))
+  }
+
   /** Resolves when everything that was asked for has been written. */
   async idle(): Promise<void> {
     await this.queue
@@ -251,8 +300,14 @@ export class JobLog {
       ).values(),
     ]
     const kept = puts
-      .filter((c) => c.after !== null)
+      .filter((c) => c.after !== null && c.kind !== 'event')
       .map((c) => ({ job: this.job, kind: c.kind, id: c.id, rev: c.rev, data: c.after }))
+    const told = puts.flatMap(({ kind, id, after }) =>
+      kind === 'event' && after !== null
+        ? [{ job: this.job, id, received: (after as DeviceEvent).received, data: after as DeviceEvent }]
+        : [],
+    )
+    const links = staged.flatMap((s) => s.chain.map((data) => ({ job: this.job, door: data.door, n: data.n, data })))
     const fields = staging.fieldRevisions.map((f) => ({ job: this.job, ...f }))
     await this.db.transaction(async (tx) => {
       for (let i = 0; i < staged.length; i += 100) {
@@ -282,6 +337,12 @@ export class JobLog {
             set: { rev: sql`excluded.rev`, data: sql`excluded.data` },
           })
       }
+      for (let i = 0; i < told.length; i += 100)
+        await tx
+          .insert(events)
+          .values(told.slice(i, i + 100))
+          .onConflictDoNothing()
+      for (let i = 0; i < links.length; i += 100) await tx.insert(chainRecords).values(links.slice(i, i + 100))
       for (const gone of puts.filter((c) => c.after === null))
         await tx
           .delete(records)
@@ -297,7 +358,6 @@ export class JobLog {
       }
     })
     for (const f of staging.fieldRevisions) this.fieldRevs.set(keyOf(f), f)
-    staging.heads.settle()
     this.current = staging.facts
     for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)
   }

@@ -1,6 +1,15 @@
-import { applyChanges, digestOf, put, type Change, type Facts, type Question, type RecordKind } from '@rauta/core'
+import {
+  applyChanges,
+  digestOf,
+  put,
+  type ChainRecord,
+  type Change,
+  type Facts,
+  type Question,
+  type RecordKind,
+} from '@rauta/core'
 import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
-import { chainChanges, type Heads } from './links'
+import { chainChanges } from './links'
 import type { Author, Entry } from './entry'
 
 /** When a field was set, by whom, and from which phone. */
@@ -16,6 +25,8 @@ export interface FieldRevision extends SetBy {
 }
 export interface Staged {
   entry: Entry
+  /** What it adds to the doors’ chains. */
+  chain: ChainRecord[]
   command: string | null
   fields: FieldRevision[]
 }
@@ -31,16 +42,12 @@ export class Staging {
   readonly staged: Staged[] = []
   private readonly owned = new Set<RecordKind>()
   private readonly newFieldRevs = new Map<string, FieldRevision>()
-  readonly heads: Heads
   constructor(
     public facts: Facts,
-    heads: Heads,
     private readonly fieldRevs: ReadonlyMap<string, SetBy>,
     private readonly chainKey: string,
     private readonly now: number,
-  ) {
-    this.heads = heads.over()
-  }
+  ) {}
 
   /** Works out one command on top of what is staged. @throws Refusal, and then nothing of it is staged */
   command(request: CommandRequest, author: Author, history: History | null, note = ''): CommandAnswer {
@@ -80,7 +87,7 @@ export class Staging {
       request,
       fields,
     )
-    return { rev, changes: made, repeated: false, questions }
+    return { rev, changes: this.staged.at(-1)?.entry.changes ?? [], repeated: false, questions }
   }
 
   /** @returns its revision */
@@ -92,13 +99,15 @@ export class Staging {
   ): number {
     const rev = this.facts.rev + 1
     this.take(made, rev)
-    const links = this.chainKey ? chainChanges(this.facts, made, this.heads, this.chainKey, this.now, entry.by) : []
-    for (const link of links) this.heads.note(link.after as never)
+    const linked = this.chainKey
+      ? chainChanges(this.facts, made, this.chainKey, this.now, entry.by)
+      : { records: [], heads: [] }
     const set = fields.map((f) => ({ ...f, rev, by: entry.by, phone: request?.phone ?? '' }))
     for (const f of set) this.newFieldRevs.set(keyOf(f), f)
-    this.take(links, rev)
+    this.take(linked.heads, rev)
     this.staged.push({
-      entry: { rev, at: this.now, ...entry, changes: [...made, ...links] },
+      entry: { rev, at: this.now, ...entry, changes: [...made, ...linked.heads] },
+      chain: linked.records,
       command: request?.id ?? null,
       fields: set,
     })

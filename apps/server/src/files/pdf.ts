@@ -2,6 +2,7 @@ import {
   all,
   boardOf,
   cableName,
+  chainHead,
   inCurrentOrder,
   jobOf,
   judgeReading,
@@ -16,7 +17,7 @@ import {
   type Door,
   type Facts,
 } from '@rauta/core'
-import { chainHead, sheetsFor } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { drawPictures, type Pictures } from './pictures'
 import { PdfFile, type Page } from './page'
 
@@ -142,7 +143,7 @@ function signPart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
     .sort((a, b) => a.at - b.at))
     page.stroke(s.stroke, `${s.name}, ${s.role}, ${time(s.at)}, under head ${s.head.slice(0, 16)}`)
   page.heading('Chain')
-  page.line(`Head of ${all(facts, 'chain').filter((r) => r.door === door.id).length} records:`)
+  page.line(`Head of ${facts.head[door.id]?.n ?? 0} records:`)
   page.line(chainHead(facts, door.id), 'mono')
   page.line('Public key of the job (Ed25519):')
   page.line(jobOf(facts)?.publicKey ?? '', 'mono')

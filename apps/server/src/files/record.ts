@@ -1,14 +1,8 @@
-import { all, jobOf, type Door, type Facts } from '@rauta/core'
-import { chainHead, type RecordFile } from '@rauta/contracts'
-
-export function chainOf(facts: Facts, door: string) {
-  return all(facts, 'chain')
-    .filter((r) => r.door === door)
-    .sort((a, b) => a.n - b.n)
-}
+import { chainHead, jobOf, type ChainRecord, type Door, type Facts } from '@rauta/core'
+import type { RecordFile } from '@rauta/contracts'
 
 /** A door's record as open data. */
-export function recordFile(facts: Facts, door: Door): RecordFile {
+export function recordFile(facts: Facts, door: Door, chain: ChainRecord[]): RecordFile {
   const job = jobOf(facts)
   return {
     format: 'rauta-record/1',
@@ -16,6 +10,6 @@ export function recordFile(facts: Facts, door: Door): RecordFile {
     door: { ref: door.ref, name: door.name },
     head: chainHead(facts, door.id),
     publicKey: job?.publicKey ?? '',
-    chain: chainOf(facts, door.id),
+    chain,
   }
 }

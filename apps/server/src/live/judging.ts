@@ -1,4 +1,4 @@
-import { all, jobOf, judge, scriptFor, type Facts, type Trial } from '@rauta/core'
+import { all, jobOf, judge, newestEvents, scriptFor, type DeviceEvent, type Facts, type Trial } from '@rauta/core'
 import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
@@ -12,32 +12,52 @@ export class Judging {
   }
 
   private look(seen: Trial): void {
-    void this.context.log
-      .append('proof.judged', 'A test was judged', (facts, at) => {
-        const trial = facts.trial[seen.id]
-        if (!trial || trial.startedAt !== seen.startedAt) return []
-        const verdict = judgeTrial(facts, trial)
-        if (!verdict || verdict.state === 'waiting') return []
-        const door = facts.door[trial.id]
-        if (!door) return []
-        return proofChanges(
-          facts,
-          door,
-          trial.test,
-          { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence },
-          { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) },
-        )
-      })
-      .catch((error: Error) => this.context.logger.error(error))
+    void this.judge(seen).catch((error: Error) => this.context.logger.error(error))
+  }
+
+  private async judge(seen: Trial): Promise<void> {
+    const { log } = this.context
+    const older = await this.olderEvents(seen)
+    await log.append('proof.judged', 'A test was judged', (facts, at) => {
+      const trial = facts.trial[seen.id]
+      if (!trial || trial.startedAt !== seen.startedAt) return []
+      const verdict = judgeTrial(facts, trial, older)
+      if (!verdict || verdict.state === 'waiting') return []
+      const door = facts.door[trial.id]
+      if (!door) return []
+      return proofChanges(
+        facts,
+        door,
+        trial.test,
+        { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence },
+        { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) },
+      )
+    })
+  }
+
+  /** Events of the test that the facts have no more: a device that floods must not push out what another told. */
+  private async olderEvents(trial: Trial): Promise<DeviceEvent[]> {
+    const { facts } = this.context.log
+    const oldest = Object.values(facts.event)[0]?.received ?? 0
+    const began = trial.startedAt - beforeMs
+    if (Object.keys(facts.event).length < newestEvents || oldest < began) return []
+    return this.context.log.eventsBetween(began, oldest + 1, mostOlder)
   }
 }
 
-export function judgeTrial(facts: Facts, trial: Trial) {
+/** Events from this long before a test began are handed to its judge, ms. */
+const beforeMs = 5000
+const mostOlder = 20_000
+
+/** @param older events that the facts have no more */
+export function judgeTrial(facts: Facts, trial: Trial, older: readonly DeviceEvent[] = []) {
   const door = facts.door[trial.id]
   const job = jobOf(facts)
   const test = door && scriptFor(facts, door, sheetsFor(facts)).find((t) => t.id === trial.test)
   if (!door || !job || !test) return null
-  const events = all(facts, 'event').filter((e) => e.received >= trial.startedAt - 5000)
+  const events = [...older.filter((e) => !facts.event[e.id]), ...all(facts, 'event')].filter(
+    (e) => e.received >= trial.startedAt - beforeMs,
+  )
   return judge({
     test,
     trial,

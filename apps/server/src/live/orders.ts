@@ -1,7 +1,9 @@
 import {
+  heldOfKind,
   modeAfter,
   orderFault,
   orderWords,
+  partKey,
   put,
   drop,
   type Change,
@@ -36,7 +38,7 @@ export async function orderDoor(context: Context, id: string, { order, reason }:
     throw new Refusal('Say in a few words why: everybody sees it until the door is back.', 'reason')
   const driver = await serviceDriver(context, controller.id, context.ending)
   if (!driver) throw new Refusal(`${controller.ref} is not in service yet. Take it into service under Reach first.`)
-  if (!facts.held[controller.id]?.config[`door/${id}`])
+  if (!Object.hasOwn(heldOfKind(facts, controller.id, 'door'), partKey('door', id)))
     throw new Refusal(`${controller.ref} does not know this door yet. Load it first.`)
   await ability(driver, 'order')(id, order)
   const why = reason.trim() ? `: ${reason.trim()}` : ''

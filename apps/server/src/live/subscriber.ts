@@ -1,4 +1,13 @@
-import { all, pointsByPort, put, type Config, type DeviceEvent, type HeldPoint } from '@rauta/core'
+import {
+  all,
+  heldOfKind,
+  newestEvents,
+  pointsByPort,
+  put,
+  type Config,
+  type DeviceEvent,
+  type HeldPoint,
+} from '@rauta/core'
 import { serviceDriver, type Context } from '../context'
 import { failureWords } from '../words'
 import { ability, type ToldEvent } from '@rauta/drivers'
@@ -73,7 +82,7 @@ export class Subscriber {
 
   /** What the device was last read to hold of its wiring; worked out anew only when it was read again. */
   private pointsOf(id: string): ReadonlyMap<string, HeldPoint> {
-    const config = this.context.log.facts.held[id]?.config ?? {}
+    const config = heldOfKind(this.context.log.facts, id, 'terminals')
     const kept = this.points.get(id)
     if (kept?.config === config) return kept.points
     const points = pointsByPort(config)
@@ -89,7 +98,10 @@ export class Subscriber {
 
   /** An event that is there already is left alone: delivering it twice changes nothing. */
   private async keep(id: string, events: readonly DeviceEvent[]): Promise<void> {
-    const fresh = events.filter((e) => !this.context.log.facts.event[e.id])
+    const unseen = events.filter((e) => !this.context.log.facts.event[e.id])
+    if (unseen.length === 0) return
+    const older = await this.olderOf(unseen)
+    const fresh = unseen.filter((e) => !older.has(e.id))
     if (fresh.length === 0) return
     await this.context.log.append(
       'event',
@@ -103,6 +115,12 @@ export class Subscriber {
           .map((e) => put(facts, 'event', e)),
       this.context.log.facts.controller[id]?.ref ?? id,
     )
+  }
+
+  /** Those that are known and stand in the facts no more. */
+  private async olderOf(events: readonly DeviceEvent[]): Promise<ReadonlySet<string>> {
+    const { log } = this.context
+    return Object.keys(log.facts.event).length < newestEvents ? new Set() : log.knownEvents(events.map((e) => e.id))
   }
 
   private async noteBoot(id: string, boot: string): Promise<void> {

@@ -18,7 +18,7 @@ import { failureWords, maybeBack } from '../words'
 const retryMs = 5000
 /** Times a load writes what still differs before it says so. */
 const passes = 2
-/** Progress is stored this often, so that the log is not all progress. */
+/** Progress is told this often. */
 const progressMs = 400
 
 /** Pushes configuration: read, compare, write the differences, read back. One load for each controller at a time. */
@@ -97,8 +97,8 @@ export class LoadEngine {
       sent += operations.length
       read = await ability(driver, 'read')()
     }
-    const held = await this.watcher.readBack(load.controller, async () => read)
-    const left = difference(held.config, wanted)
+    await this.watcher.remember(load.controller, read)
+    const left = difference(read, wanted)
     if (left.length)
       return await this.end(
         load.id,
@@ -131,7 +131,7 @@ export class LoadEngine {
         if (clock.now() - told < progressMs) return
         told = clock.now()
         const sent = done
-        await this.set(id, `${sent} of ${total} sent`, (l) => ({ ...l, done: sent, says: `${sent} of ${total} sent` }))
+        this.context.loadProgress(id, { total, done: sent })
       })
     }
   }
@@ -141,6 +141,7 @@ export class LoadEngine {
   }
 
   private async end(id: string, state: Load['state'], says: string, done?: number): Promise<void> {
+    this.context.loadProgress(id, null)
     await this.context.log.append('load.end', says, (facts, at) => {
       const load = facts.load[id]
       return load && load.state !== 'stopped'

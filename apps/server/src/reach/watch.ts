@@ -1,4 +1,4 @@
-import { all, digestOf, jobOf, put, type Held } from '@rauta/core'
+import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
 import { ability } from '@rauta/drivers'
 import { serviceDriver, type Context } from '../context'
 import { zoneOf } from './zone'
@@ -38,7 +38,7 @@ export class Watcher {
         const time = await driver.time()
         const identity = await driver.identify()
         await this.answered(id, time.offsetMs, time.zone, identity.serial, identity.firmware)
-        if (!this.beingLoaded(id)) await this.readBack(id, ability(driver, 'read'))
+        if (!this.beingLoaded(id)) await this.remember(id, await ability(driver, 'read')())
       } catch (error) {
         if (!this.context.ending.aborted)
           await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))
@@ -87,20 +87,12 @@ export class Watcher {
     })
   }
 
-  /** Reads the configuration again; a reading that differs from the last is a fact. */
-  async readBack(id: string, read: () => Promise<Held['config']>): Promise<Held> {
-    const config = await read()
-    await this.context.log.append(
-      'held.read',
-      `${this.context.log.facts.controller[id]?.ref} was read back`,
-      (facts, at) => {
-        const before = facts.held[id]
-        return before && !before.fault && digestOf(before.config) === digestOf(config)
-          ? []
-          : [put(facts, 'held', { id, config, readAt: at, fault: '' })]
-      },
+  /** What was read back; a reading that differs from the last is a fact. */
+  async remember(id: string, config: Config): Promise<void> {
+    const { log } = this.context
+    await log.append('held.read', `${log.facts.controller[id]?.ref} was read back`, (facts, at) =>
+      readingChanges(facts, id, config, at),
     )
-    return this.context.log.facts.held[id] as Held
   }
 
   /** Only time in which the server was trying counts. */

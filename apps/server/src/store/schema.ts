@@ -1,5 +1,5 @@
 import { bigint, customType, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
-import type { Change } from '@rauta/core'
+import type { ChainRecord, Change, DeviceEvent } from '@rauta/core'
 
 /** The change log: one row per revision of a job, never altered. */
 export const changes = pgTable(
@@ -29,6 +29,30 @@ export const records = pgTable(
     data: jsonb('data').notNull(),
   },
   (t) => [primaryKey({ columns: [t.job, t.kind, t.id] }), index('records_kind').on(t.job, t.kind)],
+)
+
+/** Records of the doors' chains, sealed; none is ever altered. The facts know only where each chain ends. */
+export const chainRecords = pgTable(
+  'chain_records',
+  {
+    job: text('job').notNull(),
+    door: text('door').notNull(),
+    n: integer('n').notNull(),
+    data: jsonb('data').$type<ChainRecord>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.job, t.door, t.n] })],
+)
+
+/** Every event that a device told; the facts hold the newest. */
+export const events = pgTable(
+  'events',
+  {
+    job: text('job').notNull(),
+    id: text('id').notNull(),
+    received: bigint('received', { mode: 'number' }).notNull(),
+    data: jsonb('data').$type<DeviceEvent>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.job, t.id] }), index('events_received').on(t.job, t.received)],
 )
 
 /** At which revision each field was last set, by whom and from which phone (empty where it is not told), so that two edits that meet are noticed. */

@@ -1,4 +1,4 @@
-import { applyChanges, emptyFacts, jobOf, type Facts } from '@rauta/core'
+import { applyChanges, emptyFacts, jobOf, type Change, type Facts, type Snapshot } from '@rauta/core'
 import {
   batchMost,
   commands,
@@ -8,6 +8,7 @@ import {
   type CommandName,
   type CommandPayloads,
   type CommandRequest,
+  type LoadProgress,
   type Role,
 } from '@rauta/contracts'
 import { v7 } from 'uuid'
@@ -26,12 +27,18 @@ import {
   saveSnapshot,
   settleWaiting,
   type LogEntry,
-  type SnapshotRecords,
   type Waiting,
 } from './kept'
 import { thisPhone } from './phone'
 import { sendPhotos } from './photos'
 import { keptMe, useSession } from './session'
+
+/** A stored record that could not be read, in words. */
+interface SetAside {
+  kind: string
+  id: string
+  says: string
+}
 
 interface JobState {
   /** As the server has it, or had it when it was last heard of. */
@@ -42,6 +49,10 @@ interface JobState {
   connection: 'joining' | 'live' | 'away'
   /** What waits on this phone, in order; each is on the disk before it stands here. */
   outbox: Waiting[]
+  /** How far loads are that are under way, by their ids. */
+  loads: Readonly<Record<string, LoadProgress>>
+  /** Stored records that the server could not read. */
+  aside: readonly SetAside[]
   join(): () => void
   /** Null: the server is away, and the record is kept here. */
   send<N extends CommandName>(name: N, payload: CommandPayloads[N]): Promise<CommandAnswer | null>
@@ -80,15 +91,14 @@ function overlay(base: Facts, outbox: readonly Waiting[]): Facts {
   }, base)
 }
 
-interface Snapshot {
-  rev: number
-  records: SnapshotRecords
+interface FactsAnswer extends Snapshot {
+  aside?: SetAside[]
 }
 
 /** Where somebody was here before, what this phone has of the job is read, or the facts are asked for, before anything is drawn. */
 const known = keptMe() !== null
-let early: Promise<Snapshot | null> | null =
-  typeof document === 'undefined' || known ? null : get<Snapshot>('/facts').catch(() => null)
+let early: Promise<FactsAnswer | null> | null =
+  typeof document === 'undefined' || known ? null : get<FactsAnswer>('/facts').catch(() => null)
 const keptEarly = typeof document === 'undefined' || !known ? Promise.resolve(null) : loadKept().catch(() => null)
 
 export const useJob = create<JobState>((set, getState) => {
@@ -102,21 +112,46 @@ export const useJob = create<JobState>((set, getState) => {
   async function whole(): Promise<void> {
     const first = early
     early = null
-    const snapshot = (await first) ?? (await get<Snapshot>('/facts'))
-    const facts = factsFrom(snapshot.records, snapshot.rev)
+    const snapshot = (await first) ?? (await get<FactsAnswer>('/facts'))
+    const { facts, missing } = factsFrom(snapshot)
     setBase(facts)
-    set({ connection: 'live' })
+    set({ connection: 'live', aside: snapshot.aside ?? [] })
+    await fetchHeld(missing)
     later(() => {
       void saveSnapshot(keyOf(facts), facts).catch(() => undefined)
     })
     if (wanted > snapshot.rev) await catchUp(wanted)
   }
 
+  /** What devices hold where this build works out what is wanted otherwise than the one that told it. */
+  async function fetchHeld(ids: readonly string[]): Promise<void> {
+    for (let i = 0; i < ids.length; i += 100) {
+      const { rev, records } = await get<Snapshot>(
+        `/held?ids=${ids
+          .slice(i, i + 100)
+          .map(encodeURIComponent)
+          .join(',')}`,
+      )
+      const { base } = getState()
+      // What came since has its own changes.
+      if (rev !== base.rev) return whole()
+      setBase(
+        applyChanges(
+          base,
+          records.map(
+            (r) => ({ kind: r.kind, id: (r.data as { id: string }).id, before: null, after: r.data }) as Change,
+          ),
+          base.rev,
+        ),
+      )
+    }
+  }
+
   /** From what this phone has, if it is of the same job; else everything anew. */
   async function begin(): Promise<void> {
     const kept = await keptEarly
     if (kept && !getState().ready) setBase(kept.facts)
-    if (getState().ready && keyOf(getState().base) !== '') await follow()
+    if (getState().ready && keyOf(getState().base) !== '' && !kept?.missing.length) await follow()
     else await whole()
   }
 
@@ -138,6 +173,17 @@ export const useJob = create<JobState>((set, getState) => {
       })
       if (getState().base.rev >= Math.max(wanted, rev)) return
     }
+  }
+
+  /** A command's own changes, where nothing else came between: they need not be fetched again. */
+  function takeOver({ rev, changes, repeated }: CommandAnswer, name: string): void {
+    const { base } = getState()
+    if (repeated || rev !== base.rev + 1) return
+    setBase(applyChanges(base, changes, rev))
+    const entry = { rev, at: Date.now(), by: useSession.getState().me?.name ?? '', name, says: '', changes }
+    later(() => {
+      void saveEntries([entry]).catch(() => undefined)
+    })
   }
 
   /** Fetches what came after our own revision; one fetch at a time. */
@@ -184,6 +230,8 @@ export const useJob = create<JobState>((set, getState) => {
     ready: false,
     connection: 'joining',
     outbox: [],
+    loads: {},
+    aside: [],
     join() {
       void readOutbox()
       let closed = false
@@ -195,6 +243,10 @@ export const useJob = create<JobState>((set, getState) => {
         stream.addEventListener('rev', (event) => {
           set({ connection: 'live' })
           void catchUp(Number((event as MessageEvent<string>).data)).then(() => getState().flush())
+        })
+        stream.addEventListener('load', (event) => {
+          const progress = JSON.parse((event as MessageEvent<string>).data) as LoadProgress
+          set({ loads: { ...getState().loads, [progress.id]: progress } })
         })
         stream.onerror = () => {
           set({ connection: 'away' })
@@ -232,6 +284,7 @@ export const useJob = create<JobState>((set, getState) => {
       }
       try {
         const answer = await post<CommandAnswer>('/commands', request, commandMs)
+        takeOver(answer, name)
         await catchUp(answer.rev)
         return answer
       } catch (error) {

@@ -3,6 +3,7 @@ import {
   all,
   drop,
   feedFault,
+  forgetHeld,
   hangingOn,
   claimSteps,
   isKind,
@@ -104,7 +105,8 @@ export const controllerRemove = defineCommand<{ id: string }>()({
     return [
       ...doors.map((d) => put(facts, 'door', { ...d, placement: null })),
       ...found.map((f) => put(facts, 'found', { ...f, controller: null })),
-      ...(['cabinet', 'powerPlan', 'claim', 'reach', 'held'] as const).flatMap((kind) => drop(facts, kind, p.id)),
+      ...(['cabinet', 'powerPlan', 'claim', 'reach'] as const).flatMap((kind) => drop(facts, kind, p.id)),
+      ...forgetHeld(facts, p.id),
       ...drop(facts, 'unitFeed', `controller/${p.id}`),
       ...drop(facts, 'controller', p.id),
     ]

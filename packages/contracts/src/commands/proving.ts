@@ -1,5 +1,6 @@
 import {
   all,
+  chainHead,
   difference,
   drop,
   lasting,
@@ -168,12 +169,6 @@ export const snagSet = defineCommand<{ id: string; door: string; says: string; o
   },
   words: (f, p) => `Snag at ${f.door[p.door]?.ref ?? ''}: ${p.says}`,
 })
-
-/** Head of a door's chain as it stands; empty before the first record. */
-export function chainHead(facts: Facts, door: string): string {
-  const records = all(facts, 'chain').filter((r) => r.door === door)
-  return records.reduce((last, r) => (r.n > last.n ? r : last), { n: 0, hash: '' }).hash
-}
 
 export const sign = defineCommand<{
   id: string

@@ -30,6 +30,13 @@ export interface CommandAnswer {
   questions: Question[]
 }
 
+/** How far a load is; told on the live stream only. */
+export interface LoadProgress {
+  id: string
+  total: number
+  done: number
+}
+
 /** RFC 9457 problem details, with `says` for people. */
 export interface Problem {
   type: string
@@ -125,9 +132,23 @@ export const answers = {
   },
   facts: {
     type: 'object',
+    required: ['rev', 'records', 'aside'],
+    properties: {
+      rev: { type: 'integer' },
+      records: { type: 'array' },
+      /** Stored records that could not be read: named, and left out. */ aside: {
+        type: 'array',
+        items: { type: 'object', required: ['kind', 'id', 'says'] },
+      },
+    },
+  },
+  records: {
+    type: 'object',
     required: ['rev', 'records'],
     properties: { rev: { type: 'integer' }, records: { type: 'array' } },
   },
+  events: { type: 'object', required: ['events'], properties: { events: { type: 'array' } } },
+  chain: { type: 'object', required: ['records'], properties: { records: { type: 'array' } } },
   changes: {
     type: 'object',
     required: ['rev', 'job', 'entries'],

@@ -1,4 +1,5 @@
-import { all, jobOf, type Facts } from '../job/facts'
+import { all, type Facts } from '../job/facts'
+import { jobOf } from '../job/records'
 import type { Door } from '../doors/door'
 import { scheduleActive } from '../time/schedule'
 import type { Person, PersonCard, Rule } from './records'

@@ -1,2 +1,4 @@
 export * from './records'
 export * from './decide'
+export * from './kinds'
+export * from './reaching'

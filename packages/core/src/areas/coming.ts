@@ -1,4 +1,4 @@
-import type { Area } from '../job/facts'
+import type { Area } from '../job/records'
 import { plain } from './plain'
 
 /** An area that the file speaks of and the job lacks. */

@@ -1,5 +1,5 @@
 import type { Door } from '../doors/door'
-import type { Area } from '../job/facts'
+import type { Area } from '../job/records'
 
 /** An area in the order of the tree, with how deep it lies. */
 export interface AreaLine {

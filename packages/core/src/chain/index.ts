@@ -1,2 +1,3 @@
 export * from './record'
 export * from './signature'
+export * from './head'

@@ -10,7 +10,8 @@ export interface ChainRecord {
   n: number
   /** Hash of the record before, 64 zeros for the first. */
   previous: string
-  kind: 'plan' | 'tick' | 'cabinet' | 'reading' | 'taken' | 'load' | 'proof' | 'snag' | 'signature' | 'photo'
+  /** As the kind of record that it came from says: `plan`, `tick`, `proof`, `signature` ... */
+  kind: string
   at: number
   by: string
   body: unknown

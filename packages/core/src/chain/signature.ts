@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /** A signature under a door's record, bound to the head of its chain as it was shown. */
 export interface Signature {
   id: string
@@ -14,3 +15,25 @@ export interface Signature {
   snags: string[]
   at: number
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    signature: Signature
+  }
+}
+
+export const signatureKind = recordKind('signature', {
+  fields: {
+    id: 'text',
+    door: 'text',
+    role: 'text',
+    name: 'text',
+    stroke: 'text',
+    head: 'text',
+    basis: 'text',
+    snags: 'list',
+    at: 'number',
+  },
+  touches: ({ door }) => ({ doors: [door] }),
+  recorded: (after) => [{ door: after.door, kind: 'signature', body: after }],
+})

@@ -13,3 +13,17 @@ export function canonicalJson(value: unknown): string {
 export function digestOf(value: unknown): string {
   return bytesToHex(sha256(utf8ToBytes(canonicalJson(value))))
 }
+
+const kept = new WeakMap<object, string>()
+function keptJson(value: object): string {
+  let text = kept.get(value)
+  if (text === undefined) kept.set(value, (text = canonicalJson(value)))
+  return text
+}
+
+/** Whether two JSON values are the same. Objects are never altered where they lie, so what was written out once is not again. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  return keptJson(a) === keptJson(b)
+}

@@ -1,4 +1,4 @@
-import { canonicalJson } from './canonical'
+import { sameJson } from './canonical'
 import { isTestPart, readKey } from './parts'
 import type { Config, Json } from './records'
 
@@ -8,15 +8,16 @@ export interface Difference {
   wanted: Json | undefined
 }
 
-/** Parts that differ, both ways: what is missing or other on the device, and what it holds beyond what is wanted. */
+/** Parts that differ, both ways, by their keys: what is missing or other on the device, and what it holds beyond what is wanted. */
 export function difference(held: Config, wanted: Config): Difference[] {
-  const keys = new Set([...Object.keys(held), ...Object.keys(wanted)])
-  return [...keys].sort().flatMap((key) => {
-    const h = Object.hasOwn(held, key) ? held[key] : undefined
-    const w = Object.hasOwn(wanted, key) ? wanted[key] : undefined
-    const same = h !== undefined && w !== undefined && canonicalJson(h) === canonicalJson(w)
-    return same ? [] : [{ key, held: h, wanted: w }]
-  })
+  const found: Difference[] = []
+  for (const [key, value] of Object.entries(wanted)) {
+    const there = Object.hasOwn(held, key) ? held[key] : undefined
+    if (there === undefined || !sameJson(there, value)) found.push({ key, held: there, wanted: value })
+  }
+  for (const [key, value] of Object.entries(held))
+    if (!Object.hasOwn(wanted, key)) found.push({ key, held: value, wanted: undefined })
+  return found.sort((a, b) => (a.key < b.key ? -1 : 1))
 }
 
 /** Differences that make the Load mark stale: everything but the test cards. */

@@ -4,13 +4,19 @@ export type Json = null | boolean | number | string | Json[] | { [key: string]: 
 /** A device's configuration in canonical form: part key (`door/…`, `credential/…`) to value. */
 export type Config = Readonly<Record<string, Json>>
 
-/** What a device was last read to hold; its id is the controller's. */
+/** When a device was last read; its id is the controller's. What it was read to hold lies in its `HeldParts`. */
 export interface Held {
   id: string
-  config: Config
   readAt: number
   /** Why the last reading could not be understood, empty where it could. */
   fault: string
+}
+
+/** A share of what a device was last read to hold, so that one card that changes is one small record. Its id is `controller~share`. */
+export interface HeldParts {
+  id: string
+  controller: string
+  parts: Config
 }
 
 /** A push of configuration to one device. */

@@ -1,3 +1,5 @@
+import { all, type Facts } from '../job/facts'
+import { recordKind, type ChainLink } from '../job/kind'
 import type { CableType } from '../power/conductor'
 
 /** A run from the board whose supply feeds this one too. */
@@ -138,3 +140,109 @@ export interface Reach {
   silentMs: number
   says: string
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    controller: Controller
+    cabinet: Cabinet
+    cabinetPlace: CabinetPlace
+    procured: Procured
+    found: Found
+    claim: Claim
+    reach: Reach
+  }
+}
+
+export const controllerKind = recordKind('controller', {
+  fields: {
+    id: 'text',
+    ref: 'text',
+    sheet: 'text',
+    cabinet: 'text',
+    supply: 'text',
+    address: 'text',
+    serial: 'text',
+    mac: 'text',
+    expanders: 'list?',
+    fedFrom: 'object?',
+  },
+  touches: ({ id }) => ({ feeds: [id] }),
+})
+/** Doors on a controller: what is recorded of it goes into the chain of each. */
+export const doorsOn = (facts: Facts, controller: string) =>
+  all(facts, 'door').filter((d) => d.placement?.controller === controller)
+
+export const cabinetKind = recordKind('cabinet', {
+  fields: { id: 'text', done: 'object' },
+  recorded: (after, _before, facts) =>
+    doorsOn(facts, after.id).map((d) => ({ door: d.id, kind: 'cabinet', body: after })),
+  touches: ({ id }) => ({ controllers: [id] }),
+})
+export const cabinetPlaceKind = recordKind('cabinetPlace', { fields: { id: 'text', x: 'number', y: 'number' } })
+export const procuredKind = recordKind('procured', {
+  fields: { id: 'text', got: 'object or none', from: 'text', due: 'text' },
+})
+export const foundKind = recordKind('found', {
+  fields: {
+    id: 'text',
+    address: 'text',
+    port: 'number',
+    protocol: 'text?',
+    name: 'text',
+    model: 'text',
+    serial: 'text',
+    mac: 'text',
+    routable: 'flag',
+    ownership: 'text',
+    holds: 'object or none',
+    seenAt: 'number',
+    refusedAt: 'number?',
+    controller: 'text or none',
+  },
+})
+export const claimKind = recordKind('claim', {
+  fields: {
+    id: 'text',
+    found: 'text',
+    steps: 'list',
+    eraseAgreed: 'object or none',
+    resetStep: 'number',
+    startedBy: 'text',
+  },
+  touches: ({ id }) => ({ controllers: [id] }),
+})
+/** Answering again, or a clock that drifts, is no new taking. */
+const sameTaking = (now: Reach, before: Reach | null): boolean =>
+  !!before?.owned &&
+  before.serial === now.serial &&
+  before.firmware === now.firmware &&
+  !!before.firmwareAccepted === !!now.firmwareAccepted
+
+function takenLinks(reach: Reach, facts: Facts): ChainLink[] {
+  const { id, address, serial, mac, firmware, firmwareAccepted, erasedAt, zoneHeld } = reach
+  const body = { controller: id, address, serial, mac, firmware, firmwareAccepted, erasedAt, zoneHeld }
+  return doorsOn(facts, id).map((d) => ({ door: d.id, kind: 'taken', body }))
+}
+
+export const reachKind = recordKind('reach', {
+  fields: {
+    id: 'text',
+    address: 'text',
+    serial: 'text',
+    mac: 'text',
+    firmware: 'text',
+    firmwareAccepted: 'object or none',
+    owned: 'flag',
+    erasedAt: 'number',
+    clockOffsetMs: 'number',
+    clockCheckedAt: 'number',
+    zoneHeld: 'text',
+    zoneWanted: 'text?',
+    boot: 'text',
+    lastAnswerAt: 'number',
+    silentMs: 'number',
+    says: 'text',
+  },
+  recorded: (after, before, facts) => (after.owned && !sameTaking(after, before) ? takenLinks(after, facts) : []),
+  touches: ({ id }) => ({ controllers: [id] }),
+})

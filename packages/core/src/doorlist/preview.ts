@@ -1,5 +1,5 @@
 import { partRoles, roleFacts, type Behaviour, type Door, type PartRole } from '../doors/door'
-import type { Area } from '../job/facts'
+import type { Area } from '../job/records'
 import { AreasToCome, type NewArea } from '../areas/coming'
 import { openingWords } from '../doors/openings'
 import type { CellFault, ListedDoor, ListedRow } from './read'

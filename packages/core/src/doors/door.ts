@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 import type { DeviceKind } from '../devices/sheet'
 import type { CableType } from '../power/conductor'
 
@@ -195,3 +196,38 @@ export function blindSpots(door: Door): string[] {
   }
   return says
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    door: Door
+  }
+}
+
+export const doorRecordKind = recordKind('door', {
+  fields: {
+    id: 'text',
+    ref: 'text',
+    name: 'text',
+    from: 'text',
+    to: 'text',
+    escapeRoute: 'flag',
+    passagesPerDay: 'number',
+    walk: 'number',
+    handle: 'flag',
+    parts: 'list',
+    cables: 'list',
+    placement: 'object or none',
+    behaviour: 'object',
+    opening: 'text?',
+    decides: 'object?',
+    outdoor: 'flag?',
+    distances: 'object?',
+    at: 'object?',
+    drive: 'object?',
+    ends: 'object?',
+    pinned: 'flag?',
+    testCardsOff: 'flag',
+  },
+  recorded: (after) => [{ door: after.id, kind: 'plan', body: after }],
+  touches: ({ id, placement }) => ({ doors: [id], feeds: placement ? [placement.controller] : [] }),
+})

@@ -1,4 +1,6 @@
 export * from './facts'
+export * from './kind'
+export * from './records'
 export * from './change'
 export * from './finding'
 export * from './order'

@@ -1,87 +1,81 @@
 import type { Controller } from '../devices/records'
 import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
-import { all, emptyFacts, recordKinds, type Facts, type RecordKind } from '../job/facts'
+import { all, type Facts } from '../job/facts'
+import type { Touched } from '../job/kind'
+import { emptyFacts } from '../records/apply'
+import { declarationOf, recordKinds } from '../records/kinds'
 import { supplyOf } from '../supplies/fed'
 import { supplyReport, type SupplyReport } from '../supplies/report'
-import { marksOf, workedConfigs, type WorkedConfigs } from './marks'
+import { marksBasis, marksOn, workedConfig, type MarksBasis, type Worked, type WorkedConfigs } from './marks'
 import type { DoorMarks } from './state'
-
-/** Kinds whose records tell by `door` which door they are about. */
-const ofDoor: ReadonlySet<RecordKind> = new Set(['tick', 'reading', 'proof', 'snag', 'signature'])
-/** Kinds whose records belong to a controller, by their id or by `controller`. */
-const ofController: ReadonlySet<RecordKind> = new Set(['controller', 'held', 'reach', 'claim', 'load', 'cabinet'])
-/** Kinds that may change any door. */
-const ofAll: ReadonlySet<RecordKind> = new Set([
-  'job',
-  'area',
-  'rule',
-  'person',
-  'group',
-  'schedule',
-  'specialDay',
-  'testCards',
-  'sheet',
-])
 
 /**
  * Marks, configurations and supply reports of a job, kept from one state of the facts to the next: after a change only
- * what it can have touched is worked out again, and only when it is asked for.
+ * what it can have touched is worked out again, and only when it is asked for. What a record touches its kind declares.
  */
 export class Keeper {
   private facts: Facts = emptyFacts()
   private sheets: Sheets = {}
   private groups = new Map<string, Door[]>()
+  private placed = new Map<string, Door[]>()
+  private readonly basis = new Map<string, MarksBasis>()
   private readonly marks = new Map<string, DoorMarks>()
   private readonly reports = new Map<string, SupplyReport>()
-  private worked: WorkedConfigs = workedConfigs(this.facts, this.sheets)
+  private readonly worked = new Map<string, Worked>()
 
   /** Goes on to another state of the facts. */
   take(facts: Facts, sheets: Sheets): void {
     if (facts === this.facts && sheets === this.sheets) return
-    const before = this.facts
-    const changed = recordKinds.filter((kind) => facts[kind] !== before[kind])
-    const everything = sheets !== this.sheets || changed.some((kind) => ofAll.has(kind))
-    const oldGroups = this.groups
+    const was: State = { facts: this.facts, groups: this.groups, placed: this.placed }
+    const changed = recordKinds.filter((kind) => facts[kind] !== was.facts[kind])
     this.facts = facts
+    if (sheets !== this.sheets) this.clear()
     this.sheets = sheets
-    this.worked = workedConfigs(facts, sheets)
-    if (changed.includes('door') || changed.includes('controller') || everything)
-      this.groups = grouped(all(facts, 'door'), facts.controller)
-    if (everything) {
-      this.marks.clear()
-      this.reports.clear()
-      return
+    if (changed.includes('door') || changed.includes('controller')) {
+      this.groups = grouped(all(facts, 'door'), (d) => supplyIdOf(facts, d.placement?.controller ?? ''))
+      this.placed = grouped(all(facts, 'door'), (d) => d.placement?.controller)
     }
+    const now: State = { facts, groups: this.groups, placed: this.placed }
     for (const kind of changed) {
-      for (const id of differing(before[kind], facts[kind])) {
-        const record = (facts[kind][id] ?? before[kind][id]) as { door?: string; controller?: string | null }
-        if (kind === 'door')
-          for (const side of [before.door[id], facts.door[id]]) {
-            this.marks.delete(id)
-            this.dirtyGroup(side?.placement?.controller, oldGroups, before)
-          }
-        else if (ofDoor.has(kind)) this.marks.delete(record.door ?? '')
-        else if (ofController.has(kind))
-          this.dirtyGroup(kind === 'load' ? (record.controller ?? '') : id, oldGroups, before)
-        else if (kind === 'powerPlan') this.reports.delete(id)
-      }
+      const touches = declarationOf(kind)?.touches
+      if (!touches) continue
+      for (const id of differing(was.facts[kind], facts[kind]))
+        for (const state of [was, now]) {
+          const record = state.facts[kind][id]
+          if (record !== undefined) this.touch(touches(record, state.facts), state)
+        }
     }
   }
 
-  /** Everything on the supply that feeds a controller, as it was and as it is. */
-  private dirtyGroup(controller: string | undefined, old: ReadonlyMap<string, Door[]>, before: Facts): void {
-    if (!controller) return
-    for (const [facts, groups] of [
-      [before, old],
-      [this.facts, this.groups],
-    ] as const) {
-      const own = facts.controller[controller]
-      const supply = own ? supplyOf(own, facts.controller).id : controller
-      this.reports.delete(supply)
-      for (const door of groups.get(supply) ?? []) this.marks.delete(door.id)
+  private clear(): void {
+    for (const kept of [this.basis, this.marks, this.reports, this.worked]) kept.clear()
+  }
+
+  private touch(touched: Touched, { facts, groups, placed }: State): void {
+    if (touched.everything) return this.clear()
+    for (const door of touched.doors ?? []) this.forget(door)
+    for (const controller of touched.controllers ?? []) {
+      this.worked.delete(controller)
+      for (const door of placed.get(controller) ?? []) this.forget(door.id)
     }
-    this.reports.delete(controller)
+    for (const controller of touched.feeds ?? []) {
+      const supply = supplyIdOf(facts, controller) ?? controller
+      this.worked.delete(controller)
+      this.reports.delete(controller)
+      this.reports.delete(supply)
+      for (const door of groups.get(supply) ?? []) this.forget(door.id)
+    }
+    for (const controller of touched.supplies ?? []) this.reports.delete(controller)
+    for (const controller of touched.access ?? []) {
+      this.worked.delete(controller)
+      for (const door of placed.get(controller) ?? []) this.marks.delete(door.id)
+    }
+  }
+
+  private forget(door: string): void {
+    this.basis.delete(door)
+    this.marks.delete(door)
   }
 
   /** Whether a door's marks are worked out already. */
@@ -91,27 +85,23 @@ export class Keeper {
 
   marksOf(door: Door): DoorMarks {
     let found = this.marks.get(door.id)
-    if (!found)
-      this.marks.set(
-        door.id,
-        (found = marksOf(
-          this.facts,
-          door,
-          this.sheets,
-          this.worked,
-          this.supplyGroup(door.placement?.controller) ?? [door],
-        )),
-      )
+    if (!found) this.marks.set(door.id, (found = marksOn(this.facts, door, this.configs, this.basisOf(door))))
     return found
   }
 
-  private supplyGroup(controller: string | undefined): Door[] | undefined {
-    const own = this.facts.controller[controller ?? '']
-    return own && this.groups.get(supplyOf(own, this.facts.controller).id)
+  private basisOf(door: Door): MarksBasis {
+    let found = this.basis.get(door.id)
+    if (!found) {
+      const neighbours = this.groups.get(supplyIdOf(this.facts, door.placement?.controller ?? '') ?? '') ?? [door]
+      this.basis.set(door.id, (found = marksBasis(this.facts, door, this.sheets, this.configs, neighbours)))
+    }
+    return found
   }
 
-  get configs(): WorkedConfigs {
-    return this.worked
+  readonly configs: WorkedConfigs = (id) => {
+    let found = this.worked.get(id)
+    if (!found) this.worked.set(id, (found = workedConfig(this.facts, id, this.sheets)))
+    return found
   }
 
   /** Of the supply that feeds this controller: its own, or the one it is fed on from. */
@@ -134,13 +124,23 @@ export class Keeper {
   }
 }
 
-/** Doors by the controller whose supply feeds them. */
-function grouped(doors: readonly Door[], controllers: Facts['controller']): Map<string, Door[]> {
+/** A state of the job, with its doors by the supply that feeds them and by their controller. */
+interface State {
+  facts: Facts
+  groups: ReadonlyMap<string, Door[]>
+  placed: ReadonlyMap<string, Door[]>
+}
+
+function supplyIdOf(facts: Facts, id: string): string | undefined {
+  const controller = facts.controller[id]
+  return controller && supplyOf(controller, facts.controller).id
+}
+
+function grouped(doors: readonly Door[], keyOf: (door: Door) => string | undefined): Map<string, Door[]> {
   const groups = new Map<string, Door[]>()
   for (const door of doors) {
-    const controller = controllers[door.placement?.controller ?? '']
-    if (!controller) continue
-    const key = supplyOf(controller, controllers).id
+    const key = keyOf(door)
+    if (key === undefined) continue
     const list = groups.get(key)
     if (list) list.push(door)
     else groups.set(key, [door])

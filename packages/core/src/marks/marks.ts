@@ -1,6 +1,7 @@
 import { digestOf } from '../config/canonical'
 import { difference, lasting, touching, type Difference } from '../config/difference'
 import { twoSided } from '../config/words'
+import { heldConfig } from '../config/held'
 import type { Config } from '../config/records'
 import { wantedConfig } from '../config/wanted'
 import { checkOff } from '../cabinets/checkoff'
@@ -25,25 +26,66 @@ export interface Worked {
   wanted: Config
   held: Config
   known: boolean
+  /** What differs between them but for the test cards, worked out when it is first asked for. */
+  differences(): readonly Difference[]
 }
 export type WorkedConfigs = (controller: string) => Worked
+
+/** What a controller shall hold and was last read to hold. */
+export function workedConfig(facts: Facts, id: string, sheets: Sheets): Worked {
+  const controller = facts.controller[id]
+  const wanted = controller ? wantedConfig(facts, controller, sheets).config : {}
+  const held = heldConfig(facts, id)
+  let found: readonly Difference[] | undefined
+  return {
+    wanted,
+    held,
+    known: facts.held[id] !== undefined,
+    differences: () => (found ??= lasting(difference(held, wanted))),
+  }
+}
 
 /** Works out wanted and held per controller, remembering them for the facts given. */
 export function workedConfigs(facts: Facts, sheets: Sheets): WorkedConfigs {
   const kept = new Map<string, Worked>()
   return (id) => {
     let worked = kept.get(id)
-    if (!worked) {
-      const controller = facts.controller[id]
-      worked = {
-        wanted: controller ? wantedConfig(facts, controller, sheets).config : {},
-        held: facts.held[id]?.config ?? {},
-        known: facts.held[id] !== undefined,
-      }
-      kept.set(id, worked)
-    }
+    if (!worked) kept.set(id, (worked = workedConfig(facts, id, sheets)))
     return worked
   }
+}
+
+/** What of a door’s marks hangs on the door, its wiring, its devices and their tests, and not on people, groups and times. */
+export interface MarksBasis {
+  plan: MarkState
+  wire: MarkState
+  reach: MarkState
+  tests: readonly Standing[]
+}
+
+/** @param neighbours doors on the same supply, where they are known already */
+export function marksBasis(
+  facts: Facts,
+  door: Door,
+  sheets: Sheets,
+  configs: WorkedConfigs,
+  neighbours: readonly Door[],
+): MarksBasis {
+  const worked = configs(door.placement?.controller ?? '')
+  return {
+    plan: planMark(facts, door, sheets, neighbours),
+    wire: wireMark(facts, door, sheets, neighbours),
+    reach: reachMark(facts, door, sheets),
+    tests: standings(facts, door, sheets, worked.wanted, worked.held),
+  }
+}
+
+/** The six marks, with what hangs on people, groups and times worked out on top of the rest. */
+export function marksOn(facts: Facts, door: Door, configs: WorkedConfigs, basis: MarksBasis): DoorMarks {
+  const { plan, wire, reach, tests } = basis
+  const load = loadMark(facts, door, configs, silent(plan))
+  const prove = proveMark(tests, load, silent(plan))
+  return { plan, wire, reach, load, prove, sign: signMark(facts, door, tests, { plan, wire, prove }) }
 }
 
 /** All six marks of a door, worked out from facts. @param neighbours doors on the same controller, where they are known already */
@@ -54,14 +96,7 @@ export function marksOf(
   configs: WorkedConfigs = workedConfigs(facts, sheets),
   neighbours: readonly Door[] = all(facts, 'door'),
 ): DoorMarks {
-  const plan = planMark(facts, door, sheets, neighbours)
-  const wire = wireMark(facts, door, sheets, neighbours)
-  const reach = reachMark(facts, door, sheets)
-  const load = loadMark(facts, door, configs, silent(plan))
-  const worked = configs(door.placement?.controller ?? '')
-  const tests = standings(facts, door, sheets, worked.wanted, worked.held)
-  const prove = proveMark(tests, load, silent(plan))
-  return { plan, wire, reach, load, prove, sign: signMark(facts, door, tests, { plan, wire, prove }) }
+  return marksOn(facts, door, configs, marksBasis(facts, door, sheets, configs, neighbours))
 }
 
 /** The first mark that is neither given nor not needed, or null for a door that is signed. */
@@ -212,11 +247,11 @@ function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Fin
     findings.push(stop('load', 'no-rule', `No rule lets anybody pass ${door.ref}. No rule means refused.`))
     return state('todo', 0, findings[0]?.says ?? '')
   }
-  const { wanted, held, known } = configs(controller.id)
+  const { wanted, held, known, differences } = configs(controller.id)
   if (!known) return state('todo', 0, `${controller.ref} has not been loaded.`)
   const fault = facts.held[controller.id]?.fault
   if (fault) return state('stale', 1, `${controller.ref} could not be read back: ${fault}`)
-  const open = touching(lasting(difference(held, wanted)), door.id, held, wanted)
+  const open = touching(differences(), door.id, held, wanted)
   if (open.length === 0) return state('given', 1, `${controller.ref} holds what the job wants of this door, read back.`)
   const loads = all(facts, 'load').filter((l) => l.controller === controller.id)
   const lines = differenceWords(open, facts, controller.ref)

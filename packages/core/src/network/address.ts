@@ -1,4 +1,4 @@
-import type { SiteNetwork } from '../job/facts'
+import type { SiteNetwork } from '../job/records'
 
 /** Dotted IPv4 to an unsigned number, or null where it is not one. */
 export function ipv4(text: string): number | null {

@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /** How a bus is really run: its id is `controller/port`, its stations `door/part`. What it doesn't speak of is as planned. */
 export interface BusRun {
   id: string
@@ -12,3 +13,11 @@ export interface BusRun {
     }
   >
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    busRun: BusRun
+  }
+}
+
+export const busRunKind = recordKind('busRun', { fields: { id: 'text', order: 'list', stations: 'object' } })

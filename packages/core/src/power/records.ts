@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /** How one controller's cabinet is fed in the plan; its id is the controller's. */
 export interface PowerPlan {
   id: string
@@ -42,3 +43,32 @@ export interface UnitFeed {
   port: string
   lengthM: number
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    powerPlan: PowerPlan
+    unit: Unit
+    unitFeed: UnitFeed
+  }
+}
+
+export const powerPlanKind = recordKind('powerPlan', {
+  fields: {
+    id: 'text',
+    batteryAh: 'number',
+    batteryCount: 'number',
+    wiring: 'text',
+    hours: 'number',
+    celsius: 'number',
+    movements: 'number',
+    fireRelay: 'flag',
+    queue: 'number?',
+  },
+  touches: ({ id }) => ({ supplies: [id] }),
+})
+export const unitKind = recordKind('unit', {
+  fields: { id: 'text', ref: 'text', sheet: 'text', cabinet: 'text', address: 'text' },
+})
+export const unitFeedKind = recordKind('unitFeed', {
+  fields: { id: 'text', unit: 'text', port: 'text', lengthM: 'number' },
+})

@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /**
  * One event as a device told it. Its id is controller, boot and sequence, so that delivering it twice changes nothing.
  * `gap` is the server's own: events may be missing between its stamps.
@@ -30,3 +31,32 @@ export interface DeviceEvent {
 }
 
 export const onServerClock = (event: DeviceEvent): number => event.at - event.offsetMs
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    event: DeviceEvent
+  }
+}
+
+/** Events beyond these stand in the log and in the store, and are fetched when somebody looks further back. */
+export const newestEvents = 1000
+
+export const eventKind = recordKind('event', {
+  fields: {
+    id: 'text',
+    controller: 'text',
+    boot: 'text',
+    seq: 'number',
+    at: 'number',
+    received: 'number',
+    offsetMs: 'number',
+    kind: 'text',
+    door: 'text',
+    reader: 'text',
+    part: 'text?',
+    card: 'text',
+    state: 'text',
+    says: 'text',
+  },
+  newest: newestEvents,
+})

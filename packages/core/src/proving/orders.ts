@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /** What a door may be told from the screen: let go once, stand open, stand locked, or go back to its settings. */
 export const doorOrders = ['release', 'holdOpen', 'lock', 'normal'] as const
 export type DoorOrder = (typeof doorOrders)[number]
@@ -36,3 +37,13 @@ export function orderFault(order: DoorOrder, door: { ref: string; escapeRoute: b
     ? `${door.ref} lies on an escape route: it is not locked from here. Take it off the escape route in its plan first, if that is wrong.`
     : null
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    doorMode: DoorMode
+  }
+}
+
+export const doorModeKind = recordKind('doorMode', {
+  fields: { id: 'text', mode: 'text', by: 'text', reason: 'text', at: 'number' },
+})

@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /** A test that is being done at a door; one at a time, its id is the door's. */
 export interface Trial {
   id: string
@@ -34,3 +35,43 @@ export interface Snag {
   openedAt: number
   closedAt: number | null
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    trial: Trial
+    proof: Proof
+    snag: Snag
+  }
+}
+
+export const trialKind = recordKind('trial', {
+  fields: { id: 'text', test: 'text', startedAt: 'number', by: 'text', boot: 'text' },
+})
+export const proofKind = recordKind('proof', {
+  fields: {
+    id: 'text',
+    door: 'text',
+    test: 'text',
+    verdict: 'text',
+    says: 'text',
+    digest: 'text',
+    evidence: 'list',
+    by: 'text',
+    at: 'number',
+  },
+  touches: ({ door }) => ({ doors: [door] }),
+  recorded: (after) => [{ door: after.door, kind: 'proof', body: after }],
+})
+export const snagKind = recordKind('snag', {
+  fields: {
+    id: 'text',
+    door: 'text',
+    test: 'text',
+    says: 'text',
+    owner: 'text',
+    openedAt: 'number',
+    closedAt: 'number or none',
+  },
+  touches: ({ door }) => ({ doors: [door] }),
+  recorded: (after) => [{ door: after.door, kind: 'snag', body: after }],
+})

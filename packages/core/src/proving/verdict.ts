@@ -1,4 +1,4 @@
-import type { JobLimits } from '../job/facts'
+import type { JobLimits } from '../job/records'
 import type { DeviceEvent } from './events'
 import type { Trial } from './records'
 import type { Test } from './test'

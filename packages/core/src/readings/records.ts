@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /**
  * What a meter is asked for. `loop`: far end joined. `voltsRest`, `voltsDriven` (while it pulls in) and `voltsHold`: at the part's own
  * terminals (a break glass: across its two screws). `voltsPressed`: across a break glass that is pressed in. `polarity`: red lead of the meter on the conductor planned for plus. `endOfLine`: at the controller's end, contact closed.
@@ -66,3 +67,27 @@ export interface MeterZero {
   ohm: number
   at: number
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    reading: Reading
+    meter: MeterZero
+  }
+}
+
+export const readingKind = recordKind('reading', {
+  fields: {
+    id: 'text',
+    door: 'text',
+    cable: 'text',
+    kind: 'text',
+    value: 'number',
+    by: 'text',
+    at: 'number',
+    leadsOhm: 'number?',
+    disconnected: 'flag?',
+  },
+  touches: ({ door }) => ({ doors: [door] }),
+  recorded: (after) => [{ door: after.door, kind: 'reading', body: after }],
+})
+export const meterKind = recordKind('meter', { fields: { id: 'text', ohm: 'number', at: 'number' } })

@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 /** What a picture was taken of. */
 export const photoSubjects = ['termination', 'nameplate', 'cabinet', 'other'] as const
 export type PhotoSubject = (typeof photoSubjects)[number]
@@ -14,3 +15,24 @@ export interface Photo {
   by: string
   at: number
 }
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    photo: Photo
+  }
+}
+
+export const photoKind = recordKind('photo', {
+  fields: {
+    id: 'text',
+    door: 'text',
+    cable: 'text',
+    of: 'text',
+    width: 'number',
+    height: 'number',
+    sha256: 'text',
+    by: 'text',
+    at: 'number',
+  },
+  recorded: (after) => [{ door: after.door, kind: 'photo', body: after }],
+})

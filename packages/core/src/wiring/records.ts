@@ -1,3 +1,4 @@
+import { recordKind } from '../job/kind'
 import type { Done } from '../devices/records'
 
 /** Progress of one cable. Its id is `door/cable`. */
@@ -14,3 +15,23 @@ export interface Tick {
 
 /** Who put a conductor under its screw and when: ticked by itself, or with its cable. */
 export const endedBy = (tick: Tick | undefined, core: string): Done | null => tick?.cores?.[core] ?? tick?.ended ?? null
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    tick: Tick
+  }
+}
+
+export const tickKind = recordKind('tick', {
+  fields: {
+    id: 'text',
+    door: 'text',
+    cable: 'text',
+    pulled: 'object or none',
+    ended: 'object or none',
+    tested: 'object or none',
+    cores: 'object?',
+  },
+  touches: ({ door }) => ({ doors: [door] }),
+  recorded: (after) => [{ door: after.door, kind: 'tick', body: after }],
+})

@@ -183,7 +183,8 @@ function Running({ load }: { load: Load }) {
   const facts = useFacts()
   const ground = useGround()
   const send = useJob((s) => s.send)
-  const share = load.total ? load.done / load.total : 0
+  const { total, done } = useJob((s) => s.loads[load.id]) ?? load
+  const share = total ? done / total : 0
   return (
     <Sheet>
       <T
@@ -198,7 +199,7 @@ function Running({ load }: { load: Load }) {
       >
         <View style={{ height: 10, width: `${share * 100}%`, backgroundColor: ground.slate }} />
       </View>
-      <T>{load.says}</T>
+      <T>{load.state === 'running' && total ? `${done} of ${total} sent` : load.says}</T>
       <Action kind="plain" label="Stop" onPress={() => send('load.stop', { id: load.id })} />
     </Sheet>
   )

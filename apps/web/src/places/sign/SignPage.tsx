@@ -1,7 +1,5 @@
-import { all, jobOf, openSnags, testCardsOpen, type Door } from '@rauta/core'
-import { chainHead } from '@rauta/contracts'
+import { all, chainHead, jobOf, openSnags, testCardsOpen, type Door } from '@rauta/core'
 import { useCallback, useState } from 'react'
-import { View } from 'react-native'
 import Svg, { Path } from 'react-native-svg'
 import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
@@ -17,6 +15,7 @@ import { dayTime } from '../../state/time'
 import { configsOf, marksFor } from '../../state/worked'
 import { useGround } from '../../theme'
 import { Missing } from '../shell/Missing'
+import { Records } from './Records'
 
 /** The door's record, shown before anybody signs it, and the two signatures under it. */
 export function SignPage({ id }: { id: string }) {
@@ -27,9 +26,6 @@ export function SignPage({ id }: { id: string }) {
   if (!door) return <Missing what="door" which={id} />
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const marks = marksFor(facts, door)
-  const chain = all(facts, 'chain')
-    .filter((r) => r.door === id)
-    .sort((a, b) => b.n - a.n)
   const signatures = all(facts, 'signature')
     .filter((s) => s.door === id)
     .sort((a, b) => b.at - a.at)
@@ -83,26 +79,12 @@ export function SignPage({ id }: { id: string }) {
         <T size={13} tone="quiet">
           PDF for people, JSON to be checked by anybody.
         </T>
-        <T size={13} tone="quiet">{`Head of ${chain.length} records:`}</T>
+        <T size={13} tone="quiet">{`Head of ${facts.head[id]?.n ?? 0} records:`}</T>
         <T face="mono" size={13} selectable style={{ wordBreak: 'break-all' } as object}>
           {chainHead(facts, id)}
         </T>
       </Sheet>
-      <Sheet flush title="Records, newest first">
-        {chain.slice(0, 40).map((r) => (
-          <Line key={r.id}>
-            <View style={{ flexDirection: 'row', gap: 10 }}>
-              <T face="mono" size={13} tone="quiet" style={{ width: 30 }}>
-                {String(r.n)}
-              </T>
-              <View style={{ flex: 1 }}>
-                <T>{recordWords(r.kind, r.body)}</T>
-                <T size={13} tone="quiet">{`${r.by}, ${dayTime(r.at, zone)}`}</T>
-              </View>
-            </View>
-          </Line>
-        ))}
-      </Sheet>
+      <Records door={id} />
     </Screen>
   )
 }
@@ -180,28 +162,4 @@ function SignForm({ door, onDone }: { door: Door; onDone: () => void }) {
       <Action label="Put it under the record" onPress={submit} />
     </Sheet>
   )
-}
-
-function recordWords(kind: string, body: unknown): string {
-  const b = body as Record<string, unknown>
-  switch (kind) {
-    case 'proof':
-      return `Proof: ${String(b['test'])}, ${String(b['verdict'])}. ${String(b['says'])}`
-    case 'reading':
-      return `Reading: ${String(b['cable'])} ${String(b['kind'])} ${String(b['value'])}`
-    case 'tick':
-      return `Cable ${String(b['cable'])} ticked`
-    case 'plan':
-      return 'Plan as it then stood'
-    case 'load':
-      return `Loaded and read back, digest ${String(b['digest']).slice(0, 12)}`
-    case 'taken':
-      return `Device ${String(b['serial'])} in service at ${String(b['address'])}`
-    case 'signature':
-      return `Signed by ${String(b['name'])}, ${String(b['role'])}`
-    case 'snag':
-      return `Snag: ${String(b['says'])}${b['closedAt'] ? ', closed' : ''}`
-    default:
-      return kind
-  }
 }

@@ -1,4 +1,4 @@
-import type { Change, Facts, RecordKind } from '@rauta/core'
+import type { Change } from '@rauta/core'
 import type { CommandRequest } from '@rauta/contracts'
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 
@@ -21,7 +21,7 @@ export interface LogEntry {
   says: string
   changes: Change[]
 }
-/** The job as this phone last saw it: records as text, which is read faster than it is cloned. */
+/** The job as this phone last saw it: its snapshot as text, which is read faster than it is cloned. */
 export interface KeptSnapshot {
   id: 'facts'
   job: string
@@ -44,7 +44,6 @@ interface Shape extends DBSchema {
   photos: { key: string; value: KeptPhoto }
 }
 export type KeptDb = IDBPDatabase<Shape>
-export type SnapshotRecords = { kind: RecordKind; data: { id: string } }[]
 
 let opened: Promise<KeptDb | null> | null = null
 
@@ -53,8 +52,13 @@ export function keptDb(): Promise<KeptDb | null> {
   opened ??=
     typeof indexedDB === 'undefined'
       ? Promise.resolve(null)
-      : openDB<Shape>('rauta', 1, {
-          upgrade(db) {
+      : openDB<Shape>('rauta', 2, {
+          async upgrade(db, from, _to, tx) {
+            // What waits and the pictures stay; the job as an older version kept it is fetched anew.
+            if (from === 1) {
+              await Promise.all([tx.objectStore('snapshot').clear(), tx.objectStore('entries').clear()])
+              return
+            }
             db.createObjectStore('waiting', { keyPath: 'seq', autoIncrement: true }).createIndex('id', 'id', {
               unique: true,
             })
@@ -73,6 +77,3 @@ export function keptDb(): Promise<KeptDb | null> {
 
 /** Written through to the disk before it counts: browsers call a write done earlier than that unless they are told. */
 export const strictly = { durability: 'strict' } as const
-
-export const recordsOf = (facts: Facts, kinds: readonly RecordKind[]): SnapshotRecords =>
-  kinds.flatMap((kind) => Object.values(facts[kind]).map((data) => ({ kind, data: data as { id: string } })))

@@ -1,4 +1,4 @@
-export type { KeptPhoto, LogEntry, SnapshotRecords, Waiting } from './db'
+export type { KeptPhoto, LogEntry, Waiting } from './db'
 export * from './facts'
 export * from './file'
 export * from './waiting'

@@ -1,7 +1,8 @@
 import { card26FromHex, card26Hex, cardName, type Card26 } from '../../cards/wiegand'
+import type { Person } from '../../access/records'
 import { all } from '../../job/facts'
 import type { Json } from '../records'
-import { asObject, fieldName, plainWords, shape, type Change, type PartKind } from './kind'
+import { asObject, fieldName, plainWords, shape, type Change, type PartKind, type Wants } from './kind'
 import { policiesOf } from './profile'
 import { rulesHere } from './rules'
 
@@ -14,9 +15,30 @@ const profilesIn = (value: Json | undefined): string[] => {
   return Array.isArray(list) ? list.map(plainWords) : []
 }
 
+const kept = new WeakMap<Person, Map<string, Wants>>()
+/** Somebody's cards as a device holds them: the same values on every device through whose groups they pass. */
+function cardsOf(person: Person, profiles: string[]): Wants {
+  const through = profiles.join('\n')
+  let byProfiles = kept.get(person)
+  if (!byProfiles) kept.set(person, (byProfiles = new Map()))
+  let cards = byProfiles.get(through)
+  if (!cards) {
+    const holder = `${person.number} ${person.name}`
+    cards = Object.fromEntries(
+      person.cards.map((card) => [
+        card.id,
+        { holder, card: card26Hex(card), enabled: card.state === 'in use', profiles },
+      ]),
+    )
+    byProfiles.set(through, cards)
+  }
+  return cards
+}
+
 /** A card of somebody, with the groups through which it passes. */
 export const credentialKind: PartKind = {
   name: 'credential',
+  many: true,
   schema: shape({
     holder: text,
     card: { type: 'string', pattern: '^[0-9A-F]+$' },
@@ -25,21 +47,12 @@ export const credentialKind: PartKind = {
   }),
   want(scene) {
     const groups = new Set(rulesHere(scene).map((r) => r.group))
-    return Object.fromEntries(
-      all(scene.facts, 'person').flatMap((person) => {
-        const profiles = person.groups.filter((g) => groups.has(g)).sort()
-        if (profiles.length === 0) return []
-        return person.cards.map((card) => [
-          card.id,
-          {
-            holder: `${person.number} ${person.name}`,
-            card: card26Hex(card),
-            enabled: card.state === 'in use',
-            profiles,
-          },
-        ])
-      }),
-    )
+    const wants: Wants = {}
+    for (const person of all(scene.facts, 'person')) {
+      const profiles = person.groups.filter((g) => groups.has(g)).sort()
+      if (profiles.length > 0) Object.assign(wants, cardsOf(person, profiles))
+    }
+    return wants
   },
   wantForTests({ kit }) {
     const credential = (card: Card26, enabled: boolean, profile: string): Json => ({

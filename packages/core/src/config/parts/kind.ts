@@ -48,6 +48,8 @@ export type Wants = Record<string, Json>
 export interface PartKind {
   /** Begins its keys: `door/D-01`. */
   name: string
+  /** There may be thousands of it on one device. */
+  many?: true
   /** JSON Schema of its value, as it is wanted and as it is read back. */
   schema: object
   /** What the job wants of this kind, by token. */

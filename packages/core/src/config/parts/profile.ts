@@ -1,7 +1,7 @@
 import { accessPlaces, accessPointToken } from '../../doors/accesspoints'
 import type { Door } from '../../doors/door'
 import { canonicalJson } from '../canonical'
-import type { Json } from '../records'
+import type { Config, Json } from '../records'
 import { asObject, plainWords, shape, type Both, type PartKind, type Scene } from './kind'
 import { rulesHere } from './rules'
 
@@ -24,14 +24,24 @@ export function policiesIn(value: Json | undefined): Policy[] {
     : []
 }
 
-/** Policies of every profile in both configurations, each with its profile's token. */
-export function policiesOf({ held, wanted }: Both): (Policy & { profile: string })[] {
-  return [held, wanted].flatMap((config) =>
-    Object.entries(config)
+type ProfilePolicy = Policy & { profile: string }
+const kept = new WeakMap<Config, ProfilePolicy[]>()
+function policiesHeldBy(config: Config): ProfilePolicy[] {
+  let found = kept.get(config)
+  if (!found) {
+    found = Object.entries(config)
       .filter(([key]) => key.startsWith(keyPrefix))
-      .flatMap(([key, value]) => policiesIn(value).map((p) => ({ ...p, profile: key.slice(keyPrefix.length) }))),
-  )
+      .flatMap(([key, value]) => policiesIn(value).map((p) => ({ ...p, profile: key.slice(keyPrefix.length) })))
+    kept.set(config, found)
+  }
+  return found
 }
+
+/** Policies of every profile in both configurations, each with its profile's token. */
+export const policiesOf = ({ held, wanted }: Both): ProfilePolicy[] => [
+  ...policiesHeldBy(held),
+  ...policiesHeldBy(wanted),
+]
 
 /** What a group may do at one door, so that a change elsewhere in the group does not count here. */
 const policiesAt = (value: Json | undefined, door: string): string =>

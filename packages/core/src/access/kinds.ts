@@ -1,0 +1,43 @@
+import { all } from '../job/facts'
+import { recordKind } from '../job/kind'
+import type { Schedule, SpecialDay } from '../time/schedule'
+import type { Group, Person, Rule, TestCards } from './records'
+import { controllersOf, controllersWith } from './reaching'
+
+declare module '../job/facts' {
+  interface RecordTypes {
+    person: Person
+    group: Group
+    rule: Rule
+    schedule: Schedule
+    specialDay: SpecialDay
+    testCards: TestCards
+  }
+}
+
+export const personKind = recordKind('person', {
+  fields: { id: 'text', number: 'text', name: 'text', cards: 'list', groups: 'list' },
+  touches: ({ groups }, facts) => ({ access: controllersWith(facts, (rule) => groups.includes(rule.group)) }),
+})
+export const groupKind = recordKind('group', {
+  fields: { id: 'text', name: 'text' },
+  touches: ({ id }, facts) => ({ access: controllersWith(facts, (rule) => rule.group === id) }),
+})
+export const ruleKind = recordKind('rule', {
+  fields: { id: 'text', group: 'text', doors: 'list', schedule: 'text' },
+  touches: ({ doors }, facts) => ({ doors, access: controllersOf(facts, doors) }),
+})
+export const scheduleKind = recordKind('schedule', {
+  fields: { id: 'text', name: 'text', periods: 'list' },
+  touches: ({ id }, facts) => ({ access: controllersWith(facts, (rule) => rule.schedule === id) }),
+})
+/** It replaces the week of every schedule. */
+export const specialDayKind = recordKind('specialDay', {
+  fields: { id: 'text', date: 'text', name: 'text', periods: 'list' },
+  touches: (_day, facts) => ({ access: all(facts, 'controller').map((c) => c.id) }),
+})
+/** Every script names them. */
+export const testCardsKind = recordKind('testCards', {
+  fields: { id: 'text', good: 'object', lost: 'object', outOfHours: 'object', unknown: 'object' },
+  touches: () => ({ everything: true }),
+})

@@ -1,0 +1,3 @@
+export { declarationOf, recordKinds } from './kinds'
+export * from './apply'
+export * from './snapshot'
