@@ -76,7 +76,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   const watcher = new Watcher(context)
   const claims = new ClaimRunner(context)
   const loads = new LoadEngine(context, watcher)
-  const subscriber = new Subscriber(context)
+  const subscriber = new Subscriber(context, watcher)
   new Judging(context)
   const accounts = new Accounts(store.db, options.clock)
   const publicKey = publicKeyOf(chainKey)

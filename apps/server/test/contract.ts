@@ -77,6 +77,18 @@ export function driverContract(name: string, make: () => Promise<ContractWorld>)
       await ability(driver, 'write')({ do: 'remove', key: 'credential/never-was' })
     })
 
+    it('gives another word for its configuration when it was altered, where it can', async () => {
+      const driver = at(world.address, world.secret)
+      const glance = async () => driver.glance?.()
+      const before = await glance()
+      expect(await glance()).toBe(before)
+      await ability(driver, 'write')({ do: 'set', key: 'schedule/s', value: config['schedule/s'] ?? null })
+      const after = await glance()
+      expect(after === before).toBe(driver.glance === undefined)
+      await ability(driver, 'write')({ do: 'remove', key: 'schedule/s' })
+      expect(await glance()).toBe(before)
+    })
+
     it('keeps the clock it is given, within half a second, and the zone as it was written', async () => {
       const driver = at(world.address, world.secret)
       await ability(driver, 'setClock')({ zone: '<+02>-2', daylightSaving: false })

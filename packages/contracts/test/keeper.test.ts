@@ -3,6 +3,7 @@ import {
   applyChanges,
   declarationOf,
   factsOf,
+  forgetHeld,
   heldConfig,
   Keeper,
   marksOf,
@@ -300,6 +301,12 @@ describe('a job as it is sent to a phone', () => {
       ),
       { numRuns: 60 },
     )
+  })
+  it('comes to the same in whatever order a device told its parts', () => {
+    const turned = Object.fromEntries(Object.entries(heldConfig(whole.facts, 'a1')).reverse())
+    const forgotten = applyChanges(whole.facts, forgetHeld(whole.facts, 'a1'), 60)
+    const facts = applyChanges(forgotten, readingChanges(forgotten, 'a1', turned, 5), 61)
+    expect(factsOf(overTheWire(snapshotOf(facts, wantsOf(facts))), wantsOf).missing).toEqual([])
   })
   it('tells nothing twice: what a device holds as wanted goes as a fingerprint', () => {
     const records = snapshotOf(whole.facts, wantsOf(whole.facts)).records.filter((r) => r.kind === 'heldParts')

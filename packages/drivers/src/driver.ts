@@ -47,6 +47,8 @@ export type ToldEvent = Omit<DeviceEvent, 'id' | 'controller' | 'received' | 'of
 export interface Pulled {
   events: ToldEvent[]
   boot: string
+  /** Something of its configuration was altered, by whomever. */
+  configured?: boolean
   /** Doors whose standing mode was told, repeats included; null stands for their settings. */
   modes?: { door: string; mode: StandingMode | null }[]
 }
@@ -69,6 +71,8 @@ export interface Abilities {
   setClock(wanted: { zone: string; daylightSaving: boolean }): Promise<void>
   restart(): Promise<void>
   read(): Promise<Config>
+  /** A word for its configuration as it stands: another one as soon as anything of it is altered. Much less work than `read`. */
+  glance(): Promise<string>
   write(operation: Operation): Promise<void>
   watch(): Promise<Watch>
   /** Tells a door to let go once, to stand open or locked, or to go back to its settings. */
@@ -89,6 +93,7 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   setClock: 'have its clock set from here',
   restart: 'be restarted from here',
   read: 'be read back',
+  glance: 'say whether it was altered',
   write: 'be loaded from here',
   watch: 'tell what happens at its doors',
   order: 'be told from here to let go or to lock',

@@ -12,6 +12,7 @@ import { serviceDriver, type Context } from '../context'
 import { failureWords } from '../words'
 import { ability, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
+import type { Watcher } from '../reach/watch'
 import { rememberModes } from './orders'
 
 const renewMs = 30_000
@@ -21,7 +22,10 @@ const pauseMs = 2000
 export class Subscriber {
   private readonly following = new Set<string>()
   private readonly points = new Map<string, { config: Config; points: ReadonlyMap<string, HeldPoint> }>()
-  constructor(private readonly context: Context) {
+  constructor(
+    private readonly context: Context,
+    private readonly watcher: Watcher,
+  ) {
     context.log.onCommit((entry) => {
       for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id)
     })
@@ -55,7 +59,7 @@ export class Subscriber {
         heardUntil = began
         let renewed = began
         for (;;) {
-          const { events, boot, modes } = await watch.pull(this.pointsOf(id))
+          const { events, boot, modes, configured } = await watch.pull(this.pointsOf(id))
           heardUntil = clock.now()
           const received = heardUntil
           await this.keep(
@@ -64,6 +68,7 @@ export class Subscriber {
           )
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
+          if (configured) this.watcher.altered(id)
           if (ending.aborted) {
             await watch.end().catch(() => undefined)
             return

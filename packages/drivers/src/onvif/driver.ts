@@ -92,6 +92,11 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       await session.call('tds', el('tds:SystemReboot'))
     },
     read: () => readConfig(session),
+    async glance() {
+      const mark = textOf(await session.call('cx', el('cx:GetConfigurationMark')), 'Mark')
+      if (!mark) throw new DeviceError('malformed', 'The device gives no mark of its configuration.')
+      return mark
+    },
     write: (operation) => writePart(session, operation),
     async order(door, order) {
       const tell = (operation: string) => session.call('tdc', el(`tdc:${operation}`, el('tdc:Token', door)))

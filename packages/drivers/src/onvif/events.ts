@@ -1,5 +1,5 @@
 import { functionFacts, modeWords, type HeldPoint, type StandingMode } from '@rauta/core'
-import { topics, type Notification } from '@rauta/protocols'
+import { isConfigurationTopic, topics, type Notification } from '@rauta/protocols'
 import type { Pulled, ToldEvent } from '../driver'
 
 const reasons: Record<string, [string, string]> = {
@@ -82,6 +82,7 @@ export function toldEvents(notifications: readonly Notification[], points: Reado
   return {
     events: notifications.filter((n) => n.operation === 'Changed').flatMap((n) => toldEvent(n, points) ?? []),
     boot: notifications.at(-1)?.data['Boot'] ?? '',
+    configured: notifications.some((n) => isConfigurationTopic(n.topic)),
     modes: notifications
       .filter((n) => n.topic === topics.mode)
       .map((n) => ({ door: n.source['DoorToken'] ?? '', mode: standing[n.data['State'] ?? ''] ?? null })),

@@ -53,6 +53,11 @@ export function readNotifications(answer: Element): Notification[] {
   })
 }
 
+/** A record of the configuration was set or taken away: `Configuration/Credential/Changed`, source `CredentialToken`. */
+export const configurationTopic = (record: string, gone: boolean): string =>
+  `Configuration/${record}/${gone ? 'Removed' : 'Changed'}`
+export const isConfigurationTopic = (topic: string): boolean => /^Configuration\/\w+\/(Changed|Removed)$/.test(topic)
+
 /** Topics of the ONVIF access control and door control specifications that are in use. */
 export const topics = {
   granted: 'AccessControl/AccessGranted/Credential',

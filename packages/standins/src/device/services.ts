@@ -4,6 +4,7 @@ import {
   accessPointCodec,
   accessProfileCodec,
   child,
+  configurationTopic,
   credentialCodec,
   credentialElement,
   deviceInformation,
@@ -79,6 +80,7 @@ function entityHandlers<T extends { token: string }>(
       if (!value.token) throw new Fault('Sender', 'ter:InvalidArgVal', 'The token is empty.')
       records(unit)[value.token] = value
       unit.save()
+      unit.altered(bare, value.token, false)
       return answer(`${codec.service}:Set${bare}Response`)
     },
     [codec.list]: ({ unit, body }) => {
@@ -98,6 +100,7 @@ function entityHandlers<T extends { token: string }>(
       if (!records(unit)[token]) throw new Fault('Sender', 'ter:NotFound', `No ${bare} has the token ${token}.`)
       delete records(unit)[token]
       unit.save()
+      unit.altered(bare, token, true)
       return answer(`${codec.service}:Delete${bare}Response`)
     },
   }
@@ -296,7 +299,10 @@ const events: Record<string, Handler> = {
       el('wsnt:FixedTopicSet', true),
       el(
         'tev:TopicSet',
-        Object.values(topics).map((t) => el('tev:Topic', t)),
+        [
+          ...Object.values(topics),
+          ...recordNames.flatMap((r) => [false, true].map((gone) => configurationTopic(r, gone))),
+        ].map((t) => el('tev:Topic', t)),
       ),
     ),
   CreatePullPointSubscription: ({ unit, body, base }) => {
@@ -367,9 +373,14 @@ const io: Record<string, Handler> = {
     ),
 }
 
+/** Records whose alterations are told as events. */
+const recordNames = ['Door', 'AccessPoint', 'Schedule', 'SpecialDayGroup', 'AccessProfile', 'Credential', 'DoorWiring']
+
 /** Wiring is refused where it speaks of a function that this type of controller does not know. */
 const wiring: Record<string, Handler> = {
   ...entityHandlers(doorWiringCodec, 'DoorWiring'),
+  GetConfigurationMark: ({ unit }) =>
+    answer('cx:GetConfigurationMarkResponse', el('cx:Mark', unit.configurationMark())),
   SetDoorWiring: (call) => {
     const element = child(call.body, 'DoorWiring')
     const value = element && doorWiringCodec.read(element)

@@ -1,5 +1,6 @@
+import { createHash } from 'node:crypto'
 import { shippedSheets } from '@rauta/contracts'
-import { TokenChecker, type Announcement, type Notification, scope } from '@rauta/protocols'
+import { configurationTopic, TokenChecker, type Announcement, type Notification, scope } from '@rauta/protocols'
 import type { World } from '../site/world'
 import type { DeviceFile } from '../site/wiring'
 import { DoorFirmware } from './doors'
@@ -218,6 +219,16 @@ export class Unit {
 
   card(port: string, card: string, address?: number): void {
     if (this.up) this.doors.cardRead(port, card, address)
+  }
+
+  /** Tells whoever listens that a record of the configuration was set or taken away. */
+  altered(record: string, token: string, gone: boolean): void {
+    this.emit(configurationTopic(record, gone), { [`${record}Token`]: token }, {})
+  }
+
+  /** Equal as long as nothing of the configuration is altered. */
+  configurationMark(): string {
+    return createHash('sha256').update(JSON.stringify(this.memory.entities)).digest('hex').slice(0, 16)
   }
 
   emit(
