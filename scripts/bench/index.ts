@@ -10,6 +10,7 @@ import { Site, siteFile } from '../../apps/server/test/site'
 import { boardBench, serverWith } from './board'
 import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
+import { peopleBench } from './people'
 import { planBench } from './plan'
 import { emptyShell } from './shell'
 
@@ -209,6 +210,10 @@ if (only === 'plan') {
   await planBench()
   process.exit(0)
 }
+if (only === 'people') {
+  await peopleBench()
+  process.exit(0)
+}
 if (only === 'board') {
   await boardBench()
   process.exit(0)
@@ -219,6 +224,7 @@ if (only === 'field') {
 }
 size()
 await planBench()
+await peopleBench()
 await boardBench()
 await fieldBench()
 await writes()

@@ -1,5 +1,6 @@
 import { sameJson } from './canonical'
-import { isTestPart, readKey } from './parts'
+import { isTestPart, readKey, type PartKind } from './parts'
+import type { Change } from './parts/kind'
 import type { Config, Json } from './records'
 
 export interface Difference {
@@ -28,13 +29,17 @@ export function lasting(differences: readonly Difference[]): Difference[] {
 /** The differences that are about this door: its own parts, the groups that may pass it, their cards and their schedules. */
 export function touching(differences: readonly Difference[], door: string, held: Config, wanted: Config): Difference[] {
   const both = { held, wanted }
-  return differences.filter((d) => {
-    const { kind, token, test } = readKey(d.key)
+  const asked = new Map<PartKind, (change: Change) => boolean>()
+  const touches = (kind: PartKind): ((change: Change) => boolean) => {
+    let ask = asked.get(kind)
+    if (!ask) asked.set(kind, (ask = kind.touches?.(door, both) ?? (() => false)))
+    return ask
+  }
+  return differences.filter(({ key, held: h, wanted: w }) => {
+    const { kind, token, test } = readKey(key)
     if (!kind || test) return false
     const own = kind.doorOf(token)
-    return own === null
-      ? (kind.touches?.(door, { token, held: d.held, wanted: d.wanted }, both) ?? false)
-      : own === door
+    return own === null ? touches(kind)({ token, held: h, wanted: w }) : own === door
   })
 }
 

@@ -264,10 +264,11 @@ function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Fin
 
 /** The first thing that differs, with both values, and how many more. */
 function differenceWords(open: readonly Difference[], facts: Facts, ref: string): string {
-  const lines = twoSided(open, facts)
+  const lines = twoSided(open.slice(0, 1), facts)
   const first = lines[0]
+  const others = lines.length - 1 + open.length - 1
   if (!first) return `${ref} holds something else than the job wants.`
-  const more = lines.length > 1 ? ` And ${lines.length - 1} more.` : ''
+  const more = others > 0 ? ` And ${others} more.` : ''
   return `${first.what}: ${ref} holds ${first.holds}, the job wants ${first.willHold === 'removed' ? 'it gone' : first.willHold}.${more}`
 }
 

@@ -10,9 +10,16 @@ const text = { type: 'string' }
 const names: Readonly<Record<string, string>> = { holder: 'Holder', card: 'Card', enabled: 'State', profiles: 'Groups' }
 const stateWords = (enabled: Json | undefined): string => (enabled ? 'in use' : 'lost')
 
-const profilesIn = (value: Json | undefined): string[] => {
-  const list = asObject(value)['profiles']
-  return Array.isArray(list) ? list.map(plainWords) : []
+const profilesOf = new WeakMap<object, string[]>()
+/** The groups that a credential names, whatever a device told; a value is never altered where it lies. */
+function profilesIn(value: Json | undefined): string[] {
+  if (typeof value !== 'object' || value === null) return []
+  let found = profilesOf.get(value)
+  if (!found) {
+    const list = asObject(value)['profiles']
+    profilesOf.set(value, (found = Array.isArray(list) ? list.map(plainWords) : []))
+  }
+  return found
 }
 
 const kept = new WeakMap<Person, Map<string, Wants>>()
@@ -69,13 +76,14 @@ export const credentialKind: PartKind = {
   },
   doorOf: () => null,
   /** Through the groups that pass this door. */
-  touches(door, { held, wanted }: Change, both) {
+  touches(door, both) {
     const passing = new Set(
       policiesOf(both)
         .filter((p) => p.at.startsWith(`${door}.`))
         .map((p) => p.profile),
     )
-    return [...profilesIn(held), ...profilesIn(wanted)].some((p) => passing.has(p))
+    const passes = (profile: string) => passing.has(profile)
+    return ({ held, wanted }: Change) => profilesIn(held).some(passes) || profilesIn(wanted).some(passes)
   },
   group: 'People',
   title({ held, wanted }) {

@@ -58,8 +58,8 @@ export interface PartKind {
   wantForTests?(testing: Testing, scene: Scene): Wants
   /** The door that a part belongs to alone, or null where it serves several. */
   doorOf(token: string): string | null
-  /** Whether a difference in it is about a door, where it belongs to none alone. */
-  touches?(door: string, change: Change, both: Both): boolean
+  /** Whether a difference in it is about a door, where it belongs to none alone; asked for one door, and then of many differences. */
+  touches?(door: string, both: Both): (change: Change) => boolean
   /** Where it is told on the preview, for what belongs to no door alone. */
   group: string
   /** What it is called: `Group Staff`. */

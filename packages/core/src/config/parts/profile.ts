@@ -89,7 +89,10 @@ export const profileKind: PartKind = {
     return { 'rauta-good': profile('rauta-always'), 'rauta-hours': profile('rauta-never') }
   },
   doorOf: () => null,
-  touches: (door, { held, wanted }) => policiesAt(held, door) !== policiesAt(wanted, door),
+  touches:
+    (door) =>
+    ({ held, wanted }) =>
+      policiesAt(held, door) !== policiesAt(wanted, door),
   group: 'People',
   title: ({ token }, facts) => `Group ${facts.group[token]?.name ?? token}`,
   summary: (value, facts) => doorsOf(value, facts),

@@ -1,7 +1,7 @@
 import { all, type Facts } from '../../job/facts'
 import type { Period } from '../../time/schedule'
 import type { Json } from '../records'
-import { asObject, fieldName, plainWords, shape, type Both, type PartKind } from './kind'
+import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
 import { policiesOf } from './profile'
 import { rulesHere } from './rules'
 
@@ -42,8 +42,14 @@ export const scheduleKind: PartKind = {
   },
   doorOf: () => null,
   /** Through the groups that pass this door on it. */
-  touches: (door, { token }, both: Both) =>
-    policiesOf(both).some((p) => p.at.startsWith(`${door}.`) && p.schedule === token),
+  touches(door, both) {
+    const here = new Set(
+      policiesOf(both)
+        .filter((p) => p.at.startsWith(`${door}.`))
+        .map((p) => p.schedule),
+    )
+    return ({ token }) => here.has(token)
+  },
   group: 'Time',
   title: ({ token }, facts) => `Schedule ${facts.schedule[token]?.name ?? token}`,
   summary: (value) => plainWords(asObject(value)['periods']),
