@@ -1,11 +1,11 @@
-import { encode26 } from '@rauta/core'
+import { cardBits } from '@rauta/core'
 import { run } from '../src/run'
 
 const ask = (input: unknown) => {
   const { code, out } = run(['cards', 'i.json'], () => JSON.stringify(input))
   return { code, out, answer: out.startsWith('{') ? (JSON.parse(out) as Record<string, unknown>) : {} }
 }
-const bits = encode26({ facility: 61, number: 4423 }).join('')
+const bits = cardBits({ facility: 61, number: 4423 }).join('')
 
 describe('rauta cards', () => {
   it('reads 26 bits, and names what stands on the card', () => {

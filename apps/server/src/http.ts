@@ -77,6 +77,7 @@ export function makeApp(options: AppOptions): Express {
     health,
     ...sessionRoutes({
       accounts,
+      stream: options.stream,
       log: context.log,
       publicKey: options.publicKey,
       rigPage: options.rigPage,

@@ -20,6 +20,38 @@ describe('the HTTP interface', () => {
   const signIn = async (name: string, password: string) =>
     (await site.ask('POST', '/sign-in', { name, password }, '')).headers.get('set-cookie')?.split(';')[0] ?? ''
 
+  it('an account gets another role, and is ended: signed out at once, its records stay, the last lead stays', async () => {
+    const as = { name: 'toivo', password: 'long enough 3', role: 'engineer' }
+    await site.ask('POST', '/accounts', as)
+    const cookie = await signIn(as.name, as.password)
+    const act = (what: string, body: object, who?: string) => site.ask('POST', `/accounts/${what}`, body, who)
+    expect((await act('toivo/role', { role: 'witness' }, cookie)).status).toBe(403)
+    expect((await act('toivo/end', {}, cookie)).status).toBe(403)
+    expect((await act('toivo/role', { role: 'king' })).status).toBe(422)
+    expect((await act('toivo/role', { role: 'viewer', more: 1 })).status).toBe(422)
+    expect((await act('nobody/role', { role: 'viewer' })).status).toBe(404)
+    expect(await act('toivo/role', { role: 'witness' })).toMatchObject({
+      status: 200,
+      body: { says: 'toivo may sign in as witness.' },
+    })
+    expect((await site.ask('GET', '/me', undefined, cookie)).body).toMatchObject({ role: 'witness' })
+    expect(await act('lead/end', {})).toMatchObject({
+      status: 409,
+      body: { says: expect.stringContaining('their own') as string },
+    })
+    expect(await act('lead/role', { role: 'viewer' })).toMatchObject({
+      status: 409,
+      body: { says: 'lead is the only lead. Make somebody else a lead first.' },
+    })
+    const live = await fetch(`${site.base}/live`, { headers: { cookie } })
+    expect((await act('toivo/end', {})).status).toBe(200)
+    const text = await live.text() // it ends
+    expect(text).toContain('event: rev')
+    expect((await site.ask('GET', '/facts', undefined, cookie)).status).toBe(401)
+    expect(await signIn(as.name, as.password)).toBe('')
+    expect((await act('toivo/end', {})).status).toBe(404)
+  })
+
   it('is ready, and says so', async () => {
     expect(await site.ask('GET', '/health', undefined, '')).toMatchObject({ status: 200, body: { ready: true } })
   })

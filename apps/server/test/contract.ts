@@ -35,7 +35,7 @@ const config: Config = {
   'accessPoint/d1.P0': { door: 'd1', name: 'D P0', from: 'a', to: 'b' },
   'schedule/s': { name: 'S', periods: ['12345 08:00-17:00'], special: [] },
   'profile/p': { name: 'P', policies: [{ at: 'd1.P0', schedule: 's' }] },
-  'credential/c': { holder: 'H', card: '3D1141', enabled: false, profiles: ['p'] },
+  'credential/c': { holder: 'H', format: 'wiegand26', card: '3D1141', enabled: false, profiles: ['p'] },
 }
 
 /** What the server relies on whatever a device speaks; every driver is held to it. */

@@ -71,8 +71,14 @@ describe('the ONVIF driver', () => {
       }
       made['schedule/s'] = { name, periods: [...new Set(periods)].sort(), special: days as unknown as Json }
       made['profile/p'] = { name, policies: doors.map((id) => ({ at: `${id}.R1`, schedule: 's' })) }
-      made['credential/c'] = { holder: name, card: '3D1141', enabled, profiles: ['p'] }
-      made['test/credential/rauta-lost'] = { holder: 'Test card', card: '582712', enabled: false, profiles: [] }
+      made['credential/c'] = { holder: name, format: 'wiegand26', card: '3D1141', enabled, profiles: ['p'] }
+      made['test/credential/rauta-lost'] = {
+        holder: 'Test card',
+        format: 'wiegand26',
+        card: '582712',
+        enabled: false,
+        profiles: [],
+      }
       return made
     })
 

@@ -175,6 +175,7 @@ describe('a part that is wired and would stay silent stops the door', () => {
       part: 'R1',
       function: 'entryReader',
       port: 'bus 1',
+      format: 'wiegand26',
       address: 4,
     })
   })

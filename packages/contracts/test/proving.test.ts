@@ -373,7 +373,7 @@ describe('wanted, held and what lies between', () => {
   })
   it('holds which terminal serves which door', () => {
     expect(smallJob().wanted()['terminals/D-01']).toEqual({
-      'R1.entryReader': { part: 'R1', function: 'entryReader', port: 'reader 1' },
+      'R1.entryReader': { part: 'R1', function: 'entryReader', port: 'reader 1', format: 'wiegand26' },
       'K1.lock': { part: 'K1', function: 'lock', port: 'relay 1' },
       'C1.contact': { part: 'C1', function: 'contact', port: 'input 1', idle: 'closed' },
       'X1.exitButton': { part: 'X1', function: 'exitButton', port: 'input 2', idle: 'open' },

@@ -12,6 +12,8 @@ function job(): World {
   w.do('rule.put', { id: 'r2', group: 'g', doors: ['D-01', 'D-02'], schedule: 'day' })
   w.do('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [] })
   w.do('area.put', { id: 'spare', code: 'X', name: 'Spare' })
+  w.do('cabinetPlace.put', { id: 'Old riser', x: 1, y: 2 })
+  w.do('door.edit', { id: 'D-02', fields: { distances: { 'Old riser': 12, Riser: 20 } } })
   w.do('cabinet.check', { controller: 'a1', item: 'earth', done: true })
   return w
 }
@@ -22,6 +24,7 @@ const ids: Readonly<Record<Removable, string>> = {
   schedule: 'day',
   specialDay: 'sd',
   area: 'spare',
+  cabinetPlace: 'Old riser',
   controller: 'a1',
   door: 'D-01',
 }
@@ -76,9 +79,29 @@ describe('taking something out of a job', () => {
     expect(says(w, 'person')).toBe('1 card of theirs no longer opens anything, once the devices are loaded.')
     expect(says(w, 'rule')).toBe('Staff no longer passes D-01 by it.')
     expect(says(w, 'specialDay')).toBe('On 2031-12-24 every schedule runs as on any such weekday.')
+    expect(says(w, 'cabinetPlace')).toBe('How far 1 door is from it is forgotten.')
     expect(says(w, 'controller')).toBe('D-01 loses its place on it. What was checked off in its cabinet goes.')
     expect(says(w, 'door')).toBe('Its terminals become free. 2 rules no longer name it.')
     for (const kind of removables) expect(typeof says({ facts: emptyFacts() } as World, kind, 'nobody')).toBe('string')
+  })
+
+  it('a cabinet is called otherwise everywhere at once, or stays', () => {
+    const w = job()
+    w.do('cabinetPlace.put', { id: 'Riser', x: 3, y: 4 })
+    w.do('cabinet.rename', { id: 'Riser', name: ' Riser 1 ' })
+    expect(w.facts.controller['a1']?.cabinet).toBe('Riser 1')
+    expect(w.facts.cabinetPlace).toMatchObject({ 'Riser 1': { id: 'Riser 1', x: 3, y: 4 } })
+    expect(w.facts.cabinetPlace['Riser']).toBeUndefined()
+    expect(w.door('D-02').distances).toEqual({ 'Old riser': 12, 'Riser 1': 20 })
+    for (const [id, name, why] of [
+      ['Riser', 'X', 'There is no cabinet Riser'],
+      ['Riser 1', 'Old riser', 'There is a cabinet Old riser already'],
+      ['Riser 1', '   ', 'needs a name'],
+    ])
+      expect(() => w.do('cabinet.rename', { id, name })).toThrow(why)
+    expect(() => w.do('cabinetPlace.remove', { id: 'Riser 1' })).toThrow('A1 hangs in it. Plan it elsewhere first.')
+    w.do('cabinetPlace.remove', { id: 'Old riser' })
+    expect(w.door('D-02').distances).toEqual({ 'Riser 1': 20 })
   })
 
   it('what must not go stays, and says what to do first', () => {

@@ -1,5 +1,20 @@
 import fc from 'fast-check'
-import { card26FromHex, card26Hex, cardFault, cardName, decode26, encode26 } from '../src'
+import {
+  bitsOfText,
+  bitsText,
+  cardBits,
+  cardData,
+  cardFault,
+  cardFormats,
+  cardFromData,
+  cardName,
+  dataOf,
+  parityHolds,
+  sameCard,
+  type Bits,
+  type StoredCard,
+} from '../src'
+import { decode26, encode26 } from './wiegand26'
 
 const cards = fc.record({ facility: fc.integer({ min: 0, max: 255 }), number: fc.integer({ min: 0, max: 65535 }) })
 
@@ -46,10 +61,73 @@ describe('26-bit Wiegand, SIA AC-01', () => {
   it('keeps a card through its hexadecimal form', () => {
     fc.assert(
       fc.property(cards, (card) => {
-        expect(card26FromHex(card26Hex(card))).toEqual(card)
+        expect(cardFromData('wiegand26', cardData(card))).toEqual(card)
       }),
     )
-    expect(card26FromHex('12')).toBeNull()
+    expect(cardFromData('wiegand26', '12')).toBeNull()
     expect(cardName({ facility: 61, number: 417 })).toBe('61 00417')
+  })
+})
+
+const ofEveryFormat: fc.Arbitrary<StoredCard> = fc.oneof(
+  cards,
+  fc.record({
+    format: fc.constant('wiegand34'),
+    facility: fc.integer({ min: 0, max: 65535 }),
+    number: fc.integer({ min: 0, max: 65535 }),
+  }),
+  ...[
+    ['serial4', 4],
+    ['serial7', 7],
+  ].map(([format, bytes]) =>
+    fc
+      .uint8Array({ minLength: Number(bytes), maxLength: Number(bytes) })
+      .map((b) => ({
+        format: String(format),
+        facility: 0,
+        number: 0,
+        serial: Buffer.from(b).toString('hex').toUpperCase(),
+      })),
+  ),
+)
+
+describe('a card of any format', () => {
+  it('comes out as it went in: through its bits, through what a controller compares, through the text of an event', () => {
+    fc.assert(
+      fc.property(ofEveryFormat, (card) => {
+        const format = cardFormats.find((f) => f.id === (card.format ?? 'wiegand26'))
+        if (!format) throw new Error('no format')
+        const bits = cardBits(card)
+        expect(bits.length).toBe(format.bits)
+        expect(parityHolds(format, bits)).toBe(true)
+        expect(dataOf(format, bits)).toBe(cardData(card))
+        expect(cardFromData(format.id, cardData(card))).toEqual(card)
+        expect(bitsOfText(bitsText(bits))).toEqual(bits)
+      }),
+    )
+  })
+  it('26 bits are those of the standard written out by hand', () => {
+    fc.assert(fc.property(cards, (card) => expect(cardBits(card)).toEqual(encode26(card) as Bits)))
+  })
+  it.each([
+    [{ format: 'wiegand34', facility: 65536, number: 1 }, '0 to 65 535'],
+    [{ format: 'wiegand34', facility: 1, number: 1.5 }, 'Number 1.5 does not fit'],
+    [{ format: 'serial4', facility: 0, number: 0, serial: '04A1' }, 'has 8 digits'],
+    [{ format: 'serial7', facility: 0, number: 0 }, 'has 14 digits'],
+    [{ format: 'wiegand26', facility: 1, number: 1, serial: 'AA' }, 'no serial number'],
+    [{ format: 'constructor', facility: 1, number: 1 }, 'no card format constructor'],
+  ])('%j is refused: %s', (card, says) => {
+    expect(cardFault(card)).toContain(says)
+    expect(() => cardData(card)).toThrow(RangeError)
+  })
+  it('is the same as another only in the same format', () => {
+    expect(sameCard({ facility: 1, number: 2 }, { format: 'wiegand26', facility: 1, number: 2 })).toBe(true)
+    expect(sameCard({ facility: 1, number: 2 }, { format: 'wiegand34', facility: 1, number: 2 })).toBe(false)
+    const serial = { format: 'serial4', facility: 0, number: 0 }
+    expect(sameCard({ ...serial, serial: '04a1b2c3' }, { ...serial, serial: '04A1B2C3' })).toBe(true)
+    expect(cardName({ ...serial, serial: '04A1B2C3' })).toBe('04 A1 B2 C3')
+  })
+  it.each(['', '26', '26/', 'x/FF', '2/FF', '999/FF', '26/GG'])('%j is no text of bits', (text) => {
+    expect(bitsOfText(text)).toBeNull()
   })
 })

@@ -4,8 +4,6 @@ import {
   bitsFromText,
   bitOrders,
   cardFormats,
-  decode26,
-  encode26,
   formatFault,
   likelyReading,
   parityHolds,
@@ -16,6 +14,7 @@ import {
   type BitOrder,
   type CardFormat,
 } from '../src'
+import { decode26, encode26 } from './wiegand26'
 
 const format = (id: string) => cardFormats.find((f) => f.id === id) as CardFormat
 /** A card that a format can carry. */

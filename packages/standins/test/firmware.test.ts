@@ -1,4 +1,5 @@
 import { makeClock, topics } from '@rauta/protocols'
+import { bitsOfCard } from '../src/site/rig'
 import { DoorFirmware, type Board } from '../src/device/doors'
 import { noEntities, type Memory } from '../src/device/memory'
 import { World } from '../src/site/world'
@@ -111,7 +112,7 @@ describe('the firmware of a simulated door controller', () => {
   it('does nothing with a card while it holds no configuration', () => {
     const b = board()
     delete b.entities.DoorWiring['D']
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     expect(b.words()).toEqual([])
   })
 
@@ -123,7 +124,7 @@ describe('the firmware of a simulated door controller', () => {
   ])('refuses %s for its own reason', (_what, over, card, said) => {
     const b = board()
     knownCard(b, over)
-    b.firmware.cardRead('reader 1', card)
+    b.firmware.cardRead('reader 1', bitsOfCard(card))
     expect(b.words()).toEqual([said])
     expect(b.relays.get('relay 1')).toBeUndefined()
   })
@@ -131,7 +132,7 @@ describe('the firmware of a simulated door controller', () => {
   it('releases for its time when nobody opens', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     expect(b.relays.get('relay 1')).toBe(true)
     b.clock.turn(4999)
     expect(b.relays.get('relay 1')).toBe(true)
@@ -143,7 +144,7 @@ describe('the firmware of a simulated door controller', () => {
   it('relocks after its delay once the leaf has closed', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     b.clock.turn(1000)
     b.input('input 1', false)
     b.clock.turn(9000)
@@ -158,9 +159,9 @@ describe('the firmware of a simulated door controller', () => {
   it('a second release starts the time again and tells the lock only once', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     b.clock.turn(3000)
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     b.clock.turn(4000)
     expect(b.relays.get('relay 1')).toBe(true)
     b.clock.turn(1001)
@@ -186,7 +187,7 @@ describe('the firmware of a simulated door controller', () => {
   it('alarms when the leaf is held open, at its time', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     b.input('input 1', false)
     b.words()
     b.clock.turn(19_999)
@@ -219,7 +220,7 @@ describe('the firmware of a simulated door controller', () => {
   it('starts anew after power-up: no timer of before runs on', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', 'AAAAAA')
+    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
     b.words()
     b.firmware.restart()
     b.clock.turn(60_000)

@@ -166,8 +166,8 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'New revisions as server-sent events',
       roles: everyone,
       answer: { media: 'text/event-stream' },
-      async handle(request, response) {
-        stream.join(request, response)
+      async handle(_request, response, account) {
+        stream.join(response, account.name)
       },
     },
     {

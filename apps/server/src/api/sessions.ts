@@ -1,9 +1,10 @@
 import { createHash, timingSafeEqual } from 'node:crypto'
 import type { CookieOptions, Request } from 'express'
-import { answers, bodies } from '@rauta/contracts'
+import { answers, bodies, type Role } from '@rauta/contracts'
 import { jobOf, type SiteNetwork } from '@rauta/core'
 import { v7 } from 'uuid'
 import type { JobLog } from '../changes/log'
+import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
 import { everyone, HttpProblem, type Route } from './route'
 
@@ -17,6 +18,7 @@ export function tokenOf(request: Request): string | null {
 
 interface SessionParts {
   accounts: Accounts
+  stream: LiveStream
   log: JobLog
   publicKey: string
   rigPage: string | null
@@ -30,7 +32,7 @@ const sameCode = (given: string, wanted: string): boolean => {
 }
 
 /** Signing in and out, the first use, and the accounts. */
-export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
+export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   return [
     {
       method: 'get',
@@ -135,5 +137,41 @@ export function sessionRoutes({ accounts, log, publicKey, rigPage, firstCode }: 
         return { says: `${name} may sign in as ${role}.` }
       },
     },
+    {
+      method: 'post',
+      path: '/accounts/:name/role',
+      says: 'Gives an account another role',
+      roles: ['lead'],
+      body: bodies.role,
+      answer: answers.ok,
+      async handle(request) {
+        const name = String(request.params['name'])
+        const { role } = request.body as { role: Role }
+        refuse(await accounts.setRole(name, role), name)
+        return { says: `${name} may sign in as ${role}.` }
+      },
+    },
+    {
+      method: 'post',
+      path: '/accounts/:name/end',
+      says: 'Ends an account; what was recorded with it stays',
+      roles: ['lead'],
+      answer: answers.ok,
+      async handle(request, _response, account) {
+        const name = String(request.params['name'])
+        if (name === account.name)
+          throw new HttpProblem(409, 'Refused', 'Nobody ends their own account. Let another lead do it.')
+        refuse(await accounts.end(name), name)
+        stream.endFor(name)
+        return { says: `${name} can no longer sign in. What ${name} recorded stays.` }
+      },
+    },
   ]
+}
+
+/** @throws HttpProblem where an account could not be altered */
+function refuse(outcome: 'set' | 'ended' | 'unknown' | 'last lead', name: string): void {
+  if (outcome === 'unknown') throw new HttpProblem(404, 'Not found', `There is no account ${name}.`)
+  if (outcome === 'last lead')
+    throw new HttpProblem(409, 'Refused', `${name} is the only lead. Make somebody else a lead first.`)
 }

@@ -1,4 +1,4 @@
-import type { Request, Response } from 'express'
+import type { Response } from 'express'
 import type { LoadProgress } from '@rauta/contracts'
 import type { JobLog } from '../changes/log'
 
@@ -7,7 +7,7 @@ const loadLine = (progress: LoadProgress): string => `event: load\ndata: ${JSON.
 
 /** Tells clients each new revision as server-sent events; they fetch what came after their own. */
 export class LiveStream {
-  private readonly clients = new Set<Response>()
+  private readonly clients = new Map<Response, string>()
   /** How far the loads are that are under way: told as it happens, and kept out of the log. */
   private readonly loads = new Map<string, LoadProgress>()
   constructor(private readonly log: JobLog) {
@@ -15,7 +15,8 @@ export class LiveStream {
     setInterval(() => this.tell(': still here\n\n'), heartbeatMs).unref()
   }
 
-  join(_request: Request, response: Response): void {
+  /** @param name who listens */
+  join(response: Response, name: string): void {
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       'cache-control': 'no-store',
@@ -24,7 +25,7 @@ export class LiveStream {
     })
     response.write(`retry: 1500\nevent: rev\ndata: ${this.log.facts.rev}\n\n`)
     for (const progress of this.loads.values()) response.write(loadLine(progress))
-    this.clients.add(response)
+    this.clients.set(response, name)
     response.on('close', () => this.clients.delete(response))
   }
 
@@ -40,11 +41,16 @@ export class LiveStream {
   }
 
   private tell(text: string): void {
-    for (const client of this.clients) client.write(text)
+    for (const client of this.clients.keys()) client.write(text)
+  }
+
+  /** Whoever listens with an account that was ended hears no more. */
+  endFor(name: string): void {
+    for (const [client, who] of this.clients) if (who === name) client.end()
   }
 
   close(): void {
-    for (const client of this.clients) client.end()
+    for (const client of this.clients.keys()) client.end()
     this.clients.clear()
   }
 }

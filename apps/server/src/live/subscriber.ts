@@ -1,11 +1,15 @@
 import {
   all,
+  bitsOfText,
   heldOfKind,
+  holderOf,
   newestEvents,
   pointsByPort,
   put,
+  strangeReadWords,
   type Config,
   type DeviceEvent,
+  type Facts,
   type HeldPoint,
 } from '@rauta/core'
 import { serviceDriver, type Context } from '../context'
@@ -64,7 +68,7 @@ export class Subscriber {
           const received = heardUntil
           await this.keep(
             id,
-            events.map((told) => eventOf(told, id, received, offsetMs)),
+            events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
           )
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
@@ -132,6 +136,15 @@ export class Subscriber {
     if (this.context.log.facts.reach[id]?.boot !== boot)
       await this.context.log.patch('reach', id, 'A device told its boot', (r) => ({ ...r, boot }))
   }
+}
+
+/** A read that the controller could not place, with what came and what it would be. */
+export function explained(facts: Facts, event: DeviceEvent): DeviceEvent {
+  const bits = event.kind === 'refused' && event.state === 'unknown' ? bitsOfText(event.bits ?? '') : null
+  if (!bits) return event
+  const format = facts.door[event.door]?.parts.find((p) => p.id === event.reader)?.format
+  const says = strangeReadWords(bits, format, (reading) => holderOf(facts, reading))
+  return says ? { ...event, says: `${event.says}. ${says}` } : event
 }
 
 /** An event of the job: its identity is the device, its boot and its sequence, so that delivering it twice changes nothing. */

@@ -38,6 +38,26 @@ export class Accounts {
       .returning()
     return made.length > 0
   }
+  /** Whether somebody could still lead the job without this account. */
+  private async ledWithout(name: string): Promise<boolean> {
+    return (await this.list()).some((a) => a.role === 'lead' && a.name !== name)
+  }
+  /** Ends an account: whoever is signed in with it is signed out. What they recorded stays theirs. */
+  async end(name: string): Promise<'ended' | 'unknown' | 'last lead'> {
+    const account = (await this.list()).find((a) => a.name === name)
+    if (!account) return 'unknown'
+    if (account.role === 'lead' && !(await this.ledWithout(name))) return 'last lead'
+    await this.db.delete(sessions).where(eq(sessions.account, name))
+    await this.db.delete(accounts).where(eq(accounts.name, name))
+    return 'ended'
+  }
+  async setRole(name: string, role: Role): Promise<'set' | 'unknown' | 'last lead'> {
+    const account = (await this.list()).find((a) => a.name === name)
+    if (!account) return 'unknown'
+    if (account.role === 'lead' && role !== 'lead' && !(await this.ledWithout(name))) return 'last lead'
+    await this.db.update(accounts).set({ role }).where(eq(accounts.name, name))
+    return 'set'
+  }
   /** A session token, or null for a wrong name or password (both take as long). */
   async signIn(name: string, password: string): Promise<{ token: string; account: Account } | null> {
     const row = (await this.db.select().from(accounts).where(eq(accounts.name, name)))[0]

@@ -16,6 +16,7 @@ const command = {
   schedule: 'schedule.remove',
   specialDay: 'specialDay.remove',
   area: 'area.remove',
+  cabinetPlace: 'cabinetPlace.remove',
   controller: 'controller.remove',
   door: 'door.remove',
 } as const satisfies Record<Removable, CommandName>

@@ -3,9 +3,11 @@ import {
   cardFault,
   cardName,
   drop,
+  ownerOf,
   periodFault,
   put,
-  type Card26,
+  sameCard,
+  type StoredCard,
   type Change,
   type Facts,
   type Group,
@@ -17,15 +19,19 @@ import {
 } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
-const card = { facility: { type: 'integer' }, number: { type: 'integer' } } as const
+const card = {
+  format: { type: 'string', maxLength: 40 },
+  facility: { type: 'integer' },
+  number: { type: 'integer' },
+  serial: { type: 'string', maxLength: 40 },
+} as const
+const optionalOfCard = ['format', 'serial'] as const
 
-function checkCard(facts: Facts, c: Card26, person: string, field: string): void {
+function checkCard(facts: Facts, c: StoredCard, person: string, field: string): void {
   const fault = cardFault(c)
   if (fault) throw new Refusal(fault, field)
-  const owner = all(facts, 'person').find(
-    (p) => p.id !== person && p.cards.some((x) => x.facility === c.facility && x.number === c.number),
-  )
-  if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner.name}.`, field)
+  const owner = ownerOf(facts, c, person)
+  if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner}.`, field)
 }
 
 export const personPut = defineCommand<Person>()({
@@ -35,7 +41,11 @@ export const personPut = defineCommand<Person>()({
     id,
     number: text,
     name,
-    cards: { type: 'array', maxItems: 10, items: object({ id, ...card, state: { enum: ['in use', 'lost'] } }) },
+    cards: {
+      type: 'array',
+      maxItems: 10,
+      items: object({ id, ...card, state: { enum: ['in use', 'lost'] } }, optionalOfCard),
+    },
     groups: { type: 'array', items: id, maxItems: 50 },
   }),
   apply(facts, p) {
@@ -43,15 +53,10 @@ export const personPut = defineCommand<Person>()({
     if (twin) throw new Refusal(`Number ${p.number} already belongs to ${twin.name}.`, 'number')
     for (const [i, c] of p.cards.entries()) {
       checkCard(facts, c, p.id, `cards.${i}`)
-      if (p.cards.findIndex((x) => x.facility === c.facility && x.number === c.number) !== i)
+      if (p.cards.findIndex((x) => sameCard(x, c)) !== i)
         throw new Refusal(`Card ${cardName(c)} stands twice.`, `cards.${i}`)
       const kit = facts.testCards['kit']
-      if (
-        kit &&
-        [kit.good, kit.lost, kit.outOfHours, kit.unknown].some(
-          (t) => t.facility === c.facility && t.number === c.number,
-        )
-      )
+      if (kit && [kit.good, kit.lost, kit.outOfHours, kit.unknown].some((t) => sameCard(t, c)))
         throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, `cards.${i}`)
     }
     for (const group of p.groups) existing(facts.group[group], 'group', group)
@@ -190,10 +195,10 @@ export const testCardsPut = defineCommand<TestCards>()({
   roles: everyFitter,
   schema: object({
     id: { const: 'kit' },
-    good: object(card),
-    lost: object(card),
-    outOfHours: object(card),
-    unknown: object(card),
+    good: object(card, optionalOfCard),
+    lost: object(card, optionalOfCard),
+    outOfHours: object(card, optionalOfCard),
+    unknown: object(card, optionalOfCard),
   }),
   apply(facts, p) {
     const cards = { good: p.good, lost: p.lost, outOfHours: p.outOfHours, unknown: p.unknown }

@@ -1,8 +1,12 @@
 import {
+  accessPlaces,
   addressFault,
+  formatOf,
+  usualFormat,
   all,
   boardOf,
   drop,
+  hangingOn,
   isKind,
   jobOf,
   proposePlacement,
@@ -10,6 +14,7 @@ import {
   sheetOf,
   type BusRun,
   type CabinetPlace,
+  type Change,
   type Controller,
   type Door,
   type Facts,
@@ -46,11 +51,48 @@ export const cabinetPlaceRemove = defineCommand<{ id: string }>()({
   roles: everyFitter,
   schema: object({ id: name }),
   apply(facts, p) {
-    const user = all(facts, 'controller').find((c) => c.cabinet === p.id)
-    if (user) throw new Refusal(`${user.ref} hangs in ${p.id}. Plan it elsewhere first.`)
-    return drop(facts, 'cabinetPlace', p.id)
+    if (!cabinetsOf(facts).includes(p.id)) throw new Refusal(`There is no cabinet ${p.id} in this job any more.`)
+    const { first } = hangingOn(facts, 'cabinetPlace', p.id)
+    if (first) throw new Refusal(`${p.id} stays: ${first}`)
+    return [...distancesTo(facts, p.id, null), ...drop(facts, 'cabinetPlace', p.id)]
   },
   words: (_f, p) => `Removed cabinet ${p.id}`,
+})
+
+/** Distances that doors have to a cabinet, under another name or taken away. */
+function distancesTo(facts: Facts, name: string, other: string | null): Change[] {
+  return all(facts, 'door').flatMap((door) => {
+    if (!door.distances || !Object.hasOwn(door.distances, name)) return []
+    const { [name]: metres, ...rest } = door.distances
+    const distances = other === null || metres === undefined ? rest : { ...rest, [other]: metres }
+    return [put(facts, 'door', { ...door, distances })]
+  })
+}
+
+/** A cabinet is known by its name: everything that names it is told the new one. */
+export const cabinetRename = defineCommand<{ id: string; name: string }>()({
+  name: 'cabinet.rename',
+  roles: everyFitter,
+  schema: object({ id: name, name }),
+  apply(facts, p) {
+    const to = p.name.trim()
+    const known = cabinetsOf(facts)
+    if (!known.includes(p.id)) throw new Refusal(`There is no cabinet ${p.id} in this job any more.`)
+    if (!to) throw new Refusal('A cabinet needs a name.', 'name')
+    if (to === p.id) return []
+    if (known.includes(to)) throw new Refusal(`There is a cabinet ${to} already.`, 'name')
+    const place = facts.cabinetPlace[p.id]
+    return [
+      ...(place ? [...drop(facts, 'cabinetPlace', p.id), put(facts, 'cabinetPlace', { ...place, id: to })] : []),
+      ...(['controller', 'unit'] as const).flatMap((kind) =>
+        Object.values(facts[kind])
+          .filter((x) => x.cabinet === p.id)
+          .map((x) => put(facts, kind, { ...x, cabinet: to })),
+      ),
+      ...distancesTo(facts, p.id, to),
+    ]
+  },
+  words: (_f, p) => `Cabinet ${p.id} is called ${p.name.trim()}`,
 })
 
 export const powerPlanPut = defineCommand<PowerPlan & { supply?: string }>()({
@@ -216,6 +258,27 @@ export const partFeed = defineCommand<{ door: string; part: string; own: boolean
   },
   words: (f, p) =>
     `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.own ? 'gets a supply of its own' : 'is fed by its controller'}`,
+})
+
+export const partFormat = defineCommand<{ door: string; part: string; format: string }>()({
+  name: 'part.format',
+  roles: everyFitter,
+  schema: object({ door: id, part: id, format: { type: 'string', maxLength: 40 } }),
+  apply(facts, p, { sheets }) {
+    const door = existing(facts.door[p.door], 'door', p.door)
+    const part = existing(
+      door.parts.find((x) => x.id === p.part),
+      'part',
+      p.part,
+    )
+    if (!accessPlaces(door, sheets).some((place) => place.part.id === part.id && place.cards))
+      throw new Refusal(`${part.id} reads no cards.`, 'part')
+    if (!formatOf(p.format)) throw new Refusal(`There is no card format ${p.format}.`, 'format')
+    const { format: _before, ...rest } = part
+    const next = p.format === usualFormat ? rest : { ...rest, format: p.format }
+    return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)) })]
+  },
+  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${formatOf(p.format)?.name ?? p.format}`,
 })
 
 export const partVia = defineCommand<{ door: string; part: string; via: string | null }>()({

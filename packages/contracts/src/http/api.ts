@@ -91,6 +91,7 @@ export const bodies = {
     password: { type: 'string', minLength: 10, maxLength: 200 },
     role: { enum: ['lead', 'engineer', 'witness', 'viewer'] },
   }),
+  role: object({ role: { enum: ['lead', 'engineer', 'witness', 'viewer'] } }),
   search: object({ address: text }, ['address']),
   columns: object(
     {

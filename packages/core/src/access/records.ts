@@ -1,8 +1,8 @@
-import type { Card26 } from '../cards/wiegand'
+import type { StoredCard } from '../cards/card'
 
 /** Lost is a state, not a deletion, so that a tag found in the street is refused until someone says otherwise. */
 export type CardState = 'in use' | 'lost'
-export interface PersonCard extends Card26 {
+export interface PersonCard extends StoredCard {
   id: string
   state: CardState
 }
@@ -31,8 +31,8 @@ export interface Rule {
 /** Cards the engineer carries to prove doors; the id is always `kit`. `unknown` is a card that no device is ever told of. */
 export interface TestCards {
   id: 'kit'
-  good: Card26
-  lost: Card26
-  outOfHours: Card26
-  unknown: Card26
+  good: StoredCard
+  lost: StoredCard
+  outOfHours: StoredCard
+  unknown: StoredCard
 }

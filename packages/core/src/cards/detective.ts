@@ -103,7 +103,7 @@ function candidates(bits: Bits, formats: readonly CardFormat[]): Candidate[] {
   })
 }
 
-const nameOf = ({ facility, number }: CardNumber): string =>
+export const readingName = ({ facility, number }: CardNumber): string =>
   facility === null ? String(number) : `${facility} ${String(number).padStart(5, '0')}`
 
 function wordsOf(
@@ -119,7 +119,7 @@ function wordsOf(
     last: `; the last ${bits.length} are`,
     middle: `; the ${bits.length} before the last are`,
   }
-  return `${came} bits arrived${parts[cut]} card ${nameOf(card)}${orderWords[order]}${parity ? '' : ', but its parity is wrong'}.`
+  return `${came} bits arrived${parts[cut]} card ${readingName(card)}${orderWords[order]}${parity ? '' : ', but its parity is wrong'}.`
 }
 
 /**
@@ -173,25 +173,4 @@ export function likelyReading(readings: readonly CardReading[]): CardReading | n
   if (first.printed !== null) return first.printed ? first : null
   const sound = readings.filter((r) => r.order === 'asSent' && r.cut === 'none' && r.parity)
   return sound.length === 1 ? (sound[0] ?? null) : null
-}
-
-/** What to do about a number that comes in another order than it is printed in. */
-const mends: Readonly<Record<BitOrder, string>> = {
-  asSent: '',
-  bitsReversed: 'Turn the bit order round, at the reader or at the controller.',
-  bytesReversed: 'Turn the byte order round, at the reader or at the controller.',
-  linesExchanged: 'Exchange data 0 and data 1 at one end of its cable.',
-}
-
-/**
- * What came instead of an awaited card, told for a fitter: which number it is, and, where it is the awaited one in another order or
- * with its data lines exchanged, that. @param came as the device told it, hexadecimal
- */
-export function strangeCardWords(came: string, awaited: Printed): string {
-  const bits = bitsFromHex(came)
-  if (!bits) return `A card nobody knows came: ${came}.`
-  const likely = likelyReading(readingsOf(bits, awaited))
-  if (likely) return `${likely.says} That is the card awaited. ${mends[likely.order]}`.trim()
-  const plain = readingsOf(bits, null).find((r) => r.order === 'asSent')
-  return `A card nobody knows came: ${plain ? nameOf(plain) : came}. It is not the card awaited, however it is read.`
 }

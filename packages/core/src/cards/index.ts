@@ -1,3 +1,4 @@
-export * from './wiegand'
+export * from './card'
 export * from './formats'
 export * from './detective'
+export * from './strange'

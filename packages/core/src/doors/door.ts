@@ -68,6 +68,8 @@ export interface Part {
   sheet: string
   /** On a bus. */
   address?: number
+  /** Format of the cards that it reads; 26 bits where it is not said. */
+  format?: string
   /** On the site's network. */
   ip?: string
   /** Sheet of a converter that stands between it and the controller, near the part. */

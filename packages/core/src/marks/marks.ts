@@ -10,7 +10,7 @@ import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
-import { untestedFindings } from '../proving/script'
+import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
 import { reachMark } from './reach'
 import type { DoorMarks, MarkState, Sign } from './state'
@@ -114,6 +114,7 @@ function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   const findings = [
     ...planFindings(door, facts.controller, sheets, neighbours),
     ...untestedFindings(facts, door, sheets),
+    ...kitFindings(facts, door, sheets),
   ]
   const stops = findings.filter((f) => f.grade === 'stop')
   const faults = stops.filter((f) => !incomplete.has(f.rule))

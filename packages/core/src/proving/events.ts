@@ -23,8 +23,10 @@ export interface DeviceEvent {
   reader: string
   /** Part at the door that it came from, where the device told the port and the port is a part's. */
   part?: string
-  /** Six hexadecimal digits, empty where no card was read. */
+  /** What the controller compares of a card, hexadecimal; empty where none was read, or where its bits are none of the reader's format. */
   card: string
+  /** The bits that the reader sent, as many as came, and their value: `34/003D1141A`. */
+  bits?: string
   /** `open`, `closed`, `locked`, `unlocked`, `forced`, `heldOpen`, `none`, `active`, `idle`, or a refusal's reason. */
   state: string
   says: string
@@ -55,6 +57,7 @@ export const eventKind = recordKind('event', {
     reader: 'text',
     part: 'text?',
     card: 'text',
+    bits: 'text?',
     state: 'text',
     says: 'text',
   },

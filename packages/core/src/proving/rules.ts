@@ -1,5 +1,6 @@
-import { strangeCardWords } from '../cards/detective'
-import { card26FromHex } from '../cards/wiegand'
+import { bitsOfText } from '../cards/card'
+import { bitsFromHex } from '../cards/detective'
+import { strangeCardWords } from '../cards/strange'
 import { onServerClock, type DeviceEvent } from './events'
 import type { TestKind } from './test'
 import {
@@ -26,12 +27,10 @@ type Rule<K extends TestKind['kind']> = (
 
 /** Waits for a card that has not come, and tells what came instead: a number nobody knows is most often the right one in another order. */
 function waitingForCard(own: DeviceEvent[], hex: string): Judgement {
-  const strange = own.filter((e) => e.kind === 'refused' && e.state === 'unknown' && e.card !== '').at(-1)
-  const awaited = card26FromHex(hex)
-  if (!strange || !awaited) return waiting('Waiting for the card.')
-  return waiting(strangeCardWords(strange.card, { facility: awaited.facility, number: BigInt(awaited.number) }), [
-    strange,
-  ])
+  const strange = own.filter((e) => e.kind === 'refused' && e.state === 'unknown' && (e.bits || e.card)).at(-1)
+  if (!strange) return waiting('Waiting for the card.')
+  const bits = bitsOfText(strange.bits ?? '') ?? bitsFromHex(strange.card)
+  return waiting(bits ? strangeCardWords(bits, hex) : `A card nobody knows came: ${strange.card}.`, [strange])
 }
 
 const cardEvent = (events: DeviceEvent[], card: string) =>

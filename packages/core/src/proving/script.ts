@@ -2,10 +2,11 @@ import { isTestPart, partKey } from '../config/parts'
 import type { Config } from '../config/records'
 import { boardOf } from '../devices/board'
 import type { Sheets } from '../devices/sheet'
-import { accessPointToken } from '../doors/accesspoints'
+import { formatOf, usualFormat } from '../cards/card'
+import { accessPlaces, accessPointToken } from '../doors/accesspoints'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
-import { stop, type Finding } from '../job/finding'
+import { stop, warn, type Finding } from '../job/finding'
 import { canonicalJson, digestOf } from '../config/canonical'
 import type { TestCards } from '../access/records'
 import { functionFacts } from '../doors/functions'
@@ -51,6 +52,24 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
         p.part.id,
       )
     })
+}
+
+/** Readers that take no card of the kit's format: their tests would wait for ever. */
+export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
+  const kit = facts.testCards['kit']
+  if (!kit) return []
+  const has = kit.good.format ?? usualFormat
+  const name = (format: string) => formatOf(format)?.name ?? format
+  return accessPlaces(door, sheets)
+    .filter(({ part, cards }) => cards && (part.format ?? usualFormat) !== has)
+    .map(({ part }) =>
+      warn(
+        'plan',
+        'kit-format',
+        `${part.id} reads cards of ${name(part.format ?? usualFormat)}, and the test cards are of ${name(has)}: no test of a card can pass there. Take test cards of its format, under Job.`,
+        part.id,
+      ),
+    )
 }
 
 function loadedBefore(facts: Facts, door: Door): string {

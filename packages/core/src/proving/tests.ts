@@ -1,4 +1,4 @@
-import { card26Hex, cardName } from '../cards/wiegand'
+import { cardData, cardName } from '../cards/card'
 import type { TestCards } from '../access/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { accessPlaces, type AccessPlace } from '../doors/accesspoints'
@@ -88,7 +88,7 @@ function releasing(scene: Scene): WiredPoint[] {
 }
 const readers = (scene: Scene): WiredPoint[] => points(scene, 'entryReader', 'exitReader')
 const contacts = (scene: Scene): WiredPoint[] => points(scene, 'contact', 'secondContact')
-const goodCard = (scene: Scene) => ({ name: cardName(scene.kit.good), hex: card26Hex(scene.kit.good) })
+const goodCard = (scene: Scene) => ({ name: cardName(scene.kit.good), hex: cardData(scene.kit.good) })
 
 /** What is done to release the door for a test: a good card, or an exit device where nothing reads cards. Null where neither is there. */
 function releaseBy(scene: Scene): { says: string; card: string; cards: string[]; depends: Dependency[] } | null {
@@ -199,9 +199,9 @@ function refusal(scene: Scene, id: string, title: string, card: TestCards['good'
     title,
     instruction: `Present card ${cardName(card)} at ${scene.at?.part.id ?? ''}.`,
     expect: `Refused, ${why}.`,
-    judge: { kind: 'refused', card: card26Hex(card), reason },
+    judge: { kind: 'refused', card: cardData(card), reason },
     depends: [...dependsOn(readers(scene)), 'accessPoints'],
-    cards: [card26Hex(card)],
+    cards: [cardData(card)],
   })
 }
 

@@ -2,7 +2,17 @@ import { all, type Facts } from '../job/facts'
 import type { Door } from '../doors/door'
 
 /** What can be taken out of a job by itself. */
-export const removables = ['person', 'group', 'rule', 'schedule', 'specialDay', 'area', 'controller', 'door'] as const
+export const removables = [
+  'person',
+  'group',
+  'rule',
+  'schedule',
+  'specialDay',
+  'area',
+  'cabinetPlace',
+  'controller',
+  'door',
+] as const
 export type Removable = (typeof removables)[number]
 
 /** What hangs on a thing that is to be taken away. */
@@ -66,6 +76,15 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
         `${inside.map((a) => a.name).join(', ')} ${inside.length === 1 ? 'is' : 'are'} part of it. Move ${inside.length === 1 ? 'it' : 'them'} first.`,
       )
     return free()
+  },
+  cabinetPlace(facts, id) {
+    const inside = [...all(facts, 'controller'), ...all(facts, 'unit')].filter((x) => x.cabinet === id)
+    const away = all(facts, 'door').filter((d) => d.distances && Object.hasOwn(d.distances, id)).length
+    if (inside.length)
+      return held(
+        `${inside.map((x) => x.ref).join(', ')} ${inside.length === 1 ? 'hangs' : 'hang'} in it. Plan ${inside.length === 1 ? 'it' : 'them'} elsewhere first.`,
+      )
+    return free(away ? `How far ${count(away, 'door is', 'doors are')} from it is forgotten.` : '')
   },
   controller(facts, id) {
     const fed = all(facts, 'controller').filter((c) => c.fedFrom?.controller === id)

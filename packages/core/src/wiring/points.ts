@@ -1,3 +1,4 @@
+import { usualFormat } from '../cards/card'
 import type { DeviceSheet, Sheets, TerminalKind } from '../devices/sheet'
 import { sheetOf } from '../devices/sheet'
 import type { Door, IdleState, Part } from '../doors/door'
@@ -19,6 +20,8 @@ export interface WiredPoint {
   idle?: IdleState
   /** On a bus. */
   address?: number
+  /** How a reader's bits are read. */
+  format?: string
   /** Seconds that an output waits after the lock has been told to let go. */
   afterS?: number
   /** Seconds for which an input releases the door, where it has a rule of its own. */
@@ -84,6 +87,7 @@ function pointOf(door: Door, part: Part, does: PartFunction, port: string, portC
   const b = door.behaviour
   const point: WiredPoint = { key: `${part.id}.${does}`, part, function: does, port }
   if (functionFacts[does].side === 'input') point.idle = b.idle?.[part.id] ?? usualIdle(door, does)
+  if (functionFacts[does].side === 'reader') point.format = part.format ?? usualFormat
   if (portClass === 'bus' && part.address !== undefined) point.address = part.address
   if (does === 'opener')
     point.afterS = door.parts.some((p) => p.role === 'lock') ? (b.openerAfterS ?? usualOpenerAfterS) : 0

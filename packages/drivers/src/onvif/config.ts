@@ -8,10 +8,12 @@ import {
   doorCodec,
   doorWiringCodec,
   el,
+  formatOfType,
   readCredential,
   scheduleCodec,
   specialDayGroupCodec,
   textOf,
+  typeOfFormat,
   type DoorWiring,
 } from '@rauta/protocols'
 import { DeviceError } from '../errors'
@@ -20,6 +22,7 @@ import { list, remove, set } from './entity'
 import { dict, text, type Dict } from './json'
 import type { OnvifSession } from './session'
 import { timesOf, writeSchedule } from './times'
+
 import { pointsOf, writeAlarm, writeTerminals } from './wiring'
 
 /** Records of a device that several kinds of parts are read from: each list is asked for once. */
@@ -120,14 +123,20 @@ const handlers: Readonly<Record<string, PartHandler>> = {
       })
       return found.map((c, i) => [
         c.token,
-        { holder: c.holder, card: c.value, enabled: enabled[i] ?? true, profiles: [...c.profiles].sort() },
+        {
+          holder: c.holder,
+          format: formatOfType(c.format),
+          card: c.value,
+          enabled: enabled[i] ?? true,
+          profiles: [...c.profiles].sort(),
+        },
       ])
     },
     write: (session, token, value) =>
       set(session, credentialCodec, {
         token,
         holder: text(value['holder']),
-        format: 'WIEGAND26',
+        format: typeOfFormat(text(value['format'])),
         value: text(value['card']),
         profiles: value['profiles'] as string[],
         enabled: value['enabled'] === true,

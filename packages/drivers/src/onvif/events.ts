@@ -26,7 +26,8 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
   const [door = '', reader = ''] = (n.source['AccessPointToken'] ?? n.source['DoorToken'] ?? '').split('.')
   const boot = n.data['Boot'] ?? ''
   const seq = Number(n.data['Sequence'] ?? 0)
-  const base = { boot, seq, at: n.utcMs, door, reader, card: n.data['Card'] ?? '' }
+  const bits = n.data['Bits'] ?? ''
+  const base = { boot, seq, at: n.utcMs, door, reader, card: n.data['Card'] ?? '', ...(bits ? { bits } : {}) }
   const made = (kind: ToldEvent['kind'], state: string, says: string): ToldEvent => ({ ...base, kind, state, says })
   const holder = n.data['CredentialHolderName'] ?? ''
   switch (n.topic) {

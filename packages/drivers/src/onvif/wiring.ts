@@ -25,6 +25,7 @@ export function pointsOf(w: DoorWiring, idle: ReadonlyMap<string, string>): Json
   for (const r of w.readers)
     add(r, {
       ...(r.address === undefined ? {} : { address: r.address }),
+      ...(r.format === undefined ? {} : { format: r.format }),
       ...(r.accessPoint === accessPointToken({ id: w.token }, r.part) ? {} : { accessPoint: r.accessPoint }),
     })
   for (const i of w.inputs)
@@ -53,6 +54,7 @@ export async function writeTerminals(session: OnvifSession, token: string, value
           ...named,
           accessPoint: accessPointToken({ id: token }, named.part),
           ...(typeof point['address'] === 'number' ? { address: point['address'] } : {}),
+          ...(typeof point['format'] === 'string' ? { format: point['format'] } : {}),
         })
         break
       case 'output':

@@ -221,6 +221,7 @@ export interface WiredReader {
   port: string
   accessPoint: string
   /** On a bus. */ address?: number
+  /** How its bits are read; 26 bits where it is not said. */ format?: string
 }
 export interface WiredInput {
   part: string
@@ -270,6 +271,7 @@ export const doorWiringCodec: EntityCodec<DoorWiring> = {
           wired(r),
           el('cx:AccessPoint', r.accessPoint),
           r.address === undefined ? null : el('cx:Address', r.address),
+          r.format === undefined ? null : el('cx:Format', r.format),
         ),
       ),
       w.inputs.map((i) =>
@@ -286,6 +288,7 @@ export const doorWiringCodec: EntityCodec<DoorWiring> = {
       ...readWired(r),
       accessPoint: needed(r, 'AccessPoint'),
       ...optional('address', textOf(r, 'Address'), Number),
+      ...optional('format', textOf(r, 'Format'), String),
     })),
     inputs: elements(e, 'Input').map((i) => ({
       ...readWired(i),

@@ -1,4 +1,5 @@
-import { topics, type DoorWiring, type WiredInput, type WiredOutput } from '@rauta/protocols'
+import { bitsText, dataOf, formatOf, parityHolds, type Bits } from '@rauta/core'
+import { topics, typeOfFormat, type DoorWiring, type WiredInput, type WiredOutput } from '@rauta/protocols'
 import { inForce, localTime } from './calendar'
 import type { World } from '../site/world'
 import type { Memory } from './memory'
@@ -50,18 +51,21 @@ export class DoorFirmware {
     this.states.clear()
   }
 
-  /** @param address of the reader on a bus */
-  cardRead(port: string, card: string, address?: number): void {
+  /** What a reader sent: read by the format that its port is set to, or by none. @param address of the reader on a bus */
+  cardRead(port: string, bits: Bits, address?: number): void {
     const { wiring, reader } = this.readerOn(port, address)
     if (!wiring || !reader) return
     const at = { AccessPointToken: reader.accessPoint }
-    const credential = Object.values(this.unit.memory.entities.CredentialData).find((c) => c.value === card)
-    if (!credential) return this.unit.emit(topics.unknownCard, at, { Card: card, Reason: 'CredentialNotFound' })
+    const format = formatOf(reader.format)
+    const sound = !!format && bits.length === format.bits && parityHolds(format, bits)
+    const read = { Card: sound ? dataOf(format, bits) : '', Bits: bitsText(bits) }
+    const credential = sound ? this.credentialOf(format.id, read.Card) : undefined
+    if (!credential) return this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'CredentialNotFound' })
     const denied = (reason: string) =>
       this.unit.emit(topics.denied, at, {
         CredentialToken: credential.token,
         CredentialHolderName: credential.holder,
-        Card: card,
+        ...read,
         Reason: reason,
       })
     if (!credential.enabled) return denied('CredentialNotEnabled')
@@ -74,9 +78,15 @@ export class DoorFirmware {
     this.unit.emit(topics.granted, at, {
       CredentialToken: credential.token,
       CredentialHolderName: credential.holder,
-      Card: card,
+      ...read,
     })
     this.release(wiring)
+  }
+
+  private credentialOf(format: string, card: string) {
+    return Object.values(this.unit.memory.entities.CredentialData).find(
+      (c) => c.value === card && c.format === typeOfFormat(format),
+    )
   }
 
   inputChanged(port: string, closed: boolean): void {

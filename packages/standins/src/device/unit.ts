@@ -1,4 +1,5 @@
 import { createHash } from 'node:crypto'
+import type { Bits } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import { configurationTopic, TokenChecker, type Announcement, type Notification, scope } from '@rauta/protocols'
 import type { World } from '../site/world'
@@ -217,8 +218,8 @@ export class Unit {
     this.inputs.set(port, closed)
   }
 
-  card(port: string, card: string, address?: number): void {
-    if (this.up) this.doors.cardRead(port, card, address)
+  card(port: string, bits: Bits, address?: number): void {
+    if (this.up) this.doors.cardRead(port, bits, address)
   }
 
   /** Tells whoever listens that a record of the configuration was set or taken away. */

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { bitsOfText, cardBits, cardFromData, usualFormat, type Bits } from '@rauta/core'
 import type { Clock, NetTable } from '@rauta/protocols'
 import { AddressBook } from '../device/http'
 import { MemoryStore } from '../device/memory'
@@ -91,11 +92,9 @@ export class Rig {
   presentCard(door: string, reader: string, card: string): void {
     const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
-    const hex = this.cards[card] ?? card
-    const read = file.dataSwapped
-      ? (0xffffff - parseInt(hex, 16)).toString(16).toUpperCase().padStart(6, '0')
-      : hex.toUpperCase()
-    this.units.get(file.serial)?.card(file.port, read, file.address)
+    const sent = bitsOfCard(this.cards[card] ?? card)
+    const came = file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent
+    this.units.get(file.serial)?.card(file.port, came, file.address)
   }
 
   async stop(): Promise<void> {
@@ -108,4 +107,13 @@ export class Rig {
     }
     this.store.flush()
   }
+}
+
+/** What a reader sends for a card of the hands: 26 bits for six hexadecimal digits, or the bits as they are written (`34/003D1141A`). */
+export function bitsOfCard(text: string): Bits {
+  const raw = bitsOfText(text)
+  if (raw) return raw
+  const card = cardFromData(usualFormat, text)
+  if (!card) throw new Error(`${text} is no card: write six hexadecimal digits, or how many bits and their value.`)
+  return cardBits(card)
 }

@@ -2,7 +2,7 @@
 export interface SiteFile {
   devices: DeviceFile[]
   doors: DoorFile[]
-  /** Cards that lie about for the hands: name to six hexadecimal digits. */
+  /** Cards that lie about for the hands, by name: six hexadecimal digits for 26 bits, or the bits as `34/003D1141A`. */
   cards: Record<string, string>
 }
 

@@ -1,14 +1,19 @@
 import { all, byRef, byWalk, checkOff, type Controller, type Door, type Facts } from '@rauta/core'
 import { insideOf, lettersOf, type Fitted } from '@rauta/core/inside'
-import { sheetsFor } from '@rauta/contracts'
+import { cabinetsOf, sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
+import { useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
+import { Field } from '../../parts/Field'
 import { FileLinks } from '../../parts/FileLinks'
 import { Line, Screen, Sheet } from '../../parts/Screen'
+import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { CabinetPicture } from '../../signs/CabinetPicture'
-import { useFacts } from '../../state/job'
+import { saysOf } from '../../state/api'
+import { useFacts, useJob } from '../../state/job'
+import { canFit, useSession } from '../../state/session'
 import { Missing } from '../shell/Missing'
 
 const checked = (facts: Facts, c: Controller) => {
@@ -30,7 +35,7 @@ export function CabinetPage({ name }: { name: string }) {
   const facts = useFacts()
   const sheets = sheetsFor(facts)
   const inside = insideOf(name, facts, sheets)
-  if (inside.fitted.length === 0) return <Missing what="cabinet" which={name} />
+  if (!cabinetsOf(facts).includes(name)) return <Missing what="cabinet" which={name} />
   const controllers = all(facts, 'controller')
     .filter((c) => c.cabinet === name)
     .sort(byRef)
@@ -65,9 +70,15 @@ export function CabinetPage({ name }: { name: string }) {
         ) : undefined
       }
     >
-      <Sheet flush title="Inside, in the order of the power">
-        <CabinetPicture name={name} inside={inside} onOpen={open} />
-      </Sheet>
+      {inside.fitted.length ? (
+        <Sheet flush title="Inside, in the order of the power">
+          <CabinetPicture name={name} inside={inside} onOpen={open} />
+        </Sheet>
+      ) : (
+        <Sheet>
+          <T>Nothing hangs in it yet. Plan a controller or a supply, and say that it hangs here.</T>
+        </Sheet>
+      )}
       {inside.links.length ? (
         <Sheet title="What joins them">
           {inside.links.map((l) => (
@@ -99,7 +110,30 @@ export function CabinetPage({ name }: { name: string }) {
           />
         </Sheet>
       ) : null}
+      <CabinetName key={name} name={name} />
     </Screen>
+  )
+}
+
+/** What it is called, for everything that names it, and its end. */
+function CabinetName({ name }: { name: string }) {
+  const send = useJob((s) => s.send)
+  const me = useSession((s) => s.me)
+  const [called, setCalled] = useState(name)
+  const [wrong, setWrong] = useState('')
+  if (!canFit(me)) return null
+  const rename = () =>
+    send('cabinet.rename', { id: name, name: called })
+      .then(() => router.replace(`/cabinets/${encodeURIComponent(called.trim())}` as never))
+      .catch((e: unknown) => setWrong(saysOf(e)))
+  return (
+    <Sheet title="Name">
+      <Field label="Name of the cabinet" value={called} onChange={setCalled} error={wrong || undefined} />
+      {called.trim() !== name ? (
+        <Action kind="plain" label={`Call it ${called.trim() || '…'}`} onPress={rename} />
+      ) : null}
+      <TakeAway kind="cabinetPlace" id={name} name={name} onGone={() => router.push('/siting')} />
+    </Sheet>
   )
 }
 

@@ -1,4 +1,4 @@
-import { all, areaTree, jobOf, type Card26, type TestCards } from '@rauta/core'
+import { all, areaTree, cardFormats, formatOf, jobOf, usualFormat, type StoredCard, type TestCards } from '@rauta/core'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
@@ -227,16 +227,20 @@ function Kit() {
   const [form, setForm] = useState(
     () =>
       Object.fromEntries(
-        kitCards.map(({ key }) => [key, kit ? `${kit[key].facility} ${kit[key].number}` : '']),
+        kitCards.map(({ key }) => [key, kit ? (kit[key].serial ?? `${kit[key].facility} ${kit[key].number}`) : '']),
       ) as Record<(typeof kitCards)[number]['key'], string>,
   )
   const [wrong, setWrong] = useState('')
-  const cardIn = (text: string): Card26 | null => {
+  const [format, setFormat] = useState(kit?.good.format ?? usualFormat)
+  const ofFormat = format === usualFormat ? {} : { format }
+  const cardIn = (text: string): StoredCard | null => {
+    if (!formatOf(format)?.facility)
+      return { ...ofFormat, facility: 0, number: 0, serial: text.replace(/[\s:-]/g, '').toUpperCase() }
     const [facility, number] = text
       .trim()
       .split(/\s+/)
       .map((t) => numberIn(t))
-    return facility == null || number == null ? null : { facility, number }
+    return facility == null || number == null ? null : { ...ofFormat, facility, number }
   }
   const keep = async () => {
     const cards = kitCards.map(({ key }) => [key, cardIn(form[key])] as const)
@@ -252,13 +256,19 @@ function Kit() {
     <Sheet title="Test cards">
       <T tone="quiet">Four cards you carry to prove doors. They open only doors that are not signed yet.</T>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      <Pick
+        label="Format of the test cards"
+        value={format}
+        options={cardFormats.map((f) => ({ value: f.id, label: f.name }))}
+        onChange={setFormat}
+      />
       {kitCards.map(({ key, label }) => (
         <Field
           key={key}
           label={label}
           value={form[key]}
           onChange={(v) => setForm({ ...form, [key]: v })}
-          hint="88 10001"
+          hint={formatOf(format)?.facility ? '88 10001' : '04 A1 B2 C3'}
           mono
         />
       ))}

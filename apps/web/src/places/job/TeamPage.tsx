@@ -1,3 +1,4 @@
+import type { Role } from '@rauta/contracts'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
@@ -10,7 +11,65 @@ import { Phones } from './Phones'
 
 interface Account {
   name: string
-  role: string
+  role: Role
+}
+const roles: { value: Role; label: string }[] = [
+  { value: 'engineer', label: 'Engineer' },
+  { value: 'lead', label: 'Lead' },
+  { value: 'witness', label: 'Witness' },
+  { value: 'viewer', label: 'Viewer' },
+]
+
+/** One account; a lead gives it another role or ends it, told first what that means. */
+function AccountLine({ account: { name, role }, onDone }: { account: Account; onDone: (says: string) => void }) {
+  const me = useSession((s) => s.me)
+  const [open, setOpen] = useState(false)
+  const [ending, setEnding] = useState(false)
+  const ask = (what: string, body: object) =>
+    post<{ says: string }>(`/accounts/${encodeURIComponent(name)}/${what}`, body)
+      .then((a) => {
+        setOpen(false)
+        setEnding(false)
+        onDone(a.says)
+      })
+      .catch((e: unknown) => onDone(saysOf(e)))
+  const mayChange = me?.role === 'lead' && me.name !== name
+  return (
+    <>
+      <Line
+        {...(mayChange
+          ? { label: `${name}, ${role}, ${open ? 'close' : 'change'}`, onPress: () => setOpen(!open) }
+          : {})}
+      >
+        <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
+          <T face="strong">{name}</T>
+          <T tone="quiet">{role}</T>
+        </View>
+      </Line>
+      {open ? (
+        <View style={{ gap: 8, paddingHorizontal: 16, paddingBottom: 12 }}>
+          <Chips
+            label={`Role of ${name}`}
+            value={role}
+            onChange={(next) => ask('role', { role: next })}
+            options={roles}
+          />
+          {ending ? (
+            <>
+              <T size={17}>{`${name} is signed out everywhere and can no longer sign in.`}</T>
+              <T
+                size={17}
+              >{`What ${name} recorded stays under that name. Records that still wait on ${name}’s phone can’t come in afterwards: let them come in first.`}</T>
+              <Action kind="danger" label={`Yes, end the account of ${name}`} onPress={() => ask('end', {})} />
+              <Action kind="plain" label="Leave it" onPress={() => setEnding(false)} />
+            </>
+          ) : (
+            <Action kind="danger" label={`End the account of ${name}`} onPress={() => setEnding(true)} />
+          )}
+        </View>
+      ) : null}
+    </>
+  )
 }
 
 export function TeamPage() {
@@ -18,11 +77,11 @@ export function TeamPage() {
   const signOut = useSession((s) => s.signOut)
   const [list, setList] = useState<Account[]>([])
   const [says, setSays] = useState('')
-  const [form, setForm] = useState<{
-    name: string
-    password: string
-    role: 'lead' | 'engineer' | 'witness' | 'viewer'
-  }>({ name: '', password: '', role: 'engineer' })
+  const [form, setForm] = useState<{ name: string; password: string; role: Role }>({
+    name: '',
+    password: '',
+    role: 'engineer',
+  })
   const look = () =>
     get<Account[]>('/accounts')
       .then(setList)
@@ -30,6 +89,10 @@ export function TeamPage() {
   useEffect(() => {
     void look()
   }, [])
+  const done = (told: string) => {
+    setSays(told)
+    void look()
+  }
   const add = () =>
     post<{ says: string }>('/accounts', form)
       .then((a) => {
@@ -43,12 +106,7 @@ export function TeamPage() {
       {says ? <Notice tone="slate">{says}</Notice> : null}
       <Sheet flush title="Who may sign in">
         {list.map((a) => (
-          <Line key={a.name}>
-            <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-              <T face="strong">{a.name}</T>
-              <T tone="quiet">{a.role}</T>
-            </View>
-          </Line>
+          <AccountLine key={a.name} account={a} onDone={done} />
         ))}
       </Sheet>
       {me?.role === 'lead' ? (
@@ -62,17 +120,7 @@ export function TeamPage() {
             autoComplete="new-password"
           />
           <Group label="Role">
-            <Chips
-              label="Role"
-              value={form.role}
-              onChange={(role) => setForm({ ...form, role })}
-              options={[
-                { value: 'engineer', label: 'Engineer' },
-                { value: 'lead', label: 'Lead' },
-                { value: 'witness', label: 'Witness' },
-                { value: 'viewer', label: 'Viewer' },
-              ]}
-            />
+            <Chips label="Role" value={form.role} onChange={(role) => setForm({ ...form, role })} options={roles} />
           </Group>
           <Action kind="plain" label="Add the account" onPress={add} />
         </Sheet>

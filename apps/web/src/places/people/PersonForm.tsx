@@ -1,10 +1,11 @@
-import { all, type Person } from '@rauta/core'
+import { all, cardFormats, formatOf, usualFormat, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
@@ -15,10 +16,15 @@ import { Missing } from '../shell/Missing'
 
 interface CardForm {
   id: string
+  format: string
+  /** Of a format that is a bare serial number. */
+  serial: string
   facility: string
   number: string
   state: 'in use' | 'lost'
 }
+
+const isSerial = (c: CardForm): boolean => !formatOf(c.format)?.facility
 
 /** One person: name, number, cards, groups. */
 export function PersonForm({ id }: { id?: string }) {
@@ -34,8 +40,10 @@ export function PersonForm({ id }: { id?: string }) {
   const keep = async () => {
     const cards = form.cards.map((c) => ({
       id: c.id,
-      facility: numberIn(c.facility) ?? NaN,
-      number: numberIn(c.number) ?? NaN,
+      ...(c.format === usualFormat ? {} : { format: c.format }),
+      ...(isSerial(c)
+        ? { facility: 0, number: 0, serial: c.serial.replace(/[\s:-]/g, '').toUpperCase() }
+        : { facility: numberIn(c.facility) ?? NaN, number: numberIn(c.number) ?? NaN }),
       state: c.state,
     }))
     const bad = cards.findIndex((c) => Number.isNaN(c.facility) || Number.isNaN(c.number))
@@ -70,29 +78,44 @@ export function PersonForm({ id }: { id?: string }) {
           error={error('number')}
         />
       </Sheet>
-      <Sheet title="Cards, 26 bits">
+      <Sheet title="Cards">
         {form.cards.map((c, i) => (
           <View key={c.id} style={{ gap: 4 }}>
-            <View style={{ flexDirection: 'row', gap: 12 }}>
-              <View style={{ flex: 1 }}>
-                <Field
-                  label={`Facility, card ${i + 1}`}
-                  value={c.facility}
-                  onChange={(facility) => setCard(i, { facility })}
-                  keyboard="numeric"
-                  mono
-                />
+            <Pick
+              label={`Format, card ${i + 1}`}
+              value={c.format}
+              options={cardFormats.map((f) => ({ value: f.id, label: f.name }))}
+              onChange={(format) => setCard(i, { format })}
+            />
+            {isSerial(c) ? (
+              <Field
+                label={`Serial number, card ${i + 1}`}
+                value={c.serial}
+                onChange={(serial) => setCard(i, { serial })}
+                mono
+              />
+            ) : (
+              <View style={{ flexDirection: 'row', gap: 12 }}>
+                <View style={{ flex: 1 }}>
+                  <Field
+                    label={`Facility, card ${i + 1}`}
+                    value={c.facility}
+                    onChange={(facility) => setCard(i, { facility })}
+                    keyboard="numeric"
+                    mono
+                  />
+                </View>
+                <View style={{ flex: 2 }}>
+                  <Field
+                    label={`Number, card ${i + 1}`}
+                    value={c.number}
+                    onChange={(number) => setCard(i, { number })}
+                    keyboard="numeric"
+                    mono
+                  />
+                </View>
               </View>
-              <View style={{ flex: 2 }}>
-                <Field
-                  label={`Number, card ${i + 1}`}
-                  value={c.number}
-                  onChange={(number) => setCard(i, { number })}
-                  keyboard="numeric"
-                  mono
-                />
-              </View>
-            </View>
+            )}
             {error(`cards.${i}`) ? <Notice tone="madder">{error(`cards.${i}`)}</Notice> : null}
             <Chips
               label={`State of card ${i + 1}`}
@@ -114,7 +137,13 @@ export function PersonForm({ id }: { id?: string }) {
           kind="plain"
           label="Add a card"
           onPress={() =>
-            setForm({ ...form, cards: [...form.cards, { id: v7(), facility: '', number: '', state: 'in use' }] })
+            setForm({
+              ...form,
+              cards: [
+                ...form.cards,
+                { id: v7(), format: usualFormat, facility: '', number: '', serial: '', state: 'in use' },
+              ],
+            })
           }
         />
       </Sheet>
@@ -147,8 +176,10 @@ const formOf = (p: Person | undefined) => ({
   groups: p?.groups ?? ([] as string[]),
   cards: (p?.cards ?? []).map((c): CardForm => ({
     id: c.id,
-    facility: String(c.facility),
-    number: String(c.number),
+    format: c.format ?? usualFormat,
+    facility: c.serial === undefined ? String(c.facility) : '',
+    number: c.serial === undefined ? String(c.number) : '',
+    serial: c.serial ?? '',
     state: c.state,
   })),
 })

@@ -1,4 +1,4 @@
-import { chainOf, isKind, sheetOf, type Door, type Part } from '@rauta/core'
+import { accessPlaces, cardFormats, chainOf, isKind, sheetOf, usualFormat, type Door, type Part } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -10,7 +10,7 @@ import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 
-/** What few doors need: parts with a supply of their own, and resistors of supervised pairs. */
+/** What few doors need: card formats, parts with a supply of their own, and resistors of supervised pairs. */
 export function Particulars({ door }: { door: Door }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
@@ -18,7 +18,8 @@ export function Particulars({ door }: { door: Door }) {
   const fed = door.parts.filter((p) => sheetOf(sheetsFor(facts), p.sheet).leads.some((l) => l.kind === 'supply+'))
   const controller = facts.controller[door.placement?.controller ?? '']
   const supervised = controller && sheetsFor(facts)[controller.sheet]?.controller?.supervised
-  if (fed.length === 0 && !supervised) return null
+  const readers = accessPlaces(door, sheetsFor(facts)).filter((place) => place.cards)
+  if (fed.length === 0 && readers.length === 0 && !supervised) return null
   return (
     <Sheet title="Particulars">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
@@ -36,6 +37,19 @@ export function Particulars({ door }: { door: Door }) {
       ))}
       {fed.map((p) => (
         <Through key={p.id} door={door} part={p} onWrong={setWrong} />
+      ))}
+      {readers.map(({ part }) => (
+        <Pick
+          key={`${part.id}-format`}
+          label={`Cards that ${part.id} reads`}
+          value={part.format ?? usualFormat}
+          options={cardFormats.map((f) => ({ value: f.id, label: f.name }))}
+          onChange={(format) => {
+            send('part.format', { door: door.id, part: part.id, format })
+              .then(() => setWrong(''))
+              .catch((e: unknown) => setWrong(saysOf(e)))
+          }}
+        />
       ))}
       {supervised ? (
         <Ends

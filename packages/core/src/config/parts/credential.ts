@@ -1,4 +1,4 @@
-import { card26FromHex, card26Hex, cardName, type Card26 } from '../../cards/wiegand'
+import { cardData, cardFault, cardFromData, cardName, formatOf, usualFormat, type StoredCard } from '../../cards/card'
 import type { Person } from '../../access/records'
 import { all } from '../../job/facts'
 import type { Json } from '../records'
@@ -7,7 +7,13 @@ import { policiesOf } from './profile'
 import { rulesHere } from './rules'
 
 const text = { type: 'string' }
-const names: Readonly<Record<string, string>> = { holder: 'Holder', card: 'Card', enabled: 'State', profiles: 'Groups' }
+const names: Readonly<Record<string, string>> = {
+  holder: 'Holder',
+  format: 'Card format',
+  card: 'Card',
+  enabled: 'State',
+  profiles: 'Groups',
+}
 const stateWords = (enabled: Json | undefined): string => (enabled ? 'in use' : 'lost')
 
 const profilesOf = new WeakMap<object, string[]>()
@@ -22,6 +28,8 @@ function profilesIn(value: Json | undefined): string[] {
   return found
 }
 
+const identifier = (card: StoredCard) => ({ format: card.format ?? usualFormat, card: cardData(card) })
+
 const kept = new WeakMap<Person, Map<string, Wants>>()
 /** Somebody's cards as a device holds them: the same values on every device through whose groups they pass. */
 function cardsOf(person: Person, profiles: string[]): Wants {
@@ -32,10 +40,9 @@ function cardsOf(person: Person, profiles: string[]): Wants {
   if (!cards) {
     const holder = `${person.number} ${person.name}`
     cards = Object.fromEntries(
-      person.cards.map((card) => [
-        card.id,
-        { holder, card: card26Hex(card), enabled: card.state === 'in use', profiles },
-      ]),
+      person.cards
+        .filter((card) => cardFault(card) === null)
+        .map((card) => [card.id, { holder, ...identifier(card), enabled: card.state === 'in use', profiles }]),
     )
     byProfiles.set(through, cards)
   }
@@ -48,6 +55,7 @@ export const credentialKind: PartKind = {
   many: true,
   schema: shape({
     holder: text,
+    format: text,
     card: { type: 'string', pattern: '^[0-9A-F]+$' },
     enabled: { type: 'boolean' },
     profiles: { type: 'array', items: text },
@@ -62,9 +70,9 @@ export const credentialKind: PartKind = {
     return wants
   },
   wantForTests({ kit }) {
-    const credential = (card: Card26, enabled: boolean, profile: string): Json => ({
+    const credential = (card: StoredCard, enabled: boolean, profile: string): Json => ({
       holder: 'Test card',
-      card: card26Hex(card),
+      ...identifier(card),
       enabled,
       profiles: [profile],
     })
@@ -87,12 +95,18 @@ export const credentialKind: PartKind = {
   },
   group: 'People',
   title({ held, wanted }) {
-    const card = card26FromHex(plainWords(asObject(wanted ?? held)['card']))
+    const value = asObject(wanted ?? held)
+    const card = cardFromData(plainWords(value['format']), plainWords(value['card']))
     return card ? `Card ${cardName(card)}` : 'Card'
   },
   summary: (value) => `${plainWords(asObject(value)['holder'])}, ${stateWords(asObject(value)['enabled'])}`,
   field: (field, value) => ({
     name: fieldName(names, field),
-    says: field === 'enabled' ? stateWords(value) : plainWords(value),
+    says:
+      field === 'enabled'
+        ? stateWords(value)
+        : field === 'format'
+          ? (formatOf(plainWords(value))?.name ?? plainWords(value))
+          : plainWords(value),
   }),
 }

@@ -1,3 +1,4 @@
+import { formatOf } from '../../cards/card'
 import { functionFacts, partFunctions, type PartFunction } from '../../doors/functions'
 import { toldPoints, type WiredPoint } from '../../wiring/points'
 import type { Json } from '../records'
@@ -18,10 +19,11 @@ export const terminalsKind: PartKind = {
         port: text,
         idle: { enum: ['closed', 'open'] },
         address: { type: 'integer', minimum: 0, maximum: 126 },
+        format: text,
         after: some,
         release: some,
       },
-      ['idle', 'address', 'after', 'release'],
+      ['idle', 'address', 'format', 'after', 'release'],
     ),
   },
   want: ({ doors, board, sheets, timers }) =>
@@ -47,6 +49,7 @@ function valueOf(points: readonly WiredPoint[], kept: Timers): Json {
         port: p.port,
         ...(p.idle === undefined ? {} : { idle: p.idle }),
         ...(p.address === undefined ? {} : { address: p.address }),
+        ...(p.format === undefined ? {} : { format: p.format }),
         ...(p.afterS === undefined ? {} : { after: p.afterS === 0 ? 0 : kept('Opener’s delay', p.afterS) }),
         ...(p.releaseS === undefined ? {} : { release: kept('Release by the desk button', p.releaseS) }),
       },
@@ -68,6 +71,8 @@ function pointWords(value: Json | undefined): string {
   const point = asObject(value)
   const says = [plainWords(point['port'])]
   if (point['address'] !== undefined) says.push(`address ${plainWords(point['address'])}`)
+  if (point['format'] !== undefined)
+    says.push(`reads ${formatOf(plainWords(point['format']))?.name ?? plainWords(point['format'])}`)
   if (point['idle'] !== undefined) says.push(`${plainWords(point['idle'])} at rest`)
   if (point['after'] !== undefined) says.push(`${plainWords(point['after'])} s after the lock`)
   if (point['release'] !== undefined) says.push(`releases for ${plainWords(point['release'])} s`)
