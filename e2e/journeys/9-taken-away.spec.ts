@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
-import { anotherPage, signIn } from './helpers'
+import { anotherPage, hands, signIn } from './helpers'
 
 /** Made, renamed, and taken away again, what hangs on it said first; at both sizes. */
 async function remove(page: Page, name: string, says: RegExp): Promise<void> {
@@ -89,4 +89,64 @@ test('what must not go stays and says why; what only the lead takes away is not 
   await engineer.goto('/doors/C-06/edit')
   await expect(engineer.getByRole('button', { name: 'Keep the changes' })).toBeVisible()
   await expect(engineer.getByRole('button', { name: 'Remove C-06' })).toHaveCount(0)
+})
+
+test('an account is made, given another role, and ended; its phone is signed out', async ({ page, browser }) => {
+  await signIn(page)
+  await page.goto('/team')
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('toivo')
+  await page.getByLabel('Password, 10 characters or more').fill('alder-quay-demo')
+  await page.getByRole('button', { name: 'Add the account' }).click()
+  await expect(page.getByText('toivo may sign in as engineer.')).toBeVisible()
+  const phone = await anotherPage(browser, 'toivo')
+  await page.getByRole('button', { name: 'toivo, engineer, change' }).click()
+  await page.getByRole('radiogroup', { name: 'Role of toivo' }).getByText('Viewer').click()
+  await expect(page.getByText('toivo may sign in as viewer.')).toBeVisible()
+  await page.getByRole('button', { name: 'toivo, viewer, change' }).click()
+  await page.getByRole('button', { name: 'End the account of toivo' }).click()
+  await expect(page.getByText(/What toivo recorded stays under that name/)).toBeVisible()
+  await page.getByRole('button', { name: 'Yes, end the account of toivo' }).click()
+  await expect(page.getByText('toivo can no longer sign in. What toivo recorded stays.')).toBeVisible()
+  await expect(page.getByRole('button', { name: /^toivo/ })).toHaveCount(0)
+  await phone.goto('/people')
+  await expect(phone.getByRole('button', { name: 'Sign in' })).toBeVisible()
+})
+
+test('a cabinet is called otherwise, and is not taken away while something hangs in it', async ({ page }) => {
+  await signIn(page)
+  await page.goto(`/cabinets/${encodeURIComponent('Riser 1')}`)
+  await page.getByRole('button', { name: 'Remove Riser 1', exact: true }).click()
+  await expect(page.getByText(/hang in it\. Plan them elsewhere first\./)).toBeVisible()
+  await page.getByRole('button', { name: 'Leave it' }).click()
+  const rename = async (name: string) => {
+    await page.getByRole('textbox', { name: 'Name of the cabinet' }).fill(name)
+    await page.getByRole('button', { name: `Call it ${name}` }).click()
+    await expect(page.getByRole('heading', { level: 1, name, exact: true })).toBeVisible()
+  }
+  await rename('Riser one')
+  await page.goto('/controllers/a1')
+  await expect(page.getByText(/Riser one/).first()).toBeVisible()
+  await page.goto(`/cabinets/${encodeURIComponent('Riser one')}`)
+  await rename('Riser 1')
+})
+
+test('a serial number is entered as printed, a wrong one is told at its field, and a strange read says whose card it is', async ({
+  page,
+  request,
+}) => {
+  await signIn(page)
+  await page.goto('/people/new')
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Aarne Salo')
+  await page.getByRole('button', { name: 'Add a card' }).click()
+  await page.getByRole('combobox', { name: 'Format, card 1' }).selectOption({ label: 'serial number, 4 bytes' })
+  await page.getByRole('textbox', { name: 'Serial number, card 1' }).fill('04 A1')
+  await page.getByRole('button', { name: 'Keep the person' }).click()
+  await expect(page.getByText(/has 8 digits/)).toBeVisible()
+  await page.getByRole('textbox', { name: 'Serial number, card 1' }).fill('04 a1 b2 c3')
+  await page.getByRole('button', { name: 'Keep the person' }).click()
+  await expect(page.getByRole('button', { name: /Aarne Salo/ })).toBeVisible()
+  await hands(request, [{ do: 'card', door: 'Q-01', reader: 'R1', card: '32/04A1B2C3' }])
+  await page.goto('/live')
+  await expect(page.getByText(/32 bits arrived.*That is the card of Aarne Salo\. Set the reader/)).toBeVisible()
+  await page.getByRole('button', { name: 'Show older events' }).click()
 })

@@ -108,7 +108,7 @@ describe('what a card really sent', () => {
       format: 'wiegand34',
       facility: 61,
       number: 4423n,
-      says: '34 bits arrived: 34 bits, card 61 04423.',
+      says: '34 bits arrived: card 61 04423.',
     })
     const bare: Bits = [
       ...Array.from({ length: 10 }, (): 0 => 0),

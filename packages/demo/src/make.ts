@@ -332,9 +332,7 @@ class OnSite {
       ['engineer', 'Inka Saarto'],
       ['witness', 'Kerttu Alanen'],
     ] as const) {
-      const chain = Object.values(await this.client.records<{ door: string; n: number; hash: string }>('chain'))
-        .filter((c) => c.door === door)
-        .sort((a, b) => b.n - a.n)
+      const heads = Object.values(await this.client.records<{ id: string; hash: string }>('head'))
       await this.client.command('sign', {
         id: v7(),
         door,
@@ -344,7 +342,7 @@ class OnSite {
           as === 'engineer'
             ? 'M10 60 C40 10 60 90 90 40 C110 10 130 70 170 45'
             : 'M10 50 L40 20 L60 70 L95 30 C120 60 150 20 190 50',
-        head: chain[0]?.hash ?? '',
+        head: heads.find((h) => h.id === door)?.hash ?? '',
       })
       await this.client.until('the signature', async () =>
         Object.values(await this.client.records<Signature>('signature')).some((s) => s.door === door && s.role === as),

@@ -11,18 +11,21 @@ export function Tape({
   doors,
   since = 0,
   limit = 30,
+  older = [],
 }: {
   controller?: string
   doors?: readonly string[]
   since?: number
   limit?: number
+  /** Events that this phone has no more, fetched from the server. */
+  older?: readonly DeviceEvent[]
 }) {
   const facts = useFacts()
   const ground = useGround()
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const mine = (e: DeviceEvent) =>
     e.kind === 'gap' ? !controller || e.controller === controller : !doors || doors.includes(e.door)
-  const events = all(facts, 'event')
+  const events = [...older.filter((e) => !facts.event[e.id]), ...all(facts, 'event')]
     .filter((e) => e.received >= since && mine(e))
     .sort((a, b) => b.at - b.offsetMs - (a.at - a.offsetMs) || b.seq - a.seq)
     .slice(0, limit)

@@ -114,7 +114,7 @@ function wordsOf(
   parity: boolean,
 ): string {
   const parts: Readonly<Record<CardReading['cut'], string>> = {
-    none: `: ${format.name},`,
+    none: format.name === `${came} bits` ? ':' : `: ${format.name},`,
     data: `: ${format.name} without its parity,`,
     last: `; the last ${bits.length} are`,
     middle: `; the ${bits.length} before the last are`,

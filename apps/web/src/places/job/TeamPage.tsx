@@ -43,7 +43,7 @@ function AccountLine({ account: { name, role }, onDone }: { account: Account; on
       >
         <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
           <T face="strong">{name}</T>
-          <T tone="quiet">{role}</T>
+          <T tone="quiet">{mayChange ? `${role} · change` : role}</T>
         </View>
       </Line>
       {open ? (

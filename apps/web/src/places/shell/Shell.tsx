@@ -84,6 +84,7 @@ function Inside({ covered }: { covered: boolean }) {
       <View style={{ flex: 1, minWidth: 0 }}>
         <TopLine />
         <StandingDoors />
+        <SetAside />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
         <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>
@@ -110,6 +111,20 @@ function Shape() {
         <View key={i} style={{ height: 52, backgroundColor: ground.sheet, borderWidth: 1, borderColor: ground.line }} />
       ))}
     </View>
+  )
+}
+
+/** Stored records that the server could not read: named, since somebody will miss them. */
+function SetAside() {
+  const aside = useJob((s) => s.aside)
+  if (aside.length === 0) return null
+  return (
+    <Notice tone="madder">
+      {`${aside.length === 1 ? 'A stored record' : `${aside.length} stored records`} could not be read and ${aside.length === 1 ? 'is' : 'are'} left out: ${aside
+        .slice(0, 3)
+        .map((a) => a.says)
+        .join(' ')}`}
+    </Notice>
   )
 }
 
