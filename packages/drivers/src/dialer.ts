@@ -88,7 +88,7 @@ export function makeDialer(table: NetTable | null): Dialer {
             new Promise<void>((resolve, reject) => {
               const socket = createSocket({ type: 'udp4' })
               socket.on('error', reject)
-              socket.on('message', (data) => onMessage(data.toString('utf8')))
+              socket.on('message', (data) => handOver(data, onMessage))
               socket.bind(0, () => {
                 try {
                   socket.setRecvBufferSize(receiveBuffer)
@@ -107,13 +107,22 @@ export function makeDialer(table: NetTable | null): Dialer {
       return new Promise((resolve, reject) => {
         const socket = createSocket({ type: 'udp4', reuseAddr: true })
         socket.on('error', reject)
-        socket.on('message', (data) => onMessage(data.toString('utf8')))
+        socket.on('message', (data) => handOver(data, onMessage))
         socket.bind(groupPort, () => {
           for (const local of localAddresses()) socket.addMembership(discoveryGroup, local)
         })
         onAbort(signal, () => socket.close(() => resolve()))
       })
     },
+  }
+}
+
+/** Whatever a stranger's datagram does to its reader, the next one is heard: nothing may leave a socket's handler. */
+function handOver(data: Buffer, onMessage: (text: string) => void): void {
+  try {
+    onMessage(data.toString('utf8'))
+  } catch {
+    /* it was none of ours */
   }
 }
 

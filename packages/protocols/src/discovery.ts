@@ -112,6 +112,14 @@ export function typesMatch(asked: string, own: readonly string[]): boolean {
 export function scopeValue(scopes: readonly string[], key: string): string {
   const prefix = `onvif://www.onvif.org/${key}/`
   const scope = scopes.find((s) => s.startsWith(prefix))
-  return scope ? decodeURIComponent(scope.slice(prefix.length)) : ''
+  return scope ? decoded(scope.slice(prefix.length)) : ''
+}
+/** As it came where its escapes are broken: anybody may send anything to a multicast group. */
+function decoded(text: string): string {
+  try {
+    return decodeURIComponent(text)
+  } catch {
+    return text
+  }
 }
 export const scope = (key: string, value: string): string => `onvif://www.onvif.org/${key}/${encodeURIComponent(value)}`

@@ -30,7 +30,10 @@ export class Element {
   }
 }
 
-/** Parses a document. @throws MalformedError for anything not well formed, too large, or with a DOCTYPE */
+/** More than any message of ours has, and few enough that the reader's time stays in proportion to what came. */
+const limits = { depth: 64, elements: 20_000, attributes: 64, name: 200 }
+
+/** Parses a document. @throws MalformedError for anything not well formed, too large, too deep, or with a DOCTYPE */
 export function parseXml(text: string): Element {
   if (text.length > largestBody) throw new MalformedError('The message is too large.')
   const parser = new SaxesParser({ xmlns: true, position: false })
@@ -41,6 +44,23 @@ export function parseXml(text: string): Element {
   })
   parser.on('error', (error) => {
     throw new MalformedError(`The message is not XML: ${error.message}`)
+  })
+  let elements = 0
+  let attributes = 0
+  const within = (n: number, most: number, what: string) => {
+    if (n > most) throw new MalformedError(`The message has ${what}: more than ${most} are not read.`)
+  }
+  // Told before names are resolved, which goes through every level: a deep message must end here.
+  parser.on('opentagstart', (tag) => {
+    elements += 1
+    attributes = 0
+    within(open.length + 1, limits.depth, 'elements too deep in one another')
+    within(elements, limits.elements, 'too many elements')
+    within(tag.name.length, limits.name, 'a name of too many letters')
+  })
+  parser.on('attribute', () => {
+    attributes += 1
+    within(attributes, limits.attributes, 'too many attributes in one element')
   })
   parser.on('opentag', (tag) => {
     const element = new Element(
