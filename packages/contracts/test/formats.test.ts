@@ -128,3 +128,16 @@ describe('a read that the controller could not place', () => {
     )
   })
 })
+
+describe('a format that the controller’s type cannot read', () => {
+  it('stops the door, whichever it is', () => {
+    for (const { id } of cardFormats) {
+      const w = smallJob()
+      const reads = sheets['controller-2']?.controller?.cardFormats.includes(id)
+      w.do('part.format', { door: 'D-01', part: 'R1', format: id })
+      const stops = marksOf(w.facts, w.door(), sheets).plan.findings.filter((f) => f.grade === 'stop')
+      expect([id, stops.map((f) => [f.rule, f.at])]).toEqual([id, reads ? [] : [['untold', 'R1']]])
+    }
+    expect(sheets['controller-2']?.controller?.cardFormats).not.toContain('serial4')
+  })
+})

@@ -37,7 +37,7 @@ describe('bytes from anybody', () => {
       expect(error).toBeInstanceOf(MalformedError)
     }
     // Alone each takes less than 200 ms; a busy machine needs a few times as long, and what is quadratic a hundred times.
-    expect(performance.now() - began).toBeLessThan(1000)
+    expect(performance.now() - began).toBeLessThan(2500)
   })
   it('a message of 64 levels is read, one of 65 is not', () => {
     const deep = (n: number) => '<a>'.repeat(n) + '</a>'.repeat(n)

@@ -90,7 +90,7 @@ export class ClaimRunner {
           : { state: 'failed', says: failureWords(error, controller.ref) }
       })
       if (ending.aborted) return
-      await this.mark(id, step.name, result.state, result.says)
+      await this.mark(id, step.name, result.state, result.says, result.forReset)
       if (silent) this.tryLater(id)
       if (result.state !== 'done') return
     }
@@ -109,7 +109,13 @@ export class ClaimRunner {
     return true
   }
 
-  private mark(id: string, name: ClaimStepName, state: Claim['steps'][number]['state'], says: string): Promise<number> {
+  private mark(
+    id: string,
+    name: ClaimStepName,
+    state: Claim['steps'][number]['state'],
+    says: string,
+    forReset = false,
+  ): Promise<number> {
     return this.context.log.append(
       'claim.step',
       `${this.context.log.facts.controller[id]?.ref}: ${says}`,
@@ -118,11 +124,10 @@ export class ClaimRunner {
         if (!claim) return []
         const before = claim.steps.find((s) => s.name === name)
         if (before?.state === state && before.says === says) return []
-        const byHand = state === 'waits' && says.includes('by hand')
         return [
           put(facts, 'claim', {
             ...claim,
-            resetStep: byHand
+            resetStep: forReset
               ? Math.max(0, claim.resetStep)
               : state === 'done' && name === 'identity'
                 ? -1

@@ -6,7 +6,12 @@ import { strongSecret } from '../security/vault'
 import { zoneOf } from './zone'
 
 /** What a step came to. `waits` needs a person; the step is tried again when that person has acted. */
-export type StepResult = { state: 'done' | 'waits' | 'failed'; says: string }
+export interface StepResult {
+  state: 'done' | 'waits' | 'failed'
+  says: string
+  /** Waits for the device to be reset by hand. */
+  forReset?: true
+}
 export interface StepInput {
   context: Context
   controller: Controller
@@ -18,6 +23,7 @@ type Step = (input: StepInput) => Promise<StepResult>
 
 const done = (says: string): StepResult => ({ state: 'done', says })
 const waits = (says: string): StepResult => ({ state: 'waits', says })
+const waitsForReset = (says: string): StepResult => ({ state: 'waits', says, forReset: true })
 const failed = (says: string): StepResult => ({ state: 'failed', says })
 
 /** Opens the device by this job's secret or the factory's, wherever it is now. Null where neither opens it. */
@@ -60,11 +66,11 @@ const closedWords = 'Its secret is not known to this job. It cannot be counted o
 export const steps: Record<ClaimStepName, Step> = {
   async identity(input) {
     if (!input.context.dialer.inReach(input.found.address))
-      return waits(
+      return waitsForReset(
         `This computer has no address in the subnet of ${input.found.address}. Reset the device by hand, or give this computer an address there.`,
       )
     const opened = await open(input)
-    if (!opened) return waits(closedWords)
+    if (!opened) return waitsForReset(closedWords)
     const identity = await opened.driver.identify()
     if (identity.model !== input.controller.sheet)
       return failed(`It says it is a ${identity.model}, planned is ${input.controller.sheet}.`)
@@ -76,7 +82,7 @@ export const steps: Record<ClaimStepName, Step> = {
   },
   async holds(input) {
     const opened = await open(input)
-    if (!opened) return waits(closedWords)
+    if (!opened) return waitsForReset(closedWords)
     const holds = await ability(opened.driver, 'holds')()
     await input.context.log.patch('found', input.found.id, `${input.controller.ref} was counted`, (f) => ({
       ...f,
@@ -92,7 +98,7 @@ export const steps: Record<ClaimStepName, Step> = {
   async secret(input) {
     const { context, controller } = input
     const opened = await open(input)
-    if (!opened) return waits(closedWords)
+    if (!opened) return waitsForReset(closedWords)
     if (opened.whose === 'ours') return done('It has a secret of this job.')
     // Kept before it is sent: if the server dies in between, one of the two secrets opens the device.
     const password = (await context.vault.get(secretId(controller.id))) ?? strongSecret()
@@ -102,7 +108,7 @@ export const steps: Record<ClaimStepName, Step> = {
   },
   async erase(input) {
     const opened = await open(input)
-    if (!opened) return waits(closedWords)
+    if (!opened) return waitsForReset(closedWords)
     await ability(opened.driver, 'erase')()
     const left = await ability(opened.driver, 'holds')()
     return left.doors + left.people + left.rules + left.schedules === 0
@@ -116,7 +122,7 @@ export const steps: Record<ClaimStepName, Step> = {
     const fault = addressFault(controller.address, job.network, takenAddresses(context.log.facts, controller.id))
     if (fault) return failed(fault)
     const opened = await open(input)
-    if (!opened) return waits(closedWords)
+    if (!opened) return waitsForReset(closedWords)
     if (opened.at !== controller.address && (await answers(input, controller.address)))
       return failed(`Something answers at ${controller.address} already. Find out what it is, or plan another address.`)
     await ability(

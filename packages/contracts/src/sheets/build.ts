@@ -124,14 +124,15 @@ export function doorController(
       portGroups: groups,
       releaseStepS: doors === 2 ? 1 : 0.5,
       longestReleaseS: 120,
-      cardFormats: ['WIEGAND26'],
+      // The two-door board reads no serial numbers.
+      cardFormats: doors === 2 ? ['wiegand26', 'wiegand34'] : ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
       feedVolts: 13.6,
       feedA: doors,
       factory: { address: factoryAddress, user: 'installer', password: 'factory' },
       terminalOneAt: doors === 2 ? 'left' : 'right',
       reset: [
         { says: 'Take the power off. Pull the small plug of the battery as well.', seconds: 5 },
-        { says: 'Hold the key marked SET and put the power back. Keep holding.', seconds: resetSeconds },
+        { says: 'Hold the key marked SET and put the power back. Keep holding.', seconds: resetSeconds, holds: true },
         { says: 'Let go when the sounder has gone three times and the lamp marked RUN goes out.', seconds: 3 },
         { says: 'Wait until the lamp marked RUN shines steadily again.', seconds: 10 },
       ],

@@ -197,7 +197,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     leads: osdp('red', 'black', 'white', 'green'),
     reading: { by: 'osdp', technologies: card, keypad: false, reachM: 0.05, unitLoad: 0.25 },
     coding: { ...bank(5, 'leastFirst', false, 0), says: 'Switch 1 counts 1' },
-    jumpers: [{ id: 'J1', says: 'Terminator 120 Ω', positions: ['off', 'on'], factory: 'off' }],
+    jumpers: [{ id: 'J1', says: 'Terminator 120 Ω', positions: ['off', 'on'], factory: 'off', does: 'terminator' }],
     place: 'outdoor',
     operatingV: { least: 9, most: 15 },
   },
@@ -218,7 +218,7 @@ export const moreSheets: readonly DeviceSheet[] = [
       takes: ['card', 'code'],
     },
     coding: { kind: 'decade', positions: 2, order: 'mostFirst', inverted: false, offset: 0, factory: [0, 0] },
-    jumpers: [{ id: 'J2', says: 'Terminator 120 Ω', positions: ['off', 'on'], factory: 'on' }],
+    jumpers: [{ id: 'J2', says: 'Terminator 120 Ω', positions: ['off', 'on'], factory: 'on', does: 'terminator' }],
     place: 'outdoor',
   },
   {

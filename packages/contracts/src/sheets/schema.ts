@@ -1,4 +1,4 @@
-import { deviceKinds, leadKinds, partFunctions, presentables, terminalKinds } from '@rauta/core'
+import { cardFormats, deviceKinds, leadKinds, partFunctions, presentables, terminalKinds } from '@rauta/core'
 import { object } from '../commands/command'
 
 const string = { type: 'string' } as const
@@ -18,7 +18,7 @@ const controller = object(
     portGroups: t('Port groups', list(object({ id: t('Id', words), name: t('Name', words) }))),
     releaseStepS: t('Step of its timers, s', some),
     longestReleaseS: t('Longest release, s', some),
-    cardFormats: t('Card formats', lines),
+    cardFormats: t('Card formats', list({ enum: cardFormats.map((f) => f.id) })),
     feedVolts: t('Volts at its lock feed, V', amount),
     feedA: t('Amps its lock feed gives in all, A', amount),
     factory: t(
@@ -28,7 +28,12 @@ const controller = object(
     terminalOneAt: t('Terminal 1 is at the', { enum: ['left', 'right'] }),
     reset: t(
       'Reset by hand, step by step',
-      list(object({ says: t('What to do', words), seconds: t('Seconds', amount) })),
+      list(
+        object(
+          { says: t('What to do', words), seconds: t('Seconds', amount), holds: t('A key is held', { const: true }) },
+          ['holds'],
+        ),
+      ),
     ),
     lamps: t('Lamps', list(object({ lamp: t('Lamp', words), means: t('Means', words) }))),
     cabinet: t(
@@ -161,12 +166,16 @@ export const sheetSchema = object(
     jumpers: t(
       'Jumpers',
       list(
-        object({
-          id: t('Id', words),
-          says: t('What for', words),
-          positions: t('Positions', lines),
-          factory: t('Factory position', words),
-        }),
+        object(
+          {
+            id: t('Id', words),
+            says: t('What for', words),
+            positions: t('Positions', lines),
+            factory: t('Factory position', words),
+            does: t('Switches the', { enum: ['terminator'] }),
+          },
+          ['does'],
+        ),
       ),
     ),
     network: t(

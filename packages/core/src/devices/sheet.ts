@@ -118,7 +118,7 @@ export interface ControllerFacts {
   /** Steps that the device can keep; times are rounded to them when they are loaded. */
   releaseStepS: number
   longestReleaseS: number
-  /** Card technologies its reader ports take, by format name. */
+  /** Card formats that its reader ports take, by their ids. */
   cardFormats: string[]
   feedVolts: number
   /** Amps its lock feed gives in all. */
@@ -126,7 +126,8 @@ export interface ControllerFacts {
   factory: { address: string; user: string; password: string }
   /** Where terminal 1 sits, looking at the board with its text upright. */
   terminalOneAt: 'left' | 'right'
-  reset: { says: string; seconds: number }[]
+  /** `holds`: a key is held through power-up for so long, and let go. */
+  reset: { says: string; seconds: number; holds?: true }[]
   lamps: { lamp: string; means: string }[]
   cabinet: { id: string; says: string; /** Ids of what must be done before. */ after?: string[] }[]
   /** Ohms at which its supervised inputs tell the states apart, where it has such inputs. */
@@ -204,7 +205,8 @@ export interface DeviceSheet {
     /** A card where it is not said. */ takes?: Presentable[]
   }
   coding?: SwitchCoding
-  jumpers?: { id: string; says: string; positions: string[]; factory: string }[]
+  /** `does`: what the position of one is worked out for. */
+  jumpers?: { id: string; says: string; positions: string[]; factory: string; does?: 'terminator' }[]
   network?: NetworkDraw
   /** A converter's other side: what it makes of what it gets. */
   feeds?: { volts: number; watts: number; efficiency: number; cutOffV: number }

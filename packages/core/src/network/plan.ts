@@ -323,8 +323,8 @@ function busPlan(
   return { controller: controller.id, ref: controller.ref, bus, lines, unitLoads, faults, known: run !== undefined }
 }
 
-/** A jumper that speaks of the terminator, and where it must stand: on at the end of the chain and nowhere else. */
+/** The jumper that switches the terminator, and where it must stand: on at the end of the chain and nowhere else. */
 function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] {
-  const jumper = sheet.jumpers?.find((j) => /terminat/i.test(j.says))
+  const jumper = sheet.jumpers?.find((j) => j.does === 'terminator')
   return jumper ? { jumper: jumper.id, position: last ? 'on' : 'off', factory: jumper.factory } : null
 }

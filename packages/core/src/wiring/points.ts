@@ -1,4 +1,4 @@
-import { usualFormat } from '../cards/card'
+import { formatOf, usualFormat } from '../cards/card'
 import type { DeviceSheet, Sheets, TerminalKind } from '../devices/sheet'
 import { sheetOf } from '../devices/sheet'
 import type { Door, IdleState, Part } from '../doors/door'
@@ -125,6 +125,10 @@ export function otherInputs(door: Door, sheets: Sheets): { part: Part; function:
 export const canBeTold = (board: DeviceSheet, does: PartFunction): boolean =>
   functionFacts[does].side === 'feed' || (board.controller?.functions?.includes(does) ?? true)
 
+/** Whether a controller of this type reads cards of a format; all where its sheet does not say. */
+const readsFormat = (board: DeviceSheet, format: string): boolean =>
+  board.controller?.cardFormats.includes(format) ?? true
+
 /**
  * Parts that are wired and would stay silent: their leads have no function that a controller knows, this controller cannot be told
  * of it, or it could not tell them apart. Each is a stop: nothing is wired, ticked and forgotten.
@@ -149,6 +153,16 @@ export function untoldFindings(door: Door, board: DeviceSheet, ref: string, shee
           'plan',
           'untold',
           `${ref} cannot be told of ${use.part.id}, the ${what}: its type does not know that function. Place the door on another controller.`,
+          use.part.id,
+        ),
+      ]
+    const format = use.part.format ?? usualFormat
+    if (functionFacts[use.does].side === 'reader' && !readsFormat(board, format))
+      return [
+        stop(
+          'plan',
+          'untold',
+          `${ref} cannot read cards of ${formatOf(format)?.name ?? format}, and ${use.part.id} is set to them. Set another format, or place the door on another controller.`,
           use.part.id,
         ),
       ]

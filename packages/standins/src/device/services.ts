@@ -386,6 +386,10 @@ const wiring: Record<string, Handler> = {
     const value = element && doorWiringCodec.read(element)
     const known: readonly string[] = call.unit.sheet?.functions ?? partFunctions
     const odd = value && [...value.readers, ...value.inputs, ...value.outputs].find((p) => !known.includes(p.function))
+    const formats: readonly string[] | undefined = call.unit.sheet?.cardFormats
+    const strange = value?.readers.find((r) => r.format !== undefined && formats && !formats.includes(r.format))
+    if (strange)
+      throw new Fault('Sender', 'ter:InvalidArgVal', `${strange.part}: cards of ${strange.format} are not read here.`)
     if (odd)
       throw new Fault('Sender', 'ter:InvalidArgVal', `${odd.part}: the function ${odd.function} is not known here.`)
     return (entityHandlers(doorWiringCodec, 'DoorWiring')['SetDoorWiring'] as Handler)(call)

@@ -153,7 +153,7 @@ export class Unit {
     this.keyHeld = held
   }
   private resetHoldMs(): number {
-    return (this.sheet?.reset.find((s) => s.says.includes('Hold'))?.seconds ?? 8) * 1000
+    return (this.sheet?.reset.find((s) => s.holds)?.seconds ?? 8) * 1000
   }
 
   factoryReset(): void {
