@@ -213,12 +213,10 @@ export function addresses(input: {
   }
   const taken = new Map<string, string>()
   const reserved = (n: number) => ranges.some((r) => n >= r.from && n <= r.to)
+  const faultOf = (address: string) =>
+    reserved(ipv4(address) ?? 0) ? `${address} is reserved.` : addressFault(address, network, taken)
   const kept = input.devices.map((d) => {
-    const fault = d.address
-      ? reserved(ipv4(d.address) ?? 0)
-        ? `${d.address} is reserved.`
-        : addressFault(d.address, network, taken)
-      : null
+    const fault = d.address ? faultOf(d.address) : null
     if (d.address && !fault) taken.set(d.address, d.ref)
     return { ...d, fault }
   })

@@ -161,6 +161,25 @@ describe('what opens when', () => {
     const strike = smallJob({ ...strikeHardware, breakGlass: 'break-glass' })
     expect(answers(strike.door(), strike)['glass']).toEqual(['works', 'shut'])
   })
+  it('words and answer are one: whoever is told that nobody gets out finds no way out, in every case of every door', () => {
+    for (const hardware of [magnetHardware, strikeHardware])
+      for (const breakGlass of [true, false])
+        for (const handle of [true, false])
+          for (const escapeRoute of [true, false])
+            for (const fireRelay of [true, false]) {
+              const { breakGlass: _glass, ...rest } = { breakGlass: '', ...hardware }
+              const w = smallJob({ ...rest, ...(breakGlass ? { breakGlass: 'break-glass' } : {}) }, { handle })
+              const door = { ...w.door(), escapeRoute, handle }
+              for (const a of releaseOf(door, a1(w), sheets, { ...defaultPowerPlan('a1'), fireRelay }, 0) ?? []) {
+                const what = [hardware.lock, { breakGlass, handle, escapeRoute }, a]
+                expect([what, /nobody gets out/i.test(a.says)]).toEqual([what, a.out === 'shut'])
+                expect([what, /out by the break glass/i.test(a.says)]).toEqual([
+                  what,
+                  a.case === 'controller' && a.out === 'free',
+                ])
+              }
+            }
+  })
   it('who decides says what an absent network does', () => {
     const w = smallJob(strikeHardware)
     const at = (then: 'opens' | 'staysShut' | 'knownCards') =>

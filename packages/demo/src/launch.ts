@@ -21,12 +21,8 @@ const factor = 20
 const headStartMs = 45 * 60_000
 /** `--lan`, or `--lan 10.0.0.5` to bind that address alone. */
 const lanAt = process.argv.indexOf('--lan')
-const lanAddress =
-  lanAt < 0
-    ? null
-    : /^\d+\.\d+\.\d+\.\d+$/.test(process.argv[lanAt + 1] ?? '')
-      ? (process.argv[lanAt + 1] ?? '')
-      : 'all'
+const lanNamed = /^\d+\.\d+\.\d+\.\d+$/.exec(process.argv[lanAt + 1] ?? '')?.[0] ?? 'all'
+const lanAddress = lanAt < 0 ? null : lanNamed
 const lanEnv: Record<string, string> = lanAddress ? { RAUTA_LAN: lanAddress } : {}
 const children = new Set<ChildProcess>()
 let ending = false

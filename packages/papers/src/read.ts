@@ -85,11 +85,9 @@ function brokenCells(bytes: Uint8Array): { row: number; column: number; says: st
     const xml = text(`xl/${(targets.get(id ?? '') ?? '').replace(/^\/?xl\//, '')}`)
     return [...xml.matchAll(/<c r="([A-Z]+)(\d+)"([^>]*)>(?:(?!<\/c>).)*<\/c>/gs)].flatMap(
       ([cell, letters, row, attributes]) => {
-        const error = /\bt="e"/.test(attributes ?? '')
-          ? (/<v>([^<]*)<\/v>/.exec(cell)?.[1] ?? 'an error')
-          : /<f[ >/]/.test(cell) && !/<v[ >]/.test(cell)
-            ? 'nothing yet (it was never worked out)'
-            : null
+        const unworked = /<f[ >/]/.test(cell) && !/<v[ >]/.test(cell) ? 'nothing yet (it was never worked out)' : null
+        const failed = /\bt="e"/.test(attributes ?? '')
+        const error = failed ? (/<v>([^<]*)<\/v>/.exec(cell)?.[1] ?? 'an error') : unworked
         return error ? [{ row: Number(row) - 1, column: columnOf(letters ?? 'A'), says: error }] : []
       },
     )

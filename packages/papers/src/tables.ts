@@ -9,8 +9,10 @@ export interface TableOut {
 }
 
 /** A cell of a workbook: texts stay texts, whatever they look like. */
-export const cellOf = (v: string | number | null) =>
-  v === null ? null : typeof v === 'number' ? { value: v, type: Number } : { value: v, type: String, format: '@' }
+export function cellOf(v: string | number | null) {
+  if (v === null) return null
+  return typeof v === 'number' ? { value: v, type: Number } : { value: v, type: String, format: '@' }
+}
 export const titleOf = (value: string) => ({ value, fontWeight: 'bold' as const })
 /** How the CSV that we write looks: UTF-8 with its mark, so that spreadsheets open it rightly; cells that look like formulas are made harmless. */
 export const csvStyle = { bom: true, escape_formulas: true, record_delimiter: 'windows' } as const

@@ -53,7 +53,8 @@ type Value = string | number | null
 function rowOf(door: Door, columns: readonly Meaning[], source: ScheduleSource): Value[] {
   const area = (id: string): string => {
     const a = source.areas.find((x) => x.id === id)
-    return a ? (a.parent ? `${area(a.parent)} / ${a.name}` : a.name) : ''
+    if (!a) return ''
+    return a.parent ? `${area(a.parent)} / ${a.name}` : a.name
   }
   const yes = (on: boolean) => (on ? 'yes' : 'no')
   return columns.map((meaning): Value => {

@@ -120,7 +120,7 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
         path: `/lists/${which}.${kind}`,
         says: `${which} as ${kind.toUpperCase()}; \`drum\` and \`ends\` in metres for cuts`,
         roles: everyone,
-        answer: { media: kind === 'pdf' ? 'application/pdf' : kind === 'csv' ? 'text/csv' : xlsx },
+        answer: { media: { pdf: 'application/pdf', csv: 'text/csv', xlsx }[kind] },
         handle: (request, response) => list(which, kind, request, response),
       })),
     ),

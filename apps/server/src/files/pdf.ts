@@ -123,10 +123,8 @@ function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => s
   const worked = workedConfigs(facts, sheetsFor(facts))(door.placement?.controller ?? '')
   page.heading('Proofs')
   for (const { test, state, proof } of standings(facts, door, sheetsFor(facts), worked.wanted, worked.held)) {
-    page.row(
-      test.title,
-      `${state}${proof ? `: ${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable ? `: ${test.notApplicable}` : ''}`,
-    )
+    const why = proof ? `${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable
+    page.row(test.title, why ? `${state}: ${why}` : state)
     for (const item of (proof?.evidence ?? []) as { at?: number; says?: string; boot?: string; seq?: number }[])
       if (item.at && item.says) page.row('', `${time(item.at)} ${item.says} [${item.boot} ${item.seq}]`)
   }

@@ -22,6 +22,7 @@ import {
   type Door,
   type Facts,
   type Part,
+  type Sheets,
   type SwitchCoding,
 } from '@rauta/core'
 import { onScrews } from '@rauta/core/inside'
@@ -232,11 +233,7 @@ export async function cabinetSheetPdf(name: string, paper: PaperFor): Promise<Bu
       [
         sheetOf(sheets, c.sheet).name,
         ...(c.expanders ?? []).map((e) => `${e.id} ${sheetOf(sheets, e.sheet).name}`),
-        c.fedFrom
-          ? `fed on from ${facts.controller[c.fedFrom.controller]?.ref ?? ''}`
-          : sheetOf(sheets, c.sheet).feeds
-            ? ''
-            : (sheets[c.supply]?.name ?? ''),
+        supplyWords(c, facts, sheets),
       ]
         .filter(Boolean)
         .join(', '),
@@ -249,4 +246,10 @@ export async function cabinetSheetPdf(name: string, paper: PaperFor): Promise<Bu
       page.box(`${d.ref} ${c.id} from ${c.part}, ${cableName(c.type)}${c.lengthM ? `, ${c.lengthM} m` : ''}`)
   for (const c of controllers) drawControllerSheet(out, c, paper)
   return out.end()
+}
+
+/** What feeds a controller; empty for one that the network feeds. */
+function supplyWords(c: Controller, facts: Facts, sheets: Sheets): string {
+  if (c.fedFrom) return `fed on from ${facts.controller[c.fedFrom.controller]?.ref ?? ''}`
+  return sheetOf(sheets, c.sheet).feeds ? '' : (sheets[c.supply]?.name ?? '')
 }

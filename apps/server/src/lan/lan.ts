@@ -110,15 +110,7 @@ function listening<S extends Server | SecureServer>(server: S, address: string, 
   return new Promise((done, fail) => {
     server.once('listening', () => done(server))
     server.once('error', (error: { code?: string; message: string }) =>
-      fail(
-        new StartError(
-          error.code === 'EADDRINUSE'
-            ? `Port ${port} is in use at ${address}. Choose others with LAN_PORT and LAN_TRUST_PORT.`
-            : error.code === 'EADDRNOTAVAIL'
-              ? `This computer has no address ${address}.`
-              : `${address} port ${port} cannot be used: ${error.message}`,
-        ),
-      ),
+      fail(new StartError(whyNot(error, address, port))),
     )
     server.listen(port, address)
   })
@@ -129,4 +121,15 @@ function closed(server: Server | SecureServer): Promise<void> {
     server.close(() => done())
     server.closeAllConnections()
   })
+}
+
+function whyNot(error: { code?: string; message: string }, address: string, port: number): string {
+  switch (error.code) {
+    case 'EADDRINUSE':
+      return `Port ${port} is in use at ${address}. Choose others with LAN_PORT and LAN_TRUST_PORT.`
+    case 'EADDRNOTAVAIL':
+      return `This computer has no address ${address}.`
+    default:
+      return `${address} port ${port} cannot be used: ${error.message}`
+  }
 }

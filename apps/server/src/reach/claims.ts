@@ -124,14 +124,13 @@ export class ClaimRunner {
         if (!claim) return []
         const before = claim.steps.find((s) => s.name === name)
         if (before?.state === state && before.says === says) return []
+        const identified = state === 'done' && name === 'identity'
+        const kept = identified ? -1 : claim.resetStep
+        const resetStep = forReset ? Math.max(0, claim.resetStep) : kept
         return [
           put(facts, 'claim', {
             ...claim,
-            resetStep: forReset
-              ? Math.max(0, claim.resetStep)
-              : state === 'done' && name === 'identity'
-                ? -1
-                : claim.resetStep,
+            resetStep,
             steps: claim.steps.map((s) => (s.name === name ? { ...s, state, says, at } : s)),
           }),
         ]

@@ -107,11 +107,8 @@ async function remember(context: Context, protocol: Protocol, heard: Heard, anew
     known?.refusedAt !== undefined &&
     known.address === heard.address &&
     context.clock.now() - known.refusedAt < refusedMs
-  const asked: Partial<Found> = spared
-    ? { ownership: 'closed', refusedAt: known.refusedAt }
-    : routable
-      ? await askOwnership(context, seen)
-      : {}
+  const ask = async (): Promise<Partial<Found>> => (routable ? askOwnership(context, seen) : {})
+  const asked: Partial<Found> = spared ? { ownership: 'closed', refusedAt: known.refusedAt } : await ask()
   await context.log.append('found.heard', `Heard ${heard.serial || heard.address}`, (facts, at) => {
     const before = facts.found[seen.id]
     const next = {

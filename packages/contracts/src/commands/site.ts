@@ -297,7 +297,7 @@ export const partVia = defineCommand<{ door: string; part: string; via: string |
     const { via: _before, ...rest } = part
     const next: Door = {
       ...door,
-      parts: door.parts.map((x) => (x.id === p.part ? (p.via === null ? rest : { ...rest, via: p.via }) : x)),
+      parts: door.parts.map((x) => (x.id === p.part ? { ...rest, ...(p.via === null ? {} : { via: p.via }) } : x)),
     }
     const controller = door.placement && facts.controller[door.placement.controller]
     const proposal =

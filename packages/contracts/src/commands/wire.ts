@@ -198,7 +198,7 @@ export const cableBuilt = defineCommand<{ door: string; cable: string; type?: Ca
     return [
       put(facts, 'door', {
         ...door,
-        cables: door.cables.map((c) => (c.id === p.cable ? (asPlanned ? built : { ...built, planned }) : c)),
+        cables: door.cables.map((c) => (c.id === p.cable ? { ...built, ...(asPlanned ? {} : { planned }) } : c)),
       }),
     ]
   },
@@ -273,5 +273,5 @@ export const procuredSet = defineCommand<{ id: string; got?: boolean; from?: str
       }),
     ]
   },
-  words: (_f, p) => `At hand: ${p.id}${p.got === undefined ? '' : p.got ? ' got' : ' not got'}`,
+  words: (_f, p) => `At hand: ${[p.id, ...(p.got === undefined ? [] : [p.got ? 'got' : 'not got'])].join(' ')}`,
 })

@@ -17,11 +17,8 @@ const byKind: readonly [DeviceKind, (sheet: DeviceSheet) => Signs][] = [
     (sheet) => ({
       lamps: [
         lamp('Amber, steady', 'power is there'),
-        ...(sheet.reading?.by === 'osdp'
-          ? [lamp('Amber, two flashes', 'nobody asks it on the bus')]
-          : sheet.reading?.by === 'network'
-            ? [lamp('Amber, breathing', 'no data link')]
-            : []),
+        ...(sheet.reading?.by === 'osdp' ? [lamp('Amber, two flashes', 'nobody asks it on the bus')] : []),
+        ...(sheet.reading?.by === 'network' ? [lamp('Amber, breathing', 'no data link')] : []),
         lamp('White, steady', 'ready for a card'),
         lamp('Green, one second', 'granted'),
         lamp('Red, one second', 'refused'),

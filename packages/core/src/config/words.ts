@@ -22,11 +22,8 @@ function linesOf(d: Difference, facts: Facts): TwoSided[] {
   const { kind, name, token, test } = readKey(d.key)
   const change = { token, held: d.held, wanted: d.wanted }
   const door = kind?.doorOf(token) ?? null
-  const group = test
-    ? 'Test cards'
-    : door === null
-      ? (kind?.group ?? 'Besides')
-      : (facts.door[door]?.ref ?? 'A door that is not in this job')
+  const own = door === null ? (kind?.group ?? 'Besides') : (facts.door[door]?.ref ?? 'A door that is not in this job')
+  const group = test ? 'Test cards' : own
   const title = kind?.title(change, facts) ?? `${name} ${token}`
   if (!kind || d.held === undefined || d.wanted === undefined) {
     const whole = (value: Json | undefined) =>
@@ -38,12 +35,12 @@ function linesOf(d: Difference, facts: Facts): TwoSided[] {
   const held = asObject(d.held)
   const wanted = asObject(d.wanted)
   // Under a door's reference its own fields need no further name.
-  const own = door !== null && door === token
+  const itself = door !== null && door === token
   return [...new Set([...Object.keys(held), ...Object.keys(wanted)])]
     .filter((f) => canonicalJson(held[f] ?? null) !== canonicalJson(wanted[f] ?? null))
     .map((f) => {
       const left = kind.field(f, held[f], wanted[f], facts)
       const right = kind.field(f, wanted[f], held[f], facts)
-      return { group, what: own ? right.name : `${title}: ${right.name}`, holds: left.says, willHold: right.says }
+      return { group, what: itself ? right.name : `${title}: ${right.name}`, holds: left.says, willHold: right.says }
     })
 }

@@ -80,13 +80,15 @@ function previewRow(
   const from = listed.from === undefined ? undefined : fresh.idOf(listed.from)
   const to = listed.to === undefined ? undefined : fresh.idOf(listed.to)
   const says = before ? differences(before, listed, from, to) : []
-  return { ...base, state: before ? (says.length ? 'changed' : 'same') : 'new', says }
+  if (!before) return { ...base, state: 'new', says }
+  return { ...base, state: says.length ? 'changed' : 'same', says }
 }
 
 /** What the row would change at a door, in words; empty for nothing. */
 function differences(door: Door, listed: ListedDoor, from: string | undefined, to: string | undefined): string[] {
   const says: string[] = []
-  const word = (v: unknown) => (v === true ? 'yes' : v === false ? 'no' : String(v))
+  const yes = (on: boolean) => (on ? 'yes' : 'no')
+  const word = (v: unknown) => (typeof v === 'boolean' ? yes(v) : String(v))
   const compare = (what: string, before: unknown, after: unknown) => {
     if (after !== undefined && before !== after)
       says.push(`${what}: ${word(before ?? 'not said')}, will be ${word(after)}`)

@@ -122,7 +122,7 @@ function baysOf(parts: readonly Part[], net: Net, order: Terminals, most: number
   const circuit = sorted.filter((p) => lockCircuitRoles.has(p.role))
   const units: Part[][] = [
     ...sorted.filter((p) => !circuit.includes(p)).map((p) => [p]),
-    ...(new Set(circuit.flatMap(feet)).size <= most ? (circuit.length ? [circuit] : []) : circuit.map((p) => [p])),
+    ...(new Set(circuit.flatMap(feet)).size <= most ? [circuit].filter((c) => c.length) : circuit.map((p) => [p])),
   ]
   const bays: Part[][] = []
   for (const unit of units.sort((a, b) => barycentre(a.flatMap(feet)) - barycentre(b.flatMap(feet)))) {
@@ -208,8 +208,10 @@ function drawBay(
 }
 
 const onLeaf: ReadonlySet<Part['role']> = new Set(['lock', 'lock2', 'contact', 'contact2', 'boltContact', 'opener'])
-const sideOf = (part: Part): PlacedPart['side'] =>
-  part.role === 'entryReader' ? 'unsecured' : onLeaf.has(part.role) ? 'leaf' : 'secured'
+function sideOf(part: Part): PlacedPart['side'] {
+  if (part.role === 'entryReader') return 'unsecured'
+  return onLeaf.has(part.role) ? 'leaf' : 'secured'
+}
 
 /** Boxes over the middle of their screws, in the order given, with a gap; what would run off the right edge is pushed back. */
 function placeBoxes(

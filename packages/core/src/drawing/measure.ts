@@ -10,8 +10,8 @@ export function crossings(layout: DoorLayout): number {
   for (const a of segments)
     for (const b of segments) {
       if (a.path >= b.path) continue
-      const vertical = a.from.x === a.to.x ? a : b.from.x === b.to.x ? b : null
-      const level = a.from.y === a.to.y ? a : b.from.y === b.to.y ? b : null
+      const vertical = [a, b].find((s) => s.from.x === s.to.x)
+      const level = [a, b].find((s) => s.from.y === s.to.y)
       if (!vertical || !level || vertical === level) continue
       const between = (v: number, p: number, q: number) => v > Math.min(p, q) + 0.01 && v < Math.max(p, q) - 0.01
       if (between(vertical.from.x, level.from.x, level.to.x) && between(level.from.y, vertical.from.y, vertical.to.y))

@@ -217,7 +217,7 @@ function addNetwork({ links }: Inside, cabinet: string, facts: Facts): void {
   for (const f of Object.values(facts.unitFeed)) {
     const source = facts.unit[f.unit]
     const [kind, id = '', part] = f.id.split('/')
-    const device = kind === 'controller' ? facts.controller[id] : kind === 'unit' ? facts.unit[id] : undefined
+    const device = kind === 'controller' || kind === 'unit' ? facts[kind][id] : undefined
     const door = kind === 'part' ? facts.door[id] : undefined
     if (!source || (source.cabinet !== cabinet && device?.cabinet !== cabinet)) continue
     const to = device?.cabinet === cabinet ? device.id : null

@@ -156,7 +156,9 @@ function endsOf(
       [l.to, l.from],
     ] as const) {
       if (id === null) continue
-      const rank = other === null ? 500 : (at.get(other) ?? 0) < (at.get(id) ?? 0) ? (of[i] ?? 0) : 1000 - (of[i] ?? 0)
+      const before = (at.get(other ?? '') ?? 0) < (at.get(id) ?? 0)
+      const inside = before ? (of[i] ?? 0) : 1000 - (of[i] ?? 0)
+      const rank = other === null ? 500 : inside
       ends.set(id, [...(ends.get(id) ?? []), { i, rank }])
     }
   })

@@ -222,8 +222,8 @@ function setUps(planned: readonly PlannedDevice[]): AtHandItem[] {
   return [...grouped(wanted, ({ need }) => `${need.kind} ${need.what} ${need.runsOn ?? ''}`)]
     .map(([key, list]): AtHandItem => {
       const { need } = list[0] as (typeof list)[number]
-      const count =
-        need.one === 'job' ? (need.kind === 'licence' ? 1 : null) : list.reduce((sum, l) => sum + l.count, 0)
+      const forTheJob = need.kind === 'licence' ? 1 : null
+      const count = need.one === 'job' ? forTheJob : list.reduce((sum, l) => sum + l.count, 0)
       return {
         id: `setup-${slug(key)}`,
         group: need.kind === 'licence' ? 'licence' : 'tool and key',

@@ -21,7 +21,8 @@ export interface CableRow {
 
 function stateOf(facts: Facts, door: Door, cable: Cable): CableRow['state'] {
   const tick = facts.tick[`${door.id}/${cable.id}`]
-  return tick?.tested ? 'tested' : tick?.ended ? 'ended' : tick?.pulled ? 'pulled' : 'to pull'
+  const furthest = (['tested', 'ended', 'pulled'] as const).find((step) => tick?.[step])
+  return furthest ?? 'to pull'
 }
 
 /** Every cable of the job, in the order in which the doors are walked; those between boards that feed each other at the end. */

@@ -39,14 +39,7 @@ export function reservedRanges(text: string): { ranges: { from: number; to: numb
     .filter(Boolean)) {
     const [first = '', last] = piece.split(/\s*[-–]\s*/)
     const from = ipv4(first)
-    const to =
-      last === undefined
-        ? from
-        : last.includes('.')
-          ? ipv4(last)
-          : from === null || !/^\d{1,3}$/.test(last)
-            ? null
-            : from - (from % 256) + Number(last)
+    const to = endOfRange(from, last)
     if (from === null || to === null || to < from)
       faults.push(`“${piece}” is no range. Write 10.1.1.1-20 or one address.`)
     else ranges.push({ from, to })
@@ -257,14 +250,7 @@ function busPlan(
     const range = sheet.coding ? addressRange(sheet.coding) : { from: 0, to: segmentLimits.highestOsdpAddress }
     const address = part.address ?? null
     const twin = address === null ? undefined : used.get(address)
-    const fault =
-      address === null
-        ? 'It has no bus address yet.'
-        : twin
-          ? `${twin} has address ${address} as well.`
-          : address < range.from || address > range.to
-            ? `Its switches stand for ${range.from} to ${range.to}; ${address} is not among them.`
-            : null
+    const fault = busAddressFault(address, twin, range)
     if (fault === null && address !== null) used.set(address, ref)
     return {
       unitLoad: sheet.reading?.unitLoad ?? 1,
@@ -327,4 +313,23 @@ function busPlan(
 function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] {
   const jumper = sheet.jumpers?.find((j) => j.does === 'terminator')
   return jumper ? { jumper: jumper.id, position: last ? 'on' : 'off', factory: jumper.factory } : null
+}
+
+/** The end of a range that is written whole or by its last number; null where it is neither. */
+function endOfRange(from: number | null, last: string | undefined): number | null {
+  if (last === undefined) return from
+  if (last.includes('.')) return ipv4(last)
+  return from === null || !/^\d{1,3}$/.test(last) ? null : from - (from % 256) + Number(last)
+}
+
+function busAddressFault(
+  address: number | null,
+  twin: string | undefined,
+  range: { from: number; to: number },
+): string | null {
+  if (address === null) return 'It has no bus address yet.'
+  if (twin) return `${twin} has address ${address} as well.`
+  return address < range.from || address > range.to
+    ? `Its switches stand for ${range.from} to ${range.to}; ${address} is not among them.`
+    : null
 }

@@ -25,8 +25,10 @@ export const orderWords: Readonly<Record<DoorOrder, string>> = {
 export const modeWords: Readonly<Record<StandingMode, string>> = { heldOpen: 'held open', lockedDown: 'locked' }
 
 /** What an order leaves the door standing in; null for back to its settings, and for a release, which passes. */
-export const modeAfter = (order: DoorOrder): StandingMode | null =>
-  order === 'holdOpen' ? 'heldOpen' : order === 'lock' ? 'lockedDown' : null
+export function modeAfter(order: DoorOrder): StandingMode | null {
+  if (order === 'holdOpen') return 'heldOpen'
+  return order === 'lock' ? 'lockedDown' : null
+}
 
 /**
  * Why a door may not be told this, in words, or null. A door on an escape route is never locked from here: whether its exit still

@@ -93,11 +93,8 @@ function released(
   input: JudgeInput,
 ): { unlocked: DeviceEvent; evidence: DeviceEvent[] } | Judgement {
   const exit = own.find((e) => e.kind === 'exit')
-  const by = card
-    ? grantedHere(input, own, events, card)
-    : exit
-      ? { granted: exit }
-      : waiting('Waiting for the exit device.')
+  const left = exit ? { granted: exit } : waiting('Waiting for the exit device.')
+  const by = card ? grantedHere(input, own, events, card) : left
   if (!('granted' in by)) return by
   const unlocked = after(own, by.granted, 'lock', 'unlocked')
   return unlocked

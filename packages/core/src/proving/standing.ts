@@ -30,7 +30,7 @@ export function standings(facts: Facts, door: Door, sheets: Sheets, wanted: Conf
     if (counts)
       return {
         test,
-        state: counts.verdict === 'passed' ? 'passed' : counts.verdict === 'failed' ? 'failed' : 'not applicable',
+        state: counts.verdict === 'passed' || counts.verdict === 'failed' ? counts.verdict : 'not applicable',
         proof: counts,
       }
     const old = mine.find((p) => p.verdict === 'passed')

@@ -211,7 +211,7 @@ export function voltCauses(
     batteryEndV !== null && value < expected.value && Math.abs(value - batteryEndV) < 0.04 * batteryEndV + 0.2
   return [
     ...(onBattery ? [nearlyEmpty] : []),
-    ...(loop === 'good' ? [joint, shared] : loop === 'bad' ? [copper, joint] : [copper, joint, shared]),
+    ...{ good: [joint, shared], bad: [copper, joint], none: [copper, joint, shared] }[loop],
     ...(onBattery ? [] : [nearlyEmpty]),
   ]
 }

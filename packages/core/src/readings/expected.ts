@@ -83,11 +83,9 @@ export function expectedReading(
       }
     }
     default:
-      return run.part === partOf(door, 'breakGlass')?.id
-        ? glassReading(door, kind, planned, opened)
-        : run.part === partOf(door, 'lock')?.id
-          ? lockReading(door, kind, planned, opened)
-          : fedReading(door, run.part, kind, planned, opened)
+      if (run.part === partOf(door, 'breakGlass')?.id) return glassReading(door, kind, planned, opened)
+      if (run.part === partOf(door, 'lock')?.id) return lockReading(door, kind, planned, opened)
+      return fedReading(door, run.part, kind, planned, opened)
   }
 }
 

@@ -93,7 +93,8 @@ function causesOf(
       const loop = others.find((r) => r.kind === 'loop')
       const verdict = loop ? judgeReading(loop, door, planned) : null
       const atEnd = readingFacts[reading.kind].unit === 'V' && expected.value > 0 ? atBatteryEnd(door, planned) : null
-      return voltCauses(value, expected, verdict ? (verdict.in ? 'good' : 'bad') : 'none', atEnd)
+      const copper = verdict?.in ? 'good' : 'bad'
+      return voltCauses(value, expected, verdict ? copper : 'none', atEnd)
     }
   }
 }

@@ -49,10 +49,11 @@ export function driveAnswer(
     faults.push(
       `Held with ${holdV.toFixed(1)} V for ${releaseS} s it grows hot: it bears ${heatsAboveV.toFixed(1)} V for ever. Hold it with less.`,
     )
-  const points = Array.from({ length: 51 }, (_, i) => ({
-    ms: i * 20,
-    volts: i === 0 ? 0 : i * 20 <= drive.pullMs ? pullV : holdV,
-  }))
+  const voltsAfter = (ms: number): number => {
+    if (ms === 0) return 0
+    return ms <= drive.pullMs ? pullV : holdV
+  }
+  const points = Array.from({ length: 51 }, (_, i) => ({ ms: i * 20, volts: voltsAfter(i * 20) }))
   return {
     points,
     pullV,

@@ -48,16 +48,16 @@ export const momentWords = (moment: Moment, refOf: (door: string) => string): st
 export function lockAmps(lock: LockFacts, door: string, moment: Moment): number {
   const hold = lock.holdA ?? lock.pullA
   // The worst of a queue: all but the last few are held already.
-  if (moment.kind === 'queue') return lock.fail === (moment.of === 'allOpen' ? 'secure' : 'safe') ? hold : 0
+  const held = moment.kind === 'queue' && moment.of === 'allOpen' ? 'secure' : 'safe'
+  if (moment.kind === 'queue') return lock.fail === held ? hold : 0
   const mine = (moment.kind === 'pull' || moment.kind === 'hold') && moment.door === door
-  if (lock.fail === 'safe')
-    return moment.kind === 'powerReturn' || (moment.kind === 'relock' && moment.door === door)
-      ? lock.pullA
-      : mine || moment.kind === 'allOpen'
-        ? 0
-        : hold
+  if (lock.fail === 'safe') {
+    if (moment.kind === 'powerReturn' || (moment.kind === 'relock' && moment.door === door)) return lock.pullA
+    return mine || moment.kind === 'allOpen' ? 0 : hold
+  }
   if (moment.kind === 'allOpen') return lock.pullA
-  return mine ? (moment.kind === 'pull' ? lock.pullA : hold) : 0
+  if (!mine) return 0
+  return moment.kind === 'pull' ? lock.pullA : hold
 }
 
 export interface LockAt {
@@ -86,10 +86,7 @@ export function sourceOf(
   if (board.feeds) return { volts: board.feeds.volts, ohm: 0.05 }
   const s = supply?.supply
   const nominal = s?.volts ?? board.controller?.feedVolts ?? 12
-  return {
-    volts: state === 'floating' ? (s?.floatV ?? nominal) : state === 'batteryEnd' ? (s?.endV ?? nominal) : nominal,
-    ohm: s?.internalOhm ?? 0,
-  }
+  return { volts: { floating: s?.floatV, batteryEnd: s?.endV, nominal }[state] ?? nominal, ohm: s?.internalOhm ?? 0 }
 }
 
 /** What hangs on a controller's supply and over how many ohms, whatever the moment: read once from the same nets as the drawings. */

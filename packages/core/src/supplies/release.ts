@@ -39,7 +39,8 @@ export function releaseOf(
   const own = !!sheetOf(sheets, part.sheet).ownBattery
   const handle = door.handle || own
   const glass = partOf(door, 'breakGlass')
-  const outUnfed: ReleaseAnswer['out'] = safe && !own ? 'free' : handle ? 'handle' : 'shut'
+  const byHand = handle ? 'handle' : 'shut'
+  const outUnfed: ReleaseAnswer['out'] = safe && !own ? 'free' : byHand
   const cut = (which: ReleaseCase, says: string): ReleaseAnswer => ({
     case: which,
     in: safe && !own ? 'free' : 'shut',
@@ -47,21 +48,17 @@ export function releaseOf(
     says,
   })
   const works = (which: ReleaseCase, says: string): ReleaseAnswer => ({ case: which, in: 'works', out: 'works', says })
-  const stuck =
-    outUnfed === 'shut' ? ' Nobody gets out: there is no handle.' : handle && !safe ? ' Out by the handle.' : ''
+  const byHandle = handle && !safe ? ' Out by the handle.' : ''
+  const stuck = outUnfed === 'shut' ? ' Nobody gets out: there is no handle.' : byHandle
+  const mains = (): ReleaseAnswer => {
+    if (own) return works('mains', 'The lock has its own battery and does not notice.')
+    if (board.feeds) return works('mains', 'Fed from the network: works as long as the battery of the network switch.')
+    if (hours === null) return works('mains', 'Works on, as long as the battery lasts.')
+    if (hours > 0) return works('mains', `Works on for about ${hours === Infinity ? 'ever' : `${hours.toFixed(1)} h`}.`)
+    return cut('mains', `No battery: ${safe ? 'the lock lets go at once.' : 'the lock stays shut.'}${stuck}`)
+  }
   return [
-    own
-      ? works('mains', 'The lock has its own battery and does not notice.')
-      : board.feeds
-        ? works('mains', 'Fed from the network: works as long as the battery of the network switch.')
-        : hours === null || hours > 0
-          ? works(
-              'mains',
-              hours === null
-                ? 'Works on, as long as the battery lasts.'
-                : `Works on for about ${hours === Infinity ? 'ever' : `${hours.toFixed(1)} h`}.`,
-            )
-          : cut('mains', `No battery: ${safe ? 'the lock lets go at once.' : 'the lock stays shut.'}${stuck}`),
+    mains(),
     own
       ? works('supply', 'The lock has its own battery; cards that it knows still pass.')
       : cut(
@@ -81,7 +78,7 @@ export function releaseOf(
           out: 'works',
           says: own
             ? 'The fire signal does not reach a wireless lock. Out by the handle.'
-            : `The fire signal does not act on this supply.${safe ? '' : stuck}`,
+            : 'The fire signal does not act on this supply: the door works as it did.',
         }
       : cut(
           'fire',
@@ -102,17 +99,17 @@ export function releaseOf(
 
 /** With the controller dead its relays fall back: a fail-safe lock stays fed over the contact that is closed at rest. */
 function controllerDead(safe: boolean, handle: boolean, glass: boolean, door: Door): ReleaseAnswer {
-  const leave = handle
-    ? 'Out by the handle.'
-    : glass
-      ? 'The exit button is dead too; out by the break glass.'
-      : 'The exit button is dead too: nobody gets out.'
-  return {
-    case: 'controller',
-    in: 'shut',
-    out: handle ? 'handle' : glass && safe ? 'free' : 'shut',
-    says: `${safe ? 'Its relay falls back and the lock stays fed.' : 'The lock stays shut.'} ${leave}${door.escapeRoute && !handle && !glass ? ' That must not be on an escape route.' : ''}`,
+  // A break glass cuts the feed: that frees a fail-safe lock and never a fail-secure one.
+  const frees = glass && safe
+  const leave = (): Pick<ReleaseAnswer, 'out' | 'says'> => {
+    if (handle) return { out: 'handle', says: 'Out by the handle.' }
+    if (frees) return { out: 'free', says: 'The exit button is dead too; out by the break glass.' }
+    const never = door.escapeRoute ? ' That must not be on an escape route.' : ''
+    return { out: 'shut', says: `The exit button is dead too: nobody gets out.${never}` }
   }
+  const { out, says } = leave()
+  const lock = safe ? 'Its relay falls back and the lock stays fed.' : 'The lock stays shut.'
+  return { case: 'controller', in: 'shut', out, says: `${lock} ${says}` }
 }
 
 function networkGone(door: Door): ReleaseAnswer {

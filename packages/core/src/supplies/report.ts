@@ -273,7 +273,10 @@ function boardFaults(report: SupplyReport, boards: readonly Controller[], sheets
   }
 }
 
-const rank = (a: LockAnswer): number => (a.enough ? 2 : a.onlyAtEnd ? 1 : 0)
+function rank(a: LockAnswer): number {
+  if (a.enough) return 2
+  return a.onlyAtEnd ? 1 : 0
+}
 
 /** A moment inside a sentence: a reference keeps its capitals. */
 const inSentence = (m: MomentAnswer): string =>

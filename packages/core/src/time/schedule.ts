@@ -89,12 +89,10 @@ const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 export function periodWords(period: Period): string {
   const days = [...period.days].sort((a, b) => a - b)
   const run = days.length > 2 && days.every((d, i) => i === 0 || d === (days[i - 1] ?? 0) + 1)
-  const names =
-    days.length === 7
-      ? 'every day'
-      : run
-        ? `${dayNames[(days[0] ?? 1) - 1]}–${dayNames[(days.at(-1) ?? 1) - 1]}`
-        : days.map((d) => dayNames[d - 1]).join(' ')
+  const some = run
+    ? `${dayNames[(days[0] ?? 1) - 1]}–${dayNames[(days.at(-1) ?? 1) - 1]}`
+    : days.map((d) => dayNames[d - 1]).join(' ')
+  const names = days.length === 7 ? 'every day' : some
   const next = (minutes(period.to) ?? 0) < (minutes(period.from) ?? 0) ? ' next day' : ''
   return `${names} ${period.from}–${period.to}${next}`
 }

@@ -31,9 +31,7 @@ export function coresOf(cable: Cable, conductors: readonly Conductor[]): CoreUse
 }
 
 /** `core 3`, `cores 3 and 4`, `no core`. */
-export const coreWords = (cores: readonly number[] | undefined): string =>
-  !cores?.length
-    ? 'no core'
-    : cores.length === 1
-      ? `core ${cores[0]}`
-      : `cores ${cores.slice(0, -1).join(', ')} and ${cores.at(-1)}`
+export function coreWords(cores: readonly number[] | undefined): string {
+  if (!cores?.length) return 'no core'
+  return cores.length === 1 ? `core ${cores[0]}` : `cores ${cores.slice(0, -1).join(', ')} and ${cores.at(-1)}`
+}

@@ -58,9 +58,11 @@ export function byPort<W extends { kind: TerminalKind }>(wants: readonly W[]): M
   // A reader on a bus takes its supply beside the bus; a sensor that only wants to be fed takes no reader port.
   const onBus = wants.some((w) => w.kind === 'busA')
   const onlyFed = !wants.some((w) => w.kind === 'd0' || w.kind === 'd1' || w.kind === 'led')
+  const wired = onlyFed ? 'power' : 'reader'
+  const readerPort = onBus ? 'bus' : wired
   for (const want of wants) {
     const own = classOf[want.kind]
-    const at = own !== 'reader' ? own : onBus ? 'bus' : onlyFed ? 'power' : 'reader'
+    const at = own === 'reader' ? readerPort : own
     found.set(at, [...(found.get(at) ?? []), want])
   }
   return found

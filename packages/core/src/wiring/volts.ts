@@ -16,7 +16,8 @@ export interface Planned {
 /** Volts at a consumer in a moment: 0 where it draws nothing, null where the line collapses. */
 export function voltsAt(ways: SupplyWays, node: string, moment: Moment, state: SourceState): number | null {
   const solved = solveTree(netAt(ways, moment, state).tree)
-  return !solved.ok ? null : (solved.amps[node] ?? 0) > 0 ? (solved.volts[node] ?? 0) : 0
+  if (!solved.ok) return null
+  return (solved.amps[node] ?? 0) > 0 ? (solved.volts[node] ?? 0) : 0
 }
 
 /** Volts at a place of the tree, whether anything draws there or not; null where the line collapses. */
@@ -70,7 +71,8 @@ export function lockVolts(door: Door, planned: Planned, opened: ReadonlySet<stri
   const { tree } = netAt(lock.ways, lock.pulls, 'nominal')
   const solved = solveTree(tree)
   const amps = solved.ok ? (solved.amps[node] ?? 0) : 0
-  const pullV = !solved.ok ? null : amps > 0 ? (solved.volts[node] ?? 0) : 0
+  const fedV = solved.ok && amps > 0 ? (solved.volts[node] ?? 0) : 0
+  const pullV = solved.ok ? fedV : null
   const enough = pullV !== null && pullV >= leastV
   return {
     pullV,

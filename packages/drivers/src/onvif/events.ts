@@ -36,7 +36,9 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
     case topics.grantedAnonymous: {
       const point = points.get(n.data['InputToken'] ?? '')
       const desk = n.data['External'] === 'RequestToEnter'
-      const says = `${point && Object.hasOwn(functionFacts, point.function) ? `${point.part}, ${functionFacts[point.function].says}` : desk ? 'Desk button' : 'Exit device'}: released`
+      const named = point && Object.hasOwn(functionFacts, point.function)
+      const unnamed = desk ? 'Desk button' : 'Exit device'
+      const says = `${named ? `${point.part}, ${functionFacts[point.function].says}` : unnamed}: released`
       return {
         ...made(desk ? 'desk' : 'exit', 'active', says),
         door: n.data['DoorToken'] ?? door,

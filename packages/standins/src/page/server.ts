@@ -18,7 +18,7 @@ export function stateOf(rig: Rig) {
       network: !u.faults.networkCut,
       slowMs: u.faults.slowMs,
       clockOffMs: u.memory.clockOffMs,
-      lamp: u.up ? 'RUN steady' : u.powered ? 'RUN slow' : 'dark',
+      lamp: lampOf(u),
     })),
     doors: [...rig.openings.values()].map((o) => ({
       id: o.file.id,
@@ -67,4 +67,9 @@ export async function servePage(rig: Rig, port: number): Promise<Server> {
   return new Promise((resolve, reject) => {
     const server = app.listen(port, '127.0.0.1', (error?: Error) => (error ? reject(error) : resolve(server)))
   })
+}
+
+function lampOf(u: { up: boolean; powered: boolean }): string {
+  if (u.up) return 'RUN steady'
+  return u.powered ? 'RUN slow' : 'dark'
 }

@@ -100,13 +100,9 @@ export const credentialKind: PartKind = {
     return card ? `Card ${cardName(card)}` : 'Card'
   },
   summary: (value) => `${plainWords(asObject(value)['holder'])}, ${stateWords(asObject(value)['enabled'])}`,
-  field: (field, value) => ({
-    name: fieldName(names, field),
-    says:
-      field === 'enabled'
-        ? stateWords(value)
-        : field === 'format'
-          ? (formatOf(plainWords(value))?.name ?? plainWords(value))
-          : plainWords(value),
-  }),
+  field(field, value) {
+    const says = plainWords(value)
+    const told: Readonly<Record<string, string>> = { enabled: stateWords(value), format: formatOf(says)?.name ?? says }
+    return { name: fieldName(names, field), says: fieldName(told, field) === field ? says : fieldName(told, field) }
+  },
 }
