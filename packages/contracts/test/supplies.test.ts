@@ -181,7 +181,7 @@ describe('what opens when', () => {
             }
   })
   it('who decides says what an absent network does', () => {
-    const w = smallJob(strikeHardware)
+    const w = smallJob(strikeHardware, { handle: true })
     const at = (then: 'opens' | 'staysShut' | 'knownCards') =>
       answers({ ...w.door(), decides: { by: 'server', afterS: 5, then } }, w)['network']
     expect([at('opens'), at('staysShut'), at('knownCards')]).toEqual([

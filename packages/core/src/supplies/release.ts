@@ -1,7 +1,7 @@
 import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
-import { partOf, type Door } from '../doors/door'
+import { hasWayOut, partOf, type Door } from '../doors/door'
 import { defaultPowerPlan, type PowerPlan } from '../power/records'
 
 /** What may go wrong, or be wanted, at a door. */
@@ -57,7 +57,7 @@ export function releaseOf(
     if (hours > 0) return works('mains', `Works on for about ${hours === Infinity ? 'ever' : `${hours.toFixed(1)} h`}.`)
     return cut('mains', `No battery: ${safe ? 'the lock lets go at once.' : 'the lock stays shut.'}${stuck}`)
   }
-  return [
+  const answers: ReleaseAnswer[] = [
     mains(),
     own
       ? works('supply', 'The lock has its own battery; cards that it knows still pass.')
@@ -95,7 +95,12 @@ export function releaseOf(
         }
       : { case: 'glass', in: 'works', out: 'works', says: 'There is none at this door.' },
   ]
+  return hasWayOut(door) ? answers : answers.map(withoutWayOut)
 }
+
+/** Where nothing lets anybody out in daily use, nothing that works on does either. */
+const withoutWayOut = (a: ReleaseAnswer): ReleaseAnswer =>
+  a.out === 'works' ? { ...a, out: 'shut', says: `${a.says} Nobody gets out: there is nothing to leave by.` } : a
 
 /** With the controller dead its relays fall back: a fail-safe lock stays fed over the contact that is closed at rest. */
 function controllerDead(safe: boolean, handle: boolean, glass: boolean, door: Door): ReleaseAnswer {
