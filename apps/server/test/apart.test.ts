@@ -139,7 +139,7 @@ describe('what grows lies apart from the facts', () => {
     const looks = () => asked.filter((name) => name === 'GetConfigurationMark').length
     await site.until('the first look after the load', () => looks() > 1, 60_000)
     asked.length = 0
-    await site.until('five looks', () => looks() >= 5, 60_000)
+    await site.until('three looks', () => looks() >= 3, 60_000)
     dialer.post = post
     const atRest = asked.filter((name) => !['PullMessages', 'Renew'].includes(name))
     expect(atRest.length / looks()).toBeLessThanOrEqual(6)
