@@ -403,8 +403,8 @@ export const mutants: readonly Mutant[] = [
   {
     name: 'a reading touches no door',
     file: `${core}readings/records.ts`,
-    find: 'touches: ({ door }) => ({ doors: [door] }),',
-    put: 'touches: () => ({}),',
+    find: "...ofItsDoor('reading'),",
+    put: '',
     tests: 'contracts/test/keeper',
   },
   {

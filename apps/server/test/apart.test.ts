@@ -146,6 +146,29 @@ describe('what grows lies apart from the facts', () => {
     expect(asked).not.toContain('GetCredentialState')
   })
 
+  it('a device whose mark never changes is read whole all the same, every so many looks', async () => {
+    await site.command('job.edit', { fields: { limits: { watchS: 5, receiptS: 60, reachS: 90, clockS: 2 } } })
+    const honest = unit().configurationMark.bind(unit())
+    let asked = 0
+    unit().configurationMark = () => {
+      asked += 1
+      return 'always the same'
+    }
+    await site.until('its mark to be known', () => asked >= 2, 30_000)
+    unit().memory.entities.CredentialData['quiet'] = {
+      token: 'quiet',
+      holder: 'Nobody of ours',
+      format: 'WIEGAND26',
+      value: 'ABCDEE',
+      profiles: ['g'],
+      enabled: true,
+    }
+    await site.until('it to be seen', (f) => heldConfig(f, 'a1')['credential/quiet'], 60_000)
+    delete unit().memory.entities.CredentialData['quiet']
+    unit().configurationMark = honest
+    await site.until('it to be gone', (f) => !heldConfig(f, 'a1')['credential/quiet'], 60_000)
+  })
+
   it('the facts keep the newest events, the store keeps all; one that comes again is known though it is not in the facts', async () => {
     const { log } = site.server.context
     const began = Date.now() - 3_600_000

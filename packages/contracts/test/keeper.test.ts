@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import {
   applyChanges,
   declarationOf,
+  defaultPowerPlan,
   factsOf,
   forgetHeld,
   heldConfig,
@@ -99,16 +100,7 @@ function fullJob(): World {
   })
   w.put('head', { id: door, n: 1, hash: 'ab' })
   w.put('question', { id: 'qu', kind: 'door', record: door, field: 'name', kept: 'a', offered: 'b', by: 'v', at })
-  w.put('powerPlan', {
-    id: 'a1',
-    batteryAh: 7,
-    batteryCount: 1,
-    wiring: 'parallel',
-    hours: 4,
-    celsius: 20,
-    movements: 20,
-    fireRelay: false,
-  })
+  w.put('powerPlan', defaultPowerPlan('a1'))
   w.put('unit', { id: 'u', ref: 'N1', sheet: 'switch-8', cabinet: 'Riser', address: '' })
   w.put('unitFeed', { id: 'controller/a1', unit: 'u', port: '1', lengthM: 5 })
   w.put('undone', { id: '3', by: 4 })

@@ -1,7 +1,7 @@
 import { Ajv } from 'ajv'
 import formats from 'ajv-formats'
 import express, { type NextFunction, type Request, type RequestHandler, type Response, type Router } from 'express'
-import { Refusal, type Problem, type Role } from '@rauta/contracts'
+import { Refusal, roles, type Problem, type Role } from '@rauta/contracts'
 import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
 import type { Account } from '../security/accounts'
 
@@ -34,7 +34,7 @@ export class HttpProblem extends Error {
   }
 }
 
-export const everyone: readonly Role[] = ['lead', 'engineer', 'witness', 'viewer']
+export const everyone: readonly Role[] = roles
 
 /** Puts routes on a router, checking bodies and answers against their schemas. */
 export function mount(

@@ -1,4 +1,4 @@
-import { all, jobOf, judge, newestEvents, scriptFor, type DeviceEvent, type Facts, type Trial } from '@rauta/core'
+import { all, jobOf, judge, mayHaveOlder, scriptFor, type DeviceEvent, type Facts, type Trial } from '@rauta/core'
 import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
@@ -40,7 +40,7 @@ export class Judging {
     const { facts } = this.context.log
     const oldest = Object.values(facts.event)[0]?.received ?? 0
     const began = trial.startedAt - beforeMs
-    if (Object.keys(facts.event).length < newestEvents || oldest < began) return []
+    if (!mayHaveOlder(facts) || oldest < began) return []
     return this.context.log.eventsBetween(began, oldest + 1, mostOlder)
   }
 }

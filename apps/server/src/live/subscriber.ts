@@ -3,7 +3,7 @@ import {
   bitsOfText,
   heldOfKind,
   holderOf,
-  newestEvents,
+  mayHaveOlder,
   pointsByPort,
   put,
   strangeReadWords,
@@ -129,7 +129,7 @@ export class Subscriber {
   /** Those that are known and stand in the facts no more. */
   private async olderOf(events: readonly DeviceEvent[]): Promise<ReadonlySet<string>> {
     const { log } = this.context
-    return Object.keys(log.facts.event).length < newestEvents ? new Set() : log.knownEvents(events.map((e) => e.id))
+    return mayHaveOlder(log.facts) ? log.knownEvents(events.map((e) => e.id)) : new Set()
   }
 
   private async noteBoot(id: string, boot: string): Promise<void> {

@@ -12,7 +12,7 @@ import {
 import { ability, severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
-import type { Watcher } from '../reach/watch'
+import { readWhole, type Watcher } from '../reach/watch'
 import { failureWords, maybeBack } from '../words'
 
 const retryMs = 5000
@@ -45,7 +45,10 @@ export class LoadEngine {
     this.running.add(id)
     void this.run(id)
       .catch((error: Error) => this.context.logger.error(error))
-      .finally(() => this.running.delete(id))
+      .finally(() => {
+        this.running.delete(id)
+        this.context.loadProgress(id, null)
+      })
   }
 
   private async run(id: string): Promise<void> {
@@ -77,11 +80,11 @@ export class LoadEngine {
     const controller = log.facts.controller[load.controller]
     if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
     const wanted = wantedConfig(log.facts, controller, sheetsFor(log.facts)).config
-    let read = await ability(driver, 'read')()
+    let read = await readWhole(driver)
     let sent = 0
     // What one write leaves loose on the device (a special day that no schedule uses any more) shows only when it is read again.
     for (let pass = 0; pass < passes; pass++) {
-      const operations = operationsFor(difference(read, wanted))
+      const operations = operationsFor(difference(read.config, wanted))
       if (pass > 0 && operations.length === 0) break
       await this.set(load.id, `Loads ${ref}`, (l) => ({
         ...l,
@@ -95,10 +98,10 @@ export class LoadEngine {
       await this.write(load.id, driver, operations, sent)
       if (log.facts.load[load.id]?.state === 'stopped') return
       sent += operations.length
-      read = await ability(driver, 'read')()
+      read = await readWhole(driver)
     }
     await this.watcher.remember(load.controller, read)
-    const left = difference(read, wanted)
+    const left = difference(read.config, wanted)
     if (left.length)
       return await this.end(
         load.id,
@@ -141,7 +144,6 @@ export class LoadEngine {
   }
 
   private async end(id: string, state: Load['state'], says: string, done?: number): Promise<void> {
-    this.context.loadProgress(id, null)
     await this.context.log.append('load.end', says, (facts, at) => {
       const load = facts.load[id]
       return load && load.state !== 'stopped'

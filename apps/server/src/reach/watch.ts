@@ -70,9 +70,7 @@ export class Watcher {
       known.looks += 1
       return
     }
-    await this.remember(id, await ability(driver, 'read')())
-    // What was altered while it was read shows at the next look: the mark is from before.
-    if (mark !== null) this.glimpses.set(id, { mark, looks: 0 })
+    await this.remember(id, { mark, config: await ability(driver, 'read')() })
   }
 
   private understood(id: string): boolean {
@@ -130,11 +128,12 @@ export class Watcher {
   }
 
   /** What was read back; a reading that differs from the last is a fact. */
-  async remember(id: string, config: Config): Promise<void> {
+  async remember(id: string, { mark, config }: Whole): Promise<void> {
     const { log } = this.context
     await log.append('held.read', `${log.facts.controller[id]?.ref} was read back`, (facts, at) =>
       readingChanges(facts, id, config, at),
     )
+    if (mark !== null) this.glimpses.set(id, { mark, looks: 0 })
   }
 
   /** Only time in which the server was trying counts. */
@@ -153,6 +152,16 @@ export class Watcher {
     return (jobOf(this.context.log.facts)?.limits.watchS ?? 20) * 1000
   }
 }
+
+/** A whole reading; what was altered meanwhile shows at the next look, since the mark is from before. */
+export interface Whole {
+  mark: string | null
+  config: Config
+}
+export const readWhole = async (driver: Driver): Promise<Whole> => ({
+  mark: await glance(driver),
+  config: await ability(driver, 'read')(),
+})
 
 /** Null for a device that cannot say. */
 async function glance(driver: Driver): Promise<string | null> {

@@ -38,23 +38,25 @@ export class Accounts {
       .returning()
     return made.length > 0
   }
-  /** Whether somebody could still lead the job without this account. */
-  private async ledWithout(name: string): Promise<boolean> {
-    return (await this.list()).some((a) => a.role === 'lead' && a.name !== name)
+  /** Why an account may not be altered so, or null: somebody must go on leading the job. */
+  private async alterFault(name: string, leads: boolean): Promise<'unknown' | 'last lead' | null> {
+    const list = await this.list()
+    const account = list.find((a) => a.name === name)
+    if (!account) return 'unknown'
+    const led = leads || account.role !== 'lead' || list.some((a) => a.role === 'lead' && a.name !== name)
+    return led ? null : 'last lead'
   }
   /** Ends an account: whoever is signed in with it is signed out. What they recorded stays theirs. */
   async end(name: string): Promise<'ended' | 'unknown' | 'last lead'> {
-    const account = (await this.list()).find((a) => a.name === name)
-    if (!account) return 'unknown'
-    if (account.role === 'lead' && !(await this.ledWithout(name))) return 'last lead'
+    const fault = await this.alterFault(name, false)
+    if (fault) return fault
     await this.db.delete(sessions).where(eq(sessions.account, name))
     await this.db.delete(accounts).where(eq(accounts.name, name))
     return 'ended'
   }
   async setRole(name: string, role: Role): Promise<'set' | 'unknown' | 'last lead'> {
-    const account = (await this.list()).find((a) => a.name === name)
-    if (!account) return 'unknown'
-    if (account.role === 'lead' && role !== 'lead' && !(await this.ledWithout(name))) return 'last lead'
+    const fault = await this.alterFault(name, role === 'lead')
+    if (fault) return fault
     await this.db.update(accounts).set({ role }).where(eq(accounts.name, name))
     return 'set'
   }

@@ -1,6 +1,7 @@
 import type { Change, Facts, RecordKind, Sheets } from '@rauta/core'
 
-export type Role = 'lead' | 'engineer' | 'witness' | 'viewer'
+export const roles = ['lead', 'engineer', 'witness', 'viewer'] as const
+export type Role = (typeof roles)[number]
 
 /** What a command may know besides the facts: who, when, and a source of ids that is the same each time it is applied. */
 export interface CommandContext {

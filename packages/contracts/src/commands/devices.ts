@@ -1,6 +1,7 @@
 import {
   addressFault,
   all,
+  doorsOn,
   drop,
   feedFault,
   forgetHeld,
@@ -100,7 +101,7 @@ export const controllerRemove = defineCommand<{ id: string }>()({
     const controller = existing(facts.controller[p.id], 'controller', p.id)
     const { first } = hangingOn(facts, 'controller', p.id)
     if (first) throw new Refusal(`${controller.ref} stays: ${first}`)
-    const doors = all(facts, 'door').filter((d) => d.placement?.controller === p.id)
+    const doors = doorsOn(facts, p.id)
     const found = all(facts, 'found').filter((f) => f.controller === p.id)
     return [
       ...doors.map((d) => put(facts, 'door', { ...d, placement: null })),

@@ -1,6 +1,7 @@
 import {
   accessPlaces,
   addressFault,
+  formatName,
   formatOf,
   usualFormat,
   all,
@@ -18,6 +19,7 @@ import {
   type Controller,
   type Door,
   type Facts,
+  type Part,
   type Placement,
   type PowerPlan,
   type Unit,
@@ -195,6 +197,19 @@ export const unitFeedRemove = defineCommand<{ id: string }>()({
   words: () => 'Took a device off its network port',
 })
 
+/** A part of a door that a command speaks of. @throws Refusal */
+function partAt(facts: Facts, p: { door: string; part: string }): { door: Door; part: Part } {
+  const door = existing(facts.door[p.door], 'door', p.door)
+  return {
+    door,
+    part: existing(
+      door.parts.find((x) => x.id === p.part),
+      'part',
+      p.part,
+    ),
+  }
+}
+
 export const partAddress = defineCommand<{ door: string; part: string; address?: number | null; ip?: string }>()({
   name: 'part.address',
   roles: everyFitter,
@@ -208,12 +223,7 @@ export const partAddress = defineCommand<{ door: string; part: string; address?:
     ['address', 'ip'],
   ),
   apply(facts, p) {
-    const door = existing(facts.door[p.door], 'door', p.door)
-    const part = existing(
-      door.parts.find((x) => x.id === p.part),
-      'part',
-      p.part,
-    )
+    const { door, part } = partAt(facts, p)
     if (p.ip) checkAddress(facts, p.ip)
     const { address, ip, ...rest } = {
       ...part,
@@ -237,12 +247,7 @@ export const partFeed = defineCommand<{ door: string; part: string; own: boolean
   roles: everyFitter,
   schema: object({ door: id, part: id, own: { type: 'boolean' } }),
   apply(facts, p) {
-    const door = existing(facts.door[p.door], 'door', p.door)
-    const part = existing(
-      door.parts.find((x) => x.id === p.part),
-      'part',
-      p.part,
-    )
+    const { door, part } = partAt(facts, p)
     const { fed: _before, ...rest } = part
     const next = p.own ? { ...rest, fed: 'own' as const } : rest
     const terminals = { ...door.placement?.terminals }
@@ -265,12 +270,7 @@ export const partFormat = defineCommand<{ door: string; part: string; format: st
   roles: everyFitter,
   schema: object({ door: id, part: id, format: { type: 'string', maxLength: 40 } }),
   apply(facts, p, { sheets }) {
-    const door = existing(facts.door[p.door], 'door', p.door)
-    const part = existing(
-      door.parts.find((x) => x.id === p.part),
-      'part',
-      p.part,
-    )
+    const { door, part } = partAt(facts, p)
     if (!accessPlaces(door, sheets).some((place) => place.part.id === part.id && place.cards))
       throw new Refusal(`${part.id} reads no cards.`, 'part')
     if (!formatOf(p.format)) throw new Refusal(`There is no card format ${p.format}.`, 'format')
@@ -278,7 +278,7 @@ export const partFormat = defineCommand<{ door: string; part: string; format: st
     const next = p.format === usualFormat ? rest : { ...rest, format: p.format }
     return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)) })]
   },
-  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${formatOf(p.format)?.name ?? p.format}`,
+  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${formatName(p.format)}`,
 })
 
 export const partVia = defineCommand<{ door: string; part: string; via: string | null }>()({
@@ -286,12 +286,7 @@ export const partVia = defineCommand<{ door: string; part: string; via: string |
   roles: everyFitter,
   schema: object({ door: id, part: id, via: { anyOf: [id, { type: 'null' }] } }),
   apply(facts, p, { sheets }) {
-    const door = existing(facts.door[p.door], 'door', p.door)
-    const part = existing(
-      door.parts.find((x) => x.id === p.part),
-      'part',
-      p.part,
-    )
+    const { door, part } = partAt(facts, p)
     if (p.via !== null && (!sheets[p.via] || !isKind(sheetOf(sheets, p.via), 'converter')))
       throw new Refusal('Choose a converter from the device sheets.', 'via')
     const { via: _before, ...rest } = part

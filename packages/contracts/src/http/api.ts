@@ -1,4 +1,4 @@
-import { name, object, text } from '../commands/command'
+import { name, object, roles, text } from '../commands/command'
 import { doorOrders, type Change, type Question } from '@rauta/core'
 
 export interface CommandRequest {
@@ -86,12 +86,8 @@ export const bodies = {
     },
     ['code'],
   ),
-  account: object({
-    name: cred,
-    password: { type: 'string', minLength: 10, maxLength: 200 },
-    role: { enum: ['lead', 'engineer', 'witness', 'viewer'] },
-  }),
-  role: object({ role: { enum: ['lead', 'engineer', 'witness', 'viewer'] } }),
+  account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: roles } }),
+  role: object({ role: { enum: roles } }),
   search: object({ address: text }, ['address']),
   columns: object(
     {

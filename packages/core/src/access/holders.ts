@@ -1,5 +1,6 @@
 import { sameCard, usualFormat, type StoredCard } from '../cards/card'
-import type { CardReading } from '../cards/detective'
+import type { CardReading, Printed } from '../cards/detective'
+import { printedOn } from '../cards/strange'
 import { all, type Facts } from '../job/facts'
 
 interface Known {
@@ -9,9 +10,8 @@ interface Known {
 
 const kept = new WeakMap<Facts['person'], ReadonlyMap<string, Known[]>>()
 
-const keyOf = (facility: number | null, number: bigint): string => `${facility ?? ''}/${number}`
-const keyOfCard = (card: StoredCard): string =>
-  card.serial === undefined ? keyOf(card.facility, BigInt(card.number)) : keyOf(null, BigInt(`0x${card.serial}`))
+const keyOf = ({ facility, number }: Printed): string => `${facility ?? ''}/${number}`
+const keyOfCard = (card: StoredCard): string => keyOf(printedOn(card))
 
 /** Everybody's cards by their numbers: one number may stand on cards of two formats. */
 function cardsByNumber(facts: Facts): ReadonlyMap<string, Known[]> {
@@ -21,7 +21,8 @@ function cardsByNumber(facts: Facts): ReadonlyMap<string, Known[]> {
     for (const person of all(facts, 'person'))
       for (const card of person.cards) {
         const known = { says: `the card of ${person.name}`, format: card.format ?? usualFormat }
-        made.set(keyOfCard(card), [...(made.get(keyOfCard(card)) ?? []), known])
+        const key = keyOfCard(card)
+        made.set(key, [...(made.get(key) ?? []), known])
       }
     kept.set(facts.person, (found = made))
   }
@@ -30,7 +31,7 @@ function cardsByNumber(facts: Facts): ReadonlyMap<string, Known[]> {
 
 /** Whose card a reading names, in words, or null where it is nobody's; a card of the format that was read comes first. */
 export function holderOf(facts: Facts, reading: CardReading): string | null {
-  const key = keyOf(reading.facility, reading.number)
+  const key = keyOf(reading)
   const kit = facts.testCards['kit']
   const known = [
     ...(cardsByNumber(facts).get(key) ?? []),

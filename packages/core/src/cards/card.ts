@@ -1,5 +1,5 @@
 import { bitsFromHex } from './detective'
-import { cardFormats, readAs, writeAs, type BitRun, type Bits, type CardFormat } from './formats'
+import { cardFormats, readAs, withoutParity, writeAs, type BitRun, type Bits, type CardFormat } from './formats'
 
 /** A card as it is kept: its format, and its number as that format writes it. */
 export interface StoredCard {
@@ -16,9 +16,32 @@ export const usualFormat = 'wiegand26'
 
 export const formatOf = (id: string = usualFormat): CardFormat | undefined => cardFormats.find((f) => f.id === id)
 
+/** A format in words, or as it was told where there is none of that name. */
+export const formatName = (id: string = usualFormat): string => formatOf(id)?.name ?? id
+
 const most = (run: BitRun): number => 2 ** run.length - 1
 const spaced = (n: number): string => String(n).replace(/\B(?=(\d{3})+$)/g, ' ')
 const fits = (value: number, run: BitRun): boolean => Number.isInteger(value) && value >= 0 && value <= most(run)
+
+const ofFormat = (format: string) => (format === usualFormat ? {} : { format })
+
+/** A card with a facility and a number; the usual format is not named. */
+export const numberedCard = (format: string, facility: number, number: number): StoredCard => ({
+  ...ofFormat(format),
+  facility,
+  number,
+})
+
+/** A card of a bare serial number, as it is printed: blanks, colons and dashes between the digits are left out. */
+export const serialCard = (format: string, printed: string): StoredCard => ({
+  ...ofFormat(format),
+  facility: 0,
+  number: 0,
+  serial: printed.replace(/[\s:-]/g, '').toUpperCase(),
+})
+
+/** Whether cards of a format are told by a serial number alone. */
+export const isSerial = (format: string): boolean => !formatOf(format)?.facility
 
 /** What is wrong with a card's number, or null. */
 export function cardFault(card: StoredCard): string | null {
@@ -73,23 +96,14 @@ export function cardData(card: StoredCard): string {
 export function cardFromData(formatId: string, hex: string): StoredCard | null {
   const format = formatOf(formatId)
   if (!format) return null
-  const ofFormat = formatId === usualFormat ? {} : { format: formatId }
-  if (!format.facility)
-    return cardFault({ format: formatId, facility: 0, number: 0, serial: hex })
-      ? null
-      : { ...ofFormat, facility: 0, number: 0, serial: hex.toUpperCase() }
-  const data = hex.length * 4 === format.facility.length + format.number.length ? bitsFromHex(hex) : null
-  if (!data) return null
-  const read = readAs(
-    {
-      ...format,
-      bits: data.length,
-      facility: { from: 0, length: format.facility.length },
-      number: { from: format.facility.length, length: format.number.length },
-    },
-    data,
-  )
-  return read && { ...ofFormat, facility: read.facility ?? 0, number: Number(read.number) }
+  if (!format.facility) {
+    const card = serialCard(formatId, hex)
+    return cardFault({ ...card, serial: hex }) ? null : card
+  }
+  const data = withoutParity(format)
+  const bits = data && hex.length * 4 === data.bits ? bitsFromHex(hex) : null
+  const read = data && bits && readAs(data, bits)
+  return read && numberedCard(formatId, read.facility ?? 0, Number(read.number))
 }
 
 /** As printed and read aloud: `61 04417`, `04 A1 B2 C3`. */

@@ -1,4 +1,13 @@
-import { cardFormats, mostBits, parityHolds, readAs, type Bits, type CardFormat, type CardNumber } from './formats'
+import {
+  cardFormats,
+  mostBits,
+  parityHolds,
+  readAs,
+  withoutParity,
+  type Bits,
+  type CardFormat,
+  type CardNumber,
+} from './formats'
 
 /** In which order the bits that came are read. */
 export const bitOrders = ['asSent', 'bitsReversed', 'bytesReversed', 'linesExchanged'] as const
@@ -66,20 +75,6 @@ function inOrder(bits: Bits, order: BitOrder): Bits | null {
   }
 }
 
-/** The data bits of a format without its parity bits, as a format of its own: what is left when a number is cut out of a longer one. */
-function bare(format: CardFormat): CardFormat | null {
-  if (format.parity.length === 0 || !format.facility) return null
-  const from = format.facility.from
-  const number = { from: format.number.from - from, length: format.number.length }
-  return {
-    ...format,
-    bits: number.from + number.length,
-    facility: { from: 0, length: format.facility.length },
-    number,
-    parity: [],
-  }
-}
-
 interface Candidate {
   format: CardFormat
   bits: Bits
@@ -90,7 +85,7 @@ interface Candidate {
 function candidates(bits: Bits, formats: readonly CardFormat[]): Candidate[] {
   return formats.flatMap((format): Candidate[] => {
     if (format.bits === bits.length) return [{ format, bits, cut: 'none' }]
-    const data = bare(format)
+    const data = withoutParity(format)
     if (!data || bits.length < data.bits) return []
     if (bits.length === data.bits) return [{ format: data, bits, cut: 'data' }]
     const last: Candidate = { format: data, bits: bits.slice(bits.length - data.bits), cut: 'last' }

@@ -121,3 +121,17 @@ export function writeAs(format: CardFormat, card: CardNumber): Bits {
   }
   return bits
 }
+
+/** The data bits of a format without its parity bits, as a format of its own: what is left when a number is cut out of a longer one. */
+export function withoutParity(format: CardFormat): CardFormat | null {
+  if (format.parity.length === 0 || !format.facility) return null
+  const from = format.facility.from
+  const number = { from: format.number.from - from, length: format.number.length }
+  return {
+    ...format,
+    bits: number.from + number.length,
+    facility: { from: 0, length: format.facility.length },
+    number,
+    parity: [],
+  }
+}

@@ -1,4 +1,5 @@
-import { recordKind } from '../job/kind'
+import { ofItsDoor, recordKind } from '../job/kind'
+
 /** A signature under a door's record, bound to the head of its chain as it was shown. */
 export interface Signature {
   id: string
@@ -34,6 +35,5 @@ export const signatureKind = recordKind('signature', {
     snags: 'list',
     at: 'number',
   },
-  touches: ({ door }) => ({ doors: [door] }),
-  recorded: (after) => [{ door: after.door, kind: 'signature', body: after }],
+  ...ofItsDoor('signature'),
 })

@@ -15,13 +15,14 @@ export function digestOf(value: unknown): string {
 }
 
 const kept = new WeakMap<object, string>()
-function keptJson(value: object): string {
+/** The RFC 8785 form of a value that is never altered where it lies: written out once. */
+export function keptJson(value: object): string {
   let text = kept.get(value)
   if (text === undefined) kept.set(value, (text = canonicalJson(value)))
   return text
 }
 
-/** Whether two JSON values are the same. Objects are never altered where they lie, so what was written out once is not again. */
+/** Whether two JSON values are the same. Objects are never altered where they lie. */
 export function sameJson(a: unknown, b: unknown): boolean {
   if (a === b) return true
   if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false

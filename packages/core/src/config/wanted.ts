@@ -1,8 +1,8 @@
-import type { Controller } from '../devices/records'
+import { doorsOn, type Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
 import type { DeviceSheet, Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
-import { all, type Facts } from '../job/facts'
+import type { Facts } from '../job/facts'
 import { controllerFacts } from '../wiring/placement'
 import { partKey, partKinds } from './parts'
 import type { Scene, Timers } from './parts/kind'
@@ -21,9 +21,7 @@ export interface Wanted {
 /** What a controller shall hold, worked out from the job kind by kind and brought to the form that its sheet can keep. */
 export function wantedConfig(facts: Facts, controller: Controller, sheets: Sheets): Wanted {
   const board = boardOf(sheets, controller)
-  const doors = all(facts, 'door')
-    .filter((d) => d.placement?.controller === controller.id)
-    .sort((a, b) => a.ref.localeCompare(b.ref))
+  const doors = doorsOn(facts, controller.id).sort((a, b) => a.ref.localeCompare(b.ref))
   const roundings: Rounding[] = []
   const kit = facts.testCards['kit']
   const open = doors.filter((d) => !d.testCardsOff)

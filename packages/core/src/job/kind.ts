@@ -56,6 +56,12 @@ export const recordKind = <K extends RecordKind>(
   declaration: Omit<RecordDeclaration<K>, 'name'>,
 ): RecordDeclaration<K> => ({ name, ...declaration })
 
+/** What every kind has in common whose records speak of one door: they touch it, and each goes into its chain as it stands. */
+export const ofItsDoor = (kind: string) => ({
+  touches: ({ door }: { door: string }): Touched => ({ doors: [door] }),
+  recorded: (after: { door: string }): ChainLink[] => [{ door: after.door, kind, body: after }],
+})
+
 const typeFault: Readonly<Record<string, (value: unknown) => boolean>> = {
   any: () => false,
   text: (v) => typeof v !== 'string',

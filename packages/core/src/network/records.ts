@@ -1,4 +1,5 @@
 import { recordKind } from '../job/kind'
+
 /** How a bus is really run: its id is `controller/port`, its stations `door/part`. What it doesn't speak of is as planned. */
 export interface BusRun {
   id: string

@@ -1,4 +1,5 @@
 import { recordKind } from '../job/kind'
+
 /** How one controller's cabinet is fed in the plan; its id is the controller's. */
 export interface PowerPlan {
   id: string

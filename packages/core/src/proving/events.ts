@@ -1,4 +1,6 @@
+import type { Facts } from '../job/facts'
 import { recordKind } from '../job/kind'
+
 /**
  * One event as a device told it. Its id is controller, boot and sequence, so that delivering it twice changes nothing.
  * `gap` is the server's own: events may be missing between its stamps.
@@ -42,6 +44,9 @@ declare module '../job/facts' {
 
 /** Events beyond these stand in the log and in the store, and are fetched when somebody looks further back. */
 export const newestEvents = 1000
+
+/** Whether there may be events that the facts hold no more. */
+export const mayHaveOlder = (facts: Facts): boolean => Object.keys(facts.event).length >= newestEvents
 
 export const eventKind = recordKind('event', {
   fields: {

@@ -1,4 +1,5 @@
 import { recordKind } from '../job/kind'
+
 /** What a door may be told from the screen: let go once, stand open, stand locked, or go back to its settings. */
 export const doorOrders = ['release', 'holdOpen', 'lock', 'normal'] as const
 export type DoorOrder = (typeof doorOrders)[number]

@@ -1,4 +1,5 @@
-import { recordKind } from '../job/kind'
+import { ofItsDoor, recordKind } from '../job/kind'
+
 /** A test that is being done at a door; one at a time, its id is the door's. */
 export interface Trial {
   id: string
@@ -59,8 +60,7 @@ export const proofKind = recordKind('proof', {
     by: 'text',
     at: 'number',
   },
-  touches: ({ door }) => ({ doors: [door] }),
-  recorded: (after) => [{ door: after.door, kind: 'proof', body: after }],
+  ...ofItsDoor('proof'),
 })
 export const snagKind = recordKind('snag', {
   fields: {
@@ -72,6 +72,5 @@ export const snagKind = recordKind('snag', {
     openedAt: 'number',
     closedAt: 'number or none',
   },
-  touches: ({ door }) => ({ doors: [door] }),
-  recorded: (after) => [{ door: after.door, kind: 'snag', body: after }],
+  ...ofItsDoor('snag'),
 })

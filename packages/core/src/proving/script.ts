@@ -2,7 +2,7 @@ import { isTestPart, partKey } from '../config/parts'
 import type { Config } from '../config/records'
 import { boardOf } from '../devices/board'
 import type { Sheets } from '../devices/sheet'
-import { formatOf, usualFormat } from '../cards/card'
+import { formatName, usualFormat } from '../cards/card'
 import { accessPlaces, accessPointToken } from '../doors/accesspoints'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
@@ -59,14 +59,13 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
   const kit = facts.testCards['kit']
   if (!kit) return []
   const has = kit.good.format ?? usualFormat
-  const name = (format: string) => formatOf(format)?.name ?? format
   return accessPlaces(door, sheets)
     .filter(({ part, cards }) => cards && (part.format ?? usualFormat) !== has)
     .map(({ part }) =>
       warn(
         'plan',
         'kit-format',
-        `${part.id} reads cards of ${name(part.format ?? usualFormat)}, and the test cards are of ${name(has)}: no test of a card can pass there. Take test cards of its format, under Job.`,
+        `${part.id} reads cards of ${formatName(part.format)}, and the test cards are of ${formatName(has)}: no test of a card can pass there. Take test cards of its format, under Job.`,
         part.id,
       ),
     )

@@ -1,4 +1,5 @@
-import { recordKind } from '../job/kind'
+import { ofItsDoor, recordKind } from '../job/kind'
+
 /**
  * What a meter is asked for. `loop`: far end joined. `voltsRest`, `voltsDriven` (while it pulls in) and `voltsHold`: at the part's own
  * terminals (a break glass: across its two screws). `voltsPressed`: across a break glass that is pressed in. `polarity`: red lead of the meter on the conductor planned for plus. `endOfLine`: at the controller's end, contact closed.
@@ -87,7 +88,6 @@ export const readingKind = recordKind('reading', {
     leadsOhm: 'number?',
     disconnected: 'flag?',
   },
-  touches: ({ door }) => ({ doors: [door] }),
-  recorded: (after) => [{ door: after.door, kind: 'reading', body: after }],
+  ...ofItsDoor('reading'),
 })
 export const meterKind = recordKind('meter', { fields: { id: 'text', ohm: 'number', at: 'number' } })

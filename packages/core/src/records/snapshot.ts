@@ -2,7 +2,7 @@ import type { Change } from '../job/change'
 import type { Facts, RecordKind } from '../job/facts'
 import { heldParts, sameParts } from '../config/held'
 import type { Config, HeldParts, Json } from '../config/records'
-import { canonicalJson } from '../config/canonical'
+import { canonicalJson, keptJson } from '../config/canonical'
 import { applyChanges, emptyFacts } from './apply'
 import { recordKinds } from './kinds'
 
@@ -82,7 +82,7 @@ const printed = new WeakMap<object, number>()
 function hashOf(value: Json): number {
   if (typeof value !== 'object' || value === null) return hashed(canonicalJson(value))
   let hash = printed.get(value)
-  if (hash === undefined) printed.set(value, (hash = hashed(canonicalJson(value))))
+  if (hash === undefined) printed.set(value, (hash = hashed(keptJson(value))))
   return hash
 }
 

@@ -1,4 +1,5 @@
 import { all, type Facts } from '../job/facts'
+import { doorsOn } from '../devices/records'
 import type { Door } from '../doors/door'
 
 /** What can be taken out of a job by itself. */
@@ -88,7 +89,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
   },
   controller(facts, id) {
     const fed = all(facts, 'controller').filter((c) => c.fedFrom?.controller === id)
-    const doors = all(facts, 'door').filter((d) => d.placement?.controller === id)
+    const doors = doorsOn(facts, id)
     if (facts.reach[id]?.owned)
       return held(
         'It is in service and holds this job’s password: a device that is taken away now could not be opened by anybody. Plan another in its place instead.',

@@ -1,4 +1,5 @@
 import { recordKind } from '../job/kind'
+
 /** What a picture was taken of. */
 export const photoSubjects = ['termination', 'nameplate', 'cabinet', 'other'] as const
 export type PhotoSubject = (typeof photoSubjects)[number]

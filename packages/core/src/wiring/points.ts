@@ -1,4 +1,4 @@
-import { formatOf, usualFormat } from '../cards/card'
+import { formatName, usualFormat } from '../cards/card'
 import type { DeviceSheet, Sheets, TerminalKind } from '../devices/sheet'
 import { sheetOf } from '../devices/sheet'
 import type { Door, IdleState, Part } from '../doors/door'
@@ -162,7 +162,7 @@ export function untoldFindings(door: Door, board: DeviceSheet, ref: string, shee
         stop(
           'plan',
           'untold',
-          `${ref} cannot read cards of ${formatOf(format)?.name ?? format}, and ${use.part.id} is set to them. Set another format, or place the door on another controller.`,
+          `${ref} cannot read cards of ${formatName(format)}, and ${use.part.id} is set to them. Set another format, or place the door on another controller.`,
           use.part.id,
         ),
       ]

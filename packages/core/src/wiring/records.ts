@@ -1,4 +1,4 @@
-import { recordKind } from '../job/kind'
+import { ofItsDoor, recordKind } from '../job/kind'
 import type { Done } from '../devices/records'
 
 /** Progress of one cable. Its id is `door/cable`. */
@@ -32,6 +32,5 @@ export const tickKind = recordKind('tick', {
     tested: 'object or none',
     cores: 'object?',
   },
-  touches: ({ door }) => ({ doors: [door] }),
-  recorded: (after) => [{ door: after.door, kind: 'tick', body: after }],
+  ...ofItsDoor('tick'),
 })

@@ -1,9 +1,20 @@
-import { all, areaTree, cardFormats, formatOf, jobOf, usualFormat, type StoredCard, type TestCards } from '@rauta/core'
+import {
+  all,
+  areaTree,
+  isSerial,
+  jobOf,
+  numberedCard,
+  serialCard,
+  usualFormat,
+  type StoredCard,
+  type TestCards,
+} from '@rauta/core'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Chips } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
+import { FormatPick } from '../../parts/FormatPick'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
@@ -232,15 +243,13 @@ function Kit() {
   )
   const [wrong, setWrong] = useState('')
   const [format, setFormat] = useState(kit?.good.format ?? usualFormat)
-  const ofFormat = format === usualFormat ? {} : { format }
   const cardIn = (text: string): StoredCard | null => {
-    if (!formatOf(format)?.facility)
-      return { ...ofFormat, facility: 0, number: 0, serial: text.replace(/[\s:-]/g, '').toUpperCase() }
+    if (isSerial(format)) return serialCard(format, text)
     const [facility, number] = text
       .trim()
       .split(/\s+/)
       .map((t) => numberIn(t))
-    return facility == null || number == null ? null : { ...ofFormat, facility, number }
+    return facility == null || number == null ? null : numberedCard(format, facility, number)
   }
   const keep = async () => {
     const cards = kitCards.map(({ key }) => [key, cardIn(form[key])] as const)
@@ -256,19 +265,14 @@ function Kit() {
     <Sheet title="Test cards">
       <T tone="quiet">Four cards you carry to prove doors. They open only doors that are not signed yet.</T>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <Pick
-        label="Format of the test cards"
-        value={format}
-        options={cardFormats.map((f) => ({ value: f.id, label: f.name }))}
-        onChange={setFormat}
-      />
+      <FormatPick label="Format of the test cards" value={format} onChange={setFormat} />
       {kitCards.map(({ key, label }) => (
         <Field
           key={key}
           label={label}
           value={form[key]}
           onChange={(v) => setForm({ ...form, [key]: v })}
-          hint={formatOf(format)?.facility ? '88 10001' : '04 A1 B2 C3'}
+          hint={isSerial(format) ? '04 A1 B2 C3' : '88 10001'}
           mono
         />
       ))}

@@ -1,11 +1,11 @@
-import { all, cardFormats, formatOf, usualFormat, type Person } from '@rauta/core'
+import { all, isSerial, numberedCard, serialCard, usualFormat, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
-import { Pick } from '../../parts/Pick'
+import { FormatPick } from '../../parts/FormatPick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
@@ -24,8 +24,6 @@ interface CardForm {
   state: 'in use' | 'lost'
 }
 
-const isSerial = (c: CardForm): boolean => !formatOf(c.format)?.facility
-
 /** One person: name, number, cards, groups. */
 export function PersonForm({ id }: { id?: string }) {
   const facts = useFacts()
@@ -40,10 +38,9 @@ export function PersonForm({ id }: { id?: string }) {
   const keep = async () => {
     const cards = form.cards.map((c) => ({
       id: c.id,
-      ...(c.format === usualFormat ? {} : { format: c.format }),
-      ...(isSerial(c)
-        ? { facility: 0, number: 0, serial: c.serial.replace(/[\s:-]/g, '').toUpperCase() }
-        : { facility: numberIn(c.facility) ?? NaN, number: numberIn(c.number) ?? NaN }),
+      ...(isSerial(c.format)
+        ? serialCard(c.format, c.serial)
+        : numberedCard(c.format, numberIn(c.facility) ?? NaN, numberIn(c.number) ?? NaN)),
       state: c.state,
     }))
     const bad = cards.findIndex((c) => Number.isNaN(c.facility) || Number.isNaN(c.number))
@@ -81,13 +78,12 @@ export function PersonForm({ id }: { id?: string }) {
       <Sheet title="Cards">
         {form.cards.map((c, i) => (
           <View key={c.id} style={{ gap: 4 }}>
-            <Pick
+            <FormatPick
               label={`Format, card ${i + 1}`}
               value={c.format}
-              options={cardFormats.map((f) => ({ value: f.id, label: f.name }))}
               onChange={(format) => setCard(i, { format })}
             />
-            {isSerial(c) ? (
+            {isSerial(c.format) ? (
               <Field
                 label={`Serial number, card ${i + 1}`}
                 value={c.serial}

@@ -1,9 +1,10 @@
-import { accessPlaces, cardFormats, chainOf, isKind, sheetOf, usualFormat, type Door, type Part } from '@rauta/core'
+import { accessPlaces, chainOf, isKind, sheetOf, usualFormat, type Door, type Part } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
+import { FormatPick } from '../../parts/FormatPick'
 import { Pick } from '../../parts/Pick'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
@@ -39,11 +40,10 @@ export function Particulars({ door }: { door: Door }) {
         <Through key={p.id} door={door} part={p} onWrong={setWrong} />
       ))}
       {readers.map(({ part }) => (
-        <Pick
+        <FormatPick
           key={`${part.id}-format`}
           label={`Cards that ${part.id} reads`}
           value={part.format ?? usualFormat}
-          options={cardFormats.map((f) => ({ value: f.id, label: f.name }))}
           onChange={(format) => {
             send('part.format', { door: door.id, part: part.id, format })
               .then(() => setWrong(''))

@@ -1,4 +1,4 @@
-import { cardData, cardFault, cardFromData, cardName, formatOf, usualFormat, type StoredCard } from '../../cards/card'
+import { cardData, cardFault, cardFromData, cardName, formatName, usualFormat, type StoredCard } from '../../cards/card'
 import type { Person } from '../../access/records'
 import { all } from '../../job/facts'
 import type { Json } from '../records'
@@ -101,8 +101,8 @@ export const credentialKind: PartKind = {
   },
   summary: (value) => `${plainWords(asObject(value)['holder'])}, ${stateWords(asObject(value)['enabled'])}`,
   field(field, value) {
-    const says = plainWords(value)
-    const told: Readonly<Record<string, string>> = { enabled: stateWords(value), format: formatOf(says)?.name ?? says }
-    return { name: fieldName(names, field), says: fieldName(told, field) === field ? says : fieldName(told, field) }
+    const name = fieldName(names, field)
+    if (field === 'enabled') return { name, says: stateWords(value) }
+    return { name, says: field === 'format' ? formatName(plainWords(value)) : plainWords(value) }
   },
 }

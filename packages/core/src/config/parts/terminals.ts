@@ -1,4 +1,4 @@
-import { formatOf } from '../../cards/card'
+import { formatName } from '../../cards/card'
 import { functionFacts, partFunctions, type PartFunction } from '../../doors/functions'
 import { toldPoints, type WiredPoint } from '../../wiring/points'
 import type { Json } from '../records'
@@ -71,8 +71,7 @@ function pointWords(value: Json | undefined): string {
   const point = asObject(value)
   const says = [plainWords(point['port'])]
   if (point['address'] !== undefined) says.push(`address ${plainWords(point['address'])}`)
-  if (point['format'] !== undefined)
-    says.push(`reads ${formatOf(plainWords(point['format']))?.name ?? plainWords(point['format'])}`)
+  if (point['format'] !== undefined) says.push(`reads ${formatName(plainWords(point['format']))}`)
   if (point['idle'] !== undefined) says.push(`${plainWords(point['idle'])} at rest`)
   if (point['after'] !== undefined) says.push(`${plainWords(point['after'])} s after the lock`)
   if (point['release'] !== undefined) says.push(`releases for ${plainWords(point['release'])} s`)
