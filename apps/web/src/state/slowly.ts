@@ -6,7 +6,7 @@ import { marksFor, marksKnown } from './worked'
 const slice = 6
 /** Rows that are drawn at once, and then with each turn: as many as a slow phone draws in less than 50 ms. */
 const firstRows = 6
-const moreRows = 2
+const moreRows = 4
 /** Doors whose marks are worked out on the spot. */
 const few = 6
 
@@ -36,15 +36,27 @@ export function useMarksKnown(facts: Facts, doors: readonly Door[], begin: boole
   return ready
 }
 
-/** How many rows of a long list are drawn by now: the first of them at once, the rest turn by turn. */
-export function useRowsSoFar(total: number): number {
+/** How many rows of a long list are drawn by now: the first of them at once, the rest turn by turn, each when its marks are worked out. */
+export function useRowsSoFar(facts: Facts, doors: readonly Door[]): number {
   const [rows, setRows] = useState(firstRows)
   useEffect(() => {
-    if (rows >= total) return undefined
-    const timer = setTimeout(() => setRows((n) => n + moreRows), 0)
+    if (rows >= doors.length) return undefined
+    let timer: ReturnType<typeof setTimeout>
+    let next = rows
+    const turn = () => {
+      const end = performance.now() + slice
+      while (next < Math.min(rows + moreRows, doors.length)) {
+        const door = doors[next++]
+        if (door) marksFor(facts, door)
+        // What was worked out is drawn in a turn of its own.
+        if (performance.now() > end) break
+      }
+      timer = setTimeout(next < Math.min(rows + moreRows, doors.length) ? turn : () => setRows(rows + moreRows), 0)
+    }
+    timer = setTimeout(turn, 0)
     return () => clearTimeout(timer)
-  }, [rows, total])
-  return Math.min(rows, total)
+  }, [rows, doors, facts])
+  return Math.min(rows, doors.length)
 }
 
 const shown = new Map<string, DoorMarks>()

@@ -151,7 +151,7 @@ const AllRows = memo(function AllRows({
   known: boolean
   onDrawn: (drawn: boolean) => void
 }) {
-  const rows = useRowsSoFar(doors.length)
+  const rows = useRowsSoFar(facts, doors)
   const all = rows >= doors.length
   useEffect(() => {
     onDrawn(all)
