@@ -1,11 +1,8 @@
 import { spawn } from 'node:child_process'
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
-import { PGlite } from '@electric-sql/pglite'
 import { launchBrowser } from '../browser'
-import { v7 } from 'uuid'
 import { Site, siteFile } from '../../apps/server/test/site'
 import { boardBench, serverWith } from './board'
 import { fieldBench } from './field'
@@ -13,6 +10,7 @@ import { median, row, rows, time } from './measure'
 import { peopleBench } from './people'
 import { planBench } from './plan'
 import { emptyShell } from './shell'
+import { storeBench } from './store'
 
 /** Measures what we claim, each beside its baseline in the same run. Machines are noisy: the ratios count. */
 /** People on the controller that is loaded: what a terminal of some size has. */
@@ -94,37 +92,6 @@ async function loads(): Promise<void> {
   rig.kill('SIGTERM')
 }
 
-async function writes(): Promise<void> {
-  const site = await new Site(siteFile(), undefined, 1).start({ rig: false })
-  await site.plan(1)
-  const { log } = site.server.context
-  const n = 300
-  const ours = await time(async () => {
-    for (let i = 0; i < n; i++)
-      await log.run(
-        { id: v7(), name: 'group.put', payload: { id: `w${i}`, name: `W${i}` }, seen: 0 },
-        { name: 'lead', role: 'lead' },
-      )
-  })
-  await site.stop()
-  const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
-  const raw = new PGlite(join(folder, 'raw'))
-  await raw.query('create table t (id text primary key, data jsonb)')
-  const bare = await time(async () => {
-    for (let i = 0; i < n; i++)
-      await raw.query('insert into t values ($1, $2)', [`w${i}`, JSON.stringify({ id: `w${i}`, name: `W${i}` })])
-  })
-  await raw.close()
-  rmSync(folder, { recursive: true, force: true })
-  row(
-    `${n} commands through the change log`,
-    `${((n / ours) * 1000).toFixed(0)} a second`,
-    `raw single-row PGlite inserts ${((n / bare) * 1000).toFixed(0)} a second`,
-    (ours / bare).toFixed(2),
-    'none set',
-  )
-}
-
 function size(): void {
   const folder = 'apps/web/dist/_expo/static/js/web'
   const first = readdirSync(folder).filter((f) => /^(entry|__common|_layout|__expo|index)/.test(f))
@@ -171,55 +138,16 @@ async function usable(): Promise<void> {
   await other.close()
 }
 
-async function starts(): Promise<void> {
-  const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
-  const env = { ...process.env, RAUTA_DATA: join(folder, 'data'), RAUTA_KEY: join(folder, 'key'), PORT: '0' }
-  const once = (file: string, args: string[]) =>
-    time(
-      () =>
-        new Promise<void>((done, fail) => {
-          const child = spawn(process.execPath, [...args, file], { env, stdio: ['ignore', 'pipe', 'inherit'] })
-          child.stdout.once('data', () => {
-            child.once('exit', () => done())
-            child.kill('SIGTERM')
-          })
-          child.once('error', fail)
-        }),
-    )
-  const nothing = join(folder, 'nothing.ts')
-  writeFileSync(nothing, "console.log('{}'); setInterval(() => undefined, 1000)")
-  await once('apps/server/src/main.ts', ['--import', 'tsx'])
-  const ours: number[] = []
-  const bare: number[] = []
-  for (let i = 0; i < 3; i++) {
-    ours.push(await once('apps/server/src/main.ts', ['--import', 'tsx']))
-    bare.push(await once(nothing, ['--import', 'tsx']))
-  }
-  row(
-    'start and end of the server on an existing store',
-    `${median(ours).toFixed(0)} ms`,
-    `a process that only prints a line ${median(bare).toFixed(0)} ms`,
-    (median(ours) / median(bare)).toFixed(2),
-    'none set',
-  )
-  rmSync(folder, { recursive: true, force: true })
+const alone: Record<string, () => Promise<void>> = {
+  plan: planBench,
+  people: peopleBench,
+  board: boardBench,
+  field: fieldBench,
+  store: storeBench,
 }
-
 const only = process.argv[2]
-if (only === 'plan') {
-  await planBench()
-  process.exit(0)
-}
-if (only === 'people') {
-  await peopleBench()
-  process.exit(0)
-}
-if (only === 'board') {
-  await boardBench()
-  process.exit(0)
-}
-if (only === 'field') {
-  await fieldBench()
+if (only !== undefined) {
+  await alone[only]?.()
   process.exit(0)
 }
 size()
@@ -227,10 +155,9 @@ await planBench()
 await peopleBench()
 await boardBench()
 await fieldBench()
-await writes()
+await storeBench()
 await loads()
 await usable()
-await starts()
 writeFileSync(
   'docs/bench.md',
   `# Measurements\n\nFrom \`npm run bench\`, each beside its baseline in the same run. Machines are noisy: the ratios count.\n\n| what | measured | baseline | ratio | goal |\n|---|---|---|---|---|\n${rows.join('\n')}\n`,

@@ -4,6 +4,8 @@ import { sheetOf, type Controller, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import type { JobLog } from './changes/log'
 import type { Vault } from './security/vault'
+import type { SetAside } from './store/facts'
+import type { Room } from './store/room'
 import type { Logger } from 'pino'
 
 /** What every part of the server works with. */
@@ -14,6 +16,10 @@ export interface Context {
   dialer: Dialer
   protocols: Protocols
   logger: Logger
+  /** What everybody should know of the store: what could not be read, was made anew, or is missing. */
+  notices: readonly SetAside[]
+  /** Room on the disk of the store; null where it is kept in memory. */
+  room: Room | null
   /** Aborted when the server ends; loops stop at it. */
   ending: AbortSignal
   /** Tells every screen how far a load is; null when it has ended. */

@@ -71,7 +71,14 @@ export function makeApp(options: AppOptions): Express {
     says: 'Whether the server is ready',
     roles: 'anyone',
     answer: answers.health,
-    handle: async () => ({ ready: true }),
+    async handle() {
+      const { room } = context
+      return {
+        ready: true,
+        ...(room ? { freeB: room.freeB(), full: !room.ready() } : {}),
+        notices: context.notices.length,
+      }
+    },
   }
   const routes = [
     health,
@@ -117,6 +124,7 @@ export function makeApp(options: AppOptions): Express {
       return token ? accounts.bySession(token) : null
     },
     { '/sign-in': [limit], '/first': [limit] },
+    () => context.room?.check(),
   )
   app.use('/api/v1', api)
   app.get('/api/openapi.json', (_request, response) => {

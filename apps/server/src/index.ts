@@ -1,2 +1,2 @@
 export * from './server'
-export { StartError } from './store/open'
+export { StartError } from './store/startError'

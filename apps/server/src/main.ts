@@ -5,7 +5,7 @@ import { fileURLToPath } from 'node:url'
 import { clockFrom, type NetTable } from '@rauta/protocols'
 import { startServer } from './server'
 import { codeForTerminal } from './lan/trust'
-import { StartError } from './store/open'
+import { StartError } from './store/startError'
 
 const env = process.env
 const dataFolder = resolve(env['RAUTA_DATA'] ?? join(homedir(), '.local', 'share', 'rauta'))
@@ -53,6 +53,12 @@ try {
       () => process.exit(1),
     )
   }
+  // Whatever nobody caught is told and ends nothing: doors are being worked at.
+  const told = (error: unknown) => {
+    running.context.logger.error(error, 'not caught')
+  }
+  process.on('uncaughtException', told)
+  process.on('unhandledRejection', told)
   process.on('SIGINT', end)
   process.on('SIGTERM', end)
   process.on('disconnect', end)

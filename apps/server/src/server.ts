@@ -2,6 +2,7 @@ import { setMaxListeners } from 'node:events'
 import type { Server } from 'node:http'
 import { randomBytes, randomInt } from 'node:crypto'
 import { pino } from 'pino'
+import { jobOf } from '@rauta/core'
 import { publicKeyOf } from '@rauta/core/chain'
 import { makeDialer, Protocols } from '@rauta/drivers'
 import type { Clock, NetTable } from '@rauta/protocols'
@@ -19,8 +20,12 @@ import { ClaimRunner } from './reach/claims'
 import { listen } from './reach/search'
 import { Watcher } from './reach/watch'
 import { Accounts } from './security/accounts'
-import { sealingKey, Vault } from './security/vault'
-import { openStore, StartError } from './store/open'
+import { makeSealingKey, readSealingKey, Vault, VaultClosedError } from './security/vault'
+import type { SetAside } from './store/facts'
+import { alteredLog } from './store/mend'
+import { openStore, type Database } from './store/open'
+import type { RoomLimits } from './store/room'
+import { StartError } from './store/startError'
 
 export interface ServerOptions {
   dataFolder: string | null
@@ -31,6 +36,8 @@ export interface ServerOptions {
   webFolder: string | null
   rigPage: string | null
   logLevel: string
+  /** How much of the disk is kept free; as usual where it is not said. */
+  room?: RoomLimits
   /** What devices may speak; all that this version knows where it is not said. */
   protocols?: Protocols
   /** Serves the local network too, over HTTPS. */ lan?: LanOptions
@@ -46,22 +53,30 @@ export interface Running {
 
 const job = 'job-1'
 const signingKey = 'job/signing-key'
+/** Between two looks into the log, ms: what people do goes first. */
+const logPauseMs = 100
 
 /** Starts everything; resolves when requests are answered. @throws StartError */
 export async function startServer(options: ServerOptions): Promise<Running> {
-  const store = await openStore(options.dataFolder)
-  const vault = new Vault(store.db, job, sealingKey(options.keyFile))
-  let chainKey = await vault.get(signingKey).catch(() => {
-    throw new StartError(
-      `The key in ${options.keyFile} does not open this store’s secrets. Put the right key file back.`,
-    )
-  })
-  if (!chainKey) await vault.put(signingKey, (chainKey = randomBytes(32).toString('hex')))
+  const store = await openStore(options.dataFolder, options.room)
+  const { vault, chainKey } = await openVault(store.db, options.keyFile)
   const ending = new AbortController()
   setMaxListeners(0, ending.signal) // every request under way listens to it
   const logger = pino({ level: options.logLevel })
-  const log = await JobLog.open(store.db, job, options.clock, chainKey)
-  for (const { says } of log.aside) logger.error(`${says} It is left out of the job.`)
+  const log = await JobLog.open(store, job, options.clock, chainKey)
+  const notices: SetAside[] = [
+    ...log.aside,
+    ...(chainKey === null
+      ? [
+          {
+            kind: 'key',
+            id: 'missing',
+            says: `The key file ${options.keyFile} is missing or is another one: devices cannot be reached and nothing can be recorded or signed. Put it back, then start Rauta again.`,
+          },
+        ]
+      : []),
+  ]
+  for (const { says } of notices) logger.error(says)
   const stream = new LiveStream(log)
   const context: Context = {
     log,
@@ -70,6 +85,8 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     dialer: makeDialer(options.table),
     protocols: options.protocols ?? new Protocols(),
     logger,
+    notices,
+    room: store.room,
     ending: ending.signal,
     loadProgress: (id, progress) => stream.load(id, progress),
   }
@@ -79,7 +96,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   const subscriber = new Subscriber(context, watcher)
   new Judging(context)
   const accounts = new Accounts(store.db, options.clock)
-  const publicKey = publicKeyOf(chainKey)
+  const publicKey = chainKey === null ? (jobOf(log.facts)?.publicKey ?? '') : publicKeyOf(chainKey)
   // On a network whoever comes first could make themselves lead: the code stands in the terminal only.
   const firstCode = options.lan && (await accounts.none()) ? String(randomInt(0, 1e8)).padStart(8, '0') : null
   let lan: Lan | null = null
@@ -114,6 +131,17 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   listen(context, (found) => claims.heard(found))
   watcher.start()
   subscriber.start()
+  // Needed by nobody at once; a long log takes its time.
+  void alteredLog(store.db, job, () => options.clock.sleep(logPauseMs, ending.signal))
+    .then((damage) => {
+      for (const found of damage.filter((d) => !notices.some((n) => n.says === d.says))) {
+        logger.error(found.says)
+        notices.push(found)
+      }
+    })
+    .catch((error: unknown) => {
+      if (!ending.signal.aborted) logger.error(error)
+    })
   claims.resume()
   loads.resume()
   const at = server.address()
@@ -133,6 +161,21 @@ export async function startServer(options: ServerOptions): Promise<Running> {
       await log.idle()
       await store.close()
     },
+  }
+}
+
+/** The vault under its key, and the key that seals the job's records: null where the sealing key is gone. A missing key is made only where nothing is sealed. */
+async function openVault(db: Database, keyFile: string): Promise<{ vault: Vault; chainKey: string | null }> {
+  let key = readSealingKey(keyFile)
+  if (!key && !(await new Vault(db, job, null).any())) key = makeSealingKey(keyFile)
+  const vault = new Vault(db, job, key)
+  try {
+    let chainKey = await vault.get(signingKey)
+    if (!chainKey) await vault.put(signingKey, (chainKey = randomBytes(32).toString('hex')))
+    return { vault, chainKey }
+  } catch (error) {
+    if (error instanceof VaultClosedError) return { vault: new Vault(db, job, null), chainKey: null }
+    throw error
   }
 }
 

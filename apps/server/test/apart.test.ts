@@ -19,7 +19,6 @@ import {
 import { verifyChain } from '@rauta/core/chain'
 import { sheetsFor } from '@rauta/contracts'
 import { makeClock } from '@rauta/protocols'
-import { storedFacts } from '../src/store/facts'
 import { openStore } from '../src/store/open'
 import { records } from '../src/store/schema'
 import { JobLog } from '../src/changes/log'
@@ -197,8 +196,8 @@ describe('what grows lies apart from the facts', () => {
     expect(site.facts.group['g']).toMatchObject({ name: 'Staff' })
     const answer = await site.ask('GET', '/facts')
     expect((answer.body['aside'] as { says: string }[]).map((a) => a.says).sort()).toEqual([
-      'The stored constructor x is of a kind that this version does not know.',
-      'The stored group broken has a field name that cannot be.',
+      'The stored constructor x is of a kind that this version does not know: it is left out of the job.',
+      'The stored group broken has a field name that cannot be: it is left out of the job.',
     ])
     expect(Object.keys(site.facts.event).length).toBe(newestEvents)
   })
@@ -253,13 +252,13 @@ describe('a store of an older version', () => {
       ])
     await client.close()
     const store = await openStore(join(folder, 'data'))
-    const { facts, aside } = await storedFacts(store.db, 'job-1')
-    expect(aside).toEqual([])
+    const log = await JobLog.open(store, 'job-1', makeClock(1, Date.now()), '')
+    const { facts, aside } = log
+    expect(aside).toEqual([{ kind: 'chain', id: 'D', says: 'The record of door D has 3 of 10 entries.' }])
     expect(facts.head['D']).toEqual({ id: 'D', n: 10, hash: 'h10' })
     expect(facts.held['a1']).toEqual({ id: 'a1', readAt: 5, fault: '' })
     expect(heldConfig(facts, 'a1')).toEqual({ 'door/D': { name: 'D' }, 'credential/c': { holder: 'x' } })
     expect(Object.keys(facts.event)).toEqual(['a1:bx:1'])
-    const log = await JobLog.open(store.db, 'job-1', makeClock(1, Date.now()), '')
     expect((await log.chain('D')).map((r) => r.n)).toEqual([1, 2, 10])
     await store.close()
     rmSync(folder, { recursive: true, force: true })

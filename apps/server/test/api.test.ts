@@ -6,7 +6,7 @@ import { createConfig, lintFromString } from '@redocly/openapi-core'
 import { v7 } from 'uuid'
 import { makeClock } from '@rauta/protocols'
 import { startServer, StartError } from '../src'
-import { Vault, sealingKey } from '../src/security/vault'
+import { makeSealingKey, readSealingKey, Vault } from '../src/security/vault'
 import { openStore } from '../src/store/open'
 import { Site, siteFile } from './site'
 
@@ -259,13 +259,14 @@ describe('starting', () => {
     const data = folder()
     const store = await openStore(null)
     mkdirSync(join(data, 'k'), { recursive: true })
-    const key = sealingKey(join(data, 'k', 'a.key'))
+    const key = makeSealingKey(join(data, 'k', 'a.key'))
     const vault = new Vault(store.db, 'j', key)
     await vault.put('device/a', 'very secret')
     expect(await vault.get('device/a')).toBe('very secret')
     expect(JSON.stringify((await store.db.execute('select * from secrets')).rows)).not.toContain('very secret')
-    await expect(new Vault(store.db, 'j', sealingKey(join(data, 'k', 'b.key'))).get('device/a')).rejects.toThrow()
-    expect(sealingKey(join(data, 'k', 'a.key')).equals(key)).toBe(true)
+    await expect(new Vault(store.db, 'j', makeSealingKey(join(data, 'k', 'b.key'))).get('device/a')).rejects.toThrow()
+    expect(readSealingKey(join(data, 'k', 'a.key'))).toEqual(key)
+    expect(() => makeSealingKey(join(data, 'k', 'a.key'))).toThrow(/EEXIST/)
     await store.close()
   })
 })

@@ -68,7 +68,7 @@ describe('the server as a process', () => {
       })
     const first = start('apps/server/src/main.ts', env)
     await until('the server', () => first.said().includes('"server"'))
-    expect(await (await fetch(`${base}/health`)).json()).toEqual({ ready: true })
+    expect(await (await fetch(`${base}/health`)).json()).toMatchObject({ ready: true, full: false, notices: 0 })
     const began = await post('/first', {
       name: 'lead',
       password: 'long enough 1',

@@ -49,6 +49,9 @@ const strike = (serial: string, k: number): Omit<DoorFile, 'id' | 'name'> => ({
   handle: true,
 })
 
+/** Tests run many stores at once. */
+export const littleRoom = { reserveB: 1 << 20, leastB: 1 << 20 }
+
 export const serial = 'RG-4001'
 /** Four doors on one controller, wired as planned. */
 export function siteFile(change: (site: SiteFile) => void = () => undefined): SiteFile {
@@ -118,6 +121,7 @@ export class Site {
       webFolder: null,
       rigPage: null,
       logLevel: 'silent',
+      room: littleRoom,
       ...(this.protocols ? { protocols: this.protocols } : {}),
     })
   }

@@ -52,7 +52,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       answer: answers.facts,
       async handle() {
         keeper.take(log.facts, sheetsFor(log.facts))
-        return { ...snapshotOf(log.facts, (id) => keeper.configs(id).wanted), aside: log.aside }
+        return { ...snapshotOf(log.facts, (id) => keeper.configs(id).wanted), aside: context.notices }
       },
     },
     {

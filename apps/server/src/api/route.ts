@@ -4,6 +4,7 @@ import express, { type NextFunction, type Request, type RequestHandler, type Res
 import { Refusal, roles, type Problem, type Role } from '@rauta/contracts'
 import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
 import type { Account } from '../security/accounts'
+import { StoreFullError } from '../store/room'
 
 const ajv = new Ajv({ strict: false, allErrors: false })
 formats.default(ajv)
@@ -17,6 +18,8 @@ export interface Route {
   /** Who may; `anyone` needs no sign-in. */
   roles: readonly Role[] | 'anyone'
   body?: object
+  /** Is done even where the disk is full. */
+  littleRoom?: true
   /** The body is taken as bytes, so many at most. */
   raw?: number
   answer: object | { media: string }
@@ -42,6 +45,8 @@ export function mount(
   routes: readonly Route[],
   accountOf: (request: Request) => Promise<Account | null>,
   before: Record<string, RequestHandler[]> = {},
+  /** Throws where nothing can be written now. */
+  room: () => void = () => undefined,
 ): void {
   for (const route of routes) {
     const body = route.body ? ajv.compile(route.body) : null
@@ -67,6 +72,7 @@ export function mount(
               error?.instancePath.slice(1).replaceAll('/', '.'),
             )
           }
+          if (route.method === 'post' && !route.littleRoom) room()
           const result = await route.handle(request, response, account ?? { name: '', role: 'viewer' })
           if (response.headersSent || result === undefined) return
           if (answer && !answer(result))
@@ -108,6 +114,12 @@ function problemOf(error: unknown): Problem {
   })
   if (error instanceof HttpProblem) return make(error.status, error.title, error.says, error.field)
   if (error instanceof Refusal) return make(409, 'Refused', error.says, error.field)
+  if (error instanceof StoreFullError)
+    return make(
+      507,
+      'The disk is full',
+      `The laptop’s disk is full: ${Math.floor(error.freeB / 1e6)} MB are free. Make room there; what you entered is kept and goes on by itself.`,
+    )
   if (error instanceof DeviceError) return make(502, deviceTitles[error.code] ?? 'Not reached', error.says)
   const http = error as { status?: number; type?: string }
   if (http.type === 'entity.too.large')

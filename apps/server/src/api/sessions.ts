@@ -86,6 +86,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
     {
       method: 'post',
       path: '/sign-in',
+      littleRoom: true,
       says: 'Signs in',
       roles: 'anyone',
       body: bodies.signIn,
@@ -101,6 +102,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
     {
       method: 'post',
       path: '/sign-out',
+      littleRoom: true,
       says: 'Signs out',
       roles: 'anyone',
       answer: answers.ok,

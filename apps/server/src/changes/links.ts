@@ -27,23 +27,27 @@ export interface Linked {
   heads: Change[]
 }
 
+const recordedOf = (facts: Facts, list: readonly Change[]) =>
+  list.flatMap(({ kind, before, after }) =>
+    after === null ? [] : (declarationOf(kind)?.recorded?.(after, before, facts) ?? []),
+  )
+
+/** Whether any of these belongs into a door's chain. */
+export const goesIntoChain = (facts: Facts, list: readonly Change[]): boolean => recordedOf(facts, list).length > 0
+
 /** @param facts those after the changes */
 export function chainChanges(facts: Facts, list: readonly Change[], secret: string, at: number, by: string): Linked {
   const ends = new Map<string, ChainHead>()
-  const records = list
-    .flatMap(({ kind, before, after }) =>
-      after === null ? [] : (declarationOf(kind)?.recorded?.(after, before, facts) ?? []),
+  const records = recordedOf(facts, list).map(({ door, kind, body }) => {
+    const end = ends.get(door) ?? facts.head[door] ?? { n: 0, hash: firstPrevious }
+    const n = end.n + 1
+    const record = sealRecord(
+      { id: `${door}#${n}`, door, n, previous: end.hash, kind, at, by, body },
+      secret,
+      signNatively,
     )
-    .map(({ door, kind, body }) => {
-      const end = ends.get(door) ?? facts.head[door] ?? { n: 0, hash: firstPrevious }
-      const n = end.n + 1
-      const record = sealRecord(
-        { id: `${door}#${n}`, door, n, previous: end.hash, kind, at, by, body },
-        secret,
-        signNatively,
-      )
-      ends.set(door, { id: door, n, hash: record.hash })
-      return record
-    })
+    ends.set(door, { id: door, n, hash: record.hash })
+    return record
+  })
   return { records, heads: [...ends.values()].map((head) => put(facts, 'head', head)) }
 }

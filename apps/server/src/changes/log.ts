@@ -1,6 +1,6 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
-import { and, asc, desc, eq, gt, gte, inArray, lt, sql } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, gte, inArray, lt } from 'drizzle-orm'
 import {
   put,
   type ChainRecord,
@@ -11,6 +11,7 @@ import {
   type RecordTypes,
 } from '@rauta/core'
 import {
+  batchMost,
   commands,
   planEdits,
   Refusal,
@@ -20,9 +21,12 @@ import {
   type PlanEdit,
 } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
-import type { Database } from '../store/open'
+import type { Database, Store } from '../store/open'
 import { storedFacts, type SetAside } from '../store/facts'
-import { chainRecords, changes as changesTable, events, fieldRevisions, records } from '../store/schema'
+import { wholeStore } from '../store/mend'
+import { chainRecords, changes as changesTable, events, fieldRevisions } from '../store/schema'
+import { changeHash, liesApart, type Totals } from '../store/totals'
+import { TwiceError, writeCommit } from '../store/write'
 import type { Author, Entry } from './entry'
 import { keyOf, Staging, type SetBy } from './staging'
 
@@ -31,10 +35,24 @@ formats.default(ajv)
 
 type Listener = (entry: Entry, facts: Facts) => void
 
+/** A command that waits for its turn, and who waits for its answer. */
+interface Asked {
+  request: CommandRequest
+  author: Author
+  done(answer: CommandAnswer): void
+  fail(error: unknown): void
+}
+/** What the log needs of a store. */
+export type LogStore = Pick<Store, 'db' | 'room' | 'checkpoint' | 'migrated'>
+/** Commits after which the engine's own log begins anew, so that a start has little to replay. */
+const commitsToCheckpoint = 2000
+
 /** The one way through: every change to a job goes over this log, in order, each in one transaction. */
 export class JobLog {
   private current: Facts
   private queue: Promise<unknown> = Promise.resolve()
+  private readonly asked: Asked[] = []
+  private commits = 0
   private readonly listeners = new Set<Listener>()
   private readonly validators = new Map<string, ValidateFunction>()
   private readonly fieldRevs = new Map<string, SetBy>()
@@ -43,16 +61,20 @@ export class JobLog {
     private readonly job: string,
     private readonly clock: Clock,
     facts: Facts,
-    private readonly chainKey: string,
-    /** Stored records that could not be read. */
+    private readonly chainKey: string | null,
+    /** What of the store could not be read, was made anew or is missing. */
     readonly aside: readonly SetAside[],
+    private readonly totals: Totals,
+    private readonly store: LogStore,
   ) {
     this.current = facts
   }
 
-  static async open(db: Database, job: string, clock: Clock, chainKey: string): Promise<JobLog> {
-    const { facts, aside } = await storedFacts(db, job)
-    const log = new JobLog(db, job, clock, facts, chainKey, aside)
+  static async open(store: LogStore, job: string, clock: Clock, chainKey: string | null): Promise<JobLog> {
+    const { db } = store
+    const { rows, totals, rev, damage } = await wholeStore(db, job, store.migrated)
+    const { facts, aside } = await storedFacts(db, job, rows, rev)
+    const log = new JobLog(db, job, clock, facts, chainKey, [...damage, ...aside], totals, store)
     for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job)))
       log.fieldRevs.set(keyOf(f), f)
     return log
@@ -67,39 +89,86 @@ export class JobLog {
     return () => this.listeners.delete(listener)
   }
 
-  /** Runs a command once, however often it arrives. @throws Refusal */
+  /** Runs a command once, however often it arrives. @throws Refusal, StoreFullError */
   run(request: CommandRequest, author: Author): Promise<CommandAnswer> {
-    return this.inOrder(async () => {
-      const before = (
-        await this.db
-          .select()
-          .from(changesTable)
-          .where(and(eq(changesTable.job, this.job), eq(changesTable.command, request.id)))
-      )[0]
-      if (before) return { rev: before.rev, changes: before.changes, repeated: true, questions: [] }
-      const staging = this.stage()
-      const answer = await this.give(staging, request, author)
-      await this.commit(staging)
-      return answer
+    return new Promise((done, fail) => {
+      this.asked.push({ request, author, done, fail })
+      if (this.asked.length === 1) void this.inOrder(() => this.runAsked())
     })
+  }
+
+  /** What is asked for while another waits for the disk is written with it: they share one way there. */
+  private async runAsked(): Promise<void> {
+    const asked = this.asked.splice(0, batchMost)
+    if (this.asked.length) void this.inOrder(() => this.runAsked())
+    try {
+      await this.runTogether(asked)
+    } catch (error) {
+      for (const { fail } of asked) fail(error)
+    }
+  }
+
+  /** @param known commands that were run before; asked for only where something speaks for it, since nearly all are new */
+  private async runTogether(asked: readonly Asked[], known: ReadonlyMap<string, number> = new Map()): Promise<void> {
+    const staging = this.stage()
+    const here = new Map<string, CommandAnswer>()
+    const refused = new Map<Asked, unknown>()
+    for (const asker of asked) {
+      const { request, author } = asker
+      if (known.has(request.id) || here.has(request.id)) continue
+      try {
+        here.set(request.id, await this.give(staging, request, author))
+      } catch (error) {
+        refused.set(asker, error)
+        if (error instanceof Refusal) continue
+        // What a command left half done when it broke must not be written with the others.
+        asker.fail(error)
+        return this.runTogether(
+          asked.filter((other) => other !== asker),
+          known,
+        )
+      }
+    }
+    // One that was run before may well be refused now: what it makes is there.
+    const before = refused.size ? await this.known([...refused.keys()].map((asker) => asker.request.id)) : known
+    if (staging.staged.length)
+      try {
+        await this.commit(staging)
+      } catch (error) {
+        if (known.size || !(error instanceof TwiceError)) throw error
+        return this.runTogether(asked, await this.known(asked.map((asker) => asker.request.id)))
+      }
+    const told = new Set<string>()
+    for (const asker of asked) {
+      const { id } = asker.request
+      const answer = here.get(id)
+      const earlier = known.get(id) ?? before.get(id)
+      if (answer) asker.done(told.has(id) ? { ...answer, repeated: true } : answer)
+      else if (earlier === undefined) asker.fail(refused.get(asker))
+      else asker.done(await this.repeated(earlier))
+      told.add(id)
+    }
+  }
+
+  /** The answer that a command had that was run before. */
+  private async repeated(rev: number): Promise<CommandAnswer> {
+    const [row] = await this.after(rev - 1, 1)
+    return { rev, changes: row?.changes ?? [], repeated: true, questions: [] }
+  }
+
+  /** Which of these commands were run before, and at which revision. */
+  private async known(ids: readonly string[]): Promise<Map<string, number>> {
+    const rows = await this.db
+      .select({ command: changesTable.command, rev: changesTable.rev })
+      .from(changesTable)
+      .where(and(eq(changesTable.job, this.job), inArray(changesTable.command, [...ids])))
+    return new Map(rows.flatMap((r) => (r.command === null ? [] : [[r.command, r.rev]])))
   }
 
   /** Runs what waited, in its order and in one transaction; one that is refused holds the others up in nothing. @param note added to the words of each */
   runAll(requests: readonly CommandRequest[], author: Author, note = ''): Promise<BatchResult[]> {
     return this.inOrder(async () => {
-      const rows = await this.db
-        .select({ command: changesTable.command, rev: changesTable.rev })
-        .from(changesTable)
-        .where(
-          and(
-            eq(changesTable.job, this.job),
-            inArray(
-              changesTable.command,
-              requests.map((r) => r.id),
-            ),
-          ),
-        )
-      const known = new Map(rows.map((r) => [r.command, r.rev]))
+      const known = await this.known(requests.map((r) => r.id))
       const staging = this.stage()
       const results: BatchResult[] = []
       for (const request of requests) {
@@ -289,6 +358,7 @@ export class JobLog {
     )
   }
 
+  /** @throws StoreFullError; then nothing of it is written, and the job is as it was */
   private async commit(staging: Staging): Promise<void> {
     const { staged } = staging
     // The last state of each record is what is kept; the log keeps every step.
@@ -299,67 +369,30 @@ export class JobLog {
         ),
       ).values(),
     ]
-    const kept = puts
-      .filter((c) => c.after !== null && c.kind !== 'event')
-      .map((c) => ({ job: this.job, kind: c.kind, id: c.id, rev: c.rev, data: c.after }))
-    const told = puts.flatMap(({ kind, id, after }) =>
-      kind === 'event' && after !== null
-        ? [{ job: this.job, id, received: (after as DeviceEvent).received, data: after as DeviceEvent }]
-        : [],
-    )
-    const links = staged.flatMap((s) => s.chain.map((data) => ({ job: this.job, door: data.door, n: data.n, data })))
-    const fields = staging.fieldRevisions.map((f) => ({ job: this.job, ...f }))
-    await this.db.transaction(async (tx) => {
-      for (let i = 0; i < staged.length; i += 100) {
-        await tx
-          .insert(changesTable)
-          .values(
-            staged
-              .slice(i, i + 100)
-              .map(({ entry, command }) => ({
-                job: this.job,
-                rev: entry.rev,
-                at: entry.at,
-                by: entry.by,
-                command,
-                name: entry.name,
-                says: entry.says,
-                changes: entry.changes,
-              })),
-          )
-      }
-      for (let i = 0; i < kept.length; i += 100) {
-        await tx
-          .insert(records)
-          .values(kept.slice(i, i + 100))
-          .onConflictDoUpdate({
-            target: [records.job, records.kind, records.id],
-            set: { rev: sql`excluded.rev`, data: sql`excluded.data` },
-          })
-      }
-      for (let i = 0; i < told.length; i += 100)
-        await tx
-          .insert(events)
-          .values(told.slice(i, i + 100))
-          .onConflictDoNothing()
-      for (let i = 0; i < links.length; i += 100) await tx.insert(chainRecords).values(links.slice(i, i + 100))
-      for (const gone of puts.filter((c) => c.after === null))
-        await tx
-          .delete(records)
-          .where(and(eq(records.job, this.job), eq(records.kind, gone.kind), eq(records.id, gone.id)))
-      for (let i = 0; i < fields.length; i += 100) {
-        await tx
-          .insert(fieldRevisions)
-          .values(fields.slice(i, i + 100))
-          .onConflictDoUpdate({
-            target: [fieldRevisions.job, fieldRevisions.kind, fieldRevisions.id, fieldRevisions.field],
-            set: { rev: sql`excluded.rev`, by: sql`excluded.by`, phone: sql`excluded.phone` },
-          })
-      }
+    const kept = puts.filter((c) => !liesApart(c.kind))
+    let { hash } = this.totals
+    const entries = staged.map(({ entry, command }) => {
+      hash = changeHash(hash, entry, command)
+      return { ...entry, command, hash }
     })
+    this.store.room?.check()
+    await writeCommit(this.db, this.job, {
+      changes: entries,
+      records: kept.flatMap(({ kind, id, rev, after }) => (after === null ? [] : [{ kind, id, rev, data: after }])),
+      gone: kept.flatMap(({ kind, id, after }) => (after === null ? [{ kind, id }] : [])),
+      events: puts.flatMap(({ kind, id, after }) =>
+        kind === 'event' && after !== null ? [{ id, received: (after as DeviceEvent).received, data: after }] : [],
+      ),
+      chain: staged.flatMap((s) => s.chain.map((data) => ({ door: data.door, n: data.n, data }))),
+      fields: staging.fieldRevisions,
+      totals: [{ rev: staging.facts.rev, hash, ...this.totals.after(kept) }],
+    })
+    this.totals.hash = hash
+    for (const { kind, id, after } of kept) this.totals.set(kind, id, after)
     for (const f of staging.fieldRevisions) this.fieldRevs.set(keyOf(f), f)
     this.current = staging.facts
     for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)
+    if (++this.commits % commitsToCheckpoint === 0) await this.store.checkpoint()
   }
 }
 

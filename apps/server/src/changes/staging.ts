@@ -9,7 +9,8 @@ import {
   type RecordKind,
 } from '@rauta/core'
 import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
-import { chainChanges } from './links'
+import { VaultClosedError } from '../security/vault'
+import { chainChanges, goesIntoChain } from './links'
 import type { Author, Entry } from './entry'
 
 /** When a field was set, by whom, and from which phone. */
@@ -45,7 +46,8 @@ export class Staging {
   constructor(
     public facts: Facts,
     private readonly fieldRevs: ReadonlyMap<string, SetBy>,
-    private readonly chainKey: string,
+    /** Null where the key is gone: then nothing that belongs into a door’s chain is taken. */
+    private readonly chainKey: string | null,
     private readonly now: number,
   ) {}
 
@@ -90,7 +92,7 @@ export class Staging {
     return { rev, changes: this.staged.at(-1)?.entry.changes ?? [], repeated: false, questions }
   }
 
-  /** @returns its revision */
+  /** @returns its revision @throws VaultClosedError, and then nothing of it is staged */
   add(
     made: readonly Change[],
     entry: { by: string; name: string; says: string },
@@ -98,6 +100,7 @@ export class Staging {
     fields: readonly { kind: RecordKind; id: string; field: string }[] = [],
   ): number {
     const rev = this.facts.rev + 1
+    if (this.chainKey === null && goesIntoChain(this.facts, made)) throw new VaultClosedError()
     this.take(made, rev)
     const linked = this.chainKey
       ? chainChanges(this.facts, made, this.chainKey, this.now, entry.by)

@@ -13,6 +13,7 @@ import { ability, severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
 import { serviceDriver, type Context } from '../context'
 import { readWhole, type Watcher } from '../reach/watch'
+import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
 
 const retryMs = 5000
@@ -44,7 +45,10 @@ export class LoadEngine {
     if (this.running.has(id)) return
     this.running.add(id)
     void this.run(id)
-      .catch((error: Error) => this.context.logger.error(error))
+      .catch((error: Error) => {
+        this.context.logger.error(error)
+        if (error instanceof StoreFullError) this.context.clock.after(retryMs, () => this.kick(id))
+      })
       .finally(() => {
         this.running.delete(id)
         this.context.loadProgress(id, null)

@@ -1,5 +1,6 @@
 import { all, put, type Claim, type ClaimStepName } from '@rauta/core'
 import { protocolOf, type Context } from '../context'
+import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
 import { steps, type StepResult } from './steps'
 
@@ -47,7 +48,10 @@ export class ClaimRunner {
     }
     this.running.add(controller)
     void this.run(controller)
-      .catch((error: Error) => this.context.logger.error(error))
+      .catch((error: Error) => {
+        this.context.logger.error(error)
+        if (error instanceof StoreFullError) this.tryLater(controller)
+      })
       .finally(() => {
         this.running.delete(controller)
         if (this.again.delete(controller) && !this.context.ending.aborted) this.kick(controller)

@@ -1,6 +1,7 @@
 import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import { serviceDriver, type Context } from '../context'
+import { StoreFullError } from '../store/room'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
 
@@ -34,7 +35,7 @@ export class Watcher {
       await Promise.all(
         all(log.facts, 'reach')
           .filter((r) => r.owned)
-          .map((r) => this.look(r.id)),
+          .map((r) => this.look(r.id).catch((error: Error) => this.context.logger.error(error))),
       )
       await clock.sleep((jobOf(log.facts)?.limits.watchS ?? 20) * 1000, ending)
     }
@@ -54,7 +55,8 @@ export class Watcher {
         await this.answered(id, time.offsetMs, time.zone, identity.serial, identity.firmware)
         if (!this.beingLoaded(id)) await this.compare(id, driver)
       } catch (error) {
-        if (!this.context.ending.aborted)
+        // A full disk says nothing of the device.
+        if (!this.context.ending.aborted && !(error instanceof StoreFullError))
           await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))
       }
     } finally {

@@ -1,20 +1,39 @@
 import { createCipheriv, createDecipheriv, randomBytes } from 'node:crypto'
-import { chmodSync, existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { closeSync, existsSync, fsyncSync, mkdirSync, openSync, readFileSync, writeSync } from 'node:fs'
 import { dirname } from 'node:path'
 import { and, eq } from 'drizzle-orm'
+import { Refusal } from '@rauta/contracts'
 import type { Database } from '../store/open'
 import { secrets } from '../store/schema'
+import { syncFolder } from '../store/synced'
 
-/** Reads the sealing key, or makes it: 32 bytes in a file of its own, readable by its owner only. */
-export function sealingKey(file: string): Buffer {
-  if (!existsSync(file)) {
-    mkdirSync(dirname(file), { recursive: true, mode: 0o700 })
-    writeFileSync(file, randomBytes(32).toString('hex'), { mode: 0o600 })
-    chmodSync(file, 0o600)
-  }
+/** Reads the sealing key: 32 bytes in a file of its own. Null where there is no such file, or it holds no key. */
+export function readSealingKey(file: string): Buffer | null {
+  if (!existsSync(file)) return null
   const key = Buffer.from(readFileSync(file, 'utf8').trim(), 'hex')
-  if (key.length !== 32) throw new Error(`${file} does not hold a key of 32 bytes.`)
+  return key.length === 32 ? key : null
+}
+
+/** Makes the sealing key, for a store that has nothing sealed yet: readable by its owner only, and on the disk before anything is sealed under it. */
+export function makeSealingKey(file: string): Buffer {
+  mkdirSync(dirname(file), { recursive: true, mode: 0o700 })
+  const key = randomBytes(32)
+  const handle = openSync(file, 'wx', 0o600)
+  try {
+    writeSync(handle, key.toString('hex'))
+    fsyncSync(handle)
+  } finally {
+    closeSync(handle)
+  }
+  syncFolder(dirname(file))
   return key
+}
+
+/** The sealing key is not there, or is another: what is sealed cannot be opened, and nothing new is sealed. */
+export class VaultClosedError extends Refusal {
+  constructor() {
+    super('The key file of this store is missing or is another one. Put it back, then start Rauta again.')
+  }
 }
 
 /** Secrets at rest: AES-256-GCM under the sealing key, the secret's id bound in. */
@@ -22,9 +41,16 @@ export class Vault {
   constructor(
     private readonly db: Database,
     private readonly job: string,
-    private readonly key: Buffer,
+    /** Null keeps it closed. */
+    private readonly key: Buffer | null,
   ) {}
 
+  /** Whether anything is sealed here. */
+  async any(): Promise<boolean> {
+    return (await this.db.select({ id: secrets.id }).from(secrets).limit(1)).length > 0
+  }
+
+  /** @throws VaultClosedError */
   async get(id: string): Promise<string | null> {
     const row = (
       await this.db
@@ -35,13 +61,20 @@ export class Vault {
     if (!row) return null
     const [iv, tag, data] = row.sealed.split('.').map((part) => Buffer.from(part, 'base64'))
     if (!iv || !tag || !data) throw new Error('A secret in the store is damaged.')
+    if (!this.key) throw new VaultClosedError()
     const decipher = createDecipheriv('aes-256-gcm', this.key, iv)
     decipher.setAAD(Buffer.from(`${this.job}/${id}`))
     decipher.setAuthTag(tag)
-    return Buffer.concat([decipher.update(data), decipher.final()]).toString('utf8')
+    try {
+      return Buffer.concat([decipher.update(data), decipher.final()]).toString('utf8')
+    } catch {
+      throw new VaultClosedError()
+    }
   }
 
+  /** @throws VaultClosedError */
   async put(id: string, secret: string): Promise<void> {
+    if (!this.key) throw new VaultClosedError()
     const iv = randomBytes(12)
     const cipher = createCipheriv('aes-256-gcm', this.key, iv)
     cipher.setAAD(Buffer.from(`${this.job}/${id}`))

@@ -1,4 +1,4 @@
-import { and, desc, eq, ne, sql } from 'drizzle-orm'
+import { desc, eq } from 'drizzle-orm'
 import {
   applyChanges,
   declarationOf,
@@ -12,7 +12,8 @@ import {
   type HeldParts,
 } from '@rauta/core'
 import type { Database } from './open'
-import { changes, events, records } from './schema'
+import { events } from './schema'
+import { liesApart, type StoredRow } from './totals'
 
 /** A stored record that cannot be one: it is left out of the job and named. */
 export interface SetAside {
@@ -21,44 +22,47 @@ export interface SetAside {
   says: string
 }
 
-type Row = Pick<typeof records.$inferSelect, 'kind' | 'id' | 'data'>
-
 /** The job as the store has it: every record, the newest events, and what had to be left out. */
-export async function storedFacts(db: Database, job: string): Promise<{ facts: Facts; aside: SetAside[] }> {
-  const rows = await db
-    .select({ kind: records.kind, id: records.id, data: records.data })
-    .from(records)
-    .where(and(eq(records.job, job), ne(records.kind, 'event')))
+export async function storedFacts(
+  db: Database,
+  job: string,
+  rows: readonly StoredRow[],
+  rev: number,
+): Promise<{ facts: Facts; aside: SetAside[] }> {
   const newest = await db
     .select({ id: events.id, data: events.data })
     .from(events)
     .where(eq(events.job, job))
     .orderBy(desc(events.received))
     .limit(newestEvents)
-  const top = await db
-    .select({ rev: sql<number>`coalesce(max(${changes.rev}), 0)` })
-    .from(changes)
-    .where(eq(changes.job, job))
   const aside: SetAside[] = []
   const made: Change[] = []
-  for (const row of [...rows.flatMap(inShares), ...newest.reverse().map((e) => ({ kind: 'event', ...e }))]) {
+  for (const row of [
+    ...rows.filter((row) => !liesApart(row.kind)).flatMap(inShares),
+    ...newest.reverse().map((e) => ({ kind: 'event', rev, ...e })),
+  ]) {
     const declaration = declarationOf(row.kind)
     const fault = declaration
       ? recordFault(declaration, row.id, row.data)
       : 'is of a kind that this version does not know'
-    if (fault) aside.push({ kind: row.kind, id: row.id, says: `The stored ${row.kind} ${row.id} ${fault}.` })
+    if (fault)
+      aside.push({
+        kind: row.kind,
+        id: row.id,
+        says: `The stored ${row.kind} ${row.id} ${fault}: it is left out of the job.`,
+      })
     else made.push({ kind: row.kind, id: row.id, before: null, after: row.data } as Change)
   }
-  return { facts: applyChanges(emptyFacts(), made, Number(top[0]?.rev ?? 0)), aside }
+  return { facts: applyChanges(emptyFacts(), made, rev), aside }
 }
 
 /** What a device was read to hold was one record in older stores. */
-function inShares(row: Row): Row[] {
+function inShares(row: StoredRow): StoredRow[] {
   if (row.kind !== 'held') return [row]
   const { config, ...held } = row.data as { config?: Config }
   if (config === undefined) return [row]
   return [
     { ...row, data: held },
-    ...heldParts(row.id, config).map((share: HeldParts) => ({ kind: 'heldParts', id: share.id, data: share })),
+    ...heldParts(row.id, config).map((share: HeldParts) => ({ ...row, kind: 'heldParts', id: share.id, data: share })),
   ]
 }

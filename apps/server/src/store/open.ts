@@ -1,51 +1,92 @@
-import { accessSync, closeSync, constants, mkdirSync, openSync, readFileSync, rmSync, writeSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { accessSync, constants, existsSync, mkdirSync, readFileSync, renameSync, rmSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { PGlite } from '@electric-sql/pglite'
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
+import { takeFolder, type InUse } from './lock'
+import { Room, type RoomLimits } from './room'
+import { StartError } from './startError'
+import { prepareWriting } from './write'
+import { settle, syncedEngine, syncFolder } from './synced'
 
 export type Database = PgliteDatabase
 
-/** Something that keeps the server from starting, told in one line. */
-export class StartError extends Error {}
-
 export interface Store {
   db: Database
+  /** Whether this version has just altered its tables. */
+  migrated: boolean
+  /** Room on its disk; null for one in memory. */
+  room: Room | null
+  /** Notes how this process is spoken to, for whoever can read the folder. */
+  tell(more: Pick<InUse, 'port' | 'token'>): void
+  /** Writes what the log holds to its places, so that the log can begin anew. */
+  checkpoint(): Promise<void>
   close(): Promise<void>
 }
 
 const migrationsFolder = resolve(fileURLToPath(new URL('../../migrations', import.meta.url)))
 
 /** Opens the store in a folder, taking it for this process alone; null keeps everything in memory. @throws StartError */
-export async function openStore(folder: string | null): Promise<Store> {
-  if (folder === null) return ready(new PGlite(), () => undefined)
+export async function openStore(folder: string | null, limits?: RoomLimits): Promise<Store> {
+  if (folder === null) return ready(new PGlite(), null, { tell: () => undefined, release: () => undefined })
   try {
-    mkdirSync(folder, { recursive: true })
+    // What this process makes is its owner's alone, whatever it was started with.
+    process.umask(0o077)
+    mkdirSync(folder, { recursive: true, mode: 0o700 })
     accessSync(folder, constants.W_OK)
   } catch {
     throw new StartError(`The data folder ${folder} cannot be written. Choose another with RAUTA_DATA.`)
   }
-  const release = takeFolder(folder)
+  const hold = takeFolder(folder)
   try {
-    return await ready(new PGlite(join(folder, 'store')), release)
+    const room = new Room(folder, limits)
+    room.ready()
+    const at = join(folder, 'store')
+    if (!existsSync(at)) await makeStore(at, room)
+    settle(folder)
+    return await ready(syncedEngine(at, room), room, hold)
   } catch (error) {
-    release()
+    hold.release()
     if (error instanceof StartError) throw error
     throw new StartError(`The store in ${folder} cannot be opened: ${(error as Error).message}`)
   }
 }
 
-async function ready(client: PGlite, release: () => void): Promise<Store> {
+/** A new store is there when it is whole: one that was cut short is begun anew. */
+async function makeStore(at: string, room: Room): Promise<void> {
+  const half = `${at}-half`
+  rmSync(half, { recursive: true, force: true })
+  const engine = syncedEngine(half, room)
+  await engine.waitReady
+  await engine.close()
+  settle(half, true)
+  renameSync(half, at)
+  syncFolder(dirname(at))
+}
+
+async function ready(
+  client: PGlite,
+  room: Room | null,
+  hold: { tell: Store['tell']; release(): void },
+): Promise<Store> {
   await client.waitReady
   const db = drizzle(client)
   await refuseNewer(client)
+  const before = await newestMigration(client)
   await migrate(db, { migrationsFolder })
+  await prepareWriting(db)
   return {
     db,
+    migrated: before < (await newestMigration(client)),
+    room,
+    tell: hold.tell,
+    checkpoint: async () => {
+      await client.exec('checkpoint')
+    },
     close: async () => {
       await client.close()
-      release()
+      hold.release()
     },
   }
 }
@@ -56,46 +97,20 @@ async function refuseNewer(client: PGlite): Promise<void> {
     entries: { when: number }[]
   }
   const newest = Math.max(0, ...journal.entries.map((e) => e.when))
-  const table = await client.query<{ t: string | null }>(
-    `select to_regclass('drizzle.__drizzle_migrations')::text as t`,
-  )
-  if (!table.rows[0]?.t) return
-  const applied = await client.query<{ newest: string | number | null }>(
-    'select max(created_at) as newest from drizzle.__drizzle_migrations',
-  )
-  if (Number(applied.rows[0]?.newest ?? 0) > newest)
+  if ((await newestMigration(client)) > newest)
     throw new StartError(
       'This store was written by a newer version of Rauta. Start that version, or choose another folder with RAUTA_DATA.',
     )
 }
 
-/** PGlite does not lock its folder: two servers would open one store. */
-function takeFolder(folder: string): () => void {
-  const file = join(folder, 'in-use')
-  for (let attempt = 0; attempt < 2; attempt++) {
-    try {
-      const handle = openSync(file, 'wx')
-      writeSync(handle, String(process.pid))
-      closeSync(handle)
-      return () => rmSync(file, { force: true })
-    } catch {
-      const owner = Number(readFileSync(file, 'utf8'))
-      if (owner !== process.pid && isRunning(owner))
-        throw new StartError(
-          `The data folder ${folder} is in use by another server (process ${owner}). Stop it, or choose another with RAUTA_DATA.`,
-        )
-      rmSync(file, { force: true })
-    }
-  }
-  throw new StartError(`The data folder ${folder} could not be taken.`)
-}
-
-function isRunning(pid: number): boolean {
-  if (!Number.isInteger(pid) || pid <= 0) return false
-  try {
-    process.kill(pid, 0)
-    return true
-  } catch (error) {
-    return (error as { code?: string }).code === 'EPERM'
-  }
+/** When the newest migration of this store was made, ms; 0 where it has none yet. */
+async function newestMigration(client: PGlite): Promise<number> {
+  const table = await client.query<{ t: string | null }>(
+    `select to_regclass('drizzle.__drizzle_migrations')::text as t`,
+  )
+  if (!table.rows[0]?.t) return 0
+  const applied = await client.query<{ newest: string | number | null }>(
+    'select max(created_at) as newest from drizzle.__drizzle_migrations',
+  )
+  return Number(applied.rows[0]?.newest ?? 0)
 }

@@ -14,6 +14,8 @@ export const changes = pgTable(
     name: text('name').notNull(),
     says: text('says').notNull(),
     changes: jsonb('changes').$type<Change[]>().notNull(),
+    /** Of this row and of the hash before it: the log is a chain. Null where an older version wrote it. */
+    hash: text('hash'),
   },
   (t) => [primaryKey({ columns: [t.job, t.rev] }), uniqueIndex('changes_command').on(t.job, t.command)],
 )
@@ -30,6 +32,18 @@ export const records = pgTable(
   },
   (t) => [primaryKey({ columns: [t.job, t.kind, t.id] }), index('records_kind').on(t.job, t.kind)],
 )
+
+/** What the records and the log must come to, written with each change: a store that lost a part is found out at the start. */
+export const totals = pgTable('totals', {
+  job: text('job').primaryKey(),
+  rev: integer('rev').notNull(),
+  /** How many records stand. */
+  records: integer('records').notNull(),
+  /** Sum of their weights, as a decimal number. */
+  weight: text('weight').notNull(),
+  /** Hash of the newest change. */
+  hash: text('hash').notNull(),
+})
 
 /** Records of the doors' chains, sealed; none is ever altered. The facts know only where each chain ends. */
 export const chainRecords = pgTable(

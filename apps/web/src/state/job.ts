@@ -33,7 +33,7 @@ import { thisPhone } from './phone'
 import { sendPhotos } from './photos'
 import { keptMe, useSession } from './session'
 
-/** A stored record that could not be read, in words. */
+/** What of the store could not be read, was made anew or is missing, in words. */
 interface SetAside {
   kind: string
   id: string
@@ -51,7 +51,9 @@ interface JobState {
   outbox: Waiting[]
   /** How far loads are that are under way, by their ids. */
   loads: Readonly<Record<string, LoadProgress>>
-  /** Stored records that the server could not read. */
+  /** In words: the server’s disk is full, and what is recorded waits here; null while it is not. */
+  full: string | null
+  /** What everybody should know of the server’s store. */
   aside: readonly SetAside[]
   join(): () => void
   /** Null: the server is away, and the record is kept here. */
@@ -66,6 +68,9 @@ interface JobState {
 const commandMs = 12_000
 const batchMs = 60_000
 const retryMs = 3000
+/** How soon a full disk is tried again. */
+const fullMs = 10_000
+const isFull = (error: unknown): error is ProblemError => error instanceof ProblemError && error.status === 507
 
 const keyOf = (facts: Facts): string => jobOf(facts)?.publicKey ?? ''
 
@@ -165,6 +170,8 @@ export const useJob = create<JobState>((set, getState) => {
       if ((job !== undefined && job !== keyOf(base)) || rev < base.rev) return whole()
       set({ connection: 'live' })
       if (entries.length === 0) return
+      // A log that lacks changes leads nowhere from here.
+      if (entries[0]?.rev !== base.rev + 1) return whole()
       setBase(
         entries.reduce((facts, e) => (e.rev === facts.rev + 1 ? applyChanges(facts, e.changes, e.rev) : facts), base),
       )
@@ -198,8 +205,17 @@ export const useJob = create<JobState>((set, getState) => {
 
   function onFailure(error: unknown): void {
     if (error instanceof ProblemError && error.status === 401) useSession.getState().expire()
+    else if (isFull(error)) noteFull(error)
     else if (error instanceof AwayError) set({ connection: 'away' })
     else throw error
+  }
+
+  let againAt: ReturnType<typeof setTimeout> | undefined
+  /** Tries again by itself: nothing announces that there is room. */
+  function noteFull(error: ProblemError): void {
+    set({ full: error.says })
+    clearTimeout(againAt)
+    againAt = setTimeout(() => void getState().flush(), fullMs)
   }
 
   /** Records of the one who is signed in and of this job, in order, many at a time; one tab at a time. */
@@ -216,6 +232,7 @@ export const useJob = create<JobState>((set, getState) => {
         { records: mine.slice(0, batchMost).map((w) => requestOf(w, Date.now())) },
         batchMs,
       )
+      set({ full: null })
       await settleWaiting(results)
       // What the server has is taken over before it is taken off the list: nothing flickers.
       await catchUp(rev)
@@ -231,6 +248,7 @@ export const useJob = create<JobState>((set, getState) => {
     connection: 'joining',
     outbox: [],
     loads: {},
+    full: null,
     aside: [],
     join() {
       void readOutbox()
@@ -284,12 +302,17 @@ export const useJob = create<JobState>((set, getState) => {
       }
       try {
         const answer = await post<CommandAnswer>('/commands', request, commandMs)
+        set({ full: null })
         takeOver(answer, name)
         await catchUp(answer.rev)
         return answer
       } catch (error) {
         if (error instanceof AwayError) {
           set({ connection: 'away' })
+          return keep()
+        }
+        if (isFull(error)) {
+          noteFull(error)
           return keep()
         }
         if (error instanceof ProblemError && error.status === 401) useSession.getState().expire()

@@ -193,7 +193,16 @@ export const answers = {
       says: { type: 'string' },
     },
   },
-  health: { type: 'object', required: ['ready'], properties: { ready: { type: 'boolean' } } },
+  health: {
+    type: 'object',
+    required: ['ready', 'notices'],
+    properties: {
+      ready: { type: 'boolean' },
+      /** Bytes that are free on the store’s disk. */ freeB: { type: 'number' },
+      /** Nothing new is written until there is room. */ full: { type: 'boolean' },
+      /** How many things everybody should know of the store: they stand in `/facts`. */ notices: { type: 'integer' },
+    },
+  },
   planEdits: {
     type: 'object',
     required: ['undo', 'redo'],

@@ -84,7 +84,7 @@ function Inside({ covered }: { covered: boolean }) {
       <View style={{ flex: 1, minWidth: 0 }}>
         <TopLine />
         <StandingDoors />
-        <SetAside />
+        <StoreNotices />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
         <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>
@@ -114,18 +114,17 @@ function Shape() {
   )
 }
 
-/** Stored records that the server could not read: named, since somebody will miss them. */
-function SetAside() {
+/** Words of the store that are shown at once. */
+const fewNotices = 3
+
+/** What is wrong with the server's store: named, since somebody will miss what is lost. */
+function StoreNotices() {
   const aside = useJob((s) => s.aside)
-  if (aside.length === 0) return null
-  return (
-    <Notice tone="madder">
-      {`${aside.length === 1 ? 'A stored record' : `${aside.length} stored records`} could not be read and ${aside.length === 1 ? 'is' : 'are'} left out: ${aside
-        .slice(0, 3)
-        .map((a) => a.says)
-        .join(' ')}`}
-    </Notice>
-  )
+  const full = useJob((s) => s.full)
+  const lines = [...(full === null ? [] : [full]), ...aside.slice(0, fewNotices).map((a) => a.says)]
+  if (lines.length === 0) return null
+  const more = aside.length - fewNotices
+  return <Notice tone="madder">{[...lines, ...(more > 0 ? [`And ${more} more.`] : [])].join(' ')}</Notice>
 }
 
 /** Records that the server would not take: they stay on this phone until somebody says what shall become of them. */
