@@ -38,6 +38,8 @@ rauta place INPUT.json                                controllers and terminals 
 rauta doors LIST.xlsx|LIST.csv                        reads a door schedule and tells of every row
 rauta cards INPUT.json                                what a reader sent, read every way, with what stands on the card
 rauta why INPUT.json                                  who passes where, when, and which rule decides
+rauta backup FILE                                     the whole store into a file, looked at; also while the server runs
+rauta restore FILE                                    the store as a backup has it; what was there is kept beside it
 A file called - is standard input. Schemas: docs/cli.md`
 
 const ajv = new Ajv({ strict: false, allowUnionTypes: true })

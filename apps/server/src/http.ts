@@ -6,6 +6,7 @@ import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import { answers } from '@rauta/contracts'
 import { jobRoutes } from './api/job'
+import { keepRoutes, type Keeping } from './api/keep'
 import { lanRoutes } from './api/lan'
 import { openApi } from './api/openapi'
 import { paperRoutes } from './api/papers'
@@ -18,6 +19,7 @@ import type { Photos } from './files/photos'
 import type { LanFacts } from './lan/facts'
 import type { LiveStream } from './live/stream'
 import type { Accounts } from './security/accounts'
+import { newestOwnBackup } from './store/ownBackups'
 
 export interface AppOptions {
   context: Context
@@ -29,6 +31,8 @@ export interface AppOptions {
   firstCode: string | null
   photos: Photos
   lan: () => LanFacts | null
+  /** Null for a store in memory. */
+  keeping: Keeping | null
 }
 
 /** The HTTP interface and the built web application. */
@@ -77,6 +81,7 @@ export function makeApp(options: AppOptions): Express {
         ready: true,
         ...(room ? { freeB: room.freeB(), full: !room.ready() } : {}),
         notices: context.notices.length,
+        ...(options.keeping ? { backedUp: await newestOwnBackup(options.keeping.folder) } : {}),
       }
     },
   }
@@ -95,6 +100,7 @@ export function makeApp(options: AppOptions): Express {
     ...paperRoutes(context),
     ...printRoutes(context, options.lan),
     ...photoRoutes(options.photos, context),
+    ...(options.keeping ? keepRoutes(options.keeping) : []),
   ]
   const limit = rateLimit({
     windowMs: 60_000,

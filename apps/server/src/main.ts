@@ -1,22 +1,13 @@
-import { homedir } from 'node:os'
-import { join, resolve } from 'node:path'
-import { createHash } from 'node:crypto'
 import { fileURLToPath } from 'node:url'
 import { clockFrom, type NetTable } from '@rauta/protocols'
-import { startServer } from './server'
+import { startServer, type ServerOptions } from './server'
+import { dataFolder, keyFile } from './places'
 import { codeForTerminal } from './lan/trust'
 import { StartError } from './store/startError'
 
 const env = process.env
-const dataFolder = resolve(env['RAUTA_DATA'] ?? join(homedir(), '.local', 'share', 'rauta'))
-/** Outside the data folder, so that a copy of the data alone opens no device. */
-const keyFile = resolve(
-  env['RAUTA_KEY'] ??
-    join(homedir(), '.config', 'rauta', `${createHash('sha256').update(dataFolder).digest('hex').slice(0, 12)}.key`),
-)
-
 try {
-  const running = await startServer({
+  const options: ServerOptions = {
     dataFolder,
     keyFile,
     port: Number(env['PORT'] ?? 4380),
@@ -35,7 +26,19 @@ try {
           },
         }
       : {}),
-  })
+    startAnew: () => void startAnew(),
+  }
+  let running = await startServer(options)
+  /** From what was laid ready: the old server ends before the new one opens the store. */
+  async function startAnew(): Promise<void> {
+    try {
+      await running.close()
+      running = await startServer(options)
+    } catch (error) {
+      console.error(error)
+      process.exit(1)
+    }
+  }
   console.log(
     JSON.stringify({
       server: running.port,

@@ -23,6 +23,7 @@ import { Accounts } from './security/accounts'
 import { makeSealingKey, readSealingKey, Vault, VaultClosedError } from './security/vault'
 import type { SetAside } from './store/facts'
 import { alteredLog } from './store/mend'
+import { keepBackups } from './store/ownBackups'
 import { openStore, type Database } from './store/open'
 import type { RoomLimits } from './store/room'
 import { StartError } from './store/startError'
@@ -38,6 +39,8 @@ export interface ServerOptions {
   logLevel: string
   /** How much of the disk is kept free; as usual where it is not said. */
   room?: RoomLimits
+  /** Called when a backup lies ready to take the store’s place: whoever started the server starts it anew. */
+  startAnew?: () => void
   /** What devices may speak; all that this version knows where it is not said. */
   protocols?: Protocols
   /** Serves the local network too, over HTTPS. */ lan?: LanOptions
@@ -100,6 +103,11 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   // On a network whoever comes first could make themselves lead: the code stands in the terminal only.
   const firstCode = options.lan && (await accounts.none()) ? String(randomInt(0, 1e8)).padStart(8, '0') : null
   let lan: Lan | null = null
+  const token = randomBytes(24).toString('base64url')
+  const keeping =
+    options.dataFolder === null
+      ? null
+      : { store, folder: options.dataFolder, token, startAnew: options.startAnew ?? (() => undefined) }
   const app = makeApp({
     context,
     accounts,
@@ -110,6 +118,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     firstCode,
     photos: new Photos(store.db, job),
     lan: () => lan?.facts() ?? null,
+    keeping,
   })
   const server = await listenOn(app.listen(options.port, '127.0.0.1'), options.port).catch(async (error: unknown) => {
     stream.close()
@@ -145,8 +154,18 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   claims.resume()
   loads.resume()
   const at = server.address()
+  const port = typeof at === 'object' && at ? at.port : options.port
+  store.tell({ port, token })
+  if (options.dataFolder !== null)
+    keepBackups(
+      store,
+      options.dataFolder,
+      () => log.facts.rev,
+      (error) => logger.error(error),
+      ending.signal,
+    )
   return {
-    port: typeof at === 'object' && at ? at.port : options.port,
+    port,
     context,
     lan: lan?.facts() ?? null,
     firstCode,

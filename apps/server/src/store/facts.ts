@@ -11,7 +11,7 @@ import {
   type Facts,
   type HeldParts,
 } from '@rauta/core'
-import type { Database } from './open'
+import type { Database } from './store'
 import { events } from './schema'
 import { liesApart, type StoredRow } from './totals'
 

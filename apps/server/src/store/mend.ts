@@ -1,7 +1,7 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
 import type { Change } from '@rauta/core'
 import type { SetAside } from './facts'
-import type { Database } from './open'
+import type { Database } from './store'
 import { changes, chainRecords, records, totals } from './schema'
 import { changeHash, liesApart, Totals, type StoredRow } from './totals'
 

@@ -2,28 +2,18 @@ import { accessSync, constants, existsSync, mkdirSync, readFileSync, renameSync,
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { PGlite } from '@electric-sql/pglite'
-import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite'
+import { drizzle } from 'drizzle-orm/pglite'
 import { migrate } from 'drizzle-orm/pglite/migrator'
-import { takeFolder, type InUse } from './lock'
+import { takeNext } from './backup'
+import { takeFolder } from './lock'
 import { Room, type RoomLimits } from './room'
+import type { Database, Store } from './store'
 import { StartError } from './startError'
+import { backUpByItself } from './ownBackups'
 import { prepareWriting } from './write'
 import { settle, syncedEngine, syncFolder } from './synced'
 
-export type Database = PgliteDatabase
-
-export interface Store {
-  db: Database
-  /** Whether this version has just altered its tables. */
-  migrated: boolean
-  /** Room on its disk; null for one in memory. */
-  room: Room | null
-  /** Notes how this process is spoken to, for whoever can read the folder. */
-  tell(more: Pick<InUse, 'port' | 'token'>): void
-  /** Writes what the log holds to its places, so that the log can begin anew. */
-  checkpoint(): Promise<void>
-  close(): Promise<void>
-}
+export type { Database, Store }
 
 const migrationsFolder = resolve(fileURLToPath(new URL('../../migrations', import.meta.url)))
 
@@ -43,9 +33,10 @@ export async function openStore(folder: string | null, limits?: RoomLimits): Pro
     const room = new Room(folder, limits)
     room.ready()
     const at = join(folder, 'store')
+    takeNext(folder)
     if (!existsSync(at)) await makeStore(at, room)
     settle(folder)
-    return await ready(syncedEngine(at, room), room, hold)
+    return await ready(syncedEngine(at, room), room, hold, folder)
   } catch (error) {
     hold.release()
     if (error instanceof StartError) throw error
@@ -69,18 +60,18 @@ async function ready(
   client: PGlite,
   room: Room | null,
   hold: { tell: Store['tell']; release(): void },
+  folder: string | null = null,
 ): Promise<Store> {
   await client.waitReady
   const db = drizzle(client)
   await refuseNewer(client)
   const before = await newestMigration(client)
-  await migrate(db, { migrationsFolder })
-  await prepareWriting(db)
-  return {
+  const store: Store = {
     db,
-    migrated: before < (await newestMigration(client)),
+    migrated: false,
     room,
     tell: hold.tell,
+    quiet: (work) => client.runExclusive(work),
     checkpoint: async () => {
       await client.exec('checkpoint')
     },
@@ -89,18 +80,27 @@ async function ready(
       hold.release()
     },
   }
+  // What an older version wrote is kept as it was, before it is altered.
+  if (folder !== null && before > 0 && before < newestKnown()) await backUpByItself(store, folder)
+  await migrate(db, { migrationsFolder })
+  await prepareWriting(db)
+  return { ...store, migrated: before < (await newestMigration(client)) }
 }
 
 /** A store that a later version has migrated further would be damaged by this one. */
 async function refuseNewer(client: PGlite): Promise<void> {
-  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as {
-    entries: { when: number }[]
-  }
-  const newest = Math.max(0, ...journal.entries.map((e) => e.when))
-  if ((await newestMigration(client)) > newest)
+  if ((await newestMigration(client)) > newestKnown())
     throw new StartError(
       'This store was written by a newer version of Rauta. Start that version, or choose another folder with RAUTA_DATA.',
     )
+}
+
+/** When the newest migration that this version knows was made, ms. */
+function newestKnown(): number {
+  const journal = JSON.parse(readFileSync(join(migrationsFolder, 'meta', '_journal.json'), 'utf8')) as {
+    entries: { when: number }[]
+  }
+  return Math.max(0, ...journal.entries.map((e) => e.when))
 }
 
 /** When the newest migration of this store was made, ms; 0 where it has none yet. */

@@ -1,7 +1,7 @@
 import { sql } from 'drizzle-orm'
 import type { ChainRecord } from '@rauta/core'
 import type { Entry } from '../changes/entry'
-import type { Database } from './open'
+import type { Database } from './store'
 import { StoreFullError } from './room'
 
 /** Everything that one commit writes. */

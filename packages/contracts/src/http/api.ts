@@ -89,6 +89,7 @@ export const bodies = {
   account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: roles } }),
   role: object({ role: { enum: roles } }),
   search: object({ address: text }, ['address']),
+  keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),
   columns: object(
     {
       table: { type: 'integer', minimum: 0, maximum: 1000 },
@@ -200,6 +201,7 @@ export const answers = {
       ready: { type: 'boolean' },
       /** Bytes that are free on the store’s disk. */ freeB: { type: 'number' },
       /** Nothing new is written until there is room. */ full: { type: 'boolean' },
+      /** The newest backup that was made by itself. */ backedUp: { type: ['object', 'null'] },
       /** How many things everybody should know of the store: they stand in `/facts`. */ notices: { type: 'integer' },
     },
   },
