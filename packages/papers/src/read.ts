@@ -1,15 +1,10 @@
 import { parse } from 'csv-parse/sync'
 import readWorkbook from 'read-excel-file/node'
-import { strFromU8, unzipSync } from 'fflate'
 import type { Cell, Table } from '@rauta/core'
 import { decodeText } from './decode'
+import { PaperError } from './paperError'
+import { lookThrough, paperLimits, type BrokenCell } from './workbook'
 
-/** A file that cannot be read as a list; `says` tells why and what to do. */
-export class PaperError extends Error {
-  constructor(readonly says: string) {
-    super(says)
-  }
-}
 export interface Paper {
   tables: Table[]
   /** What was found out about the file, for people. */ says: string
@@ -37,14 +32,16 @@ export async function readPaper(bytes: Uint8Array, fileName: string): Promise<Pa
 
 async function readXlsx(bytes: Uint8Array, fileName: string): Promise<Paper> {
   let sheets: { sheet: string; data: unknown[][] }[]
+  let broken: BrokenCell[][]
   try {
+    broken = await lookThrough(bytes, fileName)
     sheets = (await readWorkbook(Buffer.from(bytes))) as { sheet: string; data: unknown[][] }[]
   } catch (error) {
+    if (error instanceof PaperError) throw error
     throw new PaperError(
       `${fileName} cannot be read as a spreadsheet: ${(error as Error).message}. Open it, save it as .xlsx and try again.`,
     )
   }
-  const broken = brokenCells(bytes)
   const tables = sheets
     .map(({ sheet, data }, i): Table => {
       const rows = data.map((row) => row.map(cellOf))
@@ -66,41 +63,12 @@ function cellOf(value: unknown): Cell {
   return typeof value === 'number' || typeof value === 'boolean' ? value : String(value)
 }
 
-/** Cells whose formula gives an error, or was never worked out: a reader sees them as empty and would lose them. Per sheet in the workbook's order. */
-function brokenCells(bytes: Uint8Array): { row: number; column: number; says: string }[][] {
-  const files = unzipSync(bytes, {
-    filter: (f) => /^xl\/(worksheets\/[^/]+\.xml|workbook\.xml|_rels\/workbook\.xml\.rels)$/.test(f.name),
-  })
-  const text = (name: string) => {
-    const file = files[name]
-    return file ? strFromU8(file) : ''
-  }
-  const targets = new Map(
-    [...text('xl/_rels/workbook.xml.rels').matchAll(/<Relationship\b[^>]*>/g)].map(([tag]) => [
-      /\bId="([^"]*)"/.exec(tag)?.[1] ?? '',
-      /\bTarget="([^"]*)"/.exec(tag)?.[1] ?? '',
-    ]),
-  )
-  return [...text('xl/workbook.xml').matchAll(/<sheet\b[^>]*r:id="([^"]*)"/g)].map(([, id]) => {
-    const xml = text(`xl/${(targets.get(id ?? '') ?? '').replace(/^\/?xl\//, '')}`)
-    return [...xml.matchAll(/<c r="([A-Z]+)(\d+)"([^>]*)>(?:(?!<\/c>).)*<\/c>/gs)].flatMap(
-      ([cell, letters, row, attributes]) => {
-        const unworked = /<f[ >/]/.test(cell) && !/<v[ >]/.test(cell) ? 'nothing yet (it was never worked out)' : null
-        const failed = /\bt="e"/.test(attributes ?? '')
-        const error = failed ? (/<v>([^<]*)<\/v>/.exec(cell)?.[1] ?? 'an error') : unworked
-        return error ? [{ row: Number(row) - 1, column: columnOf(letters ?? 'A'), says: error }] : []
-      },
-    )
-  })
-}
-
-const columnOf = (letters: string): number => [...letters].reduce((n, l) => n * 26 + l.charCodeAt(0) - 64, 0) - 1
-
 function readSeparated(bytes: Uint8Array, fileName: string): Paper {
   const { text, charset } = decodeText(bytes)
   if ([...text.slice(0, 2000)].some((c) => c < '\t'))
     throw new PaperError(`${fileName} is neither a spreadsheet nor text. Save the list as .xlsx or CSV.`)
   const delimiter = delimiterOf(text)
+  checkExtent(text, delimiter, fileName)
   try {
     const rows = parse(text, {
       delimiter,
@@ -116,6 +84,30 @@ function readSeparated(bytes: Uint8Array, fileName: string): Paper {
     }
   } catch (error) {
     throw new PaperError(`${fileName} cannot be read: ${(error as Error).message}. Is a quotation mark left open?`)
+  }
+}
+
+/** Refuses text with more rows, columns or cells than a list has, before a table is made of it. @throws PaperError */
+function checkExtent(text: string, delimiter: string, fileName: string): void {
+  const { rows, columns, cells } = paperLimits
+  let row = 1
+  let inRow = 1
+  let all = 1
+  let quoted = false
+  for (const sign of text) {
+    if (sign === '"') quoted = !quoted
+    else if (sign === '\n' && !quoted) {
+      row += 1
+      inRow = 1
+      all += 1
+    } else if (sign === delimiter && !quoted) {
+      inRow += 1
+      all += 1
+    }
+    if (row > rows || inRow > columns || all > cells)
+      throw new PaperError(
+        `${fileName} has more than a list can have: ${row > rows ? `more than ${rows} rows` : `more than ${inRow > columns ? columns : cells} cells${inRow > columns ? ` in row ${row}` : ''}`}. Save the list alone.`,
+      )
   }
 }
 
