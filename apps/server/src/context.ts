@@ -6,6 +6,7 @@ import type { JobLog } from './changes/log'
 import type { Vault } from './security/vault'
 import type { SetAside } from './store/facts'
 import type { Room } from './store/room'
+import type { Workshop } from './workshop/workshop'
 import type { Logger } from 'pino'
 
 /** What every part of the server works with. */
@@ -20,6 +21,8 @@ export interface Context {
   notices: readonly SetAside[]
   /** Room on the disk of the store; null where it is kept in memory. */
   room: Room | null
+  /** Where papers are drawn. */
+  workshop: Workshop
   /** Aborted when the server ends; loops stop at it. */
   ending: AbortSignal
   /** Tells every screen how far a load is; null when it has ended. */

@@ -24,6 +24,7 @@ import { makeSealingKey, readSealingKey, Vault, VaultClosedError } from './secur
 import type { SetAside } from './store/facts'
 import { alteredLog } from './store/mend'
 import { keepBackups } from './store/ownBackups'
+import { Workshop } from './workshop/workshop'
 import { openStore, type Database } from './store/open'
 import type { RoomLimits } from './store/room'
 import { StartError } from './store/startError'
@@ -90,6 +91,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     logger,
     notices,
     room: store.room,
+    workshop: new Workshop(),
     ending: ending.signal,
     loadProgress: (id, progress) => stream.load(id, progress),
   }
@@ -171,6 +173,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     firstCode,
     async close() {
       ending.abort()
+      context.workshop.close()
       stream.close()
       await lan?.close()
       server.close()

@@ -5,9 +5,11 @@ import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import fc from 'fast-check'
 import { readTable } from './table'
 import { colourCodes } from '../src/files/doorFigure'
-import { listPdf, tableOf } from '../src/files/lists'
+import { listPdf } from '../src/files/lists'
+import { tableOf } from '../src/files/listTables'
 import { Printing } from '../src/files/printing'
 import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../src/files/wireSheet'
+import { Workshop } from '../src/workshop/workshop'
 import { magnetHardware, sheets, smallJob, strikeHardware, type World } from '../../../packages/contracts/test/world'
 
 const origin = 'https://rauta-0a1b2c.local:4443'
@@ -362,9 +364,10 @@ describe('lists', () => {
 describe('wire sheets of a whole job', () => {
   it('are made door by door, tell how far they are, and stop with what is made', async () => {
     const w = many()
-    const printing = new Printing()
+    const workshop = new Workshop()
+    const printing = new Printing(workshop)
     const until = async (id: string, states: string[]) => {
-      for (let i = 0; i < 400; i++) {
+      for (let i = 0; i < 3000; i++) {
         const p = printing.of(id)
         if (p && states.includes(p.state) && printing.file(id)) return p
         await new Promise((done) => setTimeout(done, 10))
@@ -382,5 +385,6 @@ describe('wire sheets of a whole job', () => {
     expect(stopped.done).toBeLessThan(5)
     expect(stopped.says).toContain('Stopped after')
     expect(printing.of('nothing')).toBeNull()
+    workshop.close()
   })
 })

@@ -135,6 +135,10 @@ export class Site {
   get facts(): Facts {
     return this.server.context.log.facts
   }
+  /** Cookie of whoever is signed in. */
+  get session(): string {
+    return this.cookie
+  }
   get base(): string {
     return `http://127.0.0.1:${this.server.port}/api/v1`
   }

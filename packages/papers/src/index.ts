@@ -1,5 +1,5 @@
 export { PaperError } from './paperError'
-export { paperLimits } from './workbook'
+export * from './limits'
 export * from './decode'
 export * from './read'
 export * from './write'

@@ -3,15 +3,13 @@ import readWorkbook from 'read-excel-file/node'
 import type { Cell, Table } from '@rauta/core'
 import { decodeText } from './decode'
 import { PaperError } from './paperError'
-import { lookThrough, paperLimits, type BrokenCell } from './workbook'
+import { largestPaper, paperLimits } from './limits'
+import { lookThrough, type BrokenCell } from './workbook'
 
 export interface Paper {
   tables: Table[]
   /** What was found out about the file, for people. */ says: string
 }
-
-/** Largest file that is taken, bytes. */
-export const largestPaper = 30_000_000
 
 /** The sheets of a spreadsheet, or the one table of a text file with separators. @throws PaperError */
 export async function readPaper(bytes: Uint8Array, fileName: string): Promise<Paper> {

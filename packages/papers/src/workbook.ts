@@ -1,5 +1,6 @@
 import { SaxesParser } from 'saxes'
 import { fromBufferPromise, type Entry, type ZipFile } from 'yauzl'
+import { paperLimits } from './limits'
 import { PaperError } from './paperError'
 
 /** A cell whose formula gives an error, or was never worked out: a reader sees it as empty and would lose it. Counted from 0. */
@@ -8,9 +9,6 @@ export interface BrokenCell {
   column: number
   says: string
 }
-
-/** What a list may come to. A workbook of 20,000 doors with 40 columns has a fifth of it. */
-export const paperLimits = { rows: 200_000, columns: 1_000, cells: 4_000_000, files: 4_000, inflatedB: 300_000_000 }
 
 const tooMuch = (fileName: string, what: string): PaperError =>
   new PaperError(

@@ -13,10 +13,10 @@ import { all, ipv4, jobOf, Keeper, snapshotOf } from '@rauta/core'
 import type { Request } from 'express'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
-import { recordPdf } from '../files/pdf'
 import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
+import { forPaper } from '../workshop/workshop'
 import { orderDoor, type Order } from '../live/orders'
 import { askAddress, search } from '../reach/search'
 import { attach, fileName } from './attachment'
@@ -237,7 +237,11 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
         const taken = all(log.facts, 'photo')
           .filter((p) => p.door === of.id)
           .map((p) => p.id)
-        const pdf = await recordPdf(log.facts, of, await photos.among(taken))
+        const pdf = await context.workshop.run('record', {
+          facts: forPaper(log.facts),
+          door: of.id,
+          pictures: await photos.among(taken),
+        })
         attach(response, 'application/pdf', `${fileName(of.ref)}-record.pdf`, pdf)
       },
     },

@@ -1,17 +1,19 @@
 import { all } from '@rauta/core'
 import { answers, bodies, cabinetsOf, sheetsFor } from '@rauta/contracts'
-import { largestPaper, PaperError, scheduleCsv, scheduleXlsx } from '@rauta/papers'
+import { largestPaper } from '@rauta/papers/limits'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
 import { Papers } from '../files/papers'
+import { WorkError, WorkshopError } from '../workshop/workshop'
 import { attach, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
 const fitters = ['lead', 'engineer'] as const
 
 /** The door schedule: files in, looked through, taken over; out again as CSV and as a workbook; an empty one to fill in. */
-export function paperRoutes({ log, clock }: Context): Route[] {
+export function paperRoutes({ log, clock, workshop, ending }: Context): Route[] {
   const papers = new Papers()
+  ending.addEventListener('abort', () => papers.close())
   const gone = () =>
     new HttpProblem(404, 'Not here any more', 'This file is not here any more. Bring it again; nothing was changed.')
   const source = () => ({
@@ -34,7 +36,15 @@ export function paperRoutes({ log, clock }: Context): Route[] {
         try {
           return await papers.bring(bytes, file, account.name, log.facts, clock.now())
         } catch (error) {
-          if (error instanceof PaperError) throw new HttpProblem(422, 'Not as it should be', error.says, 'file')
+          if (error instanceof WorkError && error.refused)
+            throw new HttpProblem(422, 'Not as it should be', error.says, 'file')
+          if (error instanceof WorkshopError)
+            throw new HttpProblem(
+              422,
+              'Not as it should be',
+              `${file} takes more ${error.code === 'time' ? 'time' : 'memory'} to read than a list may. Copy the list alone into a new workbook, or save it as CSV.`,
+              'file',
+            )
           throw error
         }
       },
@@ -47,7 +57,7 @@ export function paperRoutes({ log, clock }: Context): Route[] {
       body: bodies.columns,
       answer: answers.paper,
       async handle(request, _response, account) {
-        const view = papers.choose(String(request.params['id']), account.name, request.body as never, log.facts)
+        const view = await papers.choose(String(request.params['id']), account.name, request.body as never, log.facts)
         if (!view) throw gone()
         return view
       },
@@ -60,7 +70,7 @@ export function paperRoutes({ log, clock }: Context): Route[] {
       answer: answers.ok,
       async handle(request, _response, account) {
         const id = String(request.params['id'])
-        const payload = papers.payload(id, account.name, log.facts)
+        const payload = await papers.payload(id, account.name, log.facts)
         if (!payload) throw gone()
         papers.drop(id)
         if (payload.doors.length === 0)
@@ -76,7 +86,7 @@ export function paperRoutes({ log, clock }: Context): Route[] {
       roles: everyone,
       answer: { media: 'text/csv' },
       async handle(_request, response) {
-        attach(response, 'text/csv; charset=utf-8', 'door-schedule.csv', scheduleCsv(source()))
+        attach(response, 'text/csv; charset=utf-8', 'door-schedule.csv', await workshop.run('scheduleCsv', source()))
       },
     },
     {
@@ -92,7 +102,7 @@ export function paperRoutes({ log, clock }: Context): Route[] {
           response,
           xlsx,
           `${empty ? 'door-schedule-template' : 'door-schedule'}.xlsx`,
-          await scheduleXlsx(empty ? { ...all_, doors: [] } : all_),
+          await workshop.run('schedule', empty ? { ...all_, doors: [] } : all_),
         )
       },
     },

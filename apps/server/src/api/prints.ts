@@ -1,20 +1,19 @@
 import type { Request, Response } from 'express'
 import { answers } from '@rauta/contracts'
-import { tableCsv, tableXlsx } from '@rauta/papers'
 import type { Context } from '../context'
-import { listNames, listPdf, tableOf, usualOptions, type ListName, type ListOptions } from '../files/lists'
+import { listNames, tableOf, usualOptions, type ListName, type ListOptions } from '../files/listTables'
 import { Printing } from '../files/printing'
-import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../files/wireSheet'
 import type { LanFacts } from '../lan/facts'
+import { forPaper } from '../workshop/workshop'
 import { attach, fileName, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
 /** Sheets and lists on paper: a wire sheet per door, a sheet per controller and cabinet, lists as PDF, CSV and workbook. */
-export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null): Route[] {
-  const printing = new Printing()
+export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFacts | null): Route[] {
+  const printing = new Printing(workshop)
   // A code on paper must open from a phone: the lasting origin where there is one.
   const origin = (request: Request) => lan()?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
-  const paper = (request: Request) => ({ facts: log.facts, origin: origin(request) })
+  const paper = (request: Request) => ({ facts: forPaper(log.facts), origin: origin(request) })
   const existing = <T>(record: T | undefined, what: string): T => {
     if (!record) throw new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`)
     return record
@@ -34,7 +33,12 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
       answer: pdf,
       async handle(request, response) {
         const door = existing(log.facts.door[String(request.params['id'])], 'door')
-        attach(response, 'application/pdf', `${fileName(door.ref)}-wire.pdf`, await wireSheetPdf(door, paper(request)))
+        attach(
+          response,
+          'application/pdf',
+          `${fileName(door.ref)}-wire.pdf`,
+          await workshop.run('wireSheet', { ...paper(request), door: door.id }),
+        )
       },
     },
     {
@@ -49,7 +53,7 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
           response,
           'application/pdf',
           `${fileName(controller.ref)}.pdf`,
-          await controllerSheetPdf(controller, paper(request)),
+          await workshop.run('controllerSheet', { ...paper(request), controller: controller.id }),
         )
       },
     },
@@ -65,7 +69,12 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
           Object.values(log.facts.controller).find((c) => c.cabinet === name),
           'cabinet',
         )
-        attach(response, 'application/pdf', `${fileName(name)}.pdf`, await cabinetSheetPdf(name, paper(request)))
+        attach(
+          response,
+          'application/pdf',
+          `${fileName(name)}.pdf`,
+          await workshop.run('cabinetSheet', { ...paper(request), name }),
+        )
       },
     },
     {
@@ -134,12 +143,18 @@ export function printRoutes({ log, clock }: Context, lan: () => LanFacts | null)
   ): Promise<void> {
     const options = optionsOf(request)
     if (kind === 'pdf') {
-      attach(response, 'application/pdf', `${which}.pdf`, await listPdf(which, paper(request), options))
+      attach(
+        response,
+        'application/pdf',
+        `${which}.pdf`,
+        await workshop.run('list', { ...paper(request), which, options }),
+      )
       return
     }
     const table = tableOf(which, paper(request), options)
-    if (kind === 'csv') attach(response, 'text/csv; charset=utf-8', `${which}.csv`, tableCsv(table))
-    else attach(response, xlsx, `${which}.xlsx`, await tableXlsx(table))
+    if (kind === 'csv')
+      attach(response, 'text/csv; charset=utf-8', `${which}.csv`, await workshop.run('tableCsv', table))
+    else attach(response, xlsx, `${which}.xlsx`, await workshop.run('table', table))
   }
 }
 

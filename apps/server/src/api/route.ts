@@ -4,6 +4,7 @@ import express, { type NextFunction, type Request, type RequestHandler, type Res
 import { Refusal, roles, type Problem, type Role } from '@rauta/contracts'
 import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
 import type { Account } from '../security/accounts'
+import { WorkshopError } from '../workshop/workshop'
 import { StoreFullError } from '../store/room'
 
 const ajv = new Ajv({ strict: false, allErrors: false })
@@ -121,6 +122,14 @@ function problemOf(error: unknown): Problem {
       `The laptop’s disk is full: ${Math.floor(error.freeB / 1e6)} MB are free. Make room there; what you entered is kept and goes on by itself.`,
     )
   if (error instanceof DeviceError) return make(502, deviceTitles[error.code] ?? 'Not reached', error.says)
+  if (error instanceof WorkshopError)
+    return error.code === 'busy'
+      ? make(503, 'Too much at once', 'Too many papers are being made. Wait a moment, then try again.')
+      : make(
+          500,
+          'Not made',
+          'This paper could not be made: it took more than a paper may. Try again, or make less of it at once.',
+        )
   const http = error as { status?: number; type?: string }
   if (http.type === 'entity.too.large')
     return make(413, 'Too large', 'This is too large: a file may have 30 MB at most, any other request 2 MB.')

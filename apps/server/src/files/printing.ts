@@ -1,7 +1,6 @@
-import { all, byWalk, jobOf, type Facts } from '@rauta/core'
+import type { Facts } from '@rauta/core'
 import { v7 } from 'uuid'
-import { PdfFile } from './page'
-import { drawWireSheet } from './wireSheet'
+import { forPaper, type Workshop } from '../workshop/workshop'
 
 /** Sheets of many doors in the making. */
 export interface Print {
@@ -15,45 +14,49 @@ export interface Print {
 
 const keptMs = 30 * 60_000
 
-/** Wire sheets of a whole job in one file: made door by door, so that the server goes on answering and it can be stopped. */
+interface Made extends Print {
+  file: Buffer | null
+  at: number
+  stop: AbortController
+}
+
+/** Wire sheets of a whole job in one file: made door by door in the workshop, so that it can be stopped; what is made stays. */
 export class Printing {
-  private readonly prints = new Map<string, Print & { file: Buffer | null; at: number }>()
+  private readonly prints = new Map<string, Made>()
+  constructor(private readonly workshop: Workshop) {}
 
   start(facts: Facts, origin: string, by: string, now: number): Print {
     for (const [id, p] of this.prints) if (now - p.at > keptMs) this.prints.delete(id)
-    const doors = all(facts, 'door').sort(byWalk)
-    const print = {
+    const print: Made = {
       id: v7(),
       by,
-      total: doors.length,
+      total: Object.keys(facts.door).length,
       done: 0,
-      state: 'running' as Print['state'],
+      state: 'running',
       says: 'Begins.',
-      file: null as Buffer | null,
+      file: null,
       at: now,
+      stop: new AbortController(),
     }
     this.prints.set(print.id, print)
-    const work = async () => {
-      const out = new PdfFile('Wire sheets', jobOf(facts)?.name ?? '')
-      for (const door of doors) {
-        if (print.state === 'stopped') break
-        drawWireSheet(out, door, { facts, origin })
-        print.done += 1
-        print.says = `${door.ref}, ${print.done} of ${print.total}`
-        await new Promise((done) => setImmediate(done))
-      }
-      if (print.done === 0) out.page().line('No door.')
-      print.file = await out.end()
-      if (print.state === 'running') print.state = 'ready'
-      print.says =
-        print.state === 'stopped'
-          ? `Stopped after ${print.done} of ${print.total}; those are in the file.`
-          : `${print.done} wire sheets.`
+    const onProgress = (done: number, ref: string) => {
+      print.done = done
+      print.says = `${ref}, ${done} of ${print.total}`
     }
-    work().catch((error: Error) => {
-      print.state = 'failed'
-      print.says = error.message
-    })
+    this.workshop
+      .run('wireSheets', { facts: forPaper(facts), origin }, { onProgress, signal: print.stop.signal })
+      .then((file) => {
+        print.file = Buffer.from(file)
+        if (print.state === 'running') print.state = 'ready'
+        print.says =
+          print.state === 'stopped'
+            ? `Stopped after ${print.done} of ${print.total}; those are in the file.`
+            : `${print.done} wire sheets.`
+      })
+      .catch((error: Error) => {
+        print.state = 'failed'
+        print.says = error.message
+      })
     return told(print)
   }
 
@@ -66,7 +69,10 @@ export class Printing {
   }
   stop(id: string): Print | null {
     const p = this.prints.get(id)
-    if (p?.state === 'running') p.state = 'stopped'
+    if (p?.state === 'running') {
+      p.state = 'stopped'
+      p.stop.abort()
+    }
     return p ? told(p) : null
   }
 }
