@@ -63,12 +63,6 @@ export function makeApp(options: AppOptions): Express {
     }),
   )
   const api = express.Router()
-  api.use(
-    express.json({
-      limit: '2mb',
-      type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false,
-    }),
-  )
   const health: Route = {
     method: 'get',
     path: '/health',

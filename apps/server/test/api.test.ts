@@ -1,4 +1,4 @@
-import { createServer } from 'node:net'
+import { connect, createServer } from 'node:net'
 import { chmodSync, mkdtempSync, mkdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -165,16 +165,54 @@ describe('the HTTP interface', () => {
   })
 
   it.each([
-    ['a negative length', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: -3 }, /lengthM must be 0 or more/],
-    ['a length in words', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: '100 ft' }, /must be a number/],
-    ['a field nobody knows', 'door.edit', { id: 'D-01', fields: { colour: 'red' } }, /not known: colour/],
-    ['a command nobody knows', 'door.paint', {}, /no command door.paint/],
-    ['an id that does not exist', 'door.edit', { id: 'X-9', fields: { name: 'x' } }, /no door X-9/],
-  ])('refuses %s in words', async (_what, name, payload, says) => {
+    ['a negative length', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: -3 }, /lengthM must be 0 or more/, 422],
+    ['a length in words', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: '100 ft' }, /must be a number/, 422],
+    ['a field nobody knows', 'door.edit', { id: 'D-01', fields: { colour: 'red' } }, /not known: colour/, 422],
+    ['a command nobody knows', 'door.paint', {}, /no command door.paint/, 422],
+    ['an id that does not exist', 'door.edit', { id: 'X-9', fields: { name: 'x' } }, /no door X-9/, 409],
+  ])('refuses %s in words', async (_what, name, payload, says, status) => {
     const answer = await site.ask('POST', '/commands', { id: v7(), name, payload, seen: site.facts.rev })
-    expect(answer.status).toBe(409)
+    expect(answer.status).toBe(status)
     expect(answer.headers.get('content-type')).toContain('application/problem+json')
     expect(answer.body['says']).toMatch(says)
+  })
+
+  it('reads no byte of a body before it is known whose it is, and only so many at a time', async () => {
+    const { port } = site.server
+    const answerTo = (cookie: string, path: string, length: number) =>
+      new Promise<string>((done, fail) => {
+        const socket = connect(port, '127.0.0.1')
+        socket.once('error', fail)
+        socket.once('data', (data) => {
+          socket.destroy()
+          done(data.toString())
+        })
+        // A body is promised, and not a byte of it sent.
+        socket.write(
+          `POST /api/v1${path} HTTP/1.1\r\nhost: x\r\ncookie: ${cookie}\r\ncontent-type: application/json\r\ncontent-length: ${length}\r\n\r\n`,
+        )
+      })
+    expect(await answerTo('', '/commands', 1000)).toContain('401')
+    expect(await answerTo('', '/door-schedule', 20_000_000)).toContain('401')
+    expect(await answerTo(site.session, '/commands', 20_000_000)).toContain('413')
+    const held = [1, 2].map(() => {
+      const socket = connect(port, '127.0.0.1')
+      socket.write(
+        `POST /api/v1/door-schedule HTTP/1.1\r\nhost: x\r\ncookie: ${site.session}\r\ncontent-length: 29000000\r\n\r\n`,
+      )
+      return socket
+    })
+    let busy = ''
+    for (let i = 0; i < 100 && !busy.includes('503'); i++) {
+      await new Promise((done) => setTimeout(done, 20))
+      busy = await Promise.race([
+        answerTo(site.session, '/door-schedule', 29_000_000),
+        new Promise<string>((done) => setTimeout(() => done(''), 500)),
+      ])
+    }
+    expect(busy).toContain('503')
+    for (const socket of held) socket.destroy()
+    expect((await site.ask('GET', '/health')).status).toBe(200)
   })
 
   it('refuses a body of 20 MB, what is not JSON, and what is not there', async () => {

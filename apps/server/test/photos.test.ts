@@ -4,8 +4,15 @@ import { getDocument, OPS } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { v7 } from 'uuid'
 import { Site, siteFile } from './site'
 
-/** The least that begins like a JPEG. */
-const picture = (n: number) => Buffer.concat([Buffer.from([0xff, 0xd8, 0xff, 0xe0]), Buffer.alloc(2000, n)])
+/** A JPEG as far as its size is told (ITU-T T.81: start of image, JFIF, start of frame), then bytes of one kind. */
+const jpeg = (width: number, height: number, n: number) =>
+  Buffer.concat([
+    Buffer.from('ffd8ffe000104a46494600010100000100010000ffc0001108', 'hex'),
+    Buffer.from([height >> 8, height & 255, width >> 8, width & 255]),
+    Buffer.from('03012200021101031101', 'hex'),
+    Buffer.alloc(2000, n),
+  ])
+const picture = (n: number) => jpeg(40, 30, n)
 /** A real PNG of one colour. */
 function png(grey: number): Buffer {
   const chunk = (kind: string, data: Buffer) => {
@@ -86,6 +93,17 @@ describe('pictures kept with a door', () => {
     })
     expect((await put('../../etc', picture(1))).status).toBe(404)
   })
+  it('one of more pixels than a photo has, or cut short before its size, is refused in words', async () => {
+    for (const [bytes, why] of [
+      [jpeg(16_000, 16_000, 1), /16000 by 16000 pixels/],
+      [jpeg(13_000, 10, 1), /13000 by 10 pixels/],
+      [jpeg(40, 30, 1).subarray(0, 22), /cut short/],
+    ] as const) {
+      const { status, body } = await put(v7(), bytes)
+      expect(status).toBe(422)
+      expect(body.says).toMatch(why)
+    }
+  })
   it('one that is not what was recorded is not shown', async () => {
     const id = v7()
     await put(id, picture(4))
@@ -103,6 +121,11 @@ describe('pictures kept with a door', () => {
     await record(a, png(40))
     await put(b, png(200))
     await record(b, png(200))
+    // Its size is there, and nothing after it.
+    const cut = png(120).subarray(0, 40)
+    const c = v7()
+    expect((await put(c, cut)).status).toBe(200)
+    await record(c, cut)
     const pdf = await site.bytes('/doors/D-01/record.pdf')
     const document = await getDocument({ data: pdf, verbosity: 0 }).promise
     let text = ''
@@ -124,8 +147,9 @@ describe('pictures kept with a door', () => {
       walk((await page.getStructTree()) as Node | null)
     }
     await document.destroy()
-    expect(images).toBe(2)
-    expect(figures.filter((f) => f === 'Picture of the nameplate')).toHaveLength(2)
+    // With the JPEG of the first test.
+    expect(images).toBe(3)
+    expect(figures.filter((f) => f === 'Picture of the nameplate')).toHaveLength(3)
     for (const bytes of [png(40), png(200)]) expect(text.replaceAll(/\s+/g, '')).toContain(hash(bytes).slice(0, 16))
     const plain = text.replaceAll(/\s+/g, ' ')
     expect(plain).toContain('waits on the phone that took it')

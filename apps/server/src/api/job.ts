@@ -22,6 +22,8 @@ import { askAddress, search } from '../reach/search'
 import { attach, fileName } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
+/** As many as the log can count. */
+const mostRevisions = 2 ** 31 - 1
 /** Most records of a list that grows, in one answer. */
 const pageMost = 100
 
@@ -39,7 +41,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
   const { log } = context
   const keeper = new Keeper()
   const door = (id: string) => {
-    const found = log.facts.door[id]
+    const found = Object.hasOwn(log.facts.door, id) ? log.facts.door[id] : undefined
     if (!found) throw new HttpProblem(404, 'Not found', `There is no door ${id} in this job.`)
     return found
   }
@@ -100,7 +102,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       roles: everyone,
       answer: answers.changes,
       async handle(request) {
-        const after = wholeNumber(request, 'after', 0)
+        const after = Math.min(wholeNumber(request, 'after', 0), mostRevisions)
         return { rev: log.facts.rev, job: jobOf(log.facts)?.publicKey ?? '', entries: await log.after(after) }
       },
     },
@@ -220,10 +222,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       async handle(request, response) {
         const of = door(String(request.params['id']))
         const file = recordFile(log.facts, of, await log.chain(of.id))
-        response
-          .type('application/json')
-          .setHeader('content-disposition', `attachment; filename="${file.door.ref}-record.json"`)
-        response.send(JSON.stringify(file, null, 1))
+        attach(response, 'application/json', `${fileName(file.door.ref)}-record.json`, JSON.stringify(file, null, 1))
       },
     },
     {

@@ -14,8 +14,10 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
   // A code on paper must open from a phone: the lasting origin where there is one.
   const origin = (request: Request) => lan()?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
   const paper = (request: Request) => ({ facts: forPaper(log.facts), origin: origin(request) })
-  const existing = <T>(record: T | undefined, what: string): T => {
-    if (!record) throw new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`)
+  const missing = (what: string) => new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`)
+  const existing = <T>(table: Readonly<Record<string, T>>, id: unknown, what: string): T => {
+    const record = Object.hasOwn(table, String(id)) ? table[String(id)] : undefined
+    if (record === undefined) throw missing(what)
     return record
   }
   const pdf = { media: 'application/pdf' }
@@ -32,7 +34,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       roles: everyone,
       answer: pdf,
       async handle(request, response) {
-        const door = existing(log.facts.door[String(request.params['id'])], 'door')
+        const door = existing(log.facts.door, request.params['id'], 'door')
         attach(
           response,
           'application/pdf',
@@ -48,7 +50,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       roles: everyone,
       answer: pdf,
       async handle(request, response) {
-        const controller = existing(log.facts.controller[String(request.params['id'])], 'controller')
+        const controller = existing(log.facts.controller, request.params['id'], 'controller')
         attach(
           response,
           'application/pdf',
@@ -65,10 +67,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       answer: pdf,
       async handle(request, response) {
         const name = String(request.params['name'])
-        existing(
-          Object.values(log.facts.controller).find((c) => c.cabinet === name),
-          'cabinet',
-        )
+        if (!Object.values(log.facts.controller).some((c) => c.cabinet === name)) throw missing('cabinet')
         attach(
           response,
           'application/pdf',

@@ -1,7 +1,7 @@
 import { Ajv } from 'ajv'
 import formats from 'ajv-formats'
 import express, { type NextFunction, type Request, type RequestHandler, type Response, type Router } from 'express'
-import { Refusal, roles, type Problem, type Role } from '@rauta/contracts'
+import { Misfit, Refusal, roles, type Problem, type Role } from '@rauta/contracts'
 import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
 import type { Account } from '../security/accounts'
 import { WorkshopError } from '../workshop/workshop'
@@ -52,11 +52,12 @@ export function mount(
   for (const route of routes) {
     const body = route.body ? ajv.compile(route.body) : null
     const answer = 'media' in route.answer ? null : ajv.compile(route.answer)
+    const accounts = new WeakMap<Request, Account | null>()
     router[route.method](
       route.path,
       ...(before[route.path] ?? []),
-      ...(route.raw ? [express.raw({ type: '*/*', limit: route.raw })] : []),
-      (request, response, next) => {
+      // Nobody's bytes are read before it is known whose they are.
+      (request, _response, next) => {
         void (async () => {
           const account = await accountOf(request)
           if (route.roles !== 'anyone') {
@@ -64,6 +65,14 @@ export function mount(
             if (!route.roles.includes(account.role))
               throw new HttpProblem(403, 'Not allowed', `A ${account.role} may not do this.`)
           }
+          accounts.set(request, account)
+          next()
+        })().catch(next)
+      },
+      ...(route.method === 'post' ? [inFlight(route), bodyOf(route)] : []),
+      (request, response, next) => {
+        void (async () => {
+          const account = accounts.get(request) ?? null
           if (body && !body(request.body)) {
             const error = body.errors?.[0]
             throw new HttpProblem(
@@ -82,6 +91,46 @@ export function mount(
         })().catch(next)
       },
     )
+  }
+}
+
+const mostJson = 2_000_000
+/** Bytes of all bodies that are being read at one time, at most: two of the largest files and what comes beside them. */
+const mostInFlight = 80_000_000
+let inFlightB = 0
+
+const bodyOf = (route: Route): RequestHandler =>
+  route.raw
+    ? express.raw({ type: '*/*', limit: route.raw })
+    : express.json({
+        limit: mostJson,
+        type: (request) => request.headers['content-type']?.startsWith('application/json') ?? false,
+      })
+
+/** Refuses a body that is too large before it is read, and one for which there is no room beside those under way. */
+function inFlight(route: Route): RequestHandler {
+  const most = route.raw ?? mostJson
+  return (request, response, next) => {
+    const told = Number(request.headers['content-length'] ?? most)
+    if (!(told <= most)) {
+      next(Object.assign(new Error('too large'), { type: 'entity.too.large' }))
+      return
+    }
+    if (inFlightB + told > mostInFlight) {
+      next(
+        new HttpProblem(
+          503,
+          'Too much at once',
+          'Too many files are coming in at once. Wait a moment, then try again.',
+        ),
+      )
+      return
+    }
+    inFlightB += told
+    response.once('close', () => {
+      inFlightB -= told
+    })
+    next()
   }
 }
 
@@ -114,6 +163,7 @@ function problemOf(error: unknown): Problem {
     ...(field ? { field } : {}),
   })
   if (error instanceof HttpProblem) return make(error.status, error.title, error.says, error.field)
+  if (error instanceof Misfit) return make(422, 'Not as it should be', error.says, error.field)
   if (error instanceof Refusal) return make(409, 'Refused', error.says, error.field)
   if (error instanceof StoreFullError)
     return make(

@@ -13,8 +13,10 @@ import {
 import {
   batchMost,
   commands,
+  Misfit,
   planEdits,
   Refusal,
+  unfitValue,
   type BatchResult,
   type CommandAnswer,
   type CommandRequest,
@@ -208,9 +210,11 @@ export class JobLog {
 
   /** @throws Refusal for a command that this author may not give, that is not as its schema says, or that does not fit; then nothing is staged */
   private async give(staging: Staging, request: CommandRequest, author: Author, note = ''): Promise<CommandAnswer> {
-    const command = commands[request.name]
-    if (!command) throw new Refusal(`There is no command ${request.name}.`)
+    const command = Object.hasOwn(commands, request.name) ? commands[request.name] : undefined
+    if (!command) throw new Misfit(`There is no command ${request.name}.`)
     if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
+    const unfit = unfitValue(request.payload)
+    if (unfit) throw new Misfit(`${unfit.field.replace(/^fields\./, '') || 'This'} ${unfit.says}.`, unfit.field)
     this.check(request.name, command.schema, request.payload)
     return staging.command(request, author, await this.historyFor(request), note)
   }
@@ -352,7 +356,7 @@ export class JobLog {
       .slice(1)
       .replaceAll('/', '.')
       .replace(/^fields\./, '')
-    throw new Refusal(
+    throw new Misfit(
       `${field || 'This'} ${plainly(error?.keyword ?? '', error?.message ?? 'is not right', error?.params as Record<string, unknown>)}.`,
       field || undefined,
     )

@@ -53,7 +53,7 @@ export class Staging {
 
   /** Works out one command on top of what is staged. @throws Refusal, and then nothing of it is staged */
   command(request: CommandRequest, author: Author, history: History | null, note = ''): CommandAnswer {
-    const command = commands[request.name]
+    const command = Object.hasOwn(commands, request.name) ? commands[request.name] : undefined
     if (!command) throw new Refusal(`There is no command ${request.name}.`)
     // A record that waited on a phone was made then, not now.
     const at = this.now - Math.min(Math.max(0, Math.floor(request.waitedMs ?? 0)), longestWaitMs)

@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import { and, eq, inArray } from 'drizzle-orm'
+import { imageSize } from 'image-size'
 import type { Database } from '../store/open'
 import { photos } from '../store/schema'
 
@@ -13,6 +14,23 @@ function typeOf(bytes: Buffer): string | null {
   return bytes.subarray(8, 12).toString('latin1') === 'WEBP' ? 'image/webp' : null
 }
 
+/** A picture of more is no photo of a door: unfolded it would take gigabytes, also in print. */
+const most = { side: 12_000, pixels: 50_000_000 }
+
+const cutShort = 'This picture cannot be read: it may be cut short. Take it anew, or choose another file.'
+
+/** In words why a picture is too large, or cannot be one; null where it is fine. */
+function sizeFault(bytes: Buffer): string | null {
+  try {
+    const { width, height } = imageSize(bytes)
+    if (!(width > 0 && height > 0)) return cutShort
+    if (Math.max(width, height) <= most.side && width * height <= most.pixels) return null
+    return `This picture has ${width} by ${height} pixels; ${most.pixels / 1e6} million are the most. Make it smaller, or take it anew.`
+  } catch {
+    return cutShort
+  }
+}
+
 /** Pictures of the job: kept once under their id, and told apart from others by their hash. */
 export class Photos {
   constructor(
@@ -24,6 +42,8 @@ export class Photos {
   async keep(id: string, bytes: Buffer): Promise<string | null> {
     const type = typeOf(bytes)
     if (!type) return 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.'
+    const fault = sizeFault(bytes)
+    if (fault) return fault
     const sha256 = createHash('sha256').update(bytes).digest('hex')
     const before = (
       await this.db

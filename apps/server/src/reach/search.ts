@@ -1,4 +1,4 @@
-import { all, canonicalJson, put, type Controller, type Facts, type Found } from '@rauta/core'
+import { all, canonicalJson, drop, put, type Change, type Controller, type Facts, type Found } from '@rauta/core'
 import { ability, DeviceError, hasCode, type Heard, type Protocol, type Secret } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
 import { driverAt, ownSecret, spoken, type Context } from '../context'
@@ -118,8 +118,23 @@ async function remember(context: Context, protocol: Protocol, heard: Heard, anew
       seenAt: at,
     }
     const same = before && sameButTimes(before, next)
-    return same && at - before.seenAt < 10_000 ? [] : [put(facts, 'found', next)]
+    if (same && at - before.seenAt < 10_000) return []
+    return [...(before ? [] : makeRoom(facts)), put(facts, 'found', next)]
   })
+}
+
+/** Of devices that no plan knows so many are kept: whoever can send a datagram can greet under any name. */
+const mostStrangers = 200
+
+/** Those that were heard longest ago give way. */
+function makeRoom(facts: Facts): Change[] {
+  const inHand = new Set(all(facts, 'claim').map((claim) => claim.found))
+  const strangers = all(facts, 'found')
+    .filter((f) => f.controller === null && !inHand.has(f.id))
+    .sort((a, b) => a.seenAt - b.seenAt)
+  return strangers
+    .slice(0, Math.max(0, strangers.length - mostStrangers + 1))
+    .flatMap((f) => drop(facts, 'found', f.id))
 }
 
 const sameButTimes = (a: Found, b: Found): boolean =>

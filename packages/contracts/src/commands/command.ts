@@ -26,6 +26,9 @@ export class Refusal extends Error {
   }
 }
 
+/** A command that is not as its schema says: nothing of the job decides that. */
+export class Misfit extends Refusal {}
+
 /** Fields of one record that a command sets. */
 export interface Edit {
   kind: RecordKind

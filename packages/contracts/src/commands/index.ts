@@ -43,6 +43,7 @@ export type CommandPayloads = PayloadsOf<typeof job> &
 export type CommandName = keyof CommandPayloads
 
 export * from './command'
+export * from './fit'
 export { zoneFault } from './job'
 export { type DoorsImport } from './doorlist'
 export { type DoorFields, type Hardware } from './doors'
