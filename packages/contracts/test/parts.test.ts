@@ -112,7 +112,7 @@ describe('the kinds of parts', () => {
     expect(about('schedule/day', {})).toEqual(['D-01'])
     expect(about('profile/g', { name: 'Staff', policies: [] })).toEqual(['D-01'])
     expect(about('credential/c', {})).toEqual(['D-01'])
-    expect(about('test/credential/rauta-good', {})).toEqual([])
+    expect(about('test/credential/rauta-good', {})).toEqual(['D-01', 'D-02'])
     expect(sheets['controller-2']).toBeDefined()
   })
 })

@@ -1,9 +1,7 @@
 import {
   all,
   chainHead,
-  difference,
   drop,
-  lasting,
   marksOf,
   modeWords,
   openSnags,
@@ -104,8 +102,7 @@ export const trialStart = defineCommand<{ door: string; test: string }>()({
     const { test, worked } = testOf(facts, door, sheets, p.test)
     if (test.notApplicable) throw new Refusal(`Not applicable: ${test.notApplicable}`)
     const needsLoad = test.judge.kind !== 'beforeLoad'
-    const differs = difference(worked.held, worked.wanted)
-    if (needsLoad && touching(lasting(differs), door.id, worked.held, worked.wanted).length)
+    if (needsLoad && touching(worked.differences(), door.id, worked.held, worked.wanted).length)
       throw new Refusal(`${controller.ref} does not hold what the job wants of this door. Load it, then test.`)
     if (test.cards.length && door.testCardsOff)
       throw new Refusal('The test cards were taken off this door. Put them on again and load.')

@@ -23,17 +23,33 @@ export function wantedConfig(facts: Facts, controller: Controller, sheets: Sheet
   const board = boardOf(sheets, controller)
   const doors = doorsOn(facts, controller.id).sort((a, b) => a.ref.localeCompare(b.ref))
   const roundings: Rounding[] = []
-  const kit = facts.testCards['kit']
-  const open = doors.filter((d) => !d.testCardsOff)
   const scene: Scene = { facts, controller, board, sheets, doors, timers: (door) => timersOf(board, door, roundings) }
   const config: Record<string, Json> = {}
-  for (const kind of partKinds) {
+  for (const kind of partKinds)
     for (const [token, value] of Object.entries(kind.want(scene))) config[partKey(kind.name, token)] = value
-    if (!kit || open.length === 0) continue
-    const forTests = kind.wantForTests?.({ doors: open, kit }, scene) ?? {}
-    for (const [token, value] of Object.entries(forTests)) config[partKey(kind.name, token, true)] = value
-  }
-  return { config, roundings }
+  const forTests = partsForTests(
+    scene,
+    doors.filter((d) => !d.testCardsOff),
+  )
+  return { config: { ...config, ...forTests }, roundings }
+}
+
+/** What the test cards need so that they pass these doors. */
+function partsForTests(scene: Scene, doors: readonly Door[]): Config {
+  const kit = scene.facts.testCards['kit']
+  const config: Record<string, Json> = {}
+  if (!kit || doors.length === 0) return config
+  for (const kind of partKinds)
+    for (const [token, value] of Object.entries(kind.wantForTests?.({ doors, kit }, scene) ?? {}))
+      config[partKey(kind.name, token, true)] = value
+  return config
+}
+
+/** All that the test cards can ever have been given on a controller: whatever else stands under their names is somebody else's. */
+export function everyTestPart(facts: Facts, controller: Controller, sheets: Sheets): Config {
+  const board = boardOf(sheets, controller)
+  const doors = doorsOn(facts, controller.id)
+  return partsForTests({ facts, controller, board, sheets, doors, timers: (door) => timersOf(board, door, []) }, doors)
 }
 
 /** Every time of a door goes through here, so that what is wanted is what can be held, and what is rounded is told. */

@@ -3,7 +3,7 @@ import { difference, lasting, touching, type Difference } from '../config/differ
 import { twoSided } from '../config/words'
 import { heldConfig } from '../config/held'
 import type { Config } from '../config/records'
-import { wantedConfig } from '../config/wanted'
+import { everyTestPart, wantedConfig } from '../config/wanted'
 import { checkOff } from '../cabinets/checkoff'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
@@ -41,7 +41,8 @@ export function workedConfig(facts: Facts, id: string, sheets: Sheets): Worked {
     wanted,
     held,
     known: facts.held[id] !== undefined,
-    differences: () => (found ??= lasting(difference(held, wanted))),
+    differences: () =>
+      (found ??= lasting(difference(held, wanted), () => (controller ? everyTestPart(facts, controller, sheets) : {}))),
   }
 }
 

@@ -3,7 +3,7 @@ import type { Person } from '../../access/records'
 import { all } from '../../job/facts'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type Change, type PartKind, type Wants } from './kind'
-import { policiesOf } from './profile'
+import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
 
 const text = { type: 'string' }
@@ -85,11 +85,7 @@ export const credentialKind: PartKind = {
   doorOf: () => null,
   /** Through the groups that pass this door. */
   touches(door, both) {
-    const passing = new Set(
-      policiesOf(both)
-        .filter((p) => p.at.startsWith(`${door}.`))
-        .map((p) => p.profile),
-    )
+    const passing = new Set(policiesAtDoor(both, door).map((p) => p.profile))
     const passes = (profile: string) => passing.has(profile)
     return ({ held, wanted }: Change) => profilesIn(held).some(passes) || profilesIn(wanted).some(passes)
   },

@@ -58,7 +58,9 @@ export interface PartKind {
   wantForTests?(testing: Testing, scene: Scene): Wants
   /** The door that a part belongs to alone, or null where it serves several. */
   doorOf(token: string): string | null
-  /** Whether a difference in it is about a door, where it belongs to none alone; asked for one door, and then of many differences. */
+  /** Whether what is held is a part of what was given, for what is given door by door; without it only the same is. */
+  within?(held: Json, given: Json): boolean
+  /** Whether a difference in it is about a door that it does not belong to alone; asked for one door, and then of many differences. */
   touches?(door: string, both: Both): (change: Change) => boolean
   /** Where it is told on the preview, for what belongs to no door alone. */
   group: string

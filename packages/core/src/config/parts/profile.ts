@@ -2,6 +2,7 @@ import { accessPlaces, accessPointToken } from '../../doors/accesspoints'
 import type { Door } from '../../doors/door'
 import { canonicalJson } from '../canonical'
 import type { Config, Json } from '../records'
+import { doorNamed } from './accessPoint'
 import { asObject, plainWords, shape, type Both, type PartKind, type Scene } from './kind'
 import { rulesHere } from './rules'
 
@@ -12,7 +13,8 @@ export interface Policy {
 }
 
 const text = { type: 'string' }
-const keyPrefix = 'profile/'
+/** Of groups, and of what bears the test cards' names. */
+const keyPrefixes = ['profile/', 'test/profile/']
 
 const textOf = (value: Json | undefined): string => (typeof value === 'string' ? value : '')
 
@@ -29,23 +31,26 @@ const kept = new WeakMap<Config, ProfilePolicy[]>()
 function policiesHeldBy(config: Config): ProfilePolicy[] {
   let found = kept.get(config)
   if (!found) {
-    found = Object.entries(config)
-      .filter(([key]) => key.startsWith(keyPrefix))
-      .flatMap(([key, value]) => policiesIn(value).map((p) => ({ ...p, profile: key.slice(keyPrefix.length) })))
+    found = Object.entries(config).flatMap(([key, value]) => {
+      const prefix = keyPrefixes.find((p) => key.startsWith(p))
+      return prefix === undefined ? [] : policiesIn(value).map((p) => ({ ...p, profile: key.slice(prefix.length) }))
+    })
     kept.set(config, found)
   }
   return found
 }
 
-/** Policies of every profile in both configurations, each with its profile's token. */
-export const policiesOf = ({ held, wanted }: Both): ProfilePolicy[] => [
-  ...policiesHeldBy(held),
-  ...policiesHeldBy(wanted),
-]
+/** Whether an access point passes a door: by its name, or by what the device says of it. */
+const isAt = (at: string, door: string, held: Config): boolean =>
+  at.startsWith(`${door}.`) || doorNamed(held[`accessPoint/${at}`]) === door
+
+/** Policies of every profile in both configurations that are about a door, each with its profile's token. */
+export const policiesAtDoor = ({ held, wanted }: Both, door: string): ProfilePolicy[] =>
+  [...policiesHeldBy(held), ...policiesHeldBy(wanted)].filter((p) => isAt(p.at, door, held))
 
 /** What a group may do at one door, so that a change elsewhere in the group does not count here. */
-const policiesAt = (value: Json | undefined, door: string): string =>
-  canonicalJson(policiesIn(value).filter((p) => p.at.startsWith(`${door}.`)) as unknown as Json)
+const policiesAt = (value: Json | undefined, door: string, held: Config): string =>
+  canonicalJson(policiesIn(value).filter((p) => isAt(p.at, door, held)) as unknown as Json)
 
 const sorted = (policies: Policy[]): Json =>
   [...policies].sort((a, b) => a.at.localeCompare(b.at) || a.schedule.localeCompare(b.schedule)).map((p) => ({ ...p }))
@@ -89,10 +94,14 @@ export const profileKind: PartKind = {
     return { 'rauta-good': profile('rauta-always'), 'rauta-hours': profile('rauta-never') }
   },
   doorOf: () => null,
+  within(held, given) {
+    const may = new Set(policiesIn(given).map((p) => canonicalJson({ ...p })))
+    return policiesIn(held).every((p) => may.has(canonicalJson({ ...p })))
+  },
   touches:
-    (door) =>
+    (door, both) =>
     ({ held, wanted }) =>
-      policiesAt(held, door) !== policiesAt(wanted, door),
+      policiesAt(held, door, both.held) !== policiesAt(wanted, door, both.held),
   group: 'People',
   title: ({ token }, facts) => `Group ${facts.group[token]?.name ?? token}`,
   summary: (value, facts) => doorsOf(value, facts),

@@ -2,7 +2,7 @@ import { all, type Facts } from '../../job/facts'
 import type { Period } from '../../time/schedule'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
-import { policiesOf } from './profile'
+import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
 
 const lines = { type: 'array', items: { type: 'string' } }
@@ -43,11 +43,7 @@ export const scheduleKind: PartKind = {
   doorOf: () => null,
   /** Through the groups that pass this door on it. */
   touches(door, both) {
-    const here = new Set(
-      policiesOf(both)
-        .filter((p) => p.at.startsWith(`${door}.`))
-        .map((p) => p.schedule),
-    )
+    const here = new Set(policiesAtDoor(both, door).map((p) => p.schedule))
     return ({ token }) => here.has(token)
   },
   group: 'Time',

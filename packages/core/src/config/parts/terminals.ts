@@ -29,6 +29,11 @@ export const terminalsKind: PartKind = {
   want: ({ doors, board, sheets, timers }) =>
     Object.fromEntries(doors.map((door) => [door.id, valueOf(toldPoints(door, board, sheets), timers(door))])),
   doorOf: (token) => token,
+  /** A door that the job does not know, wired to a port of this one: its readers would move this lock. */
+  touches(door, { wanted: all }) {
+    const ports = portsOf(all[`terminals/${door}`])
+    return ({ held, wanted }) => wanted === undefined && portsOf(held).some((port) => ports.includes(port))
+  },
   group: 'Doors',
   title: () => 'Terminals',
   summary: (value) =>
@@ -37,6 +42,9 @@ export const terminalsKind: PartKind = {
       .join('; '),
   field: (field, value, other) => ({ name: pointName(value ?? other, field), says: pointWords(value) }),
 }
+
+const portsOf = (value: Json | undefined): string[] =>
+  Object.values(asObject(value)).map((point) => plainWords(asObject(point)['port']))
 
 /** Every point with all that the controller must know of it. */
 function valueOf(points: readonly WiredPoint[], kept: Timers): Json {
