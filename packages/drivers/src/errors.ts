@@ -9,6 +9,8 @@ export type DeviceErrorCode =
   | 'stopped'
   /** The password is wrong or missing. */
   | 'notAuthorized'
+  /** Another device answers at its address than the one that was meant. */
+  | 'another'
   /** It understood and would not. */
   | 'refused'
   /** What came was not what was asked for. */

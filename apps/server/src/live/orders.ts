@@ -14,7 +14,7 @@ import {
 import { Refusal } from '@rauta/contracts'
 import { ability } from '@rauta/drivers'
 import { v7 } from 'uuid'
-import { serviceDriver, type Context } from '../context'
+import { provenDriver, type Context } from '../context'
 
 /** What somebody tells a door from the screen. */
 export interface Order {
@@ -36,7 +36,7 @@ export async function orderDoor(context: Context, id: string, { order, reason }:
   if (fault) throw new Refusal(fault)
   if (modeAfter(order) && !reason.trim())
     throw new Refusal('Say in a few words why: everybody sees it until the door is back.', 'reason')
-  const driver = await serviceDriver(context, controller.id, context.ending)
+  const driver = await provenDriver(context, controller.id, context.ending)
   if (!driver) throw new Refusal(`${controller.ref} is not in service yet. Take it into service under Reach first.`)
   if (!Object.hasOwn(heldOfKind(facts, controller.id, 'door'), partKey('door', id)))
     throw new Refusal(`${controller.ref} does not know this door yet. Load it first.`)

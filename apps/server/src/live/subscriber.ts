@@ -12,7 +12,7 @@ import {
   type Facts,
   type HeldPoint,
 } from '@rauta/core'
-import { serviceDriver, type Context } from '../context'
+import { provenDriver, type Context } from '../context'
 import { failureWords } from '../words'
 import { ability, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
@@ -53,7 +53,7 @@ export class Subscriber {
     let why = ''
     while (!ending.aborted && log.facts.reach[id]?.owned) {
       try {
-        const driver = await serviceDriver(this.context, id, ending)
+        const driver = await provenDriver(this.context, id, ending)
         if (!driver) return
         const { offsetMs } = await driver.time()
         const watch = await ability(driver, 'watch')()

@@ -11,7 +11,7 @@ import {
 } from '@rauta/core'
 import { ability, severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
-import { serviceDriver, type Context } from '../context'
+import { provenDriver, type Context } from '../context'
 import { readWhole, type Watcher } from '../reach/watch'
 import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
@@ -80,7 +80,7 @@ export class LoadEngine {
 
   private async push(load: Load, ref: string): Promise<void> {
     const { log } = this.context
-    const driver = await serviceDriver(this.context, load.controller, this.context.ending)
+    const driver = await provenDriver(this.context, load.controller, this.context.ending)
     const controller = log.facts.controller[load.controller]
     if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
     const wanted = wantedConfig(log.facts, controller, sheetsFor(log.facts)).config

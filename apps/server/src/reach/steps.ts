@@ -1,7 +1,7 @@
 import { addressFault, jobOf, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
 import { takenAddresses } from '@rauta/contracts'
 import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
-import { driverAt, factorySecret, ownSecret, protocolOf, secretId, type Context } from '../context'
+import { checkIdentity, driverAt, factorySecret, ownSecret, protocolOf, secretId, type Context } from '../context'
 import { strongSecret } from '../security/vault'
 import { zoneOf } from './zone'
 
@@ -45,20 +45,39 @@ async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' |
       })
       try {
         const identity = await driver.identify()
-        if (found.serial && identity.serial !== found.serial) break
+        checkIdentity(identity, meantBy(input), at)
         return { driver, whose, at }
       } catch (error) {
         if (hasCode(error, 'notAuthorized')) {
           answered = true
           continue
         }
-        silence ??= error
+        // Somebody else at the address says more than silence at another one.
+        if (!silence || hasCode(error, 'another')) silence = error
         break
       }
     }
   }
   if (silence && !answered) throw silence
   return null
+}
+
+/** Who is meant: the device that the first step told apart; before it, the one that somebody chose, as it announced itself. */
+const meantBy = ({ claim, controller, found }: StepInput): { serial: string; mac: string } =>
+  claim.steps.some((s) => s.name === 'identity' && s.state === 'done') ? controller : found
+
+/** The device at its planned address, under this job's secret, after it has said who it is. @throws DeviceError `another` */
+async function placed(input: StepInput): Promise<Driver> {
+  const { context, controller, signal } = input
+  const driver = driverAt(
+    context,
+    protocolOf(context, controller),
+    controller.address,
+    await ownSecret(context, controller),
+    { signal },
+  )
+  checkIdentity(await driver.identify(), meantBy(input), controller.address)
+  return driver
 }
 
 const closedWords = 'Its secret is not known to this job. It cannot be counted or erased from here: reset it by hand.'
@@ -165,16 +184,10 @@ export const steps: Record<ClaimStepName, Step> = {
     return failed(`It did not come back at ${controller.address} within 90 s. Look at its RUN lamp.`)
   },
   async clock(input) {
-    const { context, controller, signal } = input
+    const { context } = input
     const job = jobOf(context.log.facts)
     const zone = zoneOf(context.log.facts, context.clock.now())
-    const driver = driverAt(
-      context,
-      protocolOf(context, controller),
-      controller.address,
-      await ownSecret(context, controller),
-      { signal },
-    )
+    const driver = await placed(input)
     await ability(driver, 'setClock')({ zone, daylightSaving: zone.includes(',') })
     const read = await driver.time()
     const limit = (job?.limits.clockS ?? 2) * 1000
@@ -184,14 +197,8 @@ export const steps: Record<ClaimStepName, Step> = {
     return done(`${job?.zone} (${zone}), ${(read.offsetMs / 1000).toFixed(1)} s off`)
   },
   async firmware(input) {
-    const { context, controller, claim, signal } = input
-    const driver = driverAt(
-      context,
-      protocolOf(context, controller),
-      controller.address,
-      await ownSecret(context, controller),
-      { signal },
-    )
+    const { context, controller, claim } = input
+    const driver = await placed(input)
     const identity = await driver.identify()
     const time = await driver.time()
     await context.log.append('reach.fact', `${controller.ref} answers at ${controller.address}`, (facts, at) => {

@@ -1,6 +1,6 @@
 import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
-import { serviceDriver, type Context } from '../context'
+import { checkIdentity, serviceDriver, type Context } from '../context'
 import { StoreFullError } from '../store/room'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
@@ -52,7 +52,9 @@ export class Watcher {
       try {
         const time = await driver.time()
         const identity = await driver.identify()
-        await this.answered(id, time.offsetMs, time.zone, identity.serial, identity.firmware)
+        const reach = this.context.log.facts.reach[id]
+        if (reach) checkIdentity(identity, reach, reach.address)
+        await this.answered(id, time.offsetMs, time.zone, identity.firmware)
         if (!this.beingLoaded(id)) await this.compare(id, driver)
       } catch (error) {
         // A full disk says nothing of the device.
@@ -94,7 +96,7 @@ export class Watcher {
     return all(this.context.log.facts, 'load').some((l) => l.controller === id && l.state === 'running')
   }
 
-  private async answered(id: string, offsetMs: number, zone: string, serial: string, firmware: string): Promise<void> {
+  private async answered(id: string, offsetMs: number, zone: string, firmware: string): Promise<void> {
     this.silentSince.delete(id)
     await this.context.log.append('reach.fact', 'A device answered', (facts, at) => {
       const reach = facts.reach[id]
@@ -106,7 +108,6 @@ export class Watcher {
         !moved &&
         reach.zoneHeld === zone &&
         reach.zoneWanted === zoneWanted &&
-        reach.serial === serial &&
         reach.firmware === firmware &&
         !reach.says
       )
@@ -114,7 +115,6 @@ export class Watcher {
       return [
         put(facts, 'reach', {
           ...reach,
-          serial,
           firmware,
           firmwareAccepted: reach.firmware === firmware ? reach.firmwareAccepted : null,
           clockOffsetMs: Math.round(offsetMs),
