@@ -1,3 +1,4 @@
+import { parseArgs } from 'node:util'
 import { Ajv, type ValidateFunction } from 'ajv'
 import {
   applyChanges,
@@ -10,8 +11,8 @@ import {
   type Schedule,
   type SpecialDay,
 } from '@rauta/core'
-import { verifyChain } from '@rauta/core/chain'
-import { recordFileSchema, type RecordFile } from '@rauta/contracts'
+import { verifyFile, type RecordFile } from '@rauta/core/chain'
+import { recordFileSchema } from '@rauta/contracts'
 import { cards } from './cards'
 import { addresses, battery, place, poe, switches, volts } from './plan'
 import type { Outcome } from './outcome'
@@ -107,22 +108,44 @@ function parse<T>(file: string, read: Read, check: ValidateFunction): T {
   return value as T
 }
 
-function option(rest: readonly string[], name: string): string | undefined {
-  const at = rest.indexOf(name)
-  return at >= 0 ? rest[at + 1] : undefined
+/** Options of `verify`, each once, none that is not known. @throws TypeError in words */
+function trustOptions(rest: readonly string[]): { key?: string; head?: string } {
+  const { values } = parseArgs({
+    args: [...rest],
+    options: { key: { type: 'string' }, head: { type: 'string' } },
+    strict: true,
+    allowPositionals: false,
+  })
+  for (const [name, value] of Object.entries(values)) if (!value) throw new Error(`--${name} is empty.`)
+  return { ...values }
 }
 
 function verify(record: RecordFile, rest: readonly string[], read: Read): Outcome {
-  const keyFile = option(rest, '--key')
-  const head = option(rest, '--head')
-  const publicKey = keyFile ? (/[0-9a-f]{64}/i.exec(read(keyFile))?.[0] ?? '') : undefined
-  if (keyFile && !publicKey)
-    return { code: 2, out: `${keyFile} holds no key: 64 hexadecimal digits, as printed on the record.` }
-  const verdict = verifyChain(record.chain, {
-    ...(publicKey ? { publicKey: publicKey.toLowerCase() } : {}),
-    ...(head ? { head } : {}),
+  const { key, head } = trustOptions(rest)
+  if (head !== undefined && !/^(\d+:)?[0-9a-f]{64}$/i.test(head))
+    return { code: 2, out: `--head ${head} is no head: 64 hexadecimal digits, with the count before them as printed.` }
+  const publicKey = key === undefined ? undefined : keyIn(key, read)
+  const verdict = verifyFile(record, {
+    ...(publicKey === undefined ? {} : { publicKey }),
+    ...(head === undefined ? {} : { head }),
   })
-  return { code: verdict.ok ? 0 : 1, out: `${record.door.ref} ${record.door.name}: ${verdict.says}` }
+  return {
+    code: verdict.ok ? 0 : 1,
+    out: `${record.job.name}, ${record.door.ref} ${record.door.name}: ${verdict.says}`,
+  }
+}
+
+/** The public key that a file holds. @throws Error in words */
+function keyIn(file: string, read: Read): string {
+  let text: string
+  try {
+    text = read(file)
+  } catch {
+    throw new Error(`${file} cannot be read.`)
+  }
+  const found = /(?<![0-9a-f])[0-9a-f]{64}(?![0-9a-f])/i.exec(text)?.[0]
+  if (!found) throw new Error(`${file} holds no key: 64 hexadecimal digits, as printed on the record.`)
+  return found.toLowerCase()
 }
 
 interface WhyInput {

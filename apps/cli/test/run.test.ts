@@ -1,4 +1,5 @@
-import { firstPrevious, publicKeyOf, sealRecord } from '@rauta/core/chain'
+import fc from 'fast-check'
+import { firstPrevious, publicKeyOf, sealFile, sealRecord, type ChainRecord } from '@rauta/core/chain'
 import { run } from '../src/run'
 
 const files = (content: Record<string, unknown>) => (name: string) => {
@@ -8,53 +9,157 @@ const files = (content: Record<string, unknown>) => (name: string) => {
 }
 const secret = '33'.repeat(32)
 const first = sealRecord(
-  { id: 'D#1', door: 'D', n: 1, previous: firstPrevious, kind: 'plan', at: 1, by: 'v', body: { a: 1 } },
+  {
+    id: 'D#1',
+    door: 'D',
+    n: 1,
+    previous: firstPrevious,
+    kind: 'plan',
+    at: 1,
+    by: 'v',
+    body: { ref: 'D-01', name: 'Front' },
+  },
+  secret,
+)
+const second = sealRecord(
+  { id: 'D#2', door: 'D', n: 2, previous: first.hash, kind: 'tick', at: 2, by: 'v', body: { cable: 'W1', done: true } },
   secret,
 )
 const record = {
-  format: 'rauta-record/1',
-  job: { name: 'J' },
-  door: { ref: 'D-01', name: 'Front' },
-  head: first.hash,
+  format: 'rauta-record/2' as const,
+  job: { name: 'J', client: '', site: '', zone: 'UTC' },
+  door: { id: 'D', ref: 'D-01', name: 'Front' },
   publicKey: publicKeyOf(secret),
-  chain: [first],
 }
+const sealed = (chain: readonly ChainRecord[], over: object = {}) =>
+  sealFile(
+    { ...record, chain: [...chain], count: chain.length, head: chain.at(-1)?.hash ?? '0'.repeat(64), ...over },
+    secret,
+  )
 
 describe('rauta verify', () => {
-  const at = (chain: object[], ...rest: string[]) =>
+  const at = (file: object, ...rest: string[]) =>
     run(
       ['verify', 'r.json', ...rest],
       files({
-        'r.json': { ...record, chain },
+        'r.json': file,
         'key.txt': `Public key ${record.publicKey}\n`,
         'other.txt': publicKeyOf('44'.repeat(32)),
         'empty.txt': 'nothing',
+        'long.txt': 'a'.repeat(128),
       }),
     )
+  const whole = sealed([first, second])
   it('says whether a record is unbroken and of this job', () => {
-    expect(at([first], '--key', 'key.txt')).toEqual({
-      code: 0,
-      out: 'D-01 Front: 1 record, unbroken, and of this job.',
-    })
-    expect(at([first], '--head', first.hash).code).toBe(0)
-    expect(at([first]).out).toContain('origin not checked')
+    const good = { code: 0, out: 'J, D-01 Front: 2 records, unbroken, and of this job.' }
+    expect(at(whole, '--key', 'key.txt')).toEqual(good)
+    expect(at(whole, '--key=key.txt')).toEqual(good)
+    expect(at(whole, '--head', second.hash)).toEqual(good)
+    expect(at(whole, '--head', `2:${second.hash.toUpperCase()}`, '--key', 'key.txt')).toEqual(good)
+    expect(at(whole).out).toContain('origin not checked')
   })
   it('names the first bad record', () => {
-    expect(at([{ ...first, body: { a: 2 } }], '--key', 'key.txt')).toEqual({
+    expect(at({ ...whole, chain: [{ ...first, body: { a: 2 } }, second] }, '--key', 'key.txt')).toEqual({
       code: 1,
-      out: 'D-01 Front: Record 1 (plan, D#1) was edited: its hash does not match its content.',
+      out: 'J, D-01 Front: Record 1 (plan, D#1) was edited: its hash does not match its content.',
     })
-    expect(at([first], '--key', 'other.txt').out).toContain('not signed with this job’s key')
-    expect(at([first], '--head', '0'.repeat(64)).code).toBe(1)
+    expect(at(whole, '--key', 'other.txt').out).toContain('not signed with this job’s key')
+    expect(at(whole, '--head', '0'.repeat(64)).code).toBe(1)
   })
-  it('says what is wrong with what it was given', () => {
-    expect(at([first], '--key', 'empty.txt').out).toContain('holds no key')
+  it('refuses an empty chain, a tail cut off, another door’s records, another name, another job', () => {
+    const key = ['--key', 'key.txt']
+    expect(at(sealed([]), ...key)).toMatchObject({ code: 1, out: expect.stringContaining('empty') as string })
+    expect(at({ ...whole, chain: [first] }, ...key).out).toContain('2 records up to')
+    // With the rest of the file made to fit: the seal is the job's.
+    expect(at({ ...whole, chain: [first], count: 1, head: first.hash }, ...key).out).toContain('not sealed')
+    // An earlier file is whole in itself; what was printed tells it.
+    expect(at(sealed([first]), ...key).code).toBe(0)
+    expect(at(sealed([first]), '--head', `2:${second.hash}`).code).toBe(1)
+    expect(at(sealed([first]), '--head', `2:${first.hash}`).out).toContain('2 records are printed, the file has 1')
+    expect(at(sealed([first, second], { door: { ...record.door, id: 'E' } }), ...key).out).toContain('of another door')
+    expect(at(sealed([first, second], { door: { ...record.door, ref: 'D-09' } }), ...key).out).toContain(
+      'called D-09 Front; its records are of D-01 Front',
+    )
+    expect(at({ ...whole, job: { ...whole.job, client: 'X' } }, ...key).out).toContain('not sealed')
+    expect(at({ ...whole, job: { ...whole.job, client: 'X' } }, '--head', second.hash).code).toBe(1)
+  })
+  it('says what is wrong with what it was given, with code 2', () => {
+    for (const rest of [
+      ['--key', 'empty.txt'],
+      ['--key', 'long.txt'],
+      ['--key', 'none.txt'],
+      ['--key', ''],
+      ['--key'],
+      ['--head', ''],
+      ['--head', 'abc'],
+      ['--keys', 'key.txt'],
+      ['--Head', second.hash],
+      ['key.txt'],
+      ['--key', 'key.txt', 'more'],
+    ]) {
+      const { code, out } = at(whole, ...rest)
+      expect([rest.join(' '), code]).toEqual([rest.join(' '), 2])
+      expect(out.length).toBeGreaterThan(10)
+    }
     expect(run(['verify', 'none.json'], files({})).out).toBe('none.json cannot be read.')
     expect(run(['verify', 'x.json'], files({ 'x.json': '%PDF-1.7' })).out).toContain('is not JSON')
     expect(run(['verify', 'x.json'], files({ 'x.json': { format: 'other' } })).code).toBe(2)
+    expect(at({ ...whole, more: 1 }).code).toBe(2)
     expect(run([], files({})).out).toContain('rauta verify')
   })
+  it('passes none of 2,000 random alterations, with the key, with the head, or with neither', () => {
+    const text = JSON.stringify(whole)
+    fc.assert(
+      fc.property(fc.nat(), fc.nat(), fc.constantFrom(0, 1, 2), (at_, sign, how) => {
+        const altered = alter(JSON.parse(text) as Json, at_, sign)
+        if (altered === text) return
+        const rest = [['--key', 'key.txt'], ['--head', `2:${second.hash}`], []][how] ?? []
+        expect([altered, at(JSON.parse(altered) as object, ...rest).code]).not.toEqual([altered, 0])
+      }),
+      { numRuns: 2000, seed: 4 },
+    )
+  })
 })
+
+type Json = null | boolean | number | string | Json[] | { [key: string]: Json }
+/** One value somewhere in a file made another, taken out, or doubled. */
+function alter(file: Json, at: number, how: number): string {
+  const places: { in: Record<string, Json>; key: string }[] = []
+  const walk = (value: Json) => {
+    if (value === null || typeof value !== 'object') return
+    for (const key of Object.keys(value)) {
+      places.push({ in: value as Record<string, Json>, key })
+      walk((value as Record<string, Json>)[key] as Json)
+    }
+  }
+  walk(file)
+  const place = places[at % places.length]
+  if (!place) return JSON.stringify(file)
+  const value = place.in[place.key] as Json
+  const flipped = (text: string) => {
+    const n = how % Math.max(1, text.length)
+    return text.slice(0, n) + (text[n] === '0' ? '1' : '0') + text.slice(n + 1)
+  }
+  const ways: (() => void)[] = [
+    () => {
+      place.in[place.key] = typeof value === 'string' ? flipped(value) : typeof value === 'number' ? value + 1 : null
+    },
+    () => {
+      if (Array.isArray(place.in)) place.in.splice(Number(place.key), 1)
+      else Reflect.deleteProperty(place.in, place.key)
+    },
+    () => {
+      if (Array.isArray(place.in)) place.in.splice(Number(place.key), 0, value)
+      else place.in[`${place.key}2`] = value
+    },
+    () => {
+      if (Array.isArray(place.in)) place.in.reverse()
+      else place.in[place.key] = [value]
+    },
+  ]
+  ways[how % ways.length]?.()
+  return JSON.stringify(file)
+}
 
 describe('rauta volts', () => {
   // 50 m of 1.0 mm² class 2 (18.1 ohm/km) to a 12 V 0.5 A lock from 13.6 V: worked by hand 12.646 V.

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { marksOf, workedConfigs, difference } from '@rauta/core'
-import { verifyChain } from '@rauta/core/chain'
-import { shippedSheets, type RecordFile } from '@rauta/contracts'
+import { verifyChain, verifyFile, type RecordFile } from '@rauta/core/chain'
+import { shippedSheets } from '@rauta/contracts'
 import { Site, goodCard, serial, siteFile } from './site'
 
 /** A SOAP request made by hand, past server and drivers: another tool that alters the device. */
@@ -241,6 +241,9 @@ describe('a door from plan to proof, over the wire', () => {
   it('gives the door’s record as a chain that verifies, and as PDF with the head and no secret', async () => {
     const record = JSON.parse((await site.ask('GET', '/doors/D-01/record.json')).text) as RecordFile
     expect(verifyChain(record.chain, { publicKey: record.publicKey, head: record.head })).toMatchObject({ ok: true })
+    expect(verifyFile(record, { publicKey: record.publicKey, head: `${record.count}:${record.head}` })).toMatchObject({
+      ok: true,
+    })
     const edited = { ...record, chain: record.chain.map((r, i) => (i === 3 ? { ...r, by: 'somebody else' } : r)) }
     expect(verifyChain(edited.chain, { publicKey: record.publicKey })).toMatchObject({ ok: false, firstBad: 4 })
     const pdf = await site.ask('GET', '/doors/D-01/record.pdf')

@@ -1,30 +1,47 @@
-import type { ChainRecord } from '@rauta/core'
-
-/** A door's record as a file: what was planned and proved, and the chain that shows any later edit. */
-export interface RecordFile {
-  format: 'rauta-record/1'
-  job: { name: string; client: string; site: string; zone: string }
-  door: { ref: string; name: string }
-  /** Hash of the last record. */
-  head: string
-  publicKey: string
-  chain: ChainRecord[]
-}
+/** A door's record as a file, as `RecordFile` of the core has it. */
+const text = { type: 'string' } as const
+const hex64 = { type: 'string', pattern: '^[0-9a-f]{64}$' } as const
 
 export const recordFileSchema = {
   type: 'object',
-  required: ['format', 'job', 'door', 'head', 'publicKey', 'chain'],
+  additionalProperties: false,
+  required: ['format', 'job', 'door', 'count', 'head', 'publicKey', 'chain', 'seal'],
   properties: {
-    format: { const: 'rauta-record/1' },
-    head: { type: 'string' },
-    publicKey: { type: 'string' },
-    job: { type: 'object', required: ['name'] },
-    door: { type: 'object', required: ['ref', 'name'] },
+    format: { const: 'rauta-record/2' },
+    head: hex64,
+    publicKey: hex64,
+    count: { type: 'integer', minimum: 0 },
+    seal: { type: 'string', pattern: '^[0-9a-f]{128}$' },
+    job: {
+      type: 'object',
+      additionalProperties: false,
+      required: ['name', 'client', 'site', 'zone'],
+      properties: { name: text, client: text, site: text, zone: text },
+    },
+    door: {
+      type: 'object',
+      additionalProperties: false,
+      required: ['id', 'ref', 'name'],
+      properties: { id: text, ref: text, name: text },
+    },
     chain: {
       type: 'array',
       items: {
         type: 'object',
+        additionalProperties: false,
         required: ['id', 'door', 'n', 'previous', 'kind', 'at', 'by', 'body', 'hash', 'signature'],
+        properties: {
+          id: text,
+          door: text,
+          n: { type: 'integer', minimum: 1 },
+          previous: hex64,
+          kind: text,
+          at: { type: 'number' },
+          by: text,
+          body: {},
+          hash: hex64,
+          signature: { type: 'string' },
+        },
       },
     },
   },

@@ -221,7 +221,9 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       answer: { media: 'application/json' },
       async handle(request, response) {
         const of = door(String(request.params['id']))
-        const file = recordFile(log.facts, of, await log.chain(of.id))
+        const chain = await log.chain(of.id)
+        if (chain.length === 0) throw new HttpProblem(409, 'Nothing yet', `Nothing is recorded of ${of.ref} yet.`)
+        const file = log.sealed(recordFile(log.facts, of, chain))
         attach(response, 'application/json', `${fileName(file.door.ref)}-record.json`, JSON.stringify(file, null, 1))
       },
     },

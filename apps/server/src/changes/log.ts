@@ -22,6 +22,7 @@ import {
   type CommandRequest,
   type PlanEdit,
 } from '@rauta/contracts'
+import { sealFile, type RecordFile } from '@rauta/core/chain'
 import type { Clock } from '@rauta/protocols'
 import type { Database, Store } from '../store/open'
 import { storedFacts, type SetAside } from '../store/facts'
@@ -29,7 +30,9 @@ import { wholeStore } from '../store/mend'
 import { chainRecords, changes as changesTable, events, fieldRevisions } from '../store/schema'
 import { changeHash, liesApart, type Totals } from '../store/totals'
 import { TwiceError, writeCommit } from '../store/write'
+import { VaultClosedError } from '../security/vault'
 import type { Author, Entry } from './entry'
+import { signNatively } from './links'
 import { keyOf, Staging, type SetBy } from './staging'
 
 const ajv = new Ajv({ allErrors: false, strict: false })
@@ -297,6 +300,12 @@ export class JobLog {
       .where(and(eq(chainRecords.job, this.job), eq(chainRecords.door, door)))
       .orderBy(asc(chainRecords.n))
     return rows.map((r) => r.data)
+  }
+
+  /** A door's record under the seal of the job. @throws VaultClosedError where the key is gone */
+  sealed(file: Omit<RecordFile, 'seal'>): RecordFile {
+    if (!this.chainKey) throw new VaultClosedError()
+    return sealFile(file, this.chainKey, signNatively)
   }
 
   /** The newest records of a door's chain, newest first. @param before only those before this one */

@@ -145,5 +145,7 @@ function signPart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
   page.line(chainHead(facts, door.id), 'mono')
   page.line('Public key of the job (Ed25519):')
   page.line(jobOf(facts)?.publicKey ?? '', 'mono')
-  page.line('Check the record file with: npm run -s rauta -- verify record.json --head HEAD')
+  page.line(
+    `Check the record file with: npm run -s rauta -- verify record.json --key FILE --head ${facts.head[door.id]?.n ?? 0}:HEAD`,
+  )
 }

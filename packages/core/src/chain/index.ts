@@ -1,3 +1,4 @@
 export * from './record'
+export * from './file'
 export * from './signature'
 export * from './head'

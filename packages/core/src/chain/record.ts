@@ -30,7 +30,7 @@ export function hashOf(record: Unsigned): string {
 
 /** Ed25519 of a hash (hex) by a secret key of 32 bytes (hex), as hex. Ed25519 gives one signature whoever works it out. */
 export type Signer = (hash: string, secret: string) => string
-const signHere: Signer = (hash, secret) => bytesToHex(ed25519.sign(hexToBytes(hash), hexToBytes(secret)))
+export const signHere: Signer = (hash, secret) => bytesToHex(ed25519.sign(hexToBytes(hash), hexToBytes(secret)))
 
 /** Signs a record. @param secret Ed25519 secret key, 32 bytes as hex @param sign a quicker way to sign, where the machine has one */
 export function sealRecord(record: Unsigned, secret: string, sign: Signer = signHere): ChainRecord {
@@ -64,7 +64,8 @@ export function verifyChain(
     if (record.n !== i + 1) return bad('is out of order')
     if (record.previous !== previous) return bad('does not follow the one before it')
     if (hashOf(record) !== record.hash) return bad('was edited: its hash does not match its content')
-    if (trust.publicKey && !signatureHolds(record, trust.publicKey)) return bad('is not signed with this job’s key')
+    if (trust.publicKey && !signatureHolds(record.signature, record.hash, trust.publicKey))
+      return bad('is not signed with this job’s key')
     previous = record.hash
   }
   if (trust.head && trust.head.toLowerCase() !== previous)
@@ -78,9 +79,10 @@ export function verifyChain(
   return { ok: true, says: `${n}, consistent in itself, origin not checked.`, head: previous }
 }
 
-function signatureHolds(record: ChainRecord, publicKey: string): boolean {
+/** Whether a signature (hex) over a hash (hex) is by a key (hex); false for what is none of these. */
+export function signatureHolds(signature: string, hash: string, publicKey: string): boolean {
   try {
-    return ed25519.verify(hexToBytes(record.signature), hexToBytes(record.hash), hexToBytes(publicKey))
+    return ed25519.verify(hexToBytes(signature), hexToBytes(hash), hexToBytes(publicKey))
   } catch {
     return false
   }
