@@ -19,6 +19,7 @@ import type { Photos } from './files/photos'
 import type { LanFacts } from './lan/facts'
 import type { LiveStream } from './live/stream'
 import type { Accounts } from './security/accounts'
+import { ownOrigins } from './security/origins'
 import { newestOwnBackup } from './store/ownBackups'
 
 export interface AppOptions {
@@ -62,7 +63,18 @@ export function makeApp(options: AppOptions): Express {
         !(request as express.Request).originalUrl.startsWith('/api/v1/live') && compression.filter(request, response),
     }),
   )
+  app.use(ownOrigins(options.lan))
+  // Once over HTTPS, always over HTTPS; on loopback there is none.
+  app.use((request, response, next) => {
+    if (request.secure) response.setHeader('strict-transport-security', `max-age=${180 * 24 * 3600}`)
+    next()
+  })
   const api = express.Router()
+  // What a job holds of people stays in no cache; what may says so itself.
+  api.use((_request, response, next) => {
+    response.setHeader('cache-control', 'no-store')
+    next()
+  })
   const health: Route = {
     method: 'get',
     path: '/health',

@@ -189,7 +189,7 @@ describe('the HTTP interface', () => {
         })
         // A body is promised, and not a byte of it sent.
         socket.write(
-          `POST /api/v1${path} HTTP/1.1\r\nhost: x\r\ncookie: ${cookie}\r\ncontent-type: application/json\r\ncontent-length: ${length}\r\n\r\n`,
+          `POST /api/v1${path} HTTP/1.1\r\nhost: 127.0.0.1\r\ncookie: ${cookie}\r\ncontent-type: application/json\r\ncontent-length: ${length}\r\n\r\n`,
         )
       })
     expect(await answerTo('', '/commands', 1000)).toContain('401')
@@ -198,7 +198,7 @@ describe('the HTTP interface', () => {
     const held = [1, 2].map(() => {
       const socket = connect(port, '127.0.0.1')
       socket.write(
-        `POST /api/v1/door-schedule HTTP/1.1\r\nhost: x\r\ncookie: ${site.session}\r\ncontent-length: 29000000\r\n\r\n`,
+        `POST /api/v1/door-schedule HTTP/1.1\r\nhost: 127.0.0.1\r\ncookie: ${site.session}\r\ncontent-length: 29000000\r\n\r\n`,
       )
       return socket
     })

@@ -135,9 +135,9 @@ export class Site {
   get facts(): Facts {
     return this.server.context.log.facts
   }
-  /** Cookie of whoever is signed in. */
+  /** Cookie of whoever is signed in, under the name that it has at this start's port. */
   get session(): string {
-    return this.cookie
+    return this.cookie.replace(/_\d+=/, `_${this.server.port}=`)
   }
   get base(): string {
     return `http://127.0.0.1:${this.server.port}/api/v1`
@@ -147,7 +147,7 @@ export class Site {
     method: 'GET' | 'POST',
     path: string,
     body?: unknown,
-    cookie = this.cookie,
+    cookie = this.session,
   ): Promise<{ status: number; body: Record<string, unknown>; text: string; headers: Headers }> {
     const response = await fetch(this.base + path, {
       method,
@@ -156,7 +156,7 @@ export class Site {
     })
     const text = await response.text()
     const kept = response.headers.get('set-cookie')
-    if (kept && cookie === this.cookie) this.cookie = kept.split(';')[0] ?? ''
+    if (kept && cookie === this.session) this.cookie = kept.split(';')[0] ?? ''
     let json: Record<string, unknown> = {}
     try {
       json = JSON.parse(text) as Record<string, unknown>
@@ -169,13 +169,13 @@ export class Site {
   async raw(path: string, bytes: Uint8Array): Promise<{ status: number; body: Record<string, unknown> }> {
     const response = await fetch(this.base + path, {
       method: 'POST',
-      headers: { cookie: this.cookie, 'content-type': 'application/octet-stream' },
+      headers: { cookie: this.session, 'content-type': 'application/octet-stream' },
       body: new Uint8Array(bytes),
     })
     return { status: response.status, body: (await response.json()) as Record<string, unknown> }
   }
   async bytes(path: string): Promise<Uint8Array> {
-    return new Uint8Array(await (await fetch(this.base + path, { headers: { cookie: this.cookie } })).arrayBuffer())
+    return new Uint8Array(await (await fetch(this.base + path, { headers: { cookie: this.session } })).arrayBuffer())
   }
   /** The server ends and starts again over the same data. */
   async restart(): Promise<void> {

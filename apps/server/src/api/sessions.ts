@@ -1,5 +1,5 @@
 import { createHash, timingSafeEqual } from 'node:crypto'
-import type { CookieOptions, Request } from 'express'
+import type { CookieOptions, Request, Response } from 'express'
 import { answers, bodies, type Role } from '@rauta/contracts'
 import { jobOf, type SiteNetwork } from '@rauta/core'
 import { v7 } from 'uuid'
@@ -8,11 +8,12 @@ import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
 import { everyone, HttpProblem, type Route } from './route'
 
-export const cookieName = 'rauta_session'
+/** Cookies know no ports: two servers on one computer would sign each other's people out. */
+const cookieName = (request: Request): string => `rauta_session_${request.socket.localPort ?? 0}`
 const cookie: CookieOptions = { httpOnly: true, sameSite: 'strict', path: '/', maxAge: 12 * 3600_000 }
 
 export function tokenOf(request: Request): string | null {
-  const match = new RegExp(`(?:^|;\\s*)${cookieName}=([^;]+)`).exec(request.headers.cookie ?? '')
+  const match = new RegExp(`(?:^|;\\s*)${cookieName(request)}=([^;]+)`).exec(request.headers.cookie ?? '')
   return match?.[1] ?? null
 }
 
@@ -33,6 +34,30 @@ const sameCode = (given: string, wanted: string): boolean => {
 
 /** Signing in and out, the first use, and the accounts. */
 export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
+  let beginning = false
+  const begunAlready = () => new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
+  async function begin(request: Request, response: Response): Promise<{ says: string }> {
+    const { name, password, code, job } = request.body as {
+      name: string
+      password: string
+      code?: string
+      job: { name: string; client: string; site: string; zone: string; network: SiteNetwork }
+    }
+    if (!(await accounts.none())) throw begunAlready()
+    if (firstCode !== null && !sameCode((code ?? '').replaceAll(' ', ''), firstCode))
+      throw new HttpProblem(
+        403,
+        'The code is missing or wrong',
+        'Write the eight digits that stand in the terminal where Rauta was started.',
+        'code',
+      )
+    if (!jobOf(log.facts))
+      await log.run({ id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } }, { name, role: 'lead' })
+    await accounts.add(name, password, 'lead')
+    const signed = await accounts.signIn(name, password)
+    if (signed) response.cookie(cookieName(request), signed.token, { ...cookie, secure: request.secure })
+    return { says: `${job.name} is begun.` }
+  }
   return [
     {
       method: 'get',
@@ -57,30 +82,14 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       body: bodies.firstUse,
       answer: answers.ok,
       async handle(request, response) {
-        const { name, password, code, job } = request.body as {
-          name: string
-          password: string
-          code?: string
-          job: { name: string; client: string; site: string; zone: string; network: SiteNetwork }
+        // However many ask at the same moment, one of them is first.
+        if (beginning) throw begunAlready()
+        beginning = true
+        try {
+          return await begin(request, response)
+        } finally {
+          beginning = false
         }
-        if (!(await accounts.none()))
-          throw new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
-        if (firstCode !== null && !sameCode((code ?? '').replaceAll(' ', ''), firstCode))
-          throw new HttpProblem(
-            403,
-            'The code is missing or wrong',
-            'Write the eight digits that stand in the terminal where Rauta was started.',
-            'code',
-          )
-        if (!jobOf(log.facts))
-          await log.run(
-            { id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } },
-            { name, role: 'lead' },
-          )
-        await accounts.add(name, password, 'lead')
-        const signed = await accounts.signIn(name, password)
-        if (signed) response.cookie(cookieName, signed.token, { ...cookie, secure: request.secure })
-        return { says: `${job.name} is begun.` }
       },
     },
     {
@@ -95,7 +104,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
         const { name, password } = request.body as { name: string; password: string }
         const signed = await accounts.signIn(name, password)
         if (!signed) throw new HttpProblem(401, 'Not signed in', 'Name or password is wrong.')
-        response.cookie(cookieName, signed.token, { ...cookie, secure: request.secure })
+        response.cookie(cookieName(request), signed.token, { ...cookie, secure: request.secure })
         return { says: `Signed in as ${signed.account.name}.` }
       },
     },
@@ -109,7 +118,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       async handle(request, response) {
         const token = tokenOf(request)
         if (token) await accounts.signOut(token)
-        response.clearCookie(cookieName, { path: '/' })
+        response.clearCookie(cookieName(request), { path: '/' })
         return { says: 'Signed out.' }
       },
     },

@@ -2,6 +2,7 @@ import {
   applyChanges,
   digestOf,
   put,
+  replacedEvidence,
   type ChainRecord,
   type Change,
   type Facts,
@@ -100,6 +101,12 @@ export class Staging {
     fields: readonly { kind: RecordKind; id: string; field: string }[] = [],
   ): number {
     const rev = this.facts.rev + 1
+    const replaced = replacedEvidence(made)
+    if (replaced)
+      throw new Refusal(
+        `There is a ${replaced.kind} ${replaced.id} already, and it is not this one: what was recorded is never replaced. Record it anew.`,
+        'id',
+      )
     if (this.chainKey === null && goesIntoChain(this.facts, made)) throw new VaultClosedError()
     this.take(made, rev)
     const linked = this.chainKey

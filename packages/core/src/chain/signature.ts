@@ -24,6 +24,7 @@ declare module '../job/facts' {
 }
 
 export const signatureKind = recordKind('signature', {
+  once: true,
   fields: {
     id: 'text',
     door: 'text',

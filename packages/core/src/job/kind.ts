@@ -47,6 +47,8 @@ export interface RecordDeclaration<K extends RecordKind> {
   touches?(record: RecordTypes[K], facts: Facts): Touched
   /** What of it becomes a record of which door's chain; what can be worked out again from others is left out. */
   recorded?(after: RecordTypes[K], before: RecordTypes[K] | null, facts: Facts): ChainLink[]
+  /** Made once and never altered: what speaks otherwise is a new record. */
+  readonly once?: true
   /** Only so many of the newest stand in the facts; all of them stay in the log and in the store. */
   readonly newest?: number
 }

@@ -49,6 +49,7 @@ export const trialKind = recordKind('trial', {
   fields: { id: 'text', test: 'text', startedAt: 'number', by: 'text', boot: 'text' },
 })
 export const proofKind = recordKind('proof', {
+  once: true,
   fields: {
     id: 'text',
     door: 'text',

@@ -77,6 +77,7 @@ declare module '../job/facts' {
 }
 
 export const readingKind = recordKind('reading', {
+  once: true,
   fields: {
     id: 'text',
     door: 'text',

@@ -24,6 +24,7 @@ declare module '../job/facts' {
 }
 
 export const photoKind = recordKind('photo', {
+  once: true,
   fields: {
     id: 'text',
     door: 'text',
