@@ -135,7 +135,7 @@ export function makeApp(options: AppOptions): Express {
       const token = tokenOf(request)
       return token ? accounts.bySession(token) : null
     },
-    { '/sign-in': [limit], '/first': [limit] },
+    { '/sign-in': [limit], '/first': [limit], '/me/password': [limit] },
     () => context.room?.check(),
   )
   app.use('/api/v1', api)

@@ -6,6 +6,7 @@ import { all, put, replacedEvidence, type Change } from '@rauta/core'
 import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
 import { startServer } from '../src'
+import { weakness } from '../src/security/accounts'
 import { freshStore } from './fresh'
 import { littleRoom, Site, siteFile } from './site'
 
@@ -85,6 +86,53 @@ describe('who may come in', () => {
     expect(answers.every((s) => [200, 409, 429].includes(s))).toBe(true)
     await server.close()
     rmSync(folder, { recursive: true, force: true })
+  })
+})
+
+describe('passwords', () => {
+  let site: Site
+  beforeAll(async () => {
+    site = await new Site(siteFile()).start({ rig: false })
+    await site.plan(1)
+    await site.ask('POST', '/accounts', { name: 'inka', password: 'first of hers 7', role: 'engineer' })
+  })
+  afterAll(() => site.stop())
+  const signIn = async (password: string) => {
+    const answer = await site.ask('POST', '/sign-in', { name: 'inka', password }, '')
+    return { status: answer.status, cookie: answer.headers.get('set-cookie')?.split(';')[0] ?? '' }
+  }
+  const isIn = async (cookie: string) => (await site.ask('GET', '/accounts', undefined, cookie)).status === 200
+
+  it('are changed by their owner, by the one until now: other phones are signed out, this one is not', async () => {
+    const here = await signIn('first of hers 7')
+    const there = await signIn('first of hers 7')
+    const change = (old: string, password: string) => site.ask('POST', '/me/password', { old, password }, here.cookie)
+    expect(await change('another one 9', 'second of hers 8')).toMatchObject({ status: 422, body: { field: 'old' } })
+    expect((await change('first of hers 7', 'short')).status).toBe(422)
+    expect((await change('first of hers 7', 'second of hers 8')).status).toBe(200)
+    expect(await isIn(here.cookie)).toBe(true)
+    expect(await isIn(there.cookie)).toBe(false)
+    expect((await signIn('first of hers 7')).status).toBe(401)
+    expect((await signIn('second of hers 8')).status).toBe(200)
+  })
+  it('are set anew by the lead alone, and whoever was in is out', async () => {
+    const { cookie } = await signIn('second of hers 8')
+    const set = (name: string, by?: string) =>
+      site.ask('POST', `/accounts/${name}/password`, { password: 'third of hers 99' }, by ?? site.session)
+    expect((await set('inka', cookie)).status).toBe(403)
+    expect((await set('nobody')).status).toBe(404)
+    expect((await set('inka')).status).toBe(200)
+    expect(await isIn(cookie)).toBe(false)
+    expect((await signIn('third of hers 99')).status).toBe(200)
+  })
+  it.each([
+    ['aaaaaaaaaaaa', /different signs/],
+    ['1111122222', /different signs/],
+    ['inka-at-work', /name in it/],
+    ['abcdeabcdeabcde', /repeats itself/],
+  ])('that are easily guessed are refused: %s', (password, why) => {
+    expect(weakness('inka', password)).toMatch(why)
+    expect(weakness('inka', 'four words at the quay')).toBeNull()
   })
 })
 

@@ -5,7 +5,7 @@ import { jobOf, type SiteNetwork } from '@rauta/core'
 import { v7 } from 'uuid'
 import type { JobLog } from '../changes/log'
 import type { LiveStream } from '../live/stream'
-import type { Accounts } from '../security/accounts'
+import { weakness, type Accounts } from '../security/accounts'
 import { everyone, HttpProblem, type Route } from './route'
 
 /** Cookies know no ports: two servers on one computer would sign each other's people out. */
@@ -51,6 +51,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
         'Write the eight digits that stand in the terminal where Rauta was started.',
         'code',
       )
+    checkPassword(name, password)
     if (!jobOf(log.facts))
       await log.run({ id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } }, { name, role: 'lead' })
     await accounts.add(name, password, 'lead')
@@ -143,6 +144,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
           password: string
           role: 'lead' | 'engineer' | 'witness' | 'viewer'
         }
+        checkPassword(name, password)
         if (!(await accounts.add(name, password, role)))
           throw new HttpProblem(409, 'Refused', `There is an account called ${name} already.`, 'name')
         return { says: `${name} may sign in as ${role}.` }
@@ -164,6 +166,38 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
     },
     {
       method: 'post',
+      path: '/accounts/:name/password',
+      says: 'Gives an account a new password; whoever is signed in with it is signed out',
+      roles: ['lead'],
+      body: bodies.newPassword,
+      answer: answers.ok,
+      async handle(request) {
+        const name = String(request.params['name'])
+        const { password } = request.body as { password: string }
+        checkPassword(name, password)
+        if (!(await accounts.setPassword(name, password))) refuse('unknown', name)
+        stream.endFor(name)
+        return { says: `${name} signs in with the new password from now on.` }
+      },
+    },
+    {
+      method: 'post',
+      path: '/me/password',
+      says: 'Changes one’s own password; other phones with it are signed out',
+      roles: everyone,
+      body: bodies.ownPassword,
+      answer: answers.ok,
+      async handle(request, _response, { name }) {
+        const { old, password } = request.body as { old: string; password: string }
+        if (!(await accounts.isPassword(name, old)))
+          throw new HttpProblem(422, 'Not as it should be', 'The password until now is another one.', 'old')
+        checkPassword(name, password)
+        await accounts.setPassword(name, password, tokenOf(request))
+        return { says: 'Your password is changed. Other phones with the old one are signed out.' }
+      },
+    },
+    {
+      method: 'post',
       path: '/accounts/:name/end',
       says: 'Ends an account; what was recorded with it stays',
       roles: ['lead'],
@@ -178,6 +212,12 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       },
     },
   ]
+}
+
+/** @throws HttpProblem for a password that is too easily guessed */
+function checkPassword(name: string, password: string): void {
+  const weak = weakness(name, password)
+  if (weak) throw new HttpProblem(422, 'Not as it should be', weak, 'password')
 }
 
 /** @throws HttpProblem where an account could not be altered */

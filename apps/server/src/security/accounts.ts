@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { hash, verify } from '@node-rs/argon2'
-import { eq, lt } from 'drizzle-orm'
+import { and, eq, lt, ne } from 'drizzle-orm'
 import type { Role } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
@@ -15,6 +15,18 @@ const lifetimeMs = 12 * 3600_000
 /** OWASP's figures for argon2id: 19 MiB, two passes, one lane. */
 const argon = { memoryCost: 19456, timeCost: 2, parallelism: 1 }
 const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex')
+
+const fewestLetters = 5
+
+/** Why a password is too easily guessed, in words, or null. */
+export function weakness(name: string, password: string): string | null {
+  const plain = password.toLowerCase()
+  if (new Set(plain).size < fewestLetters)
+    return `This password has fewer than ${fewestLetters} different signs. Take several words.`
+  if (name.length > 2 && plain.includes(name.toLowerCase()))
+    return 'This password has the name in it. Take other words.'
+  return /^(.{1,5})\1+.?$/.test(plain) ? 'This password repeats itself. Take several words.' : null
+}
 
 /** People who may sign in, and who is signed in. */
 export class Accounts {
@@ -59,6 +71,20 @@ export class Accounts {
     if (fault) return fault
     await this.db.update(accounts).set({ role }).where(eq(accounts.name, name))
     return 'set'
+  }
+  /** Sets another password; whoever is signed in with the old one is signed out, but for the session that asked. @returns false where there is no such account */
+  async setPassword(name: string, password: string, but: string | null = null): Promise<boolean> {
+    const made = await hash(password, argon)
+    const set = await this.db.update(accounts).set({ hash: made }).where(eq(accounts.name, name)).returning()
+    await this.db
+      .delete(sessions)
+      .where(and(eq(sessions.account, name), ne(sessions.tokenHash, but === null ? '' : tokenHash(but))))
+    return set.length > 0
+  }
+  /** Whether this is the password of an account; takes as long for one that is not there. */
+  async isPassword(name: string, password: string): Promise<boolean> {
+    const row = (await this.db.select().from(accounts).where(eq(accounts.name, name)))[0]
+    return (await verify(row?.hash ?? (await this.decoy()), password)) && row !== undefined
   }
   /** A session token, or null for a wrong name or password (both take as long). */
   async signIn(name: string, password: string): Promise<{ token: string; account: Account } | null> {

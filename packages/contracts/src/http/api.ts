@@ -51,6 +51,8 @@ export const uuid = {
   pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-7[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$',
 } as const
 const cred = { type: 'string', minLength: 1, maxLength: 200 } as const
+/** At least; what it may not be besides is said where it is set. */
+const newPassword = { type: 'string', minLength: 10, maxLength: 200 } as const
 
 const command = object(
   {
@@ -80,14 +82,16 @@ export const bodies = {
   firstUse: object(
     {
       name: cred,
-      password: { type: 'string', minLength: 10, maxLength: 200 },
+      password: newPassword,
       code: text,
       job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }),
     },
     ['code'],
   ),
-  account: object({ name: cred, password: { type: 'string', minLength: 10, maxLength: 200 }, role: { enum: roles } }),
+  account: object({ name: cred, password: newPassword, role: { enum: roles } }),
   role: object({ role: { enum: roles } }),
+  newPassword: object({ password: newPassword }),
+  ownPassword: object({ old: cred, password: newPassword }),
   search: object({ address: text }, ['address']),
   keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),
   columns: object(

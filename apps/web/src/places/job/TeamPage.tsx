@@ -13,6 +13,7 @@ interface Account {
   name: string
   role: Role
 }
+const passwordRule = '10 characters or more'
 const roles: { value: Role; label: string }[] = [
   { value: 'engineer', label: 'Engineer' },
   { value: 'lead', label: 'Lead' },
@@ -25,11 +26,13 @@ function AccountLine({ account: { name, role }, onDone }: { account: Account; on
   const me = useSession((s) => s.me)
   const [open, setOpen] = useState(false)
   const [ending, setEnding] = useState(false)
+  const [password, setPassword] = useState('')
   const ask = (what: string, body: object) =>
     post<{ says: string }>(`/accounts/${encodeURIComponent(name)}/${what}`, body)
       .then((a) => {
         setOpen(false)
         setEnding(false)
+        setPassword('')
         onDone(a.says)
       })
       .catch((e: unknown) => onDone(saysOf(e)))
@@ -54,6 +57,14 @@ function AccountLine({ account: { name, role }, onDone }: { account: Account; on
             onChange={(next) => ask('role', { role: next })}
             options={roles}
           />
+          <Field
+            label={`New password for ${name}, ${passwordRule}`}
+            value={password}
+            onChange={setPassword}
+            secret
+            autoComplete="new-password"
+          />
+          <Action kind="plain" label={`Set the password of ${name}`} onPress={() => ask('password', { password })} />
           {ending ? (
             <>
               <T size={17}>{`${name} is signed out everywhere and can no longer sign in.`}</T>
@@ -68,6 +79,49 @@ function AccountLine({ account: { name, role }, onDone }: { account: Account; on
           )}
         </View>
       ) : null}
+    </>
+  )
+}
+
+/** One's own password, by the one until now. */
+function OwnPassword() {
+  const [open, setOpen] = useState(false)
+  const [says, setSays] = useState('')
+  const [form, setForm] = useState({ old: '', password: '' })
+  const change = () =>
+    post<{ says: string }>('/me/password', form)
+      .then((a) => {
+        setForm({ old: '', password: '' })
+        setOpen(false)
+        setSays(a.says)
+      })
+      .catch((e: unknown) => setSays(saysOf(e)))
+  if (!open)
+    return (
+      <>
+        {says ? <Notice tone="slate">{says}</Notice> : null}
+        <Action kind="plain" label="Change my password" onPress={() => setOpen(true)} />
+      </>
+    )
+  return (
+    <>
+      {says ? <Notice tone="slate">{says}</Notice> : null}
+      <Field
+        label="Password until now"
+        value={form.old}
+        onChange={(old) => setForm({ ...form, old })}
+        secret
+        autoComplete="current-password"
+      />
+      <Field
+        label={`New password, ${passwordRule}`}
+        value={form.password}
+        onChange={(password) => setForm({ ...form, password })}
+        secret
+        autoComplete="new-password"
+      />
+      <Action label="Change it" onPress={change} />
+      <Action kind="plain" label="Leave it" onPress={() => setOpen(false)} />
     </>
   )
 }
@@ -113,7 +167,7 @@ export function TeamPage() {
         <Sheet title="Add somebody">
           <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
           <Field
-            label="Password, 10 characters or more"
+            label={`Password, ${passwordRule}`}
             value={form.password}
             onChange={(password) => setForm({ ...form, password })}
             secret
@@ -127,6 +181,7 @@ export function TeamPage() {
       ) : null}
       <Phones />
       <Sheet>
+        <OwnPassword />
         <Action kind="plain" label="Sign out" onPress={signOut} />
       </Sheet>
     </Screen>
