@@ -77,6 +77,8 @@ describe('rauta verify', () => {
     expect(at(sealed([first]), '--head', `2:${second.hash}`).code).toBe(1)
     expect(at(sealed([first]), '--head', `2:${first.hash}`).out).toContain('2 records are printed, the file has 1')
     expect(at(sealed([first, second], { door: { ...record.door, id: 'E' } }), ...key).out).toContain('of another door')
+    const posing = sealRecord({ ...first, door: 'E' }, secret)
+    expect(at(sealed([posing]), ...key).out).toContain('Record 1 is of another door')
     expect(at(sealed([first, second], { door: { ...record.door, ref: 'D-09' } }), ...key).out).toContain(
       'called D-09 Front; its records are of D-01 Front',
     )

@@ -23,6 +23,8 @@ describe('a workbook that was made to do harm', () => {
       workbook(cells(`<row r="1">${text('A1', 'x')}</row><row r="1048576">${text('XFD1048576', 'x')}</row>`)),
       /as far as row 1048576, column 16384/,
     )
+    await refused(workbook(cells(`<row r="250000">${text('A250000', 'x')}</row>`)), /200000 rows and 1000 columns/)
+    await refused(workbook(cells(`<row r="1">${text('AMK1', 'x')}</row>`)), /200000 rows and 1000 columns/)
     // Neither side is out of bounds by itself.
     await refused(
       workbook(cells(`<row r="1">${text('ALK1', 'x')}</row><row r="150000">${text('A150000', 'x')}</row>`)),
