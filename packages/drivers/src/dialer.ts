@@ -21,7 +21,12 @@ export interface Dialer {
     port: number,
     path: string,
     body: string,
-    options: { timeoutMs: number; signal?: AbortSignal },
+    options: {
+      timeoutMs: number
+      signal?: AbortSignal
+      /** The same bytes may not be sent twice: the caller asks anew where an answer is lost. */
+      fresh?: true
+    },
   ): Promise<{ status: number; text: string }>
   /** Sends datagrams to the discovery group from every interface, and hands over every answer until `signal` ends it. */
   multicast(messages: readonly string[], onMessage: (text: string) => void, signal: AbortSignal): Promise<void>
@@ -59,7 +64,7 @@ export function makeDialer(table: NetTable | null): Dialer {
         ? { address: toSite(table, hostname) ?? hostname, port: sitePort(table, plain) }
         : { address: hostname, port: plain }
     },
-    async post(address, port, path, body, { timeoutMs, signal }) {
+    async post(address, port, path, body, { timeoutMs, signal, fresh }) {
       const host = wire(address)
       if (!host || (table && !inReach(address)))
         throw new DeviceError(
@@ -79,6 +84,7 @@ export function makeDialer(table: NetTable | null): Dialer {
         Math.max(1, Math.round(timeoutMs)),
         address,
         signal,
+        fresh,
       )
     },
     multicast(messages, onMessage, signal) {
@@ -135,6 +141,7 @@ function exchange(
   timeoutMs: number,
   address: string,
   signal?: AbortSignal,
+  fresh?: true,
 ): Promise<{ status: number; text: string }> {
   return new Promise((resolve, reject) => {
     if (signal?.aborted) {
@@ -174,9 +181,13 @@ function exchange(
     const refused = (error: Error & { code?: string }) =>
       settle(() => {
         // A connection that was kept open may have been closed by the device just as it was used again: that says nothing of the device.
-        if (call.reusedSocket && error.code === 'ECONNRESET')
+        const lost = error.code === 'ECONNRESET' || error.code === 'EPIPE'
+        if (call.reusedSocket && lost && !fresh)
           exchange({ ...options, agent: false }, body, timeoutMs, address, signal).then(resolve, reject)
-        else reject(new DeviceError('connectionRefused', `Nothing answers at ${address}.`, { cause: error }))
+        else
+          reject(
+            new DeviceError(lost ? 'lost' : 'connectionRefused', `Nothing answers at ${address}.`, { cause: error }),
+          )
       })
     signal?.addEventListener('abort', stop, { once: true })
     call.on('error', refused)

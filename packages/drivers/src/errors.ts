@@ -5,6 +5,8 @@ export type DeviceErrorCode =
   /** It was reached, and it closed the door on the connection. */
   | 'connectionRefused'
   | 'silent'
+  /** The connection broke before the answer was there: whether it did what it was asked is not known. */
+  | 'lost'
   /** Somebody here stopped it. */
   | 'stopped'
   /** The password is wrong or missing. */
@@ -30,7 +32,7 @@ export class DeviceError extends Error {
 
   /** True where the device may come back by itself: silence is told apart from a refusal. */
   get maybeBack(): boolean {
-    return this.code === 'silent' || this.code === 'connectionRefused' || this.code === 'stopped'
+    return ['silent', 'lost', 'connectionRefused', 'stopped'].includes(this.code)
   }
 }
 

@@ -22,7 +22,8 @@ const cutShort = 'This picture cannot be read: it may be cut short. Take it anew
 /** In words why a picture is too large, or cannot be one; null where it is fine. */
 function sizeFault(bytes: Buffer): string | null {
   try {
-    const { width, height } = imageSize(bytes)
+    // A copy of its own: the library reads on in whatever memory lies behind a part of a larger buffer.
+    const { width, height } = imageSize(new Uint8Array(bytes))
     if (!(width > 0 && height > 0)) return cutShort
     if (Math.max(width, height) <= most.side && width * height <= most.pixels) return null
     return `This picture has ${width} by ${height} pixels; ${most.pixels / 1e6} million are the most. Make it smaller, or take it anew.`

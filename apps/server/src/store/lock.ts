@@ -40,11 +40,11 @@ export function takeFolder(folder: string): { tell(more: Pick<InUse, 'port' | 't
   for (let attempt = 0; attempt < 2; attempt++) {
     write(me)
     try {
-      linkSync(note, file)
+      linkOrWrite(note, file)
       return {
         tell(more) {
-          rmSync(note, { force: true })
-          writeFileSync(file, JSON.stringify({ ...me, ...more }), { mode: 0o600 })
+          write({ ...me, ...more })
+          renameSync(note, file)
         },
         release() {
           rmSync(file, { force: true })
@@ -65,6 +65,16 @@ export function takeFolder(folder: string): { tell(more: Pick<InUse, 'port' | 't
   throw new StartError(`The data folder ${folder} could not be taken.`)
 }
 
+/** Puts a note in its place, where none is. Some file systems have no links: there it may be read half written, for a moment. */
+function linkOrWrite(note: string, file: string): void {
+  try {
+    linkSync(note, file)
+  } catch (error) {
+    if ((error as { code?: string }).code === 'EEXIST') throw error
+    writeFileSync(file, readFileSync(note), { flag: 'wx', mode: 0o600 })
+  }
+}
+
 /** Takes a dead process's note away; one that somebody else wrote meanwhile is put back. */
 function putAway(file: string, folder: string): void {
   const aside = join(folder, `in-use.${process.pid}.old`)
@@ -74,7 +84,7 @@ function putAway(file: string, folder: string): void {
     return
   }
   const owner = ownerIn(readFileSync(aside, 'utf8'))
-  if (owner && owner.pid !== process.pid && isRunning(owner)) linkSync(aside, file)
+  if (owner && owner.pid !== process.pid && isRunning(owner)) linkOrWrite(aside, file)
   rmSync(aside, { force: true })
 }
 

@@ -112,14 +112,23 @@ export function syncFolder(path: string): void {
   }
 }
 
+/** Some file systems keep no modes: what lies there is as open as they are. */
+function ownersAlone(path: string, mode: number): void {
+  try {
+    fs.chmodSync(path, mode)
+  } catch (error) {
+    if (!['EPERM', 'ENOTSUP', 'ENOSYS'].includes((error as { code?: string }).code ?? '')) throw error
+  }
+}
+
 /** Makes what lies in a folder its owner's alone, and lasting where it was not or where `all` of it is new: a store of an older version, or one just made. */
 export function settle(path: string, all = false): void {
-  fs.chmodSync(path, 0o700)
+  ownersAlone(path, 0o700)
   for (const entry of fs.readdirSync(path, { withFileTypes: true })) {
     const file = join(path, entry.name)
     if (entry.isDirectory()) settle(file, all)
     if (!entry.isFile() || (!all && (fs.statSync(file).mode & ownerOnly) === 0)) continue
-    fs.chmodSync(file, 0o600)
+    ownersAlone(file, 0o600)
     const handle = fs.openSync(file, 'r+')
     try {
       fs.fsyncSync(handle)

@@ -1,5 +1,6 @@
 import { fork, type ChildProcess } from 'node:child_process'
 import { readFileSync } from 'node:fs'
+import { dirname } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import type { Facts } from '@rauta/core'
 import type { CraftName, Crafts } from './crafts'
@@ -113,6 +114,7 @@ export class Workshop {
 
   private begin(): ChildProcess {
     const child = fork(worker, [], {
+      cwd: dirname(worker),
       execArgv: ['--import', 'tsx', `--max-old-space-size=${Math.floor(this.limits.memoryB / 2 ** 21)}`],
       env: { ...process.env, NODE_OPTIONS: '' },
       serialization: 'advanced',

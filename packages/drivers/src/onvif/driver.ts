@@ -65,10 +65,11 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       await session.call(
         'tds',
         usersRequest('SetUser', [{ username: options.secret?.user ?? '', password, level: 'Administrator' }]),
+        { once: true },
       )
     },
     async erase() {
-      await session.call('tds', el('tds:SetSystemFactoryDefault', el('tds:FactoryDefault', 'Soft')))
+      await session.call('tds', el('tds:SetSystemFactoryDefault', el('tds:FactoryDefault', 'Soft')), { once: true })
     },
     async setNetwork(wanted) {
       await session.call('tds', el('tds:SetHostname', el('tds:Name', wanted.hostname)))
@@ -81,7 +82,7 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
           el('tds:NTPManual', el('tt:Type', 'IPv4'), el('tt:IPv4Address', wanted.timeServer)),
         ),
       )
-      await session.call('tds', setNetworkInterface('eth0', wanted.address, wanted.prefix))
+      await session.call('tds', setNetworkInterface('eth0', wanted.address, wanted.prefix), { once: true })
     },
     async setClock({ zone, daylightSaving }) {
       const { roundTripMs } = await session.time()
@@ -89,7 +90,7 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       await session.time()
     },
     async restart() {
-      await session.call('tds', el('tds:SystemReboot'))
+      await session.call('tds', el('tds:SystemReboot'), { once: true })
     },
     read: () => readConfig(session),
     async glance() {
@@ -120,7 +121,7 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       return {
         pull: async (points) => {
           const pull = el('tev:PullMessages', el('tev:Timeout', toDuration(pullSeconds)), el('tev:MessageLimit', 100))
-          const answer = await session.call('tev', pull, { path, timeoutMs: (pullSeconds + 8) * 1000 })
+          const answer = await session.call('tev', pull, { path, timeoutMs: (pullSeconds + 8) * 1000, once: true })
           return toldEvents(
             understood(() => readNotifications(answer)),
             points,

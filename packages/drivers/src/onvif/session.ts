@@ -13,21 +13,40 @@ import {
   type ServicePrefix,
 } from '@rauta/protocols'
 import type { DeviceClock, SessionOptions } from '../driver'
-import { DeviceError } from '../errors'
+import { DeviceError, hasCode } from '../errors'
+
+/** How often an answer that is lost is asked for. */
+const mostTries = 5
+
+interface CallExtra {
+  path?: string
+  timeoutMs?: number
+  /** Needs no sign-in. */
+  open?: boolean
+  /** Is not asked twice: what it did the first time would be lost, or is done to somebody else by then. */
+  once?: true
+}
 
 /** One way to talk to a device: signs each request in the device's own time, which is read first and needs no sign-in. */
 export class OnvifSession {
   private offsetMs: number | null = null
   constructor(readonly options: SessionOptions) {}
 
-  /** Body of the answer. @throws DeviceError */
-  async call(
-    service: ServicePrefix,
-    body: Markup,
-    extra: { path?: string; timeoutMs?: number; open?: boolean } = {},
-  ): Promise<Element> {
-    const { secret, clock } = this.options
+  /** Body of the answer. One that is lost on its way is asked for again, under a new nonce: a device takes none twice. @throws DeviceError */
+  async call(service: ServicePrefix, body: Markup, extra: CallExtra = {}): Promise<Element> {
+    const { secret, signal } = this.options
     if (secret && !extra.open && this.offsetMs === null) await this.time()
+    for (let attempt = 1; ; attempt++) {
+      try {
+        return await this.ask(service, body, extra)
+      } catch (error) {
+        if (!hasCode(error, 'lost') || extra.once || attempt >= mostTries || signal?.aborted) throw error
+      }
+    }
+  }
+
+  private async ask(service: ServicePrefix, body: Markup, extra: CallExtra): Promise<Element> {
+    const { secret, clock } = this.options
     const token =
       secret && !extra.open
         ? makeToken(secret.user, secret.password, clock.now() + (this.offsetMs ?? 0), randomBytes(16))
@@ -51,6 +70,7 @@ export class OnvifSession {
     // Time-outs follow the clock's factor, but never fall under a second of this computer's own time.
     const answer = await dialer.post(address, port, path, text, {
       timeoutMs: Math.max(1500, timeoutMs / clock.factor),
+      fresh: true,
       ...(signal ? { signal } : {}),
     })
     if (!answer.text) throw new DeviceError('malformed', `The device answered nothing (HTTP ${answer.status}).`)

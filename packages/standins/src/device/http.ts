@@ -93,6 +93,10 @@ async function serve(unit: Unit | undefined, request: IncomingMessage, response:
     if (unit.faults.garbage === 'silence') return
     if (unit.faults.garbage === 'noise') return send(200, 'ÿþ~ not a message at all')
     const answer = envelope(await call(unit, request, text))
+    if (losesThis(unit)) {
+      response.destroy()
+      return
+    }
     send(200, unit.faults.garbage === 'half' ? answer.slice(0, answer.length / 2) : answer)
   } catch (error) {
     if (!unit.up) {
@@ -104,6 +108,15 @@ async function serve(unit: Unit | undefined, request: IncomingMessage, response:
     else if (error instanceof MalformedError) send(400, faultEnvelope('Sender', 'ter:WellFormed', error.says))
     else send(500, faultEnvelope('Receiver', 'ter:Action', error instanceof Error ? error.message : 'Unknown'))
   }
+}
+
+const answered = new WeakMap<Unit, number>()
+/** Every so many-th answer is done and not told, so that a share of them is lost the same way each time. */
+function losesThis(unit: Unit): boolean {
+  const n = (answered.get(unit) ?? 0) + 1
+  answered.set(unit, n)
+  const share = unit.faults.lostAnswers
+  return Math.floor(n * share) > Math.floor((n - 1) * share)
 }
 
 const lockoutMs = 30_000

@@ -17,6 +17,7 @@ export interface UnitFaults {
   eventTimes: number
   garbage: 'none' | 'noise' | 'half' | 'silence'
   cutPowerAfterWrites: number
+  /** Share of its answers, from 0 to 1, whose connection breaks before they are out. */ lostAnswers: number
   /** Operation that it answers and does not do. */ forgets: string
 }
 const noFaults = (): UnitFaults => ({
@@ -27,6 +28,7 @@ const noFaults = (): UnitFaults => ({
   eventTimes: 1,
   garbage: 'none',
   cutPowerAfterWrites: 0,
+  lostAnswers: 0,
   forgets: '',
 })
 

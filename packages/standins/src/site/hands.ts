@@ -32,6 +32,7 @@ export type Hand = { after?: number } & (
   | { do: 'timerFactor'; serial: string; factor: number }
   | { do: 'garbage'; serial: string; kind: 'none' | 'noise' | 'half' | 'silence' }
   | { do: 'cutPowerAfterWrites'; serial: string; writes: number }
+  | { do: 'lostAnswers'; serial: string; share: number }
   | { do: 'forgets'; serial: string; operation: string }
   | { do: 'clock'; serial: string; offMs: number }
 )
@@ -85,6 +86,9 @@ function act(rig: Rig, hand: Hand): string {
     case 'cutPowerAfterWrites':
       unit.faults.cutPowerAfterWrites = hand.writes
       return 'power will go'
+    case 'lostAnswers':
+      unit.faults.lostAnswers = hand.share
+      return hand.share ? `loses ${Math.round(hand.share * 100)} % of its answers` : 'loses no answer'
     case 'forgets':
       unit.faults.forgets = hand.operation
       return hand.operation ? `forgets ${hand.operation}` : 'forgets nothing'
