@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { dataFolder } from './places'
-import { BackupError, layReady, takeNext, writeBackup } from './store/backup'
+import { backedUpWords, BackupError, layReady, restoredWords, takeNext, writeBackup } from './store/backup'
 import { inUseBy, takeFolder } from './store/lock'
 import { openStore } from './store/open'
 import { StartError } from './store/startError'
@@ -27,8 +27,7 @@ async function here(): Promise<string> {
       throw new BackupError(`There is no store in ${dataFolder}. Name its folder with RAUTA_DATA.`)
     const store = await openStore(dataFolder)
     try {
-      const { rev } = await writeBackup(store, dataFolder, file)
-      return `Backed up to ${file}, change ${rev}. It opens.`
+      return backedUpWords(file, await writeBackup(store, dataFolder, file))
     } finally {
       await store.close()
     }
@@ -37,9 +36,9 @@ async function here(): Promise<string> {
   mkdirSync(dataFolder, { recursive: true, mode: 0o700 })
   const hold = takeFolder(dataFolder)
   try {
-    const { rev, madeAt } = await layReady(dataFolder, file)
+    const manifest = await layReady(dataFolder, file)
     takeNext(dataFolder)
-    return `Restored as of ${madeAt}, change ${rev}. What was there lies beside it.`
+    return restoredWords(manifest)
   } finally {
     hold.release()
   }

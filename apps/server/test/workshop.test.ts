@@ -53,6 +53,28 @@ describe('what reads and draws in a process of its own', () => {
       'busy',
     ])
   })
+  it('ends without work, and begins anew; a list that is looked at keeps its process, and is gone with it', async () => {
+    const quick = { ...usualLimits, idleMs: 50 }
+    const workshop = made(new Workshop(quick))
+    const ended = async (one: { alive: boolean }) => {
+      for (let i = 0; i < 200 && one.alive; i++) await new Promise((next) => setTimeout(next, 20))
+      expect(one.alive).toBe(false)
+    }
+    await workshop.run('tableCsv', table)
+    await ended(workshop)
+    expect(await workshop.run('tableCsv', table)).toContain('x')
+    const papers = made(new Papers(quick))
+    const view = await papers.bring(strToU8('Ref,Name\nD-1,North\n'), 'list.csv', 'vesa', emptyFacts(), 0)
+    await ended(workshop)
+    expect(await papers.choose(view.id, 'vesa', {}, emptyFacts())).not.toBeNull()
+    const { workshop: its } = (papers as unknown as { waiting: Map<string, { workshop: Workshop }> }).waiting.get(
+      view.id,
+    ) as { workshop: Workshop }
+    its.close()
+    await ended(its)
+    expect(await papers.choose(view.id, 'vesa', {}, emptyFacts())).toBeNull()
+    expect(await papers.payload(view.id, 'vesa', emptyFacts())).toBeNull()
+  })
   it('keeps a list until it is taken over; one that does harm ends alone', async () => {
     const papers = made(new Papers())
     const list = strToU8('Ref,Name\nD-1,North\nD-2,South\n')

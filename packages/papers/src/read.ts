@@ -85,6 +85,9 @@ function readSeparated(bytes: Uint8Array, fileName: string): Paper {
   }
 }
 
+const tooMuch = (fileName: string, most: string): PaperError =>
+  new PaperError(`${fileName} has more than a list can have: more than ${most}. Save the list alone.`)
+
 /** Refuses text with more rows, columns or cells than a list has, before a table is made of it. @throws PaperError */
 function checkExtent(text: string, delimiter: string, fileName: string): void {
   const { rows, columns, cells } = paperLimits
@@ -102,10 +105,9 @@ function checkExtent(text: string, delimiter: string, fileName: string): void {
       inRow += 1
       all += 1
     }
-    if (row > rows || inRow > columns || all > cells)
-      throw new PaperError(
-        `${fileName} has more than a list can have: ${row > rows ? `more than ${rows} rows` : `more than ${inRow > columns ? columns : cells} cells${inRow > columns ? ` in row ${row}` : ''}`}. Save the list alone.`,
-      )
+    if (row > rows) throw tooMuch(fileName, `${rows} rows`)
+    if (inRow > columns) throw tooMuch(fileName, `${columns} cells in row ${row}`)
+    if (all > cells) throw tooMuch(fileName, `${cells} cells`)
   }
 }
 

@@ -22,8 +22,6 @@ import { askAddress, search } from '../reach/search'
 import { attach, fileName } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
-/** As many as the log can count. */
-const mostRevisions = 2 ** 31 - 1
 /** Most records of a list that grows, in one answer. */
 const pageMost = 100
 
@@ -102,7 +100,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       roles: everyone,
       answer: answers.changes,
       async handle(request) {
-        const after = Math.min(wholeNumber(request, 'after', 0), mostRevisions)
+        const after = wholeNumber(request, 'after', 0)
         return { rev: log.facts.rev, job: jobOf(log.facts)?.publicKey ?? '', entries: await log.after(after) }
       },
     },

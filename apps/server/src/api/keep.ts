@@ -1,8 +1,8 @@
-import { createHash, timingSafeEqual } from 'node:crypto'
 import { isAbsolute } from 'node:path'
 import type { Request } from 'express'
 import { answers, bodies } from '@rauta/contracts'
-import { BackupError, layReady, writeBackup } from '../store/backup'
+import { sameSecret } from '../security/sameSecret'
+import { backedUpWords, BackupError, layReady, restoredWords, writeBackup } from '../store/backup'
 import type { Store } from '../store/open'
 import { HttpProblem, type Route } from './route'
 
@@ -15,13 +15,11 @@ export interface Keeping {
   startAnew: () => void
 }
 
-const hashed = (text: string) => createHash('sha256').update(text).digest()
-
 /** Backup and restore for whoever owns the data folder: asked for from this computer, with the token that lies in it. */
 export function keepRoutes({ store, folder, token, startAnew }: Keeping): Route[] {
   const check = (request: Request): string => {
     const given = /^Bearer (.+)$/.exec(request.headers.authorization ?? '')?.[1] ?? ''
-    if (!timingSafeEqual(hashed(given), hashed(token)))
+    if (!sameSecret(given, token))
       throw new HttpProblem(403, 'Not allowed', 'Only the owner of the data folder may do this, from its computer.')
     const { file } = request.body as { file: string }
     if (!isAbsolute(file))
@@ -47,9 +45,7 @@ export function keepRoutes({ store, folder, token, startAnew }: Keeping): Route[
       answer: answers.ok,
       async handle(request) {
         const file = check(request)
-        return told(
-          writeBackup(store, folder, file).then(({ rev }) => `Backed up to ${file}, change ${rev}. It opens.`),
-        )
+        return told(writeBackup(store, folder, file).then((made) => backedUpWords(file, made)))
       },
     },
     {
@@ -61,11 +57,7 @@ export function keepRoutes({ store, folder, token, startAnew }: Keeping): Route[
       answer: answers.ok,
       async handle(request, response) {
         const file = check(request)
-        const answer = await told(
-          layReady(folder, file).then(
-            ({ rev, madeAt }) => `Restored as of ${madeAt}, change ${rev}. What was there lies beside it.`,
-          ),
-        )
+        const answer = await told(layReady(folder, file).then(restoredWords))
         response.once('finish', startAnew)
         return answer
       },

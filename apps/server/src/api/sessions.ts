@@ -1,4 +1,3 @@
-import { createHash, timingSafeEqual } from 'node:crypto'
 import type { CookieOptions, Request, Response } from 'express'
 import { answers, bodies, type Role } from '@rauta/contracts'
 import { jobOf, type SiteNetwork } from '@rauta/core'
@@ -6,6 +5,7 @@ import { v7 } from 'uuid'
 import type { JobLog } from '../changes/log'
 import type { LiveStream } from '../live/stream'
 import { weakness, type Accounts } from '../security/accounts'
+import { sameSecret } from '../security/sameSecret'
 import { everyone, HttpProblem, type Route } from './route'
 
 /** Cookies know no ports: two servers on one computer would sign each other's people out. */
@@ -26,12 +26,6 @@ interface SessionParts {
   /** Asked for with the first account, where others could come before. */ firstCode: string | null
 }
 
-/** A right code takes as long as a wrong one. */
-const sameCode = (given: string, wanted: string): boolean => {
-  const [a, b] = [given, wanted].map((c) => createHash('sha256').update(c).digest())
-  return !!a && !!b && timingSafeEqual(a, b)
-}
-
 /** Signing in and out, the first use, and the accounts. */
 export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   let beginning = false
@@ -44,7 +38,7 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       job: { name: string; client: string; site: string; zone: string; network: SiteNetwork }
     }
     if (!(await accounts.none())) throw begunAlready()
-    if (firstCode !== null && !sameCode((code ?? '').replaceAll(' ', ''), firstCode))
+    if (firstCode !== null && !sameSecret((code ?? '').replaceAll(' ', ''), firstCode))
       throw new HttpProblem(
         403,
         'The code is missing or wrong',

@@ -12,7 +12,7 @@ import {
 } from '@rauta/core'
 import {
   batchMost,
-  commands,
+  commandNamed,
   Misfit,
   planEdits,
   Refusal,
@@ -49,6 +49,8 @@ interface Asked {
 }
 /** What the log needs of a store. */
 export type LogStore = Pick<Store, 'db' | 'room' | 'checkpoint' | 'migrated'>
+/** As many revisions or records as the store can number. */
+const mostRows = 2 ** 31 - 1
 /** Commits after which the engine's own log begins anew, so that a start has little to replay. */
 const commitsToCheckpoint = 2000
 
@@ -62,7 +64,7 @@ export class JobLog {
   private readonly validators = new Map<string, ValidateFunction>()
   private readonly fieldRevs = new Map<string, SetBy>()
   private constructor(
-    private readonly db: Database,
+    private readonly store: LogStore,
     private readonly job: string,
     private readonly clock: Clock,
     facts: Facts,
@@ -70,7 +72,6 @@ export class JobLog {
     /** What of the store could not be read, was made anew or is missing. */
     readonly aside: readonly SetAside[],
     private readonly totals: Totals,
-    private readonly store: LogStore,
   ) {
     this.current = facts
   }
@@ -79,10 +80,14 @@ export class JobLog {
     const { db } = store
     const { rows, totals, rev, damage } = await wholeStore(db, job, store.migrated)
     const { facts, aside } = await storedFacts(db, job, rows, rev)
-    const log = new JobLog(db, job, clock, facts, chainKey, [...damage, ...aside], totals, store)
+    const log = new JobLog(store, job, clock, facts, chainKey, [...damage, ...aside], totals)
     for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job)))
       log.fieldRevs.set(keyOf(f), f)
     return log
+  }
+
+  private get db(): Database {
+    return this.store.db
   }
 
   get facts(): Facts {
@@ -213,7 +218,7 @@ export class JobLog {
 
   /** @throws Refusal for a command that this author may not give, that is not as its schema says, or that does not fit; then nothing is staged */
   private async give(staging: Staging, request: CommandRequest, author: Author, note = ''): Promise<CommandAnswer> {
-    const command = Object.hasOwn(commands, request.name) ? commands[request.name] : undefined
+    const command = commandNamed(request.name)
     if (!command) throw new Misfit(`There is no command ${request.name}.`)
     if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
     const unfit = unfitValue(request.payload)
@@ -286,7 +291,7 @@ export class JobLog {
     const rows = await this.db
       .select()
       .from(changesTable)
-      .where(and(eq(changesTable.job, this.job), gt(changesTable.rev, rev)))
+      .where(and(eq(changesTable.job, this.job), gt(changesTable.rev, Math.min(rev, mostRows))))
       .orderBy(asc(changesTable.rev))
       .limit(limit)
     return rows.map((r) => ({ rev: r.rev, at: r.at, by: r.by, name: r.name, says: r.says, changes: r.changes }))
@@ -317,7 +322,7 @@ export class JobLog {
         and(
           eq(chainRecords.job, this.job),
           eq(chainRecords.door, door),
-          lt(chainRecords.n, Math.min(before, 2147483647)),
+          lt(chainRecords.n, Math.min(before, mostRows)),
         ),
       )
       .orderBy(desc(chainRecords.n))
@@ -389,6 +394,7 @@ export class JobLog {
       return { ...entry, command, hash }
     })
     this.store.room?.check()
+    const { records, weight, take } = this.totals.weigh(kept)
     await writeCommit(this.db, this.job, {
       changes: entries,
       records: kept.flatMap(({ kind, id, rev, after }) => (after === null ? [] : [{ kind, id, rev, data: after }])),
@@ -398,10 +404,10 @@ export class JobLog {
       ),
       chain: staged.flatMap((s) => s.chain.map((data) => ({ door: data.door, n: data.n, data }))),
       fields: staging.fieldRevisions,
-      totals: [{ rev: staging.facts.rev, hash, ...this.totals.after(kept) }],
+      totals: [{ rev: staging.facts.rev, hash, records, weight }],
     })
     this.totals.hash = hash
-    for (const { kind, id, after } of kept) this.totals.set(kind, id, after)
+    take()
     for (const f of staging.fieldRevisions) this.fieldRevs.set(keyOf(f), f)
     this.current = staging.facts
     for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)

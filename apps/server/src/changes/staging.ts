@@ -9,7 +9,7 @@ import {
   type Question,
   type RecordKind,
 } from '@rauta/core'
-import { commands, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
+import { commandNamed, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
 import { VaultClosedError } from '../security/vault'
 import { chainChanges, goesIntoChain } from './links'
 import type { Author, Entry } from './entry'
@@ -54,7 +54,7 @@ export class Staging {
 
   /** Works out one command on top of what is staged. @throws Refusal, and then nothing of it is staged */
   command(request: CommandRequest, author: Author, history: History | null, note = ''): CommandAnswer {
-    const command = Object.hasOwn(commands, request.name) ? commands[request.name] : undefined
+    const command = commandNamed(request.name)
     if (!command) throw new Refusal(`There is no command ${request.name}.`)
     // A record that waited on a phone was made then, not now.
     const at = this.now - Math.min(Math.max(0, Math.floor(request.waitedMs ?? 0)), longestWaitMs)

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { emptyFacts, type Facts } from '@rauta/core'
 import type { DoorsImport, PaperView } from '@rauta/contracts'
-import { Workshop, type WorkshopLimits } from '../workshop/workshop'
+import { usualLimits, Workshop, type WorkshopLimits } from '../workshop/workshop'
 import type { Choice } from './paperAtHand'
 
 /** A file that somebody brought: it lies read in a process of its own, waiting to be looked through and taken over. */
@@ -18,14 +18,14 @@ const keptMs = 30 * 60_000
 /** Door schedules between being brought and being taken over, each in a process of its own: one that does harm ends its own alone. */
 export class Papers {
   private readonly waiting = new Map<string, Waiting>()
-  constructor(private readonly limits?: WorkshopLimits) {}
+  constructor(private readonly limits: WorkshopLimits = usualLimits) {}
 
   /** @throws WorkError where it is no list, WorkshopError where reading it took more than a list may */
   async bring(bytes: Uint8Array, file: string, by: string, facts: Facts, now: number): Promise<PaperView> {
     const id = randomUUID()
     for (const [old, w] of this.waiting) if (now - w.at > keptMs) this.drop(old)
     while (this.waiting.size >= most) this.drop(this.waiting.keys().next().value ?? '')
-    const workshop = new Workshop(this.limits)
+    const workshop = new Workshop({ ...this.limits, idleMs: keptMs })
     this.waiting.set(id, { by, at: now, workshop })
     try {
       return { id, ...(await workshop.run('bring', { bytes, file, job: tablesOf(facts) })) }
@@ -56,7 +56,8 @@ export class Papers {
 
   private get(id: string, by: string): Workshop | null {
     const paper = this.waiting.get(id)
-    return paper?.by === by ? paper.workshop : null
+    // A process that ended took what it had read with it.
+    return paper?.by === by && paper.workshop.alive ? paper.workshop : null
   }
 }
 

@@ -18,6 +18,11 @@ export interface Manifest {
   changes: number
 }
 
+export const backedUpWords = (file: string, { rev }: Manifest): string =>
+  `Backed up to ${file}, change ${rev}. It opens.`
+export const restoredWords = ({ rev, madeAt }: Manifest): string =>
+  `Restored as of ${madeAt}, change ${rev}. What was there lies beside it.`
+
 /** A backup cannot be made or taken, in words. */
 export class BackupError extends Error {}
 

@@ -1,5 +1,5 @@
 import { and, asc, eq, gt, isNull, sql } from 'drizzle-orm'
-import type { Change } from '@rauta/core'
+import { sameJson, type Change } from '@rauta/core'
 import type { SetAside } from './facts'
 import type { Database } from './store'
 import { changes, chainRecords, records, totals } from './schema'
@@ -10,9 +10,11 @@ const page = 500
 /** What is wrong with a store, in words; `kind` and `id` say where. */
 export type Damage = SetAside
 
+type LogRow = typeof changes.$inferSelect
+
 /** Rows of the log in their order, a page at a time. */
-export async function* logPages(db: Database, job: string, after = 0) {
-  for (let from = after; ;) {
+async function* logPages(db: Database, job: string) {
+  for (let from = 0; ;) {
     const rows = await db
       .select()
       .from(changes)
@@ -25,25 +27,22 @@ export async function* logPages(db: Database, job: string, after = 0) {
   }
 }
 
-/** The records as the log has them last, which numbers it lacks, and whether its hashes follow from each other. @param pause between pages */
-async function readLog(db: Database, job: string, pause: () => Promise<unknown> = () => Promise.resolve()) {
-  const latest = new Map<string, { rev: number; change: Change }>()
+/** Reads the log from its beginning: which numbers it lacks, and whether its hashes follow from each other. @param see is shown every page, and waited for */
+async function readLog(db: Database, job: string, see: (page: readonly LogRow[]) => unknown) {
   const missing: [from: number, to: number][] = []
   let broken: number | null = null
   let rev = 0
   let previous = ''
   for await (const rows of logPages(db, job)) {
-    await pause()
+    await see(rows)
     for (const { command, hash, ...entry } of rows) {
       if (entry.rev !== rev + 1) missing.push([rev + 1, entry.rev - 1])
       else if (hash !== null && hash !== changeHash(previous, entry, command)) broken ??= entry.rev
       rev = entry.rev
       previous = hash ?? ''
-      for (const change of entry.changes)
-        if (!liesApart(change.kind)) latest.set(`${change.kind}/${change.id}`, { rev, change })
     }
   }
-  return { latest, missing, broken, rev }
+  return { missing, broken, rev }
 }
 
 const alteredChange = (rev: number): Damage => ({
@@ -65,7 +64,12 @@ export async function alteredLog(db: Database, job: string, pause: () => Promise
 
 /** Where the records and the log part, the log decides; what it cannot decide is named. @returns what was found */
 async function rebuild(db: Database, job: string, rows: readonly StoredRow[], top: number): Promise<Damage[]> {
-  const { latest, missing, broken, rev } = await readLog(db, job)
+  const latest = new Map<string, { rev: number; change: Change }>()
+  const { missing, broken, rev } = await readLog(db, job, (page) => {
+    for (const entry of page)
+      for (const change of entry.changes)
+        if (!liesApart(change.kind)) latest.set(`${change.kind}/${change.id}`, { rev: entry.rev, change })
+  })
   if (rev < top) missing.push([rev + 1, top])
   const damage = [...missing.map(missingChanges), ...(broken === null ? [] : [alteredChange(broken)])]
   const stored = new Map(rows.map((row) => [`${row.kind}/${row.id}`, row]))
@@ -78,7 +82,7 @@ async function rebuild(db: Database, job: string, rows: readonly StoredRow[], to
       damage.push({ kind, id, says: `The ${kind} ${id} stands as change ${row.rev} left it, which the log lacks.` })
       continue
     }
-    if (after === null ? !row : row && row.rev === at && same(row, change)) continue
+    if (after === null ? !row : row && row.rev === at && sameJson(row.data, after)) continue
     mended.push(key)
     const where = and(eq(records.job, job), eq(records.kind, kind), eq(records.id, id))
     if (after === null) await db.delete(records).where(where)
@@ -97,14 +101,6 @@ async function rebuild(db: Database, job: string, rows: readonly StoredRow[], to
       says: `The store had lost or altered ${mended.length} ${mended.length === 1 ? 'record' : 'records'}: made anew from the log of changes.`,
     })
   return damage
-}
-
-const same = (row: StoredRow, change: Change): boolean => {
-  const a = new Totals()
-  a.set(row.kind, row.id, row.data)
-  const b = new Totals()
-  b.set(change.kind, change.id, change.after)
-  return a.weight === b.weight
 }
 
 /** Chains whose records are not as many as their door's head counts. */

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { keptJson, type Change } from '@rauta/core'
+import { keptJson } from '@rauta/core'
 import type { Entry } from '../changes/entry'
 
 /** A stored record, as the table of records has it. */
@@ -36,25 +36,39 @@ export class Totals {
     return String(this.sum)
   }
 
+  /** Takes a record as it stands now; null where it is gone. */
   set(kind: string, id: string, data: unknown): void {
-    const key = `${kind}/${id}`
-    const weight = data === null ? undefined : weightOf(kind, id, data)
-    this.sum = inSum(this.sum - (this.weights.get(key) ?? 0n) + (weight ?? 0n))
-    if (weight === undefined) this.weights.delete(key)
-    else this.weights.set(key, weight)
+    this.weigh([{ kind, id, after: data }]).take()
   }
 
-  /** As they would be after these; itself it stays as it is. */
-  after(puts: readonly Pick<Change, 'kind' | 'id' | 'after'>[]): { records: number; weight: string } {
-    let { sum } = this
-    let { records } = this
-    for (const { kind, id, after } of puts) {
-      const before = this.weights.get(`${kind}/${id}`)
-      sum += (after === null ? 0n : weightOf(kind, id, after)) - (before ?? 0n)
-      records += (after === null ? 0 : 1) - (before === undefined ? 0 : 1)
+  /** What they would be after these, each weighed once; they are so when it is taken. */
+  weigh(puts: readonly { kind: string; id: string; after: unknown }[]): WeighedTotals {
+    let { sum, records } = this
+    const weighed = puts.map(({ kind, id, after }) => {
+      const key = `${kind}/${id}`
+      const before = this.weights.get(key)
+      const weight = after === null ? undefined : weightOf(kind, id, after)
+      sum += (weight ?? 0n) - (before ?? 0n)
+      records += Number(weight !== undefined) - Number(before !== undefined)
+      return [key, weight] as const
+    })
+    return {
+      records,
+      weight: String(inSum(sum)),
+      take: () => {
+        this.sum = inSum(sum)
+        for (const [key, weight] of weighed)
+          if (weight === undefined) this.weights.delete(key)
+          else this.weights.set(key, weight)
+      },
     }
-    return { records, weight: String(inSum(sum)) }
   }
+}
+
+interface WeighedTotals {
+  records: number
+  weight: string
+  take(): void
 }
 
 /** Kinds whose records lie in tables of their own. */

@@ -29,13 +29,13 @@ export interface WorkshopLimits {
   memoryB: number
   /** Without a word from the work, ms. */
   silentMs: number
+  /** After which a process without work ends, and what it kept with it, ms. */
+  idleMs: number
   /** Work that waits for its turn. */
   waiting: number
 }
-export const usualLimits: WorkshopLimits = { memoryB: 1 << 30, silentMs: 60_000, waiting: 20 }
+export const usualLimits: WorkshopLimits = { memoryB: 1 << 30, silentMs: 60_000, idleMs: 60_000, waiting: 20 }
 
-/** A process without work ends after so long. */
-const idleMs = 60_000
 const memoryLookMs = 200
 const worker = fileURLToPath(new URL('./worker.ts', import.meta.url))
 
@@ -82,6 +82,11 @@ export class Workshop {
     })
   }
 
+  /** Whether its process is there, with what it keeps. */
+  get alive(): boolean {
+    return this.child !== null
+  }
+
   /** Ends the process and all that waits for it. */
   close(): void {
     for (const { fail } of this.queue.splice(0)) fail(new WorkshopError('ended'))
@@ -93,7 +98,7 @@ export class Workshop {
     clearTimeout(this.idle)
     const work = this.queue.shift()
     if (!work) {
-      this.idle = setTimeout(() => this.kill('ended'), idleMs)
+      this.idle = setTimeout(() => this.kill('ended'), this.limits.idleMs)
       this.idle.unref()
       return
     }

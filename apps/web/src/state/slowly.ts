@@ -43,15 +43,16 @@ export function useRowsSoFar(facts: Facts, doors: readonly Door[]): number {
     if (rows >= doors.length) return undefined
     let timer: ReturnType<typeof setTimeout>
     let next = rows
+    const to = Math.min(rows + moreRows, doors.length)
     const turn = () => {
       const end = performance.now() + slice
-      while (next < Math.min(rows + moreRows, doors.length)) {
+      while (next < to) {
         const door = doors[next++]
         if (door) marksFor(facts, door)
         // What was worked out is drawn in a turn of its own.
         if (performance.now() > end) break
       }
-      timer = setTimeout(next < Math.min(rows + moreRows, doors.length) ? turn : () => setRows(rows + moreRows), 0)
+      timer = setTimeout(next < to ? turn : () => setRows(to), 0)
     }
     timer = setTimeout(turn, 0)
     return () => clearTimeout(timer)

@@ -21,6 +21,10 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     .map((command) => [command.name, command]),
 )
 
+/** A command by a name that came from outside: none is called `constructor`. */
+export const commandNamed = (name: string): Command | undefined =>
+  Object.hasOwn(commands, name) ? commands[name] : undefined
+
 /** Payloads of a subject's commands, by their names. */
 type PayloadsOf<M> = {
   [K in keyof M as M[K] extends { name: infer N extends string; schema: object } ? N : never]: M[K] extends {

@@ -29,9 +29,6 @@ export const sealFile = (file: Omit<RecordFile, 'seal'>, secret: string, sign: S
   seal: sign(sealedHash(file), secret),
 })
 
-/** How a head is printed and told: with the number of records before it, so that a tail that was cut off shows. */
-export const headWithCount = (count: number, hash: string): string => `${count}:${hash}`
-
 export interface FileTrust {
   /** The job's public key, 64 hexadecimal digits. */
   publicKey?: string
