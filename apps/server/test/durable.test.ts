@@ -12,6 +12,7 @@ import fs, {
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { jest } from '@jest/globals'
+import fc from 'fast-check'
 import { v7 } from 'uuid'
 import { makeClock } from '@rauta/protocols'
 import { all } from '@rauta/core'
@@ -19,6 +20,7 @@ import { JobLog } from '../src/changes/log'
 import { inUseBy, startOf } from '../src/store/lock'
 import { openStore, type Store } from '../src/store/open'
 import { StoreFullError } from '../src/store/room'
+import { Totals } from '../src/store/totals'
 import { freshStore } from './fresh'
 import { PowerCut } from './powercut'
 import { littleRoom, Site } from './site'
@@ -306,6 +308,31 @@ describe('a store that lost a part', () => {
     )
     await site.stop()
   })
+})
+
+it('totals that went along with every change are those of the records as they stand; what is not taken alters nothing', () => {
+  const change = fc.record({
+    kind: fc.constantFrom('door', 'group'),
+    id: fc.constantFrom('a', 'b', 'c'),
+    after: fc.oneof(fc.constant(null), fc.record({ name: fc.string() })),
+    taken: fc.boolean(),
+  })
+  fc.assert(
+    fc.property(fc.array(change), (changes) => {
+      const along = new Totals()
+      const standing = new Map<string, (typeof changes)[number]>()
+      for (const one of changes) {
+        const weighed = along.weigh([one])
+        if (!one.taken) continue
+        weighed.take()
+        standing.set(`${one.kind}/${one.id}`, one)
+        expect([along.records, along.weight]).toEqual([weighed.records, weighed.weight])
+      }
+      const fresh = new Totals()
+      for (const { kind, id, after } of standing.values()) fresh.set(kind, id, after)
+      expect([along.records, along.weight]).toEqual([fresh.records, fresh.weight])
+    }),
+  )
 })
 
 describe('who has a data folder', () => {
