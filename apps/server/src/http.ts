@@ -12,6 +12,7 @@ import { openApi } from './api/openapi'
 import { paperRoutes } from './api/papers'
 import { photoRoutes } from './api/photos'
 import { printRoutes } from './api/prints'
+import { reachRoutes } from './api/reach'
 import { mount, problems, type Route } from './api/route'
 import { sessionRoutes, tokenOf } from './api/sessions'
 import type { Context } from './context'
@@ -102,6 +103,7 @@ export function makeApp(options: AppOptions): Express {
       firstCode: options.firstCode,
     }),
     ...lanRoutes(options.lan),
+    ...reachRoutes(context),
     ...jobRoutes(context, options.stream, accounts, options.photos),
     ...paperRoutes(context),
     ...printRoutes(context, options.lan),

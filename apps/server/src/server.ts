@@ -17,7 +17,7 @@ import { LiveStream } from './live/stream'
 import { Subscriber } from './live/subscriber'
 import { LoadEngine } from './loads/engine'
 import { ClaimRunner } from './reach/claims'
-import { listen } from './reach/search'
+import { Listening } from './reach/listening'
 import { Watcher } from './reach/watch'
 import { Accounts } from './security/accounts'
 import { makeSealingKey, readSealingKey, Vault, VaultClosedError } from './security/vault'
@@ -93,10 +93,15 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     room: store.room,
     workshop: new Workshop(),
     ending: ending.signal,
+    listen: () => listening.begin(),
     loadProgress: (id, progress) => stream.load(id, progress),
   }
   const watcher = new Watcher(context)
   const claims = new ClaimRunner(context)
+  const listening = new Listening(
+    () => context,
+    (found) => claims.heard(found),
+  )
   const loads = new LoadEngine(context, watcher)
   const subscriber = new Subscriber(context, watcher)
   new Judging(context)
@@ -139,7 +144,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
         await store.close()
         throw error
       })
-  listen(context, (found) => claims.heard(found))
+  listening.resume()
   watcher.start()
   subscriber.start()
   // Needed by nobody at once; a long log takes its time.

@@ -1,4 +1,4 @@
-import { checkIdentity } from '../src/context'
+import { checkIdentity } from '../src/reach/inService'
 import { Site, serial, siteFile } from './site'
 
 describe('another device at a known address', () => {

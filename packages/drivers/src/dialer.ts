@@ -95,7 +95,7 @@ export function makeDialer(table: NetTable | null): Dialer {
               const socket = createSocket({ type: 'udp4' })
               socket.on('error', reject)
               socket.on('message', (data) => handOver(data, onMessage))
-              socket.bind(0, () => {
+              socket.bind({ port: 0, address: local }, () => {
                 try {
                   socket.setRecvBufferSize(receiveBuffer)
                 } catch {
@@ -109,18 +109,46 @@ export function makeDialer(table: NetTable | null): Dialer {
         ),
       ).then(() => undefined)
     },
-    listen(onMessage, signal) {
-      return new Promise((resolve, reject) => {
-        const socket = createSocket({ type: 'udp4', reuseAddr: true })
-        socket.on('error', reject)
-        socket.on('message', (data) => handOver(data, onMessage))
-        socket.bind(groupPort, () => {
-          for (const local of localAddresses()) socket.addMembership(discoveryGroup, local)
-        })
-        onAbort(signal, () => socket.close(() => resolve()))
-      })
+    async listen(onMessage, signal) {
+      // A socket on the group's own address hears the group alone; Windows knows none such, and takes one for each interface.
+      const ears = process.platform === 'win32' ? localAddresses() : [discoveryGroup]
+      await Promise.all(ears.map((address) => hearGroup(address, groupPort, localAddresses, onMessage, signal)))
     },
   }
+}
+
+/** An interface that comes later (a cable plugged in) is joined within so long, ms. */
+const joinMs = 5000
+
+/** Hears the discovery group over the interfaces that this computer has, until `signal` ends it. */
+function hearGroup(
+  address: string,
+  port: number,
+  interfaces: () => string[],
+  onMessage: (text: string) => void,
+  signal: AbortSignal,
+): Promise<void> {
+  return new Promise((resolve, reject) => {
+    const socket = createSocket({ type: 'udp4', reuseAddr: true })
+    const joined = new Set<string>()
+    const join = () => {
+      for (const local of interfaces().filter((i) => !joined.has(i)))
+        try {
+          socket.addMembership(discoveryGroup, local)
+          joined.add(local)
+        } catch {
+          /* it went away again */
+        }
+    }
+    socket.on('error', reject)
+    socket.on('message', (data) => handOver(data, onMessage))
+    socket.bind({ port, address }, join)
+    const again = setInterval(join, joinMs).unref()
+    onAbort(signal, () => {
+      clearInterval(again)
+      socket.close(() => resolve())
+    })
+  })
 }
 
 /** Whatever a stranger's datagram does to its reader, the next one is heard: nothing may leave a socket's handler. */

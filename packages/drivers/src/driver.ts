@@ -47,6 +47,8 @@ export type ToldEvent = Omit<DeviceEvent, 'id' | 'controller' | 'received' | 'of
 export interface Pulled {
   events: ToldEvent[]
   boot: string
+  /** How many more it told at once than are taken. */
+  leftOut?: number
   /** Something of its configuration was altered, by whomever. */
   configured?: boolean
   /** Doors whose standing mode was told, repeats included; null stands for their settings. */

@@ -17,6 +17,10 @@ export type DeviceErrorCode =
   | 'refused'
   /** What came was not what was asked for. */
   | 'malformed'
+  /** What it sends does not come to an end. */
+  | 'endless'
+  /** It answers so slowly that the whole did not get done in its time. */
+  | 'slow'
   /** Its driver cannot do this at all. */
   | 'unsupported'
 
@@ -32,7 +36,7 @@ export class DeviceError extends Error {
 
   /** True where the device may come back by itself: silence is told apart from a refusal. */
   get maybeBack(): boolean {
-    return ['silent', 'lost', 'connectionRefused', 'stopped'].includes(this.code)
+    return ['silent', 'lost', 'connectionRefused', 'stopped', 'slow'].includes(this.code)
   }
 }
 

@@ -1,7 +1,11 @@
 /** Requests under way at once: enough to hide the round trip, few enough for a small device. */
-const atOnce = 6
+const few = 6
 
-export async function severalAtOnce<T, R>(list: readonly T[], work: (item: T) => Promise<R>): Promise<R[]> {
+export async function severalAtOnce<T, R>(
+  list: readonly T[],
+  work: (item: T) => Promise<R>,
+  atOnce = few,
+): Promise<R[]> {
   const results: R[] = new Array(list.length)
   let next = 0
   const runner = async () => {

@@ -9,7 +9,7 @@ import {
   type CommandRequest,
   type WaitingFile,
 } from '@rauta/contracts'
-import { all, ipv4, jobOf, Keeper, snapshotOf } from '@rauta/core'
+import { all, jobOf, Keeper, snapshotOf } from '@rauta/core'
 import type { Request } from 'express'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
@@ -18,7 +18,6 @@ import type { LiveStream } from '../live/stream'
 import type { Accounts } from '../security/accounts'
 import { forPaper } from '../workshop/workshop'
 import { orderDoor, type Order } from '../live/orders'
-import { askAddress, search } from '../reach/search'
 import { attach, fileName } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
@@ -181,34 +180,6 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
         const id = String(request.params['id'])
         await orderDoor(context, door(id).id, request.body as Order, account.name)
         return { says: 'Done.' }
-      },
-    },
-    {
-      method: 'post',
-      path: '/search',
-      says: 'Searches the segment, or asks one address',
-      roles: ['lead', 'engineer'],
-      body: bodies.search,
-      answer: answers.ok,
-      async handle(request) {
-        const { address } = request.body as { address?: string }
-        if (address === undefined) {
-          const count = await search(context)
-          return {
-            says: count
-              ? `${count} answered.`
-              : 'Nothing answered. Is this computer on the right network, and have the devices power?',
-          }
-        }
-        if (ipv4(address) === null)
-          throw new HttpProblem(
-            422,
-            'Not as it should be',
-            `${address || 'An empty address'} is not an IPv4 address. Write four numbers with dots.`,
-            'address',
-          )
-        await askAddress(context, address)
-        return { says: `${address} answers.` }
       },
     },
     {

@@ -14,7 +14,8 @@ import {
 import { Refusal } from '@rauta/contracts'
 import { ability } from '@rauta/drivers'
 import { v7 } from 'uuid'
-import { provenDriver, type Context } from '../context'
+import { type Context } from '../context'
+import { provenDriver } from '../reach/inService'
 
 /** What somebody tells a door from the screen. */
 export interface Order {

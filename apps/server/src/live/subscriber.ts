@@ -12,15 +12,19 @@ import {
   type Facts,
   type HeldPoint,
 } from '@rauta/core'
-import { provenDriver, type Context } from '../context'
+import { type Context } from '../context'
+import { provenDriver } from '../reach/inService'
 import { failureWords } from '../words'
 import { ability, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
+import { Pace } from './pace'
 import type { Watcher } from '../reach/watch'
 import { rememberModes } from './orders'
 
 const renewMs = 30_000
 const pauseMs = 2000
+/** A flood is said again every so often while it lasts, ms of this computer's time. */
+const floodMs = 5_000
 
 /** Keeps a pull-point subscription on every device in service: renewed, re-made when lost, each gap noted. */
 export class Subscriber {
@@ -62,14 +66,19 @@ export class Subscriber {
           await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
         heardUntil = began
         let renewed = began
+        const pace = new Pace(performance.now())
         for (;;) {
-          const { events, boot, modes, configured } = await watch.pull(this.pointsOf(id))
+          const asked = performance.now()
+          const { events, boot, modes, configured, leftOut } = await watch.pull(this.pointsOf(id))
+          const from = heardUntil
           heardUntil = clock.now()
           const received = heardUntil
           await this.keep(
             id,
             events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
           )
+          if (leftOut)
+            await this.keep(id, [gapEvent(id, from, heardUntil, `it told ${leftOut} more at once than are taken`)])
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
           if (configured) this.watcher.altered(id)
@@ -81,12 +90,31 @@ export class Subscriber {
             await watch.renew()
             renewed = clock.now()
           }
+          await this.rest(id, pace, events.length + (leftOut ?? 0), asked)
         }
       } catch (error) {
         why = failureWords(error, log.facts.controller[id]?.ref ?? id)
         if (!ending.aborted) await clock.sleep(pauseMs, ending)
       }
     }
+  }
+
+  /** Waits before the next look where a device tells more than can happen at its doors; a flood is summed up on the tape. */
+  private async rest(id: string, pace: Pace, events: number, asked: number): Promise<void> {
+    const { clock, ending } = this.context
+    const now = performance.now()
+    const waitMs = pace.after(events, now - asked, now)
+    const flood = pace.flood(now, floodMs)
+    if (flood)
+      await this.keep(id, [
+        gapEvent(
+          id,
+          clock.now() - flood.ms * clock.factor,
+          clock.now(),
+          `it tells ${Math.round((flood.told / flood.ms) * 1000)} events a second, more than can happen at its doors. It is asked less often; look for what makes them`,
+        ),
+      ])
+    if (waitMs > 0) await clock.sleep(waitMs * clock.factor, ending)
   }
 
   /** What the device was last read to hold of its wiring; worked out anew only when it was read again. */

@@ -11,7 +11,8 @@ import {
 } from '@rauta/core'
 import { ability, severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
-import { provenDriver, type Context } from '../context'
+import { type Context } from '../context'
+import { provenDriver } from '../reach/inService'
 import { readWhole, type Watcher } from '../reach/watch'
 import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
@@ -24,14 +25,17 @@ const progressMs = 400
 
 /** Pushes configuration: read, compare, write the differences, read back. One load for each controller at a time. */
 export class LoadEngine {
-  private readonly running = new Set<string>()
+  private readonly running = new Map<string, AbortController>()
   constructor(
     private readonly context: Context,
     private readonly watcher: Watcher,
   ) {
     context.log.onCommit((entry) => {
-      for (const change of entry.changes)
-        if (change.kind === 'load' && (change.after as Load | null)?.state === 'queued') this.kick(change.id)
+      for (const change of entry.changes) {
+        const state = change.kind === 'load' ? (change.after as Load | null)?.state : undefined
+        if (state === 'queued') this.kick(change.id)
+        if (state === 'stopped') this.running.get(change.id)?.abort()
+      }
     })
   }
 
@@ -43,8 +47,9 @@ export class LoadEngine {
 
   private kick(id: string): void {
     if (this.running.has(id)) return
-    this.running.add(id)
-    void this.run(id)
+    const stopped = new AbortController()
+    this.running.set(id, stopped)
+    void this.run(id, AbortSignal.any([stopped.signal, this.context.ending]))
       .catch((error: Error) => {
         this.context.logger.error(error)
         if (error instanceof StoreFullError) this.context.clock.after(retryMs, () => this.kick(id))
@@ -55,16 +60,16 @@ export class LoadEngine {
       })
   }
 
-  private async run(id: string): Promise<void> {
-    const { ending, clock, log } = this.context
-    while (!ending.aborted) {
+  private async run(id: string, stopped: AbortSignal): Promise<void> {
+    const { clock, log } = this.context
+    while (!stopped.aborted) {
       const load = log.facts.load[id]
       if (!load || load.state === 'stopped') return
       const ref = log.facts.controller[load.controller]?.ref ?? ''
       try {
-        return await this.push(load, ref)
+        return await this.push(load, ref, stopped)
       } catch (error) {
-        if (ending.aborted) return
+        if (stopped.aborted) return
         const says = failureWords(error, ref)
         if (!maybeBack(error))
           return await this.end(id, 'failed', `${says} Nothing is lost: load again when it is mended.`)
@@ -73,14 +78,14 @@ export class LoadEngine {
           state: 'waits',
           says: `${says} The load waits and goes on when it answers.`,
         }))
-        await clock.sleep(retryMs, ending)
+        await clock.sleep(retryMs, stopped)
       }
     }
   }
 
-  private async push(load: Load, ref: string): Promise<void> {
+  private async push(load: Load, ref: string, stopped: AbortSignal): Promise<void> {
     const { log } = this.context
-    const driver = await provenDriver(this.context, load.controller, this.context.ending)
+    const driver = await provenDriver(this.context, load.controller, stopped)
     const controller = log.facts.controller[load.controller]
     if (!driver || !controller) return await this.end(load.id, 'failed', `${ref} is not in service.`)
     const wanted = wantedConfig(log.facts, controller, sheetsFor(log.facts)).config

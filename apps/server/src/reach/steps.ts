@@ -1,8 +1,18 @@
-import { addressFault, jobOf, put, type Claim, type ClaimStepName, type Controller, type Found } from '@rauta/core'
+import {
+  addressFault,
+  jobOf,
+  labelWanted,
+  put,
+  type Claim,
+  type ClaimStepName,
+  type Controller,
+  type Found,
+} from '@rauta/core'
 import { takenAddresses } from '@rauta/contracts'
 import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
-import { checkIdentity, driverAt, factorySecret, ownSecret, protocolOf, secretId, type Context } from '../context'
-import { strongSecret } from '../security/vault'
+import { driverAt, factorySecret, protocolOf, type Context } from '../context'
+import { checkIdentity } from './inService'
+import { ownSecret, ownSecrets, renewSecret, settle } from './secrets'
 import { zoneOf } from './zone'
 
 /** What a step came to. `waits` needs a person; the step is tried again when that person has acted. */
@@ -29,9 +39,8 @@ const failed = (says: string): StepResult => ({ state: 'failed', says })
 /** Opens the device by this job's secret or the factory's, wherever it is now. Null where neither opens it. */
 async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
   const { context, controller, found, signal } = input
-  const own = await ownSecret(context, controller)
   const secrets: [Secret, 'ours' | 'factory'][] = [
-    ...(own ? [[own, 'ours'] as [Secret, 'ours']] : []),
+    ...(await ownSecrets(context, controller)).map((own) => [own, 'ours'] as [Secret, 'ours']),
     [factorySecret(context.log.facts, controller), 'factory'],
   ]
   const places = [...new Set([found.address, controller.address])]
@@ -46,6 +55,7 @@ async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' |
       try {
         const identity = await driver.identify()
         checkIdentity(identity, meantBy(input), at)
+        if (whose === 'ours') await settle(context, controller, secret)
         return { driver, whose, at }
       } catch (error) {
         if (hasCode(error, 'notAuthorized')) {
@@ -115,15 +125,22 @@ export const steps: Record<ClaimStepName, Step> = {
     return agreed ? done(`${words}; ${agreed.by} agreed to erase them.`) : waits(`${words}. All of it will be erased.`)
   },
   async secret(input) {
-    const { context, controller } = input
+    const { context, controller, found, claim, signal } = input
     const opened = await open(input)
     if (!opened) return waitsForReset(closedWords)
-    if (opened.whose === 'ours') return done('It has a secret of this job.')
-    // Kept before it is sent: if the server dies in between, one of the two secrets opens the device.
-    const password = (await context.vault.get(secretId(controller.id))) ?? strongSecret()
-    await context.vault.put(secretId(controller.id), password)
-    await ability(opened.driver, 'setSecret')(password)
-    return done('The factory secret is gone; a strong one of this job is in its place.')
+    if (opened.whose === 'ours') return done('It has a password of this job.')
+    // The new password goes to it in clear: whoever only says that it is this device must not be given it.
+    if (labelWanted(found, claim))
+      return waits(
+        `It says its serial is ${found.serial}. Compare that with the label on the device: anybody on this network can say so, and is given a password next.`,
+      )
+    await renewSecret(context, controller, opened.driver, (secret) =>
+      driverAt(context, protocolOf(context, controller), opened.at, secret, {
+        signal,
+        ...(opened.at === found.address ? { port: found.port } : {}),
+      }),
+    )
+    return done('The factory password is gone; a strong one of this job is in its place, and opens it.')
   },
   async erase(input) {
     const opened = await open(input)

@@ -1,7 +1,10 @@
 import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
-import { ability, DeviceError, type Driver } from '@rauta/drivers'
-import { checkIdentity, serviceDriver, type Context } from '../context'
+import { ability, DeviceError, hasCode, type Driver } from '@rauta/drivers'
+import { driverAt, protocolOf, type Context } from '../context'
+import { checkIdentity, serviceDriver } from './inService'
 import { StoreFullError } from '../store/room'
+import { settledBy } from './secrets'
+import { within } from './within'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
 
@@ -16,54 +19,84 @@ interface Glimpse {
 const wholeEvery = 15
 /** A device that tells of alterations is read when it has been quiet for so long. */
 const settleMs = 500
+/** A look at one device is given so long, with all that it holds, ms. */
+const lookMs = 120_000
 
 /** Looks at every device in service at the job's interval: does it answer, is its clock right, does it hold what it held. */
 export class Watcher {
   private readonly glimpses = new Map<string, Glimpse>()
   private readonly altering = new Set<string>()
-  private readonly silentSince = new Map<string, number>()
   private readonly busy = new Set<string>()
+  private readonly followed = new Set<string>()
   constructor(private readonly context: Context) {}
 
   start(): void {
-    void this.loop()
+    const { log } = this.context
+    log.onCommit((entry) => {
+      for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id)
+    })
+    for (const reach of all(log.facts, 'reach')) this.follow(reach.id)
   }
 
-  private async loop(): Promise<void> {
-    const { clock, ending, log } = this.context
-    while (!ending.aborted) {
-      await Promise.all(
-        all(log.facts, 'reach')
-          .filter((r) => r.owned)
-          .map((r) => this.look(r.id).catch((error: Error) => this.context.logger.error(error))),
-      )
-      await clock.sleep((jobOf(log.facts)?.limits.watchS ?? 20) * 1000, ending)
+  /** Each device at its own pace: one that is slow, or never ends, holds up no other. */
+  private follow(id: string): void {
+    const { clock, ending, log, logger } = this.context
+    const inService = () => !ending.aborted && log.facts.reach[id]?.owned === true
+    if (this.followed.has(id) || !inService()) return
+    this.followed.add(id)
+    const loop = async () => {
+      while (inService()) {
+        await this.look(id).catch((error: Error) => logger.error(error))
+        await clock.sleep(this.gapMs(), ending)
+      }
     }
+    void loop().finally(() => {
+      this.followed.delete(id)
+      this.follow(id) // it may have come back into service meanwhile
+    })
   }
 
   /** One look at one device. Loads look away while they write. */
   async look(id: string): Promise<void> {
     if (this.busy.has(id)) return
     this.busy.add(id)
+    const { clock, ending, log } = this.context
+    const began = clock.now()
+    const ref = log.facts.controller[id]?.ref ?? id
     try {
-      const driver = await serviceDriver(this.context, id, this.context.ending)
-      if (!driver) return
-      const began = this.context.clock.now()
-      try {
-        const time = await driver.time()
-        const identity = await driver.identify()
-        const reach = this.context.log.facts.reach[id]
-        if (reach) checkIdentity(identity, reach, reach.address)
-        await this.answered(id, time.offsetMs, time.zone, identity.firmware)
-        if (!this.beingLoaded(id)) await this.compare(id, driver)
-      } catch (error) {
-        // A full disk says nothing of the device.
-        if (!this.context.ending.aborted && !(error instanceof StoreFullError))
-          await this.silent(id, began, failureWords(error, this.context.log.facts.controller[id]?.ref ?? id))
-      }
+      await within(this.context, lookMs, ref, (signal) => this.ask(id, signal))
+    } catch (error) {
+      // A full disk says nothing of the device.
+      if (!ending.aborted && !(error instanceof StoreFullError)) await this.silent(id, began, failureWords(error, ref))
     } finally {
       this.busy.delete(id)
     }
+  }
+
+  private async ask(id: string, signal: AbortSignal): Promise<void> {
+    const driver = await serviceDriver(this.context, id, signal)
+    if (!driver) return
+    const time = await driver.time()
+    const identity = await driver.identify().catch(async (error: unknown) => {
+      if (await this.settles(id, error, signal)) return null
+      throw error
+    })
+    if (!identity) return await this.ask(id, signal)
+    const reach = this.context.log.facts.reach[id]
+    if (reach) checkIdentity(identity, reach, reach.address)
+    await this.answered(id, time.offsetMs, time.zone, identity.firmware)
+    if (!this.beingLoaded(id)) await this.compare(id, driver)
+  }
+
+  /** Whether a device that refuses its password has taken another that was on its way to it when something broke. */
+  private async settles(id: string, error: unknown, signal: AbortSignal): Promise<boolean> {
+    const { context } = this
+    const controller = context.log.facts.controller[id]
+    const address = context.log.facts.reach[id]?.address
+    if (!hasCode(error, 'notAuthorized') || !controller || !address) return false
+    return await settledBy(context, controller, (secret) =>
+      driverAt(context, protocolOf(context, controller), address, secret, { signal }),
+    )
   }
 
   /** Reads the configuration, unless the device says that it is as it was read last. */
@@ -97,7 +130,6 @@ export class Watcher {
   }
 
   private async answered(id: string, offsetMs: number, zone: string, firmware: string): Promise<void> {
-    this.silentSince.delete(id)
     await this.context.log.append('reach.fact', 'A device answered', (facts, at) => {
       const reach = facts.reach[id]
       if (!reach) return []
@@ -140,12 +172,10 @@ export class Watcher {
 
   /** Only time in which the server was trying counts. */
   private async silent(id: string, began: number, says: string): Promise<void> {
-    const now = this.context.clock.now()
-    const since = this.silentSince.get(id) ?? began
-    this.silentSince.set(id, since)
+    const trying = Math.max(0, this.context.clock.now() - began)
     await this.context.log.patch('reach', id, says, (reach) => ({
       ...reach,
-      silentMs: reach.silentMs + Math.round(Math.max(0, now - Math.max(since, began))) + this.gapMs(),
+      silentMs: reach.silentMs + Math.round(trying) + this.gapMs(),
       says,
     }))
   }

@@ -74,17 +74,36 @@ export class Vault {
 
   /** @throws VaultClosedError */
   async put(id: string, secret: string): Promise<void> {
+    await this.keep(this.db, id, secret)
+  }
+
+  /** What is sealed under one id takes the place of what is under another, in one step. @throws VaultClosedError */
+  async move(from: string, to: string): Promise<void> {
+    const secret = await this.get(from)
+    if (secret === null) return
+    await this.db.transaction(async (within) => {
+      await this.keep(within, to, secret)
+      await within.delete(secrets).where(and(eq(secrets.job, this.job), eq(secrets.id, from)))
+    })
+  }
+
+  private async keep(db: Pick<Database, 'insert'>, id: string, secret: string): Promise<void> {
     if (!this.key) throw new VaultClosedError()
-    const iv = randomBytes(12)
-    const cipher = createCipheriv('aes-256-gcm', this.key, iv)
-    cipher.setAAD(Buffer.from(`${this.job}/${id}`))
-    const data = Buffer.concat([cipher.update(secret, 'utf8'), cipher.final()])
-    const sealed = [iv, cipher.getAuthTag(), data].map((b) => b.toString('base64')).join('.')
-    await this.db
+    const sealed = seal(this.key, this.job, id, secret)
+    await db
       .insert(secrets)
       .values({ job: this.job, id, sealed })
       .onConflictDoUpdate({ target: [secrets.job, secrets.id], set: { sealed } })
   }
+}
+
+/** AES-256-GCM with what it is for bound in. */
+function seal(key: Buffer, job: string, id: string, secret: string): string {
+  const iv = randomBytes(12)
+  const cipher = createCipheriv('aes-256-gcm', key, iv)
+  cipher.setAAD(Buffer.from(`${job}/${id}`))
+  const data = Buffer.concat([cipher.update(secret, 'utf8'), cipher.final()])
+  return [iv, cipher.getAuthTag(), data].map((b) => b.toString('base64')).join('.')
 }
 
 /** A secret for a device: 20 characters that survive being read aloud, about 116 bits. */

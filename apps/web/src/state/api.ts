@@ -48,6 +48,10 @@ export const post = <T>(path: string, body: unknown = {}, withinMs?: number): Pr
     withinMs,
   )
 
+/** As `post`, until it is stopped. */
+export const postUntil = <T>(path: string, body: unknown, signal: AbortSignal): Promise<T> =>
+  ask<T>(path, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body), signal })
+
 /** A file that the server makes, under the name that it gives it. */
 export async function getFile(path: string): Promise<{ name: string; bytes: Blob }> {
   const response = await answered(path, { method: 'GET' })

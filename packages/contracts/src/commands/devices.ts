@@ -130,7 +130,7 @@ export const foundMatch = defineCommand<{ found: string; controller: string | nu
       )
     return [
       ...(other ? [put(facts, 'found', { ...other, controller: null })] : []),
-      put(facts, 'found', { ...found, controller: controller.id }),
+      put(facts, 'found', { ...found, controller: controller.id, chosen: true }),
       put(facts, 'controller', { ...controller, serial: found.serial, mac: found.mac }),
     ]
   },
@@ -139,6 +139,31 @@ export const foundMatch = defineCommand<{ found: string; controller: string | nu
       ? `Matched ${f.found[p.found]?.serial ?? ''} to ${f.controller[p.controller]?.ref ?? ''}`
       : `Took ${f.found[p.found]?.serial ?? ''} off the plan`,
 })
+
+/** The last signs of a serial are enough to tell devices on one wall apart; fewer could be anybody's. */
+const fewestSigns = 4
+
+export const claimCompare = defineCommand<{ controller: string; label: string }>()({
+  name: 'claim.compare',
+  roles: everyFitter,
+  schema: object({ controller: id, label: name }),
+  apply(facts, p, { by, at }) {
+    const claim = existing(facts.claim[p.controller], 'taking of', p.controller)
+    const found = existing(facts.found[claim.found], 'found device', claim.found)
+    const label = p.label.replace(/\s/g, '').toUpperCase()
+    if (label.length < fewestSigns)
+      throw new Refusal(`Enter at least the last ${fewestSigns} signs of the serial on the label.`, 'label')
+    if (!found.serial.toUpperCase().endsWith(label))
+      throw new Refusal(
+        `The device says its serial is ${found.serial || 'none'}, and the label says otherwise: this is another device. Match the right one under Reach.`,
+        'label',
+      )
+    return [put(facts, 'claim', { ...claim, compared: { by, at, on: found.serial } })]
+  },
+  words: (f, p) => `Compared ${f.controller[p.controller]?.ref ?? ''} with its label`,
+})
+
+const uncompared = ({ compared: _of, ...claim }: Claim): Claim => claim
 
 export const claimStart = defineCommand<{ controller: string }>()({
   name: 'claim.start',
@@ -151,7 +176,7 @@ export const claimStart = defineCommand<{ controller: string }>()({
     const before = facts.claim[controller.id]
     const claim: Claim = before
       ? {
-          ...before,
+          ...(before.found === found.id ? before : uncompared(before)),
           found: found.id,
           steps: before.steps.map((s) =>
             s.state === 'failed' || s.state === 'running' ? { ...s, state: 'todo', says: '' } : s,

@@ -77,6 +77,8 @@ export interface Found {
   refusedAt?: number
   /** Planned controller it was matched to. */
   controller: string | null
+  /** Somebody matched it by what it says of itself: its serial was not entered from the label beforehand. */
+  chosen?: true
 }
 
 /** What a device holds from before, counted before anything is erased. */
@@ -113,10 +115,16 @@ export interface Claim {
   steps: ClaimStep[]
   /** Who agreed to erase what the device held. */
   eraseAgreed: (Done & { holds: Holds }) | null
+  /** Who compared what the device says with its label, and the serial that stands there. */
+  compared?: Done
   /** Where a reset by hand has got to: index into the sheet's reset steps, -1 while none is needed. */
   resetStep: number
   startedBy: string
 }
+
+/** Whether a device stands where it stands by its own word alone: nobody entered its serial beforehand, or held it against the label since. */
+export const labelWanted = (found: Found, claim: Claim): boolean =>
+  found.chosen === true && claim.compared?.on !== found.serial
 
 /** What the server knows of a device in service; its id is the controller's. */
 export interface Reach {
@@ -198,6 +206,7 @@ export const foundKind = recordKind('found', {
     seenAt: 'number',
     refusedAt: 'number?',
     controller: 'text or none',
+    chosen: 'flag?',
   },
 })
 export const claimKind = recordKind('claim', {
@@ -206,6 +215,7 @@ export const claimKind = recordKind('claim', {
     found: 'text',
     steps: 'list',
     eraseAgreed: 'object or none',
+    compared: 'object?',
     resetStep: 'number',
     startedBy: 'text',
   },

@@ -13,26 +13,25 @@ import {
 import type { Abilities, Driver, SessionOptions } from '../driver'
 import { DeviceError } from '../errors'
 import { readConfig, writePart } from './config'
+import { pages } from './entity'
 import { toldEvents } from './events'
 import { OnvifSession, understood } from './session'
 
 const subscriptionSeconds = 60
 const pullSeconds = 5
+/** Notifications of one answer that are looked at: a hundred are asked for. */
+const mostAtOnce = 1000
 
 /** A device that speaks ONVIF (device management, device I/O, access and door control, credential, rules, schedule, events). */
 export function onvifDriver(options: SessionOptions): Driver & Abilities {
   const session = new OnvifSession(options)
   const count = async (service: 'tdc' | 'tcr' | 'tar' | 'tsc', list: string, element: string) => {
     let total = 0
-    let start = ''
-    do {
-      const body = await session.call(
-        service,
-        el(`${service}:${list}`, start ? el(`${service}:StartReference`, start) : null),
-      )
-      total += elements(body, element).length
-      start = textOf(body, 'NextStartReference')
-    } while (start)
+    await pages(session, { service, list }, (page) => {
+      const records = elements(page, element).length
+      total += records
+      return records
+    })
     return total
   }
   return {
@@ -122,10 +121,9 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
         pull: async (points) => {
           const pull = el('tev:PullMessages', el('tev:Timeout', toDuration(pullSeconds)), el('tev:MessageLimit', 100))
           const answer = await session.call('tev', pull, { path, timeoutMs: (pullSeconds + 8) * 1000, once: true })
-          return toldEvents(
-            understood(() => readNotifications(answer)),
-            points,
-          )
+          const told = understood(() => readNotifications(answer))
+          const pulled = toldEvents(told.slice(0, mostAtOnce), points)
+          return told.length > mostAtOnce ? { ...pulled, leftOut: told.length - mostAtOnce } : pulled
         },
         renew: async () => {
           await session.call('tev', el('wsnt:Renew', el('wsnt:TerminationTime', toDuration(subscriptionSeconds))), {

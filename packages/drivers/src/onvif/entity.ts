@@ -1,22 +1,49 @@
-import { el, elements, textOf, type EntityCodec } from '@rauta/protocols'
+import { el, elements, textOf, type Element, type EntityCodec } from '@rauta/protocols'
+import { DeviceError } from '../errors'
 import { FaultError, type OnvifSession } from './session'
 
-/** Every record of a kind that a device keeps, page by page. */
+/** A device that has more of one kind than this is not believed; nor is one that turns its pages without end. */
+const most = { records: 100_000, pages: 5_000 }
+
+/**
+ * What a device lists, page by page, oldest first.
+ * @param ask the element of the request; @param records how many a page holds
+ * @throws DeviceError `endless` where the pages do not come to an end
+ */
+export async function pages(
+  session: OnvifSession,
+  { service, list: name }: { service: EntityCodec<never>['service']; list: string },
+  records: (page: Element) => number,
+): Promise<void> {
+  const turned = new Set<string>()
+  let total = 0
+  let start = ''
+  do {
+    const body = await session.call(
+      service,
+      el(`${service}:${name}`, start ? el(`${service}:StartReference`, start) : null),
+    )
+    const held = records(body)
+    total += held
+    start = textOf(body, 'NextStartReference')
+    if (start && (held === 0 || turned.has(start) || total > most.records || turned.size >= most.pages))
+      throw new DeviceError('endless', `Its list ${name.replace(/^Get|List$/g, '')} does not come to an end.`)
+    turned.add(start)
+  } while (start)
+}
+
+/** Every record of a kind that a device keeps. @throws DeviceError */
 export async function list<T extends { token: string }>(
   session: OnvifSession,
   codec: EntityCodec<T>,
   element = codec.name,
 ): Promise<T[]> {
   const found: T[] = []
-  let start = ''
-  do {
-    const body = await session.call(
-      codec.service,
-      el(`${codec.service}:${codec.list}`, start ? el(`${codec.service}:StartReference`, start) : null),
-    )
-    found.push(...elements(body, element).map(codec.read))
-    start = textOf(body, 'NextStartReference')
-  } while (start)
+  await pages(session, codec, (page) => {
+    const records = elements(page, element).map(codec.read)
+    for (const record of records) found.push(record)
+    return records.length
+  })
   return found
 }
 

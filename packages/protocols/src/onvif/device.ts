@@ -60,7 +60,12 @@ export function readDateTime(e: Element | null): number {
     n('Time', 'Minute'),
     n('Time', 'Second'),
   )
-  if (Number.isNaN(ms)) throw new MalformedError('UTCDateTime is not a time.')
+  return deviceMoment(ms)
+}
+
+/** A moment that a device tells, ms since 1970 UTC: of the years that a date can be written in. @throws MalformedError */
+export function deviceMoment(ms: number): number {
+  if (!(ms >= 0 && ms < Date.UTC(10_000, 0))) throw new MalformedError('The device tells a time that is none.')
   return ms
 }
 
@@ -82,7 +87,7 @@ export const deviceTime = {
     const at = child(e, 'SystemDateAndTime')
     const exact = textOf(at, 'Extension', 'UtcMs')
     return {
-      utcMs: exact ? Number(exact) : readDateTime(child(at, 'UTCDateTime')),
+      utcMs: exact ? deviceMoment(Number(exact)) : readDateTime(child(at, 'UTCDateTime')),
       zone: textOf(at, 'TimeZone', 'TZ'),
       daylightSaving: textOf(at, 'DaylightSavings') === 'true',
     }

@@ -1,6 +1,7 @@
 import type { Element } from '../xml'
 import type { Markup } from '../xml'
 import { child, el, elements, MalformedError, textOf } from '../xml'
+import { deviceMoment } from './device'
 
 /** One notification: topic path without prefix, the device's own stamp, and its simple items. */
 export interface Notification {
@@ -34,8 +35,8 @@ export function writeNotification(n: Notification): Markup {
 export function readNotifications(answer: Element): Notification[] {
   return elements(answer, 'NotificationMessage').map((m) => {
     const message = child(m, 'Message', 'Message')
-    const utcMs = Date.parse(message?.getAttribute('UtcTime') ?? '')
-    if (!message || Number.isNaN(utcMs)) throw new MalformedError('An event has no time.')
+    if (!message) throw new MalformedError('An event has no message.')
+    const utcMs = deviceMoment(Date.parse(message.getAttribute('UtcTime') ?? ''))
     const read = (name: string) =>
       Object.fromEntries(
         elements(child(message, name) ?? message, 'SimpleItem').map((i) => [

@@ -8,7 +8,7 @@ import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { post, saysOf } from '../../state/api'
+import { post, postUntil, saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
 import { useGround } from '../../theme'
@@ -19,7 +19,6 @@ export function BenchPage() {
   const facts = useFacts()
   const [says, setSays] = useState('')
   const [wrong, setWrong] = useState('')
-  const [address, setAddress] = useState('')
   const planned = controllersInOrder(facts)
   const loose = all(facts, 'found')
     .filter((f) => !f.controller)
@@ -53,11 +52,39 @@ export function BenchPage() {
           ))}
         </Sheet>
       ) : null}
-      <Sheet title="One address by hand">
-        <Field label="Address" value={address} onChange={setAddress} hint="10.0.0.20" mono />
-        <Action kind="plain" label="Ask this address" onPress={() => ask({ address: address.trim() })} />
-      </Sheet>
+      <OneAddress />
     </Screen>
+  )
+}
+
+/** One device asked by its address; whoever has waited long enough stops it. */
+function OneAddress() {
+  const [address, setAddress] = useState('')
+  const [said, setSaid] = useState<{ tone: 'slate' | 'madder'; says: string } | null>(null)
+  const [asking, setAsking] = useState<AbortController | null>(null)
+  const ask = async () => {
+    const stop = new AbortController()
+    setSaid(null)
+    setAsking(stop)
+    try {
+      const { says } = await postUntil<{ says: string }>('/search', { address: address.trim() }, stop.signal)
+      setSaid({ tone: 'slate', says })
+    } catch (error) {
+      setSaid(stop.signal.aborted ? { tone: 'slate', says: 'Stopped.' } : { tone: 'madder', says: saysOf(error) })
+    } finally {
+      setAsking(null)
+    }
+  }
+  return (
+    <Sheet title="One address by hand">
+      <Field label="Address" value={address} onChange={setAddress} hint="10.0.0.20" mono />
+      {said ? <Notice tone={said.tone}>{said.says}</Notice> : null}
+      {asking ? (
+        <Action kind="plain" label="Stop asking" aside={address.trim()} onPress={() => asking.abort()} />
+      ) : (
+        <Action kind="plain" label="Ask this address" onPress={ask} />
+      )}
+    </Sheet>
   )
 }
 
@@ -139,12 +166,18 @@ function LinkSign({ link }: { link: Standing['link'] }) {
 
 function Loose({ found }: { found: Found }) {
   const facts = useFacts()
+  const twin = controllersInOrder(facts).find((c) => c.serial !== '' && c.serial === found.serial)
   const fitting = controllersInOrder(facts).filter(
     (c) => !facts.reach[c.id]?.owned && (!found.model || c.sheet === found.model),
   )
   return (
     <View style={{ padding: 16, gap: 6 }}>
       <T face="mono">{`${found.serial || 'no serial'} · ${found.mac}`}</T>
+      {twin ? (
+        <Notice tone="madder">
+          {`It says it is ${found.serial}, and so does ${twin.ref} at ${facts.reach[twin.id]?.address ?? twin.address}. One of the two is not. Compare both with their labels before you match.`}
+        </Notice>
+      ) : null}
       <T tone="quiet">{`${sheetName(facts, found.model)} at ${found.address}${found.routable ? '' : ', a subnet this computer has no address in'}`}</T>
       {fitting.map((c) => (
         <MatchAction key={c.id} found={found} controller={c} />

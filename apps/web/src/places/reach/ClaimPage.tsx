@@ -1,9 +1,10 @@
-import { all, jobOf, sheetOf, type Claim, type ClaimStepName } from '@rauta/core'
+import { all, jobOf, labelWanted, sheetOf, type Claim, type ClaimStepName } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
+import { Field } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
@@ -16,7 +17,7 @@ import { standingOf } from './standing'
 const stepWord: Record<ClaimStepName, string> = {
   identity: 'Read who it is',
   holds: 'Count what it holds',
-  secret: 'Replace the factory secret',
+  secret: 'Replace the factory password',
   erase: 'Erase it',
   network: 'Name and address',
   restart: 'Restart and find it again',
@@ -128,7 +129,8 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
   const act = (name: 'claim.start' | 'claim.agreeErase' | 'firmware.accept') =>
     send(name, { controller: id }).catch((e: unknown) => setWrong(saysOf(e)))
   const at = claim?.steps.find((s) => s.state !== 'done')
-  const holds = claim ? facts.found[claim.found]?.holds : null
+  const heard = claim && facts.found[claim.found]
+  const holds = heard?.holds
   const bar = () => {
     if (!found) return <Action label="Search on the bench" onPress={() => router.push('/reach')} />
     if (!claim) return <Action label="Take into service" onPress={() => act('claim.start')} />
@@ -142,6 +144,8 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
           onPress={() => act('claim.agreeErase')}
         />
       )
+    if (at.name === 'secret' && at.state === 'waits' && heard?.ownership === 'factory' && labelWanted(heard, claim))
+      return <CompareLabel id={id} />
     if (at.name === 'firmware' && at.state === 'waits')
       return (
         <Action
@@ -165,6 +169,26 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {bar()}
     </>
+  )
+}
+
+/** What the device says of itself, held against the label that hangs on it. */
+function CompareLabel({ id }: { id: string }) {
+  const send = useJob((s) => s.send)
+  const [label, setLabel] = useState('')
+  const [wrong, setWrong] = useState('')
+  const compare = () => send('claim.compare', { controller: id, label }).catch((e: unknown) => setWrong(saysOf(e)))
+  return (
+    <View style={{ gap: 8 }}>
+      <Field
+        label="Serial on its label, at least the last four signs"
+        value={label}
+        onChange={setLabel}
+        mono
+        error={wrong || undefined}
+      />
+      <Action label="The label says so" onPress={compare} />
+    </View>
   )
 }
 

@@ -1,0 +1,43 @@
+import { DeviceError, type Driver, type Identity } from '@rauta/drivers'
+import { driverAt, protocolOf, type Context } from '../context'
+import { ownSecret } from './secrets'
+
+/** Whether it is the device that was meant: by its serial and its MAC, as far as they are known. @throws DeviceError `another` */
+export function checkIdentity(
+  identity: Pick<Identity, 'serial' | 'mac'>,
+  meant: { serial: string; mac: string },
+  address: string,
+): void {
+  const same = (a: string, b: string) => !b || a.toUpperCase() === b.toUpperCase()
+  if (same(identity.serial, meant.serial) && same(identity.mac, meant.mac)) return
+  throw new DeviceError(
+    'another',
+    `Somebody else answers at ${address}: ${identity.serial} (${identity.mac}) instead of ${meant.serial} (${meant.mac}). Nothing was sent. If the device was replaced, take the new one into service.`,
+  )
+}
+
+/** Driver of a device in service after it has said who it is: what goes to it, and what is believed of it, is that device's. Null while it is not in service. @throws DeviceError `another` */
+export async function provenDriver(
+  context: Context,
+  controllerId: string,
+  signal?: AbortSignal,
+): Promise<Driver | null> {
+  const driver = await serviceDriver(context, controllerId, signal)
+  const reach = context.log.facts.reach[controllerId]
+  if (driver && reach) checkIdentity(await driver.identify(), reach, reach.address)
+  return driver
+}
+
+/** Driver of a device that is in service, or null while it is not. */
+export async function serviceDriver(
+  context: Context,
+  controllerId: string,
+  signal?: AbortSignal,
+): Promise<Driver | null> {
+  const controller = context.log.facts.controller[controllerId]
+  const reach = context.log.facts.reach[controllerId]
+  const secret = controller && (await ownSecret(context, controller))
+  return reach?.owned && secret
+    ? driverAt(context, protocolOf(context, controller), reach.address, secret, signal ? { signal } : {})
+    : null
+}
