@@ -85,7 +85,7 @@ export const heldAgainst: readonly Mutant[] = [
   {
     name: 'against edits: verify does not look at the seal',
     file: 'packages/core/src/chain/file.ts',
-    find: 'if (!signatureHolds(file.seal, sealedHash(file), publicKey))',
+    find: 'if (!signatureHolds(file.seal, sealedHash(file), file.publicKey))',
     put: 'if (false)',
     tests: 'cli/test/run',
   },

@@ -2,11 +2,11 @@ import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import compression from 'compression'
 import express, { type Express } from 'express'
-import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import { answers } from '@rauta/contracts'
 import { jobRoutes } from './api/job'
 import { keepRoutes, type Keeping } from './api/keep'
+import { keyRoutes } from './api/keys'
 import { lanRoutes } from './api/lan'
 import { openApi } from './api/openapi'
 import { paperRoutes } from './api/papers'
@@ -21,6 +21,7 @@ import type { LanFacts } from './lan/facts'
 import type { LiveStream } from './live/stream'
 import type { Accounts } from './security/accounts'
 import { ownOrigins } from './security/origins'
+import { Tries } from './security/tries'
 import { newestOwnBackup } from './store/ownBackups'
 
 export interface AppOptions {
@@ -35,6 +36,8 @@ export interface AppOptions {
   lan: () => LanFacts | null
   /** Null for a store in memory. */
   keeping: Keeping | null
+  keyFile: string
+  renewAuthority: () => Promise<LanFacts | null>
 }
 
 /** The HTTP interface and the built web application. */
@@ -96,6 +99,7 @@ export function makeApp(options: AppOptions): Express {
     health,
     ...sessionRoutes({
       accounts,
+      tries: new Tries(),
       stream: options.stream,
       log: context.log,
       publicKey: options.publicKey,
@@ -104,32 +108,13 @@ export function makeApp(options: AppOptions): Express {
     }),
     ...lanRoutes(options.lan),
     ...reachRoutes(context),
+    ...keyRoutes({ context, keyFile: options.keyFile, renewAuthority: options.renewAuthority }),
     ...jobRoutes(context, options.stream, accounts, options.photos),
     ...paperRoutes(context),
     ...printRoutes(context, options.lan),
     ...photoRoutes(options.photos, context),
     ...(options.keeping ? keepRoutes(options.keeping) : []),
   ]
-  const limit = rateLimit({
-    windowMs: 60_000,
-    limit: 10,
-    skipSuccessfulRequests: true,
-    standardHeaders: true,
-    legacyHeaders: false,
-    handler: (_request, response) => {
-      response
-        .status(429)
-        .type('application/problem+json')
-        .send(
-          JSON.stringify({
-            type: 'about:blank',
-            title: 'Too many tries',
-            status: 429,
-            says: 'Too many wrong tries. Wait a minute, then try again.',
-          }),
-        )
-    },
-  })
   mount(
     api,
     routes,
@@ -137,7 +122,7 @@ export function makeApp(options: AppOptions): Express {
       const token = tokenOf(request)
       return token ? accounts.bySession(token) : null
     },
-    { '/sign-in': [limit], '/first': [limit], '/me/password': [limit] },
+    (says, by) => void context.log.note('takenAway', says, by).catch((error: unknown) => context.logger.error(error)),
     () => context.room?.check(),
   )
   app.use('/api/v1', api)

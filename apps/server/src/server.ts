@@ -20,12 +20,13 @@ import { ClaimRunner } from './reach/claims'
 import { Listening } from './reach/listening'
 import { Watcher } from './reach/watch'
 import { Accounts } from './security/accounts'
-import { makeSealingKey, readSealingKey, Vault, VaultClosedError } from './security/vault'
+import { settleJobKey } from './security/jobKey'
+import { openVault } from './security/openVault'
 import type { SetAside } from './store/facts'
 import { alteredLog } from './store/mend'
 import { keepBackups } from './store/ownBackups'
 import { Workshop } from './workshop/workshop'
-import { openStore, type Database } from './store/open'
+import { openStore } from './store/open'
 import type { RoomLimits } from './store/room'
 import { StartError } from './store/startError'
 
@@ -56,18 +57,18 @@ export interface Running {
 }
 
 const job = 'job-1'
-const signingKey = 'job/signing-key'
 /** Between two looks into the log, ms: what people do goes first. */
 const logPauseMs = 100
 
 /** Starts everything; resolves when requests are answered. @throws StartError */
 export async function startServer(options: ServerOptions): Promise<Running> {
   const store = await openStore(options.dataFolder, options.room)
-  const { vault, chainKey } = await openVault(store.db, options.keyFile)
+  const { vault, chainKey, nextChainKey } = await openVault(store.db, job, options.keyFile)
   const ending = new AbortController()
   setMaxListeners(0, ending.signal) // every request under way listens to it
   const logger = pino({ level: options.logLevel })
   const log = await JobLog.open(store, job, options.clock, chainKey)
+  await settleJobKey(log, vault, nextChainKey)
   const notices: SetAside[] = [
     ...log.aside,
     ...(chainKey === null
@@ -126,6 +127,8 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     photos: new Photos(store.db, job),
     lan: () => lan?.facts() ?? null,
     keeping,
+    keyFile: options.keyFile,
+    renewAuthority: () => lan?.renewAuthority() ?? Promise.resolve(null),
   })
   const server = await listenOn(app.listen(options.port, '127.0.0.1'), options.port).catch(async (error: unknown) => {
     stream.close()
@@ -188,21 +191,6 @@ export async function startServer(options: ServerOptions): Promise<Running> {
       await log.idle()
       await store.close()
     },
-  }
-}
-
-/** The vault under its key, and the key that seals the job's records: null where the sealing key is gone. A missing key is made only where nothing is sealed. */
-async function openVault(db: Database, keyFile: string): Promise<{ vault: Vault; chainKey: string | null }> {
-  let key = readSealingKey(keyFile)
-  if (!key && !(await new Vault(db, job, null).any())) key = makeSealingKey(keyFile)
-  const vault = new Vault(db, job, key)
-  try {
-    let chainKey = await vault.get(signingKey)
-    if (!chainKey) await vault.put(signingKey, (chainKey = randomBytes(32).toString('hex')))
-    return { vault, chainKey }
-  } catch (error) {
-    if (error instanceof VaultClosedError) return { vault: new Vault(db, job, null), chainKey: null }
-    throw error
   }
 }
 

@@ -6,7 +6,9 @@ import { all, put, replacedEvidence, type Change } from '@rauta/core'
 import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
 import { startServer } from '../src'
-import { weakness } from '../src/security/accounts'
+import { alteredLog } from '../src/store/mend'
+import { Tries } from '../src/security/tries'
+import { weakness } from '../src/security/weakness'
 import { freshStore } from './fresh'
 import { littleRoom, Site, siteFile } from './site'
 
@@ -81,7 +83,6 @@ describe('who may come in', () => {
         }).then((a) => a.status),
       ),
     )
-    // Those beyond ten wrong tries a minute are put off.
     expect(answers.filter((s) => s === 200)).toHaveLength(1)
     expect(answers.every((s) => [200, 409, 429].includes(s))).toBe(true)
     await server.close()
@@ -130,9 +131,173 @@ describe('passwords', () => {
     ['1111122222', /different signs/],
     ['inka-at-work', /name in it/],
     ['abcdeabcdeabcde', /repeats itself/],
-  ])('that are easily guessed are refused: %s', (password, why) => {
-    expect(weakness('inka', password)).toMatch(why)
-    expect(weakness('inka', 'four words at the quay')).toBeNull()
+    ['password123', /first that anybody would try/],
+    ['qwertyuiop1', /first that anybody would try/],
+    ['P@ssw0rd2026', /first that anybody would try/],
+    ['1234567890', /first that anybody would try/],
+  ])('that are easily guessed are refused: %s', async (password, why) => {
+    expect(await weakness('inka', password)).toMatch(why)
+    const { status, body } = await site.ask('POST', '/accounts', { name: 'inka', password, role: 'engineer' })
+    expect({ status, field: body['field'] }).toEqual({ status: 422, field: 'password' })
+    expect(await weakness('inka', 'four words at the quay')).toBeNull()
+  })
+  it('of any length are looked at in no time', async () => {
+    const began = performance.now()
+    await weakness('inka', `${'a'.repeat(100)}${'b1!'.repeat(33)}`)
+    expect(performance.now() - began).toBeLessThan(1000)
+  })
+})
+
+describe('wrong passwords', () => {
+  it('hold up one name at one address, and nobody who works elsewhere or beside', async () => {
+    const tries = new Tries()
+    for (let i = 0; i < 5; i++) expect(await tries.begin('inka', 'a')).toBe(0)
+    expect(await tries.begin('inka', 'a')).toBeGreaterThan(50)
+    expect(await tries.begin('inka', 'b')).toBe(0)
+    expect(await tries.begin('vesa', 'a')).toBe(0)
+  })
+  it('of one name from everywhere are few, and lock nobody out of where they have signed in', async () => {
+    const tries = new Tries()
+    expect(await tries.begin('inka', 'home')).toBe(0)
+    await tries.right('inka', 'home')
+    let through = 0
+    for (let i = 0; i < 200; i++) if ((await tries.begin('inka', `far ${i}`)) === 0) through += 1
+    expect(through).toBe(25)
+    expect(await tries.begin('inka', 'home')).toBe(0)
+    expect(await tries.begin('vesa', 'far 1')).toBe(0)
+  })
+  it('from one address are few, whatever the names; right ones do not count', async () => {
+    const tries = new Tries()
+    for (let i = 0; i < 100; i++) {
+      expect(await tries.begin(`n${i}`, 'a')).toBe(0)
+      await tries.right(`n${i}`, 'a')
+    }
+    let through = 0
+    for (let i = 0; i < 100; i++) if ((await tries.begin(`w${i}`, 'a')) === 0) through += 1
+    expect(through).toBe(40)
+  })
+  it('are told once a minute with how many they were', async () => {
+    const tries = new Tries()
+    expect([0, 1, 2].map((s) => tries.wrong('inka', 'a', s * 1000))).toEqual([1, null, null])
+    expect(tries.wrong('inka', 'a', 61_000)).toBe(3)
+    expect(tries.wrong('inka', 'a', 62_000)).toBeNull()
+    expect(await tries.right('inka', 'a')).toBe(1)
+    expect(await tries.right('inka', 'a')).toBe(0)
+  })
+})
+
+describe('who is signed in, and what they took', () => {
+  let site: Site
+  beforeAll(async () => {
+    site = await new Site(siteFile()).start({ rig: false })
+    await site.plan(1)
+    for (const name of ['inka', 'vesa'])
+      await site.ask('POST', '/accounts', { name, password: 'first of theirs 7', role: 'engineer' })
+  })
+  afterAll(() => site.stop())
+  const signIn = async (name: string, password = 'first of theirs 7') => {
+    const answer = await site.ask('POST', '/sign-in', { name, password }, '')
+    return { status: answer.status, cookie: answer.headers.get('set-cookie')?.split(';')[0] ?? '' }
+  }
+  interface Shown {
+    id: string
+    name: string
+    own: boolean
+    from: string
+  }
+  const sessions = async (cookie?: string) =>
+    (await site.ask('GET', '/sessions', undefined, cookie ?? site.session)).body['sessions'] as Shown[]
+  const trace = async () =>
+    ((await site.ask('GET', '/trace')).body['notes'] as { by: string; says: string; name: string }[]).map(
+      (n) => `${n.by}: ${n.says}`,
+    )
+
+  it('is listed: one’s own for oneself, all for the lead; each may be signed out by its owner and the lead', async () => {
+    const here = await signIn('inka')
+    const there = await signIn('inka')
+    const other = await signIn('vesa')
+    const own = await sessions(here.cookie)
+    expect(own.map((s) => s.name)).toEqual(['inka', 'inka'])
+    expect(own.filter((s) => s.own)).toHaveLength(1)
+    expect(own[0]?.from).toMatch(/ at 127\.0\.0\.1$/)
+    expect((await sessions()).map((s) => s.name).sort()).toEqual(['inka', 'inka', 'lead', 'vesa'])
+    const end = (id: string, cookie: string) => site.ask('POST', `/sessions/${id}/end`, {}, cookie)
+    const [foreign] = (await sessions(other.cookie)).map((s) => s.id)
+    expect((await end(foreign ?? '', here.cookie)).status).toBe(404)
+    const another = own.find((s) => !s.own)?.id ?? ''
+    expect((await end(another, here.cookie)).status).toBe(200)
+    expect((await end(another, here.cookie)).status).toBe(404)
+    expect((await site.ask('GET', '/accounts', undefined, there.cookie)).status).toBe(401)
+    expect((await site.ask('GET', '/accounts', undefined, here.cookie)).status).toBe(200)
+    expect((await end(foreign ?? '', site.session)).status).toBe(200)
+    expect((await site.ask('GET', '/accounts', undefined, other.cookie)).status).toBe(401)
+  })
+
+  it('a live stream ends with its session', async () => {
+    const { cookie } = await signIn('vesa')
+    const stream = await fetch(`${site.base}/live`, { headers: { cookie } })
+    const reader = stream.body?.getReader()
+    const [own] = await sessions(cookie)
+    await site.ask('POST', `/sessions/${own?.id ?? ''}/end`, {})
+    for (;;) {
+      const read = await reader?.read()
+      if (!read || read.done) break
+    }
+    expect((await fetch(`${site.base}/live`, { headers: { cookie } })).status).toBe(401)
+  })
+
+  it('a phone that nobody used for four hours is signed out, one that is used is not', async () => {
+    const { cookie } = await signIn('inka')
+    const { clock } = site
+    const now = clock.now.bind(clock)
+    const at = (hours: number) => {
+      clock.now = () => now() + hours * 3600_000
+    }
+    const isIn = async (of: string) => (await site.ask('GET', '/accounts', undefined, of)).status === 200
+    for (const hours of [3, 6, 9]) {
+      at(hours)
+      expect([hours, await isIn(cookie)]).toEqual([hours, true])
+    }
+    at(11.9)
+    expect(await isIn(cookie)).toBe(true)
+    at(12.1)
+    expect(await isIn(cookie)).toBe(false)
+    at(0)
+    const idle = await signIn('inka')
+    at(4.1)
+    expect(await isIn(idle.cookie)).toBe(false)
+    at(0)
+  })
+
+  it('stands in the log, in its chain, for the lead alone', async () => {
+    await signIn('vesa', 'not theirs at all')
+    const { cookie } = await signIn('vesa')
+    await site.ask('GET', '/door-schedule.csv', undefined, cookie)
+    await site.ask('POST', '/accounts/vesa/role', { role: 'viewer' })
+    const noted = await trace()
+    for (const line of [
+      /^: one wrong password for vesa, from .* at 127\.0\.0\.1$/,
+      /^vesa: Signed in, from /,
+      /^vesa: Took the door schedule as CSV$/,
+      /^lead: Made vesa a viewer$/,
+      /^lead: Added the account inka, engineer$/,
+      /^lead: Signed vesa out, /,
+    ])
+      expect(noted.find((n) => line.test(n))).toBeDefined()
+    expect((await site.ask('GET', '/trace', undefined, cookie)).status).toBe(403)
+    const seen = (await site.ask('GET', '/changes?after=0', undefined, cookie)).body['entries'] as {
+      name: string
+      says: string
+      by: string
+    }[]
+    const traces = seen.filter((e) => e.name.startsWith('trace.'))
+    expect(traces.length).toBeGreaterThan(5)
+    expect(traces.every((e) => e.says === '' && e.by === '')).toBe(true)
+    expect(await alteredLog(site.server.context.log['store'].db as never, 'job-1', async () => undefined)).toEqual([])
+    const [newest] = (await site.ask('GET', '/trace')).body['notes'] as { rev: number }[]
+    const older = (await site.ask('GET', `/trace?before=${newest?.rev ?? 0}`)).body['notes'] as { rev: number }[]
+    expect(older.every((n) => n.rev < (newest?.rev ?? 0))).toBe(true)
+    expect(JSON.stringify(noted)).not.toMatch(/not theirs at all|first of theirs/)
   })
 })
 

@@ -10,6 +10,15 @@ export const recordFileSchema = {
     format: { const: 'rauta-record/2' },
     head: hex64,
     publicKey: hex64,
+    changes: {
+      type: 'array',
+      items: {
+        type: 'object',
+        additionalProperties: false,
+        required: ['from', 'to', 'at', 'signed'],
+        properties: { from: hex64, to: hex64, at: { type: 'number' }, signed: { type: 'string' } },
+      },
+    },
     count: { type: 'integer', minimum: 0 },
     seal: { type: 'string', pattern: '^[0-9a-f]{128}$' },
     job: {

@@ -9,29 +9,19 @@ import {
   type CommandRequest,
   type WaitingFile,
 } from '@rauta/contracts'
-import { all, jobOf, Keeper, snapshotOf } from '@rauta/core'
-import type { Request } from 'express'
+import { all, jobIdentity, jobOf, Keeper, snapshotOf } from '@rauta/core'
 import type { Context } from '../context'
 import { recordFile } from '../files/record'
 import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
+import { isTrace } from '../changes/entry'
 import type { Accounts } from '../security/accounts'
 import { forPaper } from '../workshop/workshop'
 import { orderDoor, type Order } from '../live/orders'
 import { attach, fileName } from './attachment'
-import { everyone, HttpProblem, type Route } from './route'
-
-/** Most records of a list that grows, in one answer. */
-const pageMost = 100
-
-/** A whole number of the query, or what stands where none is given. @throws HttpProblem */
-function wholeNumber(request: Request, name: string, otherwise: number): number {
-  const given = request.query[name]
-  const value = given === undefined ? otherwise : Number(given === '' ? NaN : given)
-  if (!Number.isSafeInteger(value) || value < 0)
-    throw new HttpProblem(422, 'Not as it should be', `\`${name}\` must be a whole number, 0 or more.`, name)
-  return value
-}
+import { refOf } from './prints'
+import { tokenOf } from './sessions'
+import { everyone, HttpProblem, pageMost, wholeNumber, type Route } from './route'
 
 /** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
 export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts, photos: Photos): Route[] {
@@ -98,9 +88,14 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'What came after a revision (`after`), in order',
       roles: everyone,
       answer: answers.changes,
-      async handle(request) {
+      async handle(request, _response, { role }) {
         const after = wholeNumber(request, 'after', 0)
-        return { rev: log.facts.rev, job: jobOf(log.facts)?.publicKey ?? '', entries: await log.after(after) }
+        const entries = await log.after(after)
+        return {
+          rev: log.facts.rev,
+          job: jobIdentity(jobOf(log.facts)),
+          entries: role === 'lead' ? entries : entries.map((e) => (isTrace(e) ? { ...e, by: '', says: '' } : e)),
+        }
       },
     },
     {
@@ -141,7 +136,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       answer: answers.batch,
       async handle(request, _response, account) {
         const file = request.body as WaitingFile
-        if (file.job !== (jobOf(log.facts)?.publicKey ?? ''))
+        if (file.job !== jobIdentity(jobOf(log.facts)))
           throw new HttpProblem(409, 'Another job', 'This file holds records of another job. Bring it in there.', 'job')
         const author = (await accounts.list()).find((a) => a.name === file.by)
         if (!author)
@@ -165,8 +160,13 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'New revisions as server-sent events',
       roles: everyone,
       answer: { media: 'text/event-stream' },
-      async handle(_request, response, account) {
-        stream.join(response, account.name)
+      async handle(request, response, account) {
+        const token = tokenOf(request)
+        stream.join(response, {
+          name: account.name,
+          session: (token && (await accounts.bySession(token, true))?.session) || '',
+          mayListen: async () => token !== null && (await accounts.bySession(token, true)) !== null,
+        })
       },
     },
     {
@@ -188,6 +188,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'The door’s record with its chain',
       roles: everyone,
       answer: { media: 'application/json' },
+      takes: (request) => `Took the record of ${refOf(log.facts.door, request)} as data`,
       async handle(request, response) {
         const of = door(String(request.params['id']))
         const chain = await log.chain(of.id)
@@ -202,6 +203,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'The door’s record for people',
       roles: everyone,
       answer: { media: 'application/pdf' },
+      takes: (request) => `Took the record of ${refOf(log.facts.door, request)} as PDF`,
       async handle(request, response) {
         const of = door(String(request.params['id']))
         const taken = all(log.facts, 'photo')

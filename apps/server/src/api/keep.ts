@@ -43,6 +43,7 @@ export function keepRoutes({ store, folder, token, startAnew }: Keeping): Route[
       littleRoom: true,
       body: bodies.keep,
       answer: answers.ok,
+      takes: () => 'Took a backup of everything, from this computer',
       async handle(request) {
         const file = check(request)
         return told(writeBackup(store, folder, file).then((made) => backedUpWords(file, made)))

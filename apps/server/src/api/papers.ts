@@ -85,6 +85,7 @@ export function paperRoutes({ log, clock, workshop, ending }: Context): Route[] 
       says: 'The door schedule as CSV',
       roles: everyone,
       answer: { media: 'text/csv' },
+      takes: () => 'Took the door schedule as CSV',
       async handle(_request, response) {
         attach(response, 'text/csv; charset=utf-8', 'door-schedule.csv', await workshop.run('scheduleCsv', source()))
       },
@@ -95,6 +96,8 @@ export function paperRoutes({ log, clock, workshop, ending }: Context): Route[] 
       says: 'The door schedule as a workbook; with `?empty=1` a template to fill in',
       roles: everyone,
       answer: { media: xlsx },
+      takes: (request) =>
+        request.query['empty'] === '1' ? 'Took an empty door schedule' : 'Took the door schedule as a workbook',
       async handle(request, response) {
         const empty = request.query['empty'] === '1'
         const all_ = source()

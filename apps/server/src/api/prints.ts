@@ -33,6 +33,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       says: 'The wire sheet of a door',
       roles: everyone,
       answer: pdf,
+      takes: (request) => `Took the wire sheet of ${refOf(log.facts.door, request)}`,
       async handle(request, response) {
         const door = existing(log.facts.door, request.params['id'], 'door')
         attach(
@@ -49,6 +50,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       says: 'The strip and check-off of a controller',
       roles: everyone,
       answer: pdf,
+      takes: (request) => `Took the sheet of ${refOf(log.facts.controller, request)}`,
       async handle(request, response) {
         const controller = existing(log.facts.controller, request.params['id'], 'controller')
         attach(
@@ -65,6 +67,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       says: 'Everything in a cabinet',
       roles: everyone,
       answer: pdf,
+      takes: (request) => `Took the sheet of ${String(request.params['name'])}`,
       async handle(request, response) {
         const name = String(request.params['name'])
         if (!Object.values(log.facts.controller).some((c) => c.cabinet === name)) throw missing('cabinet')
@@ -110,6 +113,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       says: 'The sheets that are made',
       roles: everyone,
       answer: pdf,
+      takes: () => 'Took the wire sheets of all doors',
       async handle(request, response) {
         const { id, state } = print(request.params['id'])
         const file = printing.file(id)
@@ -129,6 +133,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
         says: `${which} as ${kind.toUpperCase()}; \`drum\` and \`ends\` in metres for cuts`,
         roles: everyone,
         answer: { media: { pdf: 'application/pdf', csv: 'text/csv', xlsx }[kind] },
+        takes: () => `Took the list of ${which} as ${kind.toUpperCase()}`,
         handle: (request, response) => list(which, kind, request, response),
       })),
     ),
@@ -155,6 +160,12 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       attach(response, 'text/csv; charset=utf-8', `${which}.csv`, await workshop.run('tableCsv', table))
     else attach(response, xlsx, `${which}.xlsx`, await workshop.run('table', table))
   }
+}
+
+/** How people call the record that a request names. */
+export const refOf = (table: Readonly<Record<string, { ref: string }>>, request: Request): string => {
+  const id = String(request.params['id'])
+  return (Object.hasOwn(table, id) ? table[id]?.ref : undefined) ?? id
 }
 
 function optionsOf(request: Request): ListOptions {

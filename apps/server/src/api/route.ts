@@ -24,6 +24,8 @@ export interface Route {
   /** The body is taken as bytes, so many at most. */
   raw?: number
   answer: object | { media: string }
+  /** What is noted of it when it was done: what somebody took away. */
+  takes?: (request: Request) => string
   handle(request: Request, response: Response, account: Account): Promise<unknown>
 }
 
@@ -40,12 +42,25 @@ export class HttpProblem extends Error {
 
 export const everyone: readonly Role[] = roles
 
+/** Most records of a list that grows, in one answer. */
+export const pageMost = 100
+
+/** A whole number of the query, or what stands where none is given. @throws HttpProblem */
+export function wholeNumber(request: Request, name: string, otherwise: number): number {
+  const given = request.query[name]
+  const value = given === undefined ? otherwise : Number(given === '' ? NaN : given)
+  if (!Number.isSafeInteger(value) || value < 0)
+    throw new HttpProblem(422, 'Not as it should be', `\`${name}\` must be a whole number, 0 or more.`, name)
+  return value
+}
+
 /** Puts routes on a router, checking bodies and answers against their schemas. */
 export function mount(
   router: Router,
   routes: readonly Route[],
   accountOf: (request: Request) => Promise<Account | null>,
-  before: Record<string, RequestHandler[]> = {},
+  /** Notes what somebody took away. */
+  note: (says: string, by: string) => void,
   /** Throws where nothing can be written now. */
   room: () => void = () => undefined,
 ): void {
@@ -55,7 +70,6 @@ export function mount(
     const accounts = new WeakMap<Request, Account | null>()
     router[route.method](
       route.path,
-      ...(before[route.path] ?? []),
       // Nobody's bytes are read before it is known whose they are.
       (request, _response, next) => {
         void (async () => {
@@ -84,6 +98,7 @@ export function mount(
           }
           if (route.method === 'post' && !route.littleRoom) room()
           const result = await route.handle(request, response, account ?? { name: '', role: 'viewer' })
+          if (route.takes) note(route.takes(request), account?.name ?? '')
           if (response.headersSent || result === undefined) return
           if (answer && !answer(result))
             throw new Error(`${route.path} answers what its schema does not allow: ${ajv.errorsText(answer.errors)}`)

@@ -4,9 +4,13 @@ import { jobOf, type SiteNetwork } from '@rauta/core'
 import { v7 } from 'uuid'
 import type { JobLog } from '../changes/log'
 import type { LiveStream } from '../live/stream'
-import { weakness, type Accounts } from '../security/accounts'
+import type { Trace } from '../changes/entry'
+import type { Accounts } from '../security/accounts'
 import { sameSecret } from '../security/sameSecret'
-import { everyone, HttpProblem, type Route } from './route'
+import type { Tries } from '../security/tries'
+import { weakness } from '../security/weakness'
+import { StoreFullError } from '../store/room'
+import { everyone, HttpProblem, pageMost, wholeNumber, type Route } from './route'
 
 /** Cookies know no ports: two servers on one computer would sign each other's people out. */
 const cookieName = (request: Request): string => `rauta_session_${request.socket.localPort ?? 0}`
@@ -19,6 +23,7 @@ export function tokenOf(request: Request): string | null {
 
 interface SessionParts {
   accounts: Accounts
+  tries: Tries
   stream: LiveStream
   log: JobLog
   publicKey: string
@@ -27,8 +32,54 @@ interface SessionParts {
 }
 
 /** Signing in and out, the first use, and the accounts. */
-export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
+export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   let beginning = false
+  /** A full disk keeps nobody from signing in or out. */
+  const note = async (name: Trace, says: string, by: string) => {
+    try {
+      await log.note(name, says, by)
+    } catch (error) {
+      if (!(error instanceof StoreFullError)) throw error
+    }
+  }
+  const addressOf = (request: Request) => request.socket.remoteAddress ?? ''
+
+  /** Runs what asks for a password, unless too many were wrong before. @throws HttpProblem */
+  async function tried<T>(
+    request: Request,
+    name: string,
+    work: () => Promise<T | null>,
+  ): Promise<{ right: T; wrongBefore: number } | null> {
+    const address = addressOf(request)
+    const waitS = await tries.begin(name, address)
+    if (waitS > 0)
+      throw new HttpProblem(
+        429,
+        'Too many tries',
+        `Too many wrong tries. Wait ${waitS < 90 ? `${waitS} s` : `${Math.ceil(waitS / 60)} minutes`}, then try again.`,
+      )
+    const right = await work()
+    if (right !== null) return { right, wrongBefore: await tries.right(name, address) }
+    const told = tries.wrong(name, address, Date.now())
+    if (told !== null)
+      await note('wrongPassword', `${countWords(told)} for ${name.slice(0, 80)}, from ${fromOf(request)}`, '')
+    return null
+  }
+
+  async function begun(request: Request, response: Response, name: string, password: string): Promise<boolean> {
+    const from = fromOf(request)
+    const tryOnce = await tried(request, name, () => accounts.signIn(name, password, from))
+    if (!tryOnce) return false
+    const { right: signed, wrongBefore } = tryOnce
+    await note(
+      'signedIn',
+      `Signed in, from ${from}${wrongBefore ? ` after ${countWords(wrongBefore)}` : ''}`,
+      signed.account.name,
+    )
+    response.cookie(cookieName(request), signed.token, { ...cookie, secure: request.secure })
+    return true
+  }
+
   const begunAlready = () => new HttpProblem(409, 'Done already', 'The first account was made already. Sign in.')
   async function begin(request: Request, response: Response): Promise<{ says: string }> {
     const { name, password, code, job } = request.body as {
@@ -38,19 +89,19 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       job: { name: string; client: string; site: string; zone: string; network: SiteNetwork }
     }
     if (!(await accounts.none())) throw begunAlready()
-    if (firstCode !== null && !sameSecret((code ?? '').replaceAll(' ', ''), firstCode))
+    const coded = () => firstCode === null || sameSecret((code ?? '').replaceAll(' ', ''), firstCode)
+    if (!(await tried(request, 'the first code', async () => (coded() ? true : null))))
       throw new HttpProblem(
         403,
         'The code is missing or wrong',
         'Write the eight digits that stand in the terminal where Rauta was started.',
         'code',
       )
-    checkPassword(name, password)
+    await checkPassword(name, password)
     if (!jobOf(log.facts))
       await log.run({ id: v7(), name: 'job.create', seen: 0, payload: { ...job, publicKey } }, { name, role: 'lead' })
     await accounts.add(name, password, 'lead')
-    const signed = await accounts.signIn(name, password)
-    if (signed) response.cookie(cookieName(request), signed.token, { ...cookie, secure: request.secure })
+    await begun(request, response, name, password)
     return { says: `${job.name} is begun.` }
   }
   return [
@@ -97,10 +148,9 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       answer: answers.ok,
       async handle(request, response) {
         const { name, password } = request.body as { name: string; password: string }
-        const signed = await accounts.signIn(name, password)
-        if (!signed) throw new HttpProblem(401, 'Not signed in', 'Name or password is wrong.')
-        response.cookie(cookieName(request), signed.token, { ...cookie, secure: request.secure })
-        return { says: `Signed in as ${signed.account.name}.` }
+        if (!(await begun(request, response, name, password)))
+          throw new HttpProblem(401, 'Not signed in', 'Name or password is wrong.')
+        return { says: `Signed in as ${name}.` }
       },
     },
     {
@@ -112,9 +162,55 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       answer: answers.ok,
       async handle(request, response) {
         const token = tokenOf(request)
+        const account = token ? await accounts.bySession(token, true) : null
         if (token) await accounts.signOut(token)
+        if (account) {
+          stream.endSession(account.session)
+          await note('signedOut', 'Signed out', account.name)
+        }
         response.clearCookie(cookieName(request), { path: '/' })
         return { says: 'Signed out.' }
+      },
+    },
+    {
+      method: 'get',
+      path: '/sessions',
+      says: 'Where one is signed in; for the lead, where everybody is',
+      roles: everyone,
+      answer: answers.sessions,
+      async handle(request, _response, { name, role }) {
+        const token = tokenOf(request)
+        const own = token ? await accounts.bySession(token, true) : null
+        const list = await accounts.sessions(role === 'lead' ? undefined : name)
+        return { sessions: list.map((s) => ({ ...s, own: s.id === own?.session })) }
+      },
+    },
+    {
+      method: 'post',
+      path: '/sessions/:id/end',
+      says: 'Signs a phone out; the lead may sign out anybody’s',
+      roles: everyone,
+      littleRoom: true,
+      answer: answers.ok,
+      async handle(request, _response, { name, role }) {
+        const id = String(request.params['id'])
+        const session = (await accounts.sessions()).find((s) => s.id === id)
+        if (!session || (role !== 'lead' && session.name !== name))
+          throw new HttpProblem(404, 'Not found', 'This phone is signed out already.')
+        await accounts.endSession(id)
+        stream.endSession(id)
+        await note('signedOut', `Signed ${session.name} out, ${session.from}`, name)
+        return { says: `${session.name} is signed out there.` }
+      },
+    },
+    {
+      method: 'get',
+      path: '/trace',
+      says: 'Who signed in, mistyped, took papers away, or changed accounts and keys; newest first, a page of what came before revision `before`',
+      roles: ['lead'],
+      answer: answers.trace,
+      async handle(request) {
+        return { notes: await log.notes(pageMost, wholeNumber(request, 'before', Number.MAX_SAFE_INTEGER)) }
       },
     },
     {
@@ -132,15 +228,16 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       roles: ['lead'],
       body: bodies.account,
       answer: answers.ok,
-      async handle(request) {
+      async handle(request, _response, account) {
         const { name, password, role } = request.body as {
           name: string
           password: string
           role: 'lead' | 'engineer' | 'witness' | 'viewer'
         }
-        checkPassword(name, password)
+        await checkPassword(name, password)
         if (!(await accounts.add(name, password, role)))
           throw new HttpProblem(409, 'Refused', `There is an account called ${name} already.`, 'name')
+        await note('account', `Added the account ${name}, ${role}`, account.name)
         return { says: `${name} may sign in as ${role}.` }
       },
     },
@@ -151,10 +248,11 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       roles: ['lead'],
       body: bodies.role,
       answer: answers.ok,
-      async handle(request) {
+      async handle(request, _response, account) {
         const name = String(request.params['name'])
         const { role } = request.body as { role: Role }
         refuse(await accounts.setRole(name, role), name)
+        await note('account', `Made ${name} a ${role}`, account.name)
         return { says: `${name} may sign in as ${role}.` }
       },
     },
@@ -165,12 +263,13 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       roles: ['lead'],
       body: bodies.newPassword,
       answer: answers.ok,
-      async handle(request) {
+      async handle(request, _response, account) {
         const name = String(request.params['name'])
         const { password } = request.body as { password: string }
-        checkPassword(name, password)
+        await checkPassword(name, password)
         if (!(await accounts.setPassword(name, password))) refuse('unknown', name)
         stream.endFor(name)
+        await note('account', `Gave ${name} a new password`, account.name)
         return { says: `${name} signs in with the new password from now on.` }
       },
     },
@@ -183,10 +282,14 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
       answer: answers.ok,
       async handle(request, _response, { name }) {
         const { old, password } = request.body as { old: string; password: string }
-        if (!(await accounts.isPassword(name, old)))
+        if (!(await tried(request, name, async () => ((await accounts.isPassword(name, old)) ? true : null))))
           throw new HttpProblem(422, 'Not as it should be', 'The password until now is another one.', 'old')
-        checkPassword(name, password)
+        await checkPassword(name, password)
+        const others = (await accounts.sessions(name)).map((s) => s.id)
         await accounts.setPassword(name, password, tokenOf(request))
+        const left = new Set((await accounts.sessions(name)).map((s) => s.id))
+        for (const session of others) if (!left.has(session)) stream.endSession(session)
+        await note('account', 'Changed their own password', name)
         return { says: 'Your password is changed. Other phones with the old one are signed out.' }
       },
     },
@@ -202,15 +305,33 @@ export function sessionRoutes({ accounts, stream, log, publicKey, rigPage, first
           throw new HttpProblem(409, 'Refused', 'Nobody ends their own account. Let another lead do it.')
         refuse(await accounts.end(name), name)
         stream.endFor(name)
+        await note('account', `Ended the account ${name}`, account.name)
         return { says: `${name} can no longer sign in. What ${name} recorded stays.` }
       },
     },
   ]
 }
 
+const countWords = (wrong: number): string => (wrong === 1 ? 'one wrong password' : `${wrong} wrong passwords`)
+
+const kinds: readonly (readonly [RegExp, string])[] = [
+  [/iphone/i, 'iPhone'],
+  [/ipad/i, 'iPad'],
+  [/android/i, 'Android'],
+  [/windows/i, 'Windows'],
+  [/mac os/i, 'Mac'],
+  [/linux/i, 'Linux'],
+]
+/** Where a request comes from, for people: the kind of phone or computer as far as it says, and its address. */
+function fromOf(request: Request): string {
+  const agent = request.headers['user-agent'] ?? ''
+  const kind = kinds.find(([pattern]) => pattern.test(agent))?.[1] ?? 'a program'
+  return `${kind} at ${(request.socket.remoteAddress ?? 'an unknown address').replace(/^::ffff:/, '')}`
+}
+
 /** @throws HttpProblem for a password that is too easily guessed */
-function checkPassword(name: string, password: string): void {
-  const weak = weakness(name, password)
+async function checkPassword(name: string, password: string): Promise<void> {
+  const weak = await weakness(name, password)
   if (weak) throw new HttpProblem(422, 'Not as it should be', weak, 'password')
 }
 

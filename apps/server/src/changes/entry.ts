@@ -14,3 +14,8 @@ export interface Entry {
   says: string
   changes: Change[]
 }
+
+/** What is noted beside changes of the job; such entries change nothing, and their words are for the lead. */
+export type Trace = 'signedIn' | 'wrongPassword' | 'signedOut' | 'account' | 'takenAway' | 'keys'
+export const tracePrefix = 'trace.'
+export const isTrace = ({ name }: Pick<Entry, 'name'>): boolean => name.startsWith(tracePrefix)

@@ -1,6 +1,6 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
-import { and, asc, desc, eq, gt, gte, inArray, lt } from 'drizzle-orm'
+import { and, asc, desc, eq, gt, gte, inArray, like, lt } from 'drizzle-orm'
 import {
   put,
   type ChainRecord,
@@ -31,7 +31,7 @@ import { chainRecords, changes as changesTable, events, fieldRevisions } from '.
 import { changeHash, liesApart, type Totals } from '../store/totals'
 import { TwiceError, writeCommit } from '../store/write'
 import { VaultClosedError } from '../security/vault'
-import type { Author, Entry } from './entry'
+import { tracePrefix, type Author, type Entry, type Trace } from './entry'
 import { signNatively } from './links'
 import { keyOf, Staging, type SetBy } from './staging'
 
@@ -68,7 +68,7 @@ export class JobLog {
     private readonly job: string,
     private readonly clock: Clock,
     facts: Facts,
-    private readonly chainKey: string | null,
+    private chainKey: string | null,
     /** What of the store could not be read, was made anew or is missing. */
     readonly aside: readonly SetAside[],
     private readonly totals: Totals,
@@ -269,6 +269,49 @@ export class JobLog {
       const staging = this.stage()
       const rev = staging.add(made, { by, name, says })
       await this.commit(staging)
+      return rev
+    })
+  }
+
+  /** Notes what changes nothing of the job: who signed in, who took what away. It stands in the chained log like any change. */
+  note(name: Trace, says: string, by: string): Promise<number> {
+    return this.inOrder(async () => {
+      const staging = this.stage()
+      const rev = staging.add([], { by, name: `${tracePrefix}${name}`, says: says.slice(0, 500) })
+      await this.commit(staging)
+      return rev
+    })
+  }
+
+  /** What was noted, newest first. @param before only what came before this revision */
+  async notes(limit: number, before: number): Promise<Omit<Entry, 'changes'>[]> {
+    const { rev, at, by, name, says } = changesTable
+    return await this.db
+      .select({ rev, at, by, name, says })
+      .from(changesTable)
+      .where(
+        and(
+          eq(changesTable.job, this.job),
+          like(changesTable.name, `${tracePrefix}%`),
+          lt(changesTable.rev, Math.min(before, mostRows)),
+        ),
+      )
+      .orderBy(desc(changesTable.rev))
+      .limit(limit)
+  }
+
+  /** What is recorded from now on is signed with this key: the log says already that it is the job's. */
+  useKey(secret: string): void {
+    this.chainKey = secret
+  }
+
+  /** Hands over to another key; what is recorded from then on is signed with it. @throws VaultClosedError */
+  changeKey(secret: string, by: string): Promise<number> {
+    return this.inOrder(async () => {
+      const staging = this.stage()
+      const rev = staging.handOver(secret, by)
+      await this.commit(staging)
+      this.useKey(secret)
       return rev
     })
   }

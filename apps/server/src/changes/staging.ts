@@ -1,6 +1,8 @@
 import {
+  all,
   applyChanges,
   digestOf,
+  jobOf,
   put,
   replacedEvidence,
   type ChainRecord,
@@ -11,7 +13,8 @@ import {
 } from '@rauta/core'
 import { commandNamed, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
 import { VaultClosedError } from '../security/vault'
-import { chainChanges, goesIntoChain } from './links'
+import { agreementHash, changeHash, handoverKind, publicKeyOf, sealRecord, type Handover } from '@rauta/core/chain'
+import { chainChanges, goesIntoChain, signNatively } from './links'
 import type { Author, Entry } from './entry'
 
 /** When a field was set, by whom, and from which phone. */
@@ -121,6 +124,47 @@ export class Staging {
       command: request?.id ?? null,
       fields: set,
     })
+    return rev
+  }
+
+  /**
+   * The job signs with another key from now on: each door's chain hands over to it, signed by the key until now, and so does the job.
+   * @param secret of the new key @throws VaultClosedError
+   */
+  handOver(secret: string, by: string): number {
+    const job = jobOf(this.facts)
+    if (this.chainKey === null || !job) throw new VaultClosedError()
+    const [from, to] = [job.publicKey, publicKeyOf(secret)]
+    const chainKey = this.chainKey
+    const rev = this.facts.rev + 1
+    const chain = all(this.facts, 'head').map((head) => {
+      const n = head.n + 1
+      const body: Handover = { from, to, agreed: signNatively(agreementHash(from, to, head.hash), secret) }
+      return sealRecord(
+        { id: `${head.id}#${n}`, door: head.id, n, previous: head.hash, kind: handoverKind, at: this.now, by, body },
+        chainKey,
+        signNatively,
+      )
+    })
+    const change = { from, to, at: this.now }
+    const changes = [
+      put(this.facts, 'job', {
+        ...job,
+        publicKey: to,
+        keyChanges: [...(job.keyChanges ?? []), { ...change, signed: signNatively(changeHash(change), chainKey) }],
+      }),
+      ...chain.map((r) => put(this.facts, 'head', { id: r.door, n: r.n, hash: r.hash })),
+    ]
+    this.take(changes, rev)
+    const entry = {
+      rev,
+      at: this.now,
+      by,
+      name: 'job.key',
+      says: 'The job signs with another key from now on',
+      changes,
+    }
+    this.staged.push({ entry, chain, command: null, fields: [] })
     return rev
   }
 

@@ -11,6 +11,7 @@ export function recordFile(facts: Facts, door: Door, chain: ChainRecord[]): Omit
     count: facts.head[door.id]?.n ?? 0,
     head: facts.head[door.id]?.hash ?? '',
     publicKey: job?.publicKey ?? '',
+    ...(job?.keyChanges ? { changes: job.keyChanges } : {}),
     chain,
   }
 }

@@ -18,6 +18,8 @@ export interface LanOptions {
 }
 export interface Lan {
   facts(): LanFacts
+  /** Another authority takes the place of this one: every phone has to be told to trust it. */
+  renewAuthority(): Promise<LanFacts>
   close(): Promise<void>
 }
 
@@ -25,6 +27,9 @@ const day = 24 * 3600_000
 /** A certificate is made anew when it has fewer days than this. */
 const renewDays = 30
 const lookEveryMs = 20_000
+const hostId = 'lan/host'
+const authorityId = 'lan/authority'
+const certificateId = 'lan/certificate'
 
 /** The name under which a job is reached: it belongs to the job, so that an installed application and what waits in it stay reachable. */
 export const hostOf = (publicKey: string): string => `rauta-${publicKey.slice(0, 6)}.local`
@@ -40,10 +45,11 @@ function ownAddresses(): string[] {
 
 /** Serves the application over HTTPS on the local network, under an authority of this job's own. @throws StartError */
 export async function openLan(app: Express, context: Context, publicKey: string, options: LanOptions): Promise<Lan> {
-  const host = hostOf(publicKey)
-  const authority = await kept(context, 'lan/authority', () =>
-    makeAuthority(jobOf(context.log.facts)?.name ?? 'Rauta', host, context.clock.now()),
-  )
+  // The name outlives the key that it was made from: the installed application belongs to it.
+  const host = (await context.vault.get(hostId)) ?? hostOf(publicKey)
+  await context.vault.put(hostId, host)
+  const newAuthority = () => makeAuthority(jobOf(context.log.facts)?.name ?? 'Rauta', host, context.clock.now())
+  let authority = await kept(context, authorityId, newAuthority)
   const addresses = () => (options.address ? [options.address] : ownAddresses())
   if (addresses().length === 0)
     throw new StartError(
@@ -51,7 +57,7 @@ export async function openLan(app: Express, context: Context, publicKey: string,
     )
   let bound = addresses()
   const certificate = async (): Promise<KeyPair> => {
-    const before = await context.vault.get('lan/certificate')
+    const before = await context.vault.get(certificateId)
     const names = [host, ...bound]
     if (before) {
       const pair = JSON.parse(before) as KeyPair
@@ -59,7 +65,7 @@ export async function openLan(app: Express, context: Context, publicKey: string,
       if (until - context.clock.now() > renewDays * day && names.every((n) => spoken.includes(n))) return pair
     }
     const pair = await makeCertificate(authority, names, context.clock.now())
-    await context.vault.put('lan/certificate', JSON.stringify(pair))
+    await context.vault.put(certificateId, JSON.stringify(pair))
     return pair
   }
   const chain = (pair: KeyPair) => ({ key: pair.key, cert: `${pair.certificate}\n${authority.certificate}` })
@@ -71,12 +77,14 @@ export async function openLan(app: Express, context: Context, publicKey: string,
   })
   const bind = options.address ?? '0.0.0.0'
   const secure = await listening(createHttps(chain(await certificate()), app), bind, options.port)
-  const plain = await listening(createHttp(trustApp(facts, authority.certificate)), bind, options.trustPort).catch(
-    async (error: unknown) => {
-      await closed(secure)
-      throw error
-    },
-  )
+  const plain = await listening(
+    createHttp(trustApp(facts, () => authority.certificate)),
+    bind,
+    options.trustPort,
+  ).catch(async (error: unknown) => {
+    await closed(secure)
+    throw error
+  })
   const names = options.announce ? announce(host, () => bound, options.address) : null
   // A new address of this computer strands nobody: the name stays, and the certificate speaks for the new address too.
   const watch = setInterval(() => {
@@ -90,6 +98,15 @@ export async function openLan(app: Express, context: Context, publicKey: string,
   }, lookEveryMs)
   return {
     facts,
+    async renewAuthority() {
+      // Broken off here, the next start makes a certificate under whichever authority it finds.
+      await context.vault.drop(certificateId)
+      const next = await newAuthority()
+      await context.vault.put(authorityId, JSON.stringify(next))
+      authority = next
+      ;(secure as SecureServer).setSecureContext(chain(await certificate()))
+      return facts()
+    },
     async close() {
       clearInterval(watch)
       names?.close()

@@ -9,14 +9,14 @@ export const codeForTerminal = (text: string): string => encodeQR(text, 'term', 
 const safe = (text: string) => text.replace(/[&<>"]/g, (c) => `&#${c.charCodeAt(0)};`)
 
 /** The one page that is served without encryption: how a phone comes to trust this job's authority. Everything else leads here. */
-export function trustApp(facts: () => LanFacts, authority: string): Express {
+export function trustApp(facts: () => LanFacts, authority: () => string): Express {
   const app = express()
   app.disable('x-powered-by')
   app.get('/trust/authority.crt', (_request, response) => {
     response
       .type('application/x-x509-ca-cert')
       .setHeader('content-disposition', 'attachment; filename="rauta-authority.crt"')
-      .send(authority)
+      .send(authority())
   })
   app.get('/trust/code.svg', (_request, response) => {
     response.type('image/svg+xml').send(codeSvg(facts().trust))

@@ -15,7 +15,7 @@ import {
 import { type Context } from '../context'
 import { provenDriver } from '../reach/inService'
 import { failureWords } from '../words'
-import { ability, type ToldEvent } from '@rauta/drivers'
+import { ability, hasCode, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
 import { Pace } from './pace'
 import type { Watcher } from '../reach/watch'
@@ -23,6 +23,7 @@ import { rememberModes } from './orders'
 
 const renewMs = 30_000
 const pauseMs = 2000
+const refusedMs = 31_000
 /** A flood is said again every so often while it lasts, ms of this computer's time. */
 const floodMs = 5_000
 
@@ -94,7 +95,9 @@ export class Subscriber {
         }
       } catch (error) {
         why = failureWords(error, log.facts.controller[id]?.ref ?? id)
-        if (!ending.aborted) await clock.sleep(pauseMs, ending)
+        // One that refuses the password is left alone for a while: asking on would make it shut itself to everybody.
+        const refused = hasCode(error, 'notAuthorized')
+        if (!ending.aborted) await clock.sleep(refused ? refusedMs : pauseMs, ending)
       }
     }
   }

@@ -1,6 +1,7 @@
-import { DeviceError, type Driver, type Identity } from '@rauta/drivers'
+import type { Reach } from '@rauta/core'
+import { DeviceError, hasCode, type Driver, type Identity } from '@rauta/drivers'
 import { driverAt, protocolOf, type Context } from '../context'
-import { ownSecret } from './secrets'
+import { ownSecret, settledBy } from './secrets'
 
 /** Whether it is the device that was meant: by its serial and its MAC, as far as they are known. @throws DeviceError `another` */
 export function checkIdentity(
@@ -16,16 +17,42 @@ export function checkIdentity(
   )
 }
 
-/** Driver of a device in service after it has said who it is: what goes to it, and what is believed of it, is that device's. Null while it is not in service. @throws DeviceError `another` */
-export async function provenDriver(
+/**
+ * Driver of a device in service after it has said who it is: what goes to it, and what is believed of it, is that device's. One that refuses
+ * its password may have taken another that was on its way to it when something broke. Null while it is not in service.
+ * @throws DeviceError `another`
+ */
+export async function proven(
   context: Context,
   controllerId: string,
   signal?: AbortSignal,
-): Promise<Driver | null> {
+): Promise<{ driver: Driver; identity: Identity } | null> {
   const driver = await serviceDriver(context, controllerId, signal)
   const reach = context.log.facts.reach[controllerId]
-  if (driver && reach) checkIdentity(await driver.identify(), reach, reach.address)
-  return driver
+  if (!driver || !reach) return null
+  const identity = await driver.identify().catch(async (error: unknown) => {
+    if (hasCode(error, 'notAuthorized') && (await settles(context, reach, signal))) return null
+    throw error
+  })
+  if (!identity) return await proven(context, controllerId, signal)
+  checkIdentity(identity, reach, reach.address)
+  return { driver, identity }
+}
+
+/** The driver alone. @throws DeviceError `another` */
+export const provenDriver = async (
+  context: Context,
+  controllerId: string,
+  signal?: AbortSignal,
+): Promise<Driver | null> => (await proven(context, controllerId, signal))?.driver ?? null
+
+async function settles(context: Context, { id, address }: Reach, signal?: AbortSignal): Promise<boolean> {
+  const controller = context.log.facts.controller[id]
+  if (!controller) return false
+  const protocol = protocolOf(context, controller)
+  return await settledBy(context, controller, (secret) =>
+    driverAt(context, protocol, address, secret, signal ? { signal } : {}),
+  )
 }
 
 /** Driver of a device that is in service, or null while it is not. */

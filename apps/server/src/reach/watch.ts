@@ -1,9 +1,8 @@
 import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
-import { ability, DeviceError, hasCode, type Driver } from '@rauta/drivers'
-import { driverAt, protocolOf, type Context } from '../context'
-import { checkIdentity, serviceDriver } from './inService'
+import { ability, DeviceError, type Driver } from '@rauta/drivers'
+import type { Context } from '../context'
+import { proven } from './inService'
 import { StoreFullError } from '../store/room'
-import { settledBy } from './secrets'
 import { within } from './within'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
@@ -74,29 +73,12 @@ export class Watcher {
   }
 
   private async ask(id: string, signal: AbortSignal): Promise<void> {
-    const driver = await serviceDriver(this.context, id, signal)
-    if (!driver) return
+    const reached = await proven(this.context, id, signal)
+    if (!reached) return
+    const { driver, identity } = reached
     const time = await driver.time()
-    const identity = await driver.identify().catch(async (error: unknown) => {
-      if (await this.settles(id, error, signal)) return null
-      throw error
-    })
-    if (!identity) return await this.ask(id, signal)
-    const reach = this.context.log.facts.reach[id]
-    if (reach) checkIdentity(identity, reach, reach.address)
     await this.answered(id, time.offsetMs, time.zone, identity.firmware)
     if (!this.beingLoaded(id)) await this.compare(id, driver)
-  }
-
-  /** Whether a device that refuses its password has taken another that was on its way to it when something broke. */
-  private async settles(id: string, error: unknown, signal: AbortSignal): Promise<boolean> {
-    const { context } = this
-    const controller = context.log.facts.controller[id]
-    const address = context.log.facts.reach[id]?.address
-    if (!hasCode(error, 'notAuthorized') || !controller || !address) return false
-    return await settledBy(context, controller, (secret) =>
-      driverAt(context, protocolOf(context, controller), address, secret, { signal }),
-    )
   }
 
   /** Reads the configuration, unless the device says that it is as it was read last. */

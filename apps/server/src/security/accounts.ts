@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto'
 import { hash, verify } from '@node-rs/argon2'
-import { and, eq, lt, ne } from 'drizzle-orm'
+import { and, desc, eq, lt, ne, or } from 'drizzle-orm'
 import type { Role } from '@rauta/contracts'
 import type { Clock } from '@rauta/protocols'
 import type { Database } from '../store/open'
@@ -16,16 +16,18 @@ const lifetimeMs = 12 * 3600_000
 const argon = { memoryCost: 19456, timeCost: 2, parallelism: 1 }
 const tokenHash = (token: string) => createHash('sha256').update(token).digest('hex')
 
-const fewestLetters = 5
+/** A session that nobody used for so long ends: a phone that was left somewhere. */
+const idleMs = 4 * 3600_000
+/** Being used is noted this often, ms. */
+const noteMs = 60_000
 
-/** Why a password is too easily guessed, in words, or null. */
-export function weakness(name: string, password: string): string | null {
-  const plain = password.toLowerCase()
-  if (new Set(plain).size < fewestLetters)
-    return `This password has fewer than ${fewestLetters} different signs. Take several words.`
-  if (name.length > 2 && plain.includes(name.toLowerCase()))
-    return 'This password has the name in it. Take other words.'
-  return /^(.{1,5})\1+.?$/.test(plain) ? 'This password repeats itself. Take several words.' : null
+/** Somebody who is signed in somewhere. */
+export interface Session {
+  id: string
+  name: string
+  since: number
+  seen: number
+  from: string
 }
 
 /** People who may sign in, and who is signed in. */
@@ -86,28 +88,69 @@ export class Accounts {
     const row = (await this.db.select().from(accounts).where(eq(accounts.name, name)))[0]
     return (await verify(row?.hash ?? (await this.decoy()), password)) && row !== undefined
   }
-  /** A session token, or null for a wrong name or password (both take as long). */
-  async signIn(name: string, password: string): Promise<{ token: string; account: Account } | null> {
+  /** A session token, or null for a wrong name or password (both take as long). @param from where it begins, in words */
+  async signIn(name: string, password: string, from: string): Promise<{ token: string; account: Account } | null> {
     const row = (await this.db.select().from(accounts).where(eq(accounts.name, name)))[0]
     const right = await verify(row?.hash ?? (await this.decoy()), password)
     if (!row || !right) return null
     const token = randomBytes(32).toString('base64url')
-    await this.db.delete(sessions).where(lt(sessions.expiresAt, Math.floor(this.clock.now())))
+    const now = Math.floor(this.clock.now())
+    await this.db.delete(sessions).where(or(lt(sessions.expiresAt, now), lt(sessions.seenAt, now - idleMs)))
     await this.db
       .insert(sessions)
-      .values({ tokenHash: tokenHash(token), account: name, expiresAt: Math.floor(this.clock.now() + lifetimeMs) })
+      .values({
+        tokenHash: tokenHash(token),
+        id: randomBytes(9).toString('base64url'),
+        account: name,
+        createdAt: now,
+        seenAt: now,
+        expiresAt: now + lifetimeMs,
+        from,
+      })
     return { token, account: { name, role: row.role as Role } }
   }
-  async bySession(token: string): Promise<Account | null> {
+
+  /** Whose session it is; null where it ended, or nobody used it for long. Asking counts as use, unless it only looks. */
+  async bySession(token: string, looks = false): Promise<(Account & { session: string }) | null> {
+    const hashed = tokenHash(token)
     const found = (
       await this.db
-        .select({ name: accounts.name, role: accounts.role, until: sessions.expiresAt })
+        .select({
+          id: sessions.id,
+          name: accounts.name,
+          role: accounts.role,
+          until: sessions.expiresAt,
+          seen: sessions.seenAt,
+        })
         .from(sessions)
         .innerJoin(accounts, eq(accounts.name, sessions.account))
-        .where(eq(sessions.tokenHash, tokenHash(token)))
+        .where(eq(sessions.tokenHash, hashed))
     )[0]
-    return found && found.until > this.clock.now() ? { name: found.name, role: found.role as Role } : null
+    const now = this.clock.now()
+    if (!found || found.until <= now || found.seen <= now - idleMs) return null
+    if (!looks && now - found.seen > noteMs)
+      await this.db
+        .update(sessions)
+        .set({ seenAt: Math.floor(now) })
+        .where(eq(sessions.tokenHash, hashed))
+    return { name: found.name, role: found.role as Role, session: found.id }
   }
+
+  /** Who is signed in, latest used first. @param name of one account alone */
+  async sessions(name?: string): Promise<Session[]> {
+    const now = this.clock.now()
+    const rows = await this.db.select().from(sessions).orderBy(desc(sessions.seenAt))
+    return rows
+      .filter((r) => r.expiresAt > now && r.seenAt > now - idleMs && (name === undefined || r.account === name))
+      .map((r) => ({ id: r.id, name: r.account, since: r.createdAt, seen: r.seenAt, from: r.from }))
+  }
+
+  /** @returns whose it was, or null where there is none */
+  async endSession(id: string): Promise<string | null> {
+    const gone = await this.db.delete(sessions).where(eq(sessions.id, id)).returning()
+    return gone[0]?.account ?? null
+  }
+
   async signOut(token: string): Promise<void> {
     await this.db.delete(sessions).where(eq(sessions.tokenHash, tokenHash(token)))
   }

@@ -42,7 +42,7 @@ export class Vault {
     private readonly db: Database,
     private readonly job: string,
     /** Null keeps it closed. */
-    private readonly key: Buffer | null,
+    private key: Buffer | null,
   ) {}
 
   /** Whether anything is sealed here. */
@@ -85,6 +85,24 @@ export class Vault {
       await this.keep(within, to, secret)
       await within.delete(secrets).where(and(eq(secrets.job, this.job), eq(secrets.id, from)))
     })
+  }
+
+  /** Seals all that is here under another key, in one step. @throws VaultClosedError, and then nothing is altered */
+  async reseal(key: Buffer): Promise<void> {
+    const rows = await this.db.select({ id: secrets.id }).from(secrets).where(eq(secrets.job, this.job))
+    const opened = await Promise.all(rows.map(async ({ id }) => ({ id, secret: (await this.get(id)) ?? '' })))
+    await this.db.transaction(async (within) => {
+      for (const { id, secret } of opened)
+        await within
+          .update(secrets)
+          .set({ sealed: seal(key, this.job, id, secret) })
+          .where(and(eq(secrets.job, this.job), eq(secrets.id, id)))
+    })
+    this.key = key
+  }
+
+  async drop(id: string): Promise<void> {
+    await this.db.delete(secrets).where(and(eq(secrets.job, this.job), eq(secrets.id, id)))
   }
 
   private async keep(db: Pick<Database, 'insert'>, id: string, secret: string): Promise<void> {

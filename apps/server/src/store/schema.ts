@@ -1,3 +1,4 @@
+import { sql } from 'drizzle-orm'
 import { bigint, customType, index, integer, jsonb, pgTable, primaryKey, text, uniqueIndex } from 'drizzle-orm/pg-core'
 import type { ChainRecord, Change, DeviceEvent } from '@rauta/core'
 
@@ -17,7 +18,13 @@ export const changes = pgTable(
     /** Of this row and of the hash before it: the log is a chain. Null where an older version wrote it. */
     hash: text('hash'),
   },
-  (t) => [primaryKey({ columns: [t.job, t.rev] }), uniqueIndex('changes_command').on(t.job, t.command)],
+  (t) => [
+    primaryKey({ columns: [t.job, t.rev] }),
+    uniqueIndex('changes_command').on(t.job, t.command),
+    index('changes_traces')
+      .on(t.job, t.rev)
+      .where(sql`name like 'trace.%'`),
+  ],
 )
 
 /** Every record as it stands, so that a start need not replay the log. */
@@ -94,8 +101,14 @@ export const accounts = pgTable('accounts', {
 /** Sessions by the hash of their token: a copy of the store signs nobody in. */
 export const sessions = pgTable('sessions', {
   tokenHash: text('token_hash').primaryKey(),
+  /** By which people speak of it; says nothing of the token. */
+  id: text('id').notNull(),
   account: text('account').notNull(),
+  createdAt: bigint('created_at', { mode: 'number' }).notNull(),
+  seenAt: bigint('seen_at', { mode: 'number' }).notNull(),
   expiresAt: bigint('expires_at', { mode: 'number' }).notNull(),
+  /** Address and kind of phone or computer that it began at, in words. */
+  from: text('from').notNull(),
 })
 
 /** Device secrets and the job's signing key, sealed under a key that is kept outside the data folder. */

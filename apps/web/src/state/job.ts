@@ -1,4 +1,4 @@
-import { applyChanges, emptyFacts, jobOf, type Change, type Facts, type Snapshot } from '@rauta/core'
+import { applyChanges, emptyFacts, jobIdentity, jobOf, type Change, type Facts, type Snapshot } from '@rauta/core'
 import {
   batchMost,
   commands,
@@ -72,7 +72,7 @@ const retryMs = 3000
 const fullMs = 10_000
 const isFull = (error: unknown): error is ProblemError => error instanceof ProblemError && error.status === 507
 
-const keyOf = (facts: Facts): string => jobOf(facts)?.publicKey ?? ''
+const keyOf = (facts: Facts): string => jobIdentity(jobOf(facts))
 
 /** Applies what waits to the facts, by the same commands as the server; one that no longer fits is left out here. */
 function overlay(base: Facts, outbox: readonly Waiting[]): Facts {

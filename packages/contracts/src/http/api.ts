@@ -127,6 +127,62 @@ export const answers = {
       questions: { type: 'array' },
     },
   },
+  sessions: {
+    type: 'object',
+    required: ['sessions'],
+    properties: {
+      sessions: {
+        type: 'array',
+        items: {
+          type: 'object',
+          required: ['id', 'name', 'since', 'seen', 'from', 'own'],
+          properties: {
+            id: { type: 'string' },
+            name: { type: 'string' },
+            since: { type: 'integer' },
+            seen: { type: 'integer' },
+            from: { type: 'string' },
+            own: { type: 'boolean' },
+          },
+        },
+      },
+    },
+  },
+  renewed: {
+    type: 'object',
+    required: ['says', 'devices'],
+    properties: {
+      says: { type: 'string' },
+      devices: {
+        type: 'array',
+        items: {
+          type: 'object',
+          required: ['ref', 'ok', 'says'],
+          properties: { ref: { type: 'string' }, ok: { type: 'boolean' }, says: { type: 'string' } },
+        },
+      },
+    },
+  },
+  trace: {
+    type: 'object',
+    required: ['notes'],
+    properties: {
+      notes: {
+        type: 'array',
+        items: {
+          type: 'object',
+          required: ['rev', 'at', 'by', 'name', 'says'],
+          properties: {
+            rev: { type: 'integer' },
+            at: { type: 'integer' },
+            by: { type: 'string' },
+            name: { type: 'string' },
+            says: { type: 'string' },
+          },
+        },
+      },
+    },
+  },
   batch: {
     type: 'object',
     required: ['rev', 'results'],

@@ -1,7 +1,9 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
-import { signHere, signatureHolds, verifyChain, type ChainRecord, type ChainVerdict, type Signer } from './record'
+import { successorsOf, type KeyChange } from './keys'
+import { signHere, verifyChain, type ChainRecord, type ChainVerdict, type Signer } from './record'
+import { signatureHolds } from './signed'
 
 /** A door's record as a file: the chain that shows any later edit, and a seal over what the file says of it. */
 export interface RecordFile {
@@ -13,14 +15,25 @@ export interface RecordFile {
   /** Hash of the last record. */
   head: string
   publicKey: string
+  /** Where the job's key was changed: each change, signed by the key until then. */
+  changes?: KeyChange[]
   chain: ChainRecord[]
   /** Ed25519 by the job's key over all of this but the chain, which the head stands for. */
   seal: string
 }
 
 /** What the seal covers: SHA-256 of its RFC 8785 form, as hex. */
-function sealedHash({ format, job, door, count, head, publicKey }: Omit<RecordFile, 'chain' | 'seal'>): string {
-  return bytesToHex(sha256(utf8ToBytes(canonicalJson({ format, job, door, count, head, publicKey }))))
+function sealedHash({
+  format,
+  job,
+  door,
+  count,
+  head,
+  publicKey,
+  changes,
+}: Omit<RecordFile, 'chain' | 'seal'>): string {
+  const said = { format, job, door, count, head, publicKey, ...(changes ? { changes } : {}) }
+  return bytesToHex(sha256(utf8ToBytes(canonicalJson(said))))
 }
 
 /** Seals a file. @param secret Ed25519 secret key, 32 bytes as hex */
@@ -53,7 +66,11 @@ export function verifyFile(file: RecordFile, trust: FileTrust = {}): ChainVerdic
     return bad('The head is none: 64 hexadecimal digits, as printed.')
   // Without the job's own key the file's is good for this much: that nothing in it was altered alone.
   const publicKey = trust.publicKey ?? file.publicKey
-  const verdict = verifyChain(chain, { publicKey, ...(printed === undefined ? {} : { head: printed }) })
+  const verdict = verifyChain(chain, {
+    publicKey,
+    changes: file.changes ?? [],
+    ...(printed === undefined ? {} : { head: printed }),
+  })
   if (!verdict.ok) return verdict
   if (chain.length !== count || verdict.head !== head)
     return bad(`The file says that it has ${count} records up to ${head.slice(0, 16)}; records were left out or added.`)
@@ -65,9 +82,9 @@ export function verifyFile(file: RecordFile, trust: FileTrust = {}): ChainVerdic
     return bad(
       `The file is called ${door.ref} ${door.name}; its records are of ${String(named.ref)} ${String(named.name)}.`,
     )
-  if (trust.publicKey !== undefined && trust.publicKey !== file.publicKey)
+  if (trust.publicKey !== undefined && !successorsOf(trust.publicKey, file.changes ?? []).includes(file.publicKey))
     return bad('The file names another key than this job’s.')
-  if (!signatureHolds(file.seal, sealedHash(file), publicKey))
+  if (!signatureHolds(file.seal, sealedHash(file), file.publicKey))
     return bad('What the file says of itself (job, door, number of records, head) is not sealed with the job’s key.')
   return trust.publicKey === undefined && printed === undefined
     ? { ...verdict, says: `${chain.length} records, consistent in themselves, origin not checked.` }

@@ -1,3 +1,5 @@
+export * from './signed'
+export * from './keys'
 export * from './record'
 export * from './file'
 export * from './signature'

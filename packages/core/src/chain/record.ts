@@ -2,6 +2,8 @@ import { ed25519 } from '@noble/curves/ed25519.js'
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
+import { agreementHash, firstKey, handoverIn, type KeyChange } from './keys'
+import { signatureHolds } from './signed'
 
 /** One link of a door's chain. `hash` covers everything but `hash` and `signature`; `signature` is Ed25519 over the hash by the job's key. */
 export interface ChainRecord {
@@ -48,13 +50,14 @@ export type ChainVerdict =
 /**
  * Checks a door's chain. With the job's public key each record's signature is checked too, so a chain that was rebuilt
  * from an edited record is found out at that record; with the printed head the end is. With neither, only that the
- * chain is consistent in itself.
+ * chain is consistent in itself. Where the job's key was changed, any of its keys will do, with the changes that lead on from it.
  */
 export function verifyChain(
   records: readonly ChainRecord[],
-  trust: { publicKey?: string; head?: string } = {},
+  trust: { publicKey?: string; head?: string; changes?: readonly KeyChange[] } = {},
 ): ChainVerdict {
   let previous = firstPrevious
+  let key = trust.publicKey ? firstKey(records, trust.publicKey, trust.changes ?? []) : null
   for (const [i, record] of records.entries()) {
     const bad = (why: string): ChainVerdict => ({
       ok: false,
@@ -64,8 +67,15 @@ export function verifyChain(
     if (record.n !== i + 1) return bad('is out of order')
     if (record.previous !== previous) return bad('does not follow the one before it')
     if (hashOf(record) !== record.hash) return bad('was edited: its hash does not match its content')
-    if (trust.publicKey && !signatureHolds(record.signature, record.hash, trust.publicKey))
-      return bad('is not signed with this job’s key')
+    if (trust.publicKey) {
+      if (!key || !signatureHolds(record.signature, record.hash, key)) return bad('is not signed with this job’s key')
+      const handed = handoverIn(record)
+      if (handed) {
+        if (handed.from !== key || !signatureHolds(handed.agreed, agreementHash(key, handed.to, previous), handed.to))
+          return bad('hands over to a key that does not answer for it')
+        key = handed.to
+      }
+    }
     previous = record.hash
   }
   if (trust.head && trust.head.toLowerCase() !== previous)
@@ -77,13 +87,4 @@ export function verifyChain(
   const n = `${records.length} record${records.length === 1 ? '' : 's'}`
   if (trust.publicKey || trust.head) return { ok: true, says: `${n}, unbroken, and of this job.`, head: previous }
   return { ok: true, says: `${n}, consistent in itself, origin not checked.`, head: previous }
-}
-
-/** Whether a signature (hex) over a hash (hex) is by a key (hex); false for what is none of these. */
-export function signatureHolds(signature: string, hash: string, publicKey: string): boolean {
-  try {
-    return ed25519.verify(hexToBytes(signature), hexToBytes(hash), hexToBytes(publicKey))
-  } catch {
-    return false
-  }
 }

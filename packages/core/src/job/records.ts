@@ -13,7 +13,12 @@ export interface Job {
   limits: JobLimits
   /** Ed25519 public key of the job, hex; every record of a door is signed with it. */
   publicKey: string
+  /** Where that key was changed: each change, signed by the key until then, the oldest first. */
+  keyChanges?: { from: string; to: string; at: number; signed: string }[]
 }
+
+/** By what a job is told from every other: the first key that it had. */
+export const jobIdentity = (job: Job | undefined): string => job?.keyChanges?.[0]?.from ?? job?.publicKey ?? ''
 
 /** What the client's IT allows this job to use. */
 export interface SiteNetwork {
@@ -91,6 +96,7 @@ export const jobKind = recordKind('job', {
     network: 'object',
     limits: 'object',
     publicKey: 'text',
+    keyChanges: 'list?',
   },
   touches: () => ({ everything: true }),
 })

@@ -7,13 +7,16 @@ import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { get, post, saysOf } from '../../state/api'
 import { useSession } from '../../state/session'
+import { Keys } from './Keys'
 import { Phones } from './Phones'
+import { SignedIn } from './SignedIn'
+import { Trace } from './Trace'
 
 interface Account {
   name: string
   role: Role
 }
-const passwordRule = '10 characters or more'
+const passwordRule = '10 characters or more, several words'
 const roles: { value: Role; label: string }[] = [
   { value: 'engineer', label: 'Engineer' },
   { value: 'lead', label: 'Lead' },
@@ -179,7 +182,14 @@ export function TeamPage() {
           <Action kind="plain" label="Add the account" onPress={add} />
         </Sheet>
       ) : null}
+      <SignedIn />
       <Phones />
+      {me?.role === 'lead' ? (
+        <>
+          <Trace />
+          <Keys />
+        </>
+      ) : null}
       <Sheet>
         <OwnPassword />
         <Action kind="plain" label="Sign out" onPress={signOut} />

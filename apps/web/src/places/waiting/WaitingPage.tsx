@@ -1,4 +1,4 @@
-import { jobOf } from '@rauta/core'
+import { jobIdentity, jobOf } from '@rauta/core'
 import { commands } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -22,7 +22,7 @@ export function WaitingPage() {
   const tryAgain = useJob((s) => s.tryAgain)
   const me = useSession((s) => s.me)
   const facts = useFacts()
-  const job = jobOf(facts)?.publicKey ?? ''
+  const job = jobIdentity(jobOf(facts))
   const [wrong, setWrong] = useState('')
   const refused = outbox.filter((w) => w.refused !== undefined)
   const mine = outbox.filter((w) => w.refused === undefined && w.by === me?.name && w.job === job)
