@@ -168,6 +168,26 @@ describe('a server on the local network', () => {
     expect(made.status).toBe(200)
     expect(made.cookie).toMatch(/Secure/)
   })
+  it('another authority takes its place on the lead’s word: who trusts the one before trusts this computer no more', async () => {
+    const before = await (await trust('/trust/authority.crt')).text()
+    const name = host()
+    const signed = await secure(before, host(), '/api/v1/sign-in', 'POST', { name: 'lead', password: 'long enough 1' })
+    const cookie = signed.cookie.split(';')[0] ?? ''
+    const renewed = await fetch(`http://127.0.0.1:${running.port}/api/v1/keys/authority`, {
+      method: 'POST',
+      headers: { cookie: cookie.replace(/_\d+=/, `_${running.port}=`) },
+    })
+    expect(renewed.status).toBe(200)
+    const after = await (await trust('/trust/authority.crt')).text()
+    expect(after).not.toBe(before)
+    expect(await secure(after, host())).toMatchObject({ status: 200 })
+    await expect(secure(before, host())).rejects.toThrow()
+    expect(((await renewed.json()) as { says: string }).says).toContain(fingerprint(after))
+    await running.close()
+    running = await start()
+    expect(await secure(after, host())).toMatchObject({ status: 200 })
+    expect(host()).toBe(name)
+  })
   it('keeps name, authority and certificate over a restart', async () => {
     const before = running.lan
     const ca = await (await trust('/trust/authority.crt')).text()

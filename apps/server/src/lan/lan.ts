@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto'
 import { createServer as createHttp, type Server } from 'node:http'
 import { createServer as createHttps, type Server as SecureServer } from 'node:https'
 import { networkInterfaces } from 'node:os'
@@ -104,7 +105,10 @@ export async function openLan(app: Express, context: Context, publicKey: string,
       const next = await newAuthority()
       await context.vault.put(authorityId, JSON.stringify(next))
       authority = next
-      ;(secure as SecureServer).setSecureContext(chain(await certificate()))
+      const server = secure as SecureServer
+      server.setSecureContext(chain(await certificate()))
+      // A session of before is not taken up again under the authority that has gone.
+      server.setTicketKeys(randomBytes(48))
       return facts()
     },
     async close() {

@@ -2,7 +2,8 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
 import { successorsOf, type KeyChange } from './keys'
-import { signHere, verifyChain, type ChainRecord, type ChainVerdict, type Signer } from './record'
+import type { ChainRecord } from './link'
+import { signHere, verifyChain, type ChainVerdict, type Signer } from './record'
 import { signatureHolds } from './signed'
 
 /** A door's record as a file: the chain that shows any later edit, and a seal over what the file says of it. */

@@ -1,3 +1,4 @@
+export * from './link'
 export * from './signed'
 export * from './keys'
 export * from './record'

@@ -1,7 +1,7 @@
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
-import type { ChainRecord } from './record'
+import type { ChainRecord } from './link'
 import { signatureHolds } from './signed'
 
 /** The job signs with another key from now on: said once for the job, and signed by the key until then. */

@@ -2,24 +2,9 @@ import { ed25519 } from '@noble/curves/ed25519.js'
 import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
+import type { ChainRecord } from './link'
 import { agreementHash, firstKey, handoverIn, type KeyChange } from './keys'
 import { signatureHolds } from './signed'
-
-/** One link of a door's chain. `hash` covers everything but `hash` and `signature`; `signature` is Ed25519 over the hash by the job's key. */
-export interface ChainRecord {
-  id: string
-  door: string
-  n: number
-  /** Hash of the record before, 64 zeros for the first. */
-  previous: string
-  /** As the kind of record that it came from says: `plan`, `tick`, `proof`, `signature` ... */
-  kind: string
-  at: number
-  by: string
-  body: unknown
-  hash: string
-  signature: string
-}
 
 export const firstPrevious = '0'.repeat(64)
 
