@@ -107,8 +107,9 @@ export async function openLan(app: Express, context: Context, publicKey: string,
       authority = next
       const server = secure as SecureServer
       server.setSecureContext(chain(await certificate()))
-      // A session of before is not taken up again under the authority that has gone.
+      // A session or connection of before is not taken up again under the authority that has gone.
       server.setTicketKeys(randomBytes(48))
+      server.closeIdleConnections()
       return facts()
     },
     async close() {
