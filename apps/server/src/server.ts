@@ -6,6 +6,7 @@ import { jobOf } from '@rauta/core'
 import { publicKeyOf } from '@rauta/core/chain'
 import { makeDialer, Protocols } from '@rauta/drivers'
 import type { Clock, NetTable } from '@rauta/protocols'
+import { holdsNatively } from './changes/links'
 import { JobLog } from './changes/log'
 import type { Context } from './context'
 import { makeApp } from './http'
@@ -23,6 +24,7 @@ import { Accounts } from './security/accounts'
 import { settleJobKey } from './security/jobKey'
 import { openVault } from './security/openVault'
 import type { SetAside } from './store/facts'
+import { alteredChains } from './store/alteredChains'
 import { alteredLog } from './store/mend'
 import { keepBackups } from './store/ownBackups'
 import { Workshop } from './workshop/workshop'
@@ -59,6 +61,7 @@ export interface Running {
 const job = 'job-1'
 /** Between two looks into the log, ms: what people do goes first. */
 const logPauseMs = 100
+const chainPauseMs = 20
 
 /** Starts everything; resolves when requests are answered. @throws StartError */
 export async function startServer(options: ServerOptions): Promise<Running> {
@@ -151,16 +154,28 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   watcher.start()
   subscriber.start()
   // Needed by nobody at once; a long log takes its time.
-  void alteredLog(store.db, job, () => options.clock.sleep(logPauseMs, ending.signal))
-    .then((damage) => {
-      for (const found of damage.filter((d) => !notices.some((n) => n.says === d.says))) {
-        logger.error(found.says)
-        notices.push(found)
-      }
-    })
-    .catch((error: unknown) => {
-      if (!ending.signal.aborted) logger.error(error)
-    })
+  const pause = () => options.clock.sleep(logPauseMs, ending.signal)
+  const notice = (damage: readonly SetAside[]) => {
+    for (const found of damage.filter((d) => !notices.some((n) => n.says === d.says))) {
+      logger.error(found.says)
+      notices.push(found)
+    }
+  }
+  const lookThrough = async () => {
+    notice(await alteredLog(store.db, job, pause))
+    notice(
+      await alteredChains(
+        store.db,
+        job,
+        () => log.facts,
+        holdsNatively,
+        () => options.clock.sleep(chainPauseMs, ending.signal),
+      ),
+    )
+  }
+  void lookThrough().catch((error: unknown) => {
+    if (!ending.signal.aborted) logger.error(error)
+  })
   claims.resume()
   loads.resume()
   const at = server.address()

@@ -77,7 +77,7 @@ function chainsOf(commits: Change[][]): ChainRecord[] {
   const all: ChainRecord[] = []
   for (const [i, changes] of commits.entries()) {
     now = applyChanges(now, changes, i + 2)
-    const linked = chainChanges(now, changes, secret, i, 'v')
+    const linked = chainChanges(now, changes, secret, { at: i, by: 'v', waited: undefined })
     now = applyChanges(now, linked.heads, i + 2)
     all.push(...linked.records)
   }

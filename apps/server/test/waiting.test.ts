@@ -1,5 +1,8 @@
 import { v7 } from 'uuid'
+import { jobOf } from '@rauta/core'
+import { verifyChain } from '@rauta/core/chain'
 import type { BatchResult, CommandRequest } from '@rauta/contracts'
+import { waitedOf } from '../src/changes/links'
 import { Site, siteFile } from './site'
 
 /** Records that waited on phones: in batches, once, in order, from two phones at once, and from a file. */
@@ -64,7 +67,7 @@ describe('records that waited', () => {
         id: v7(),
         name: 'reading.add',
         payload: { id, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 },
-        seen: site.facts.rev,
+        seen: 0,
         waitedMs: 5 * hour,
       },
     ])
@@ -79,11 +82,33 @@ describe('records that waited', () => {
         id: v7(),
         name: 'reading.add',
         payload: { id: other, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 },
-        seen: site.facts.rev,
+        seen: 0,
         waitedMs: 1e15,
       },
     ])
     expect((late?.at ?? 0) - (site.facts.reading[other]?.at ?? 0)).toBeLessThan(91 * 24 * hour)
+  })
+  it('are not older than what their phone had heard before; the chain says what it claims, and the paper too', async () => {
+    const hour = 3600_000
+    const id = v7()
+    const seen = site.facts.rev
+    const [at] = ((await site.ask('GET', `/changes?after=${seen - 1}`)).body as { entries: { at: number }[] }).entries
+    await batch([
+      {
+        id: v7(),
+        name: 'reading.add',
+        payload: { id, door: 'D-01', cable: 'W1', kind: 'loop', value: 1 },
+        seen,
+        waitedMs: 5 * hour,
+      },
+    ])
+    expect(site.facts.reading[id]?.at).toBe(at?.at)
+    const chain = await site.server.context.log.chain('D-01')
+    const record = chain.at(-1)
+    expect(record?.body).toMatchObject({ id, waited: { claimedMs: 5 * hour } })
+    expect(waitedOf(record as never)?.plausibleMs).toBe((record?.at ?? 0) - (at?.at ?? 0))
+    expect(verifyChain(chain, { publicKey: jobOf(site.facts)?.publicKey ?? '' }).ok).toBe(true)
+    expect(chain.filter((r) => waitedOf(r) === null).length).toBeGreaterThan(0)
   })
   it('two phones that ticked the same thing agree, and the first who did it did it', async () => {
     const seen = site.facts.rev

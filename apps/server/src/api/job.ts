@@ -15,6 +15,7 @@ import { recordFile } from '../files/record'
 import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
 import { isTrace } from '../changes/entry'
+import { Losses } from '../changes/losses'
 import type { Accounts } from '../security/accounts'
 import { forPaper } from '../workshop/workshop'
 import { orderDoor, type Order } from '../live/orders'
@@ -27,6 +28,7 @@ import { everyone, HttpProblem, pageMost, wholeNumber, type Route } from './rout
 export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts, photos: Photos): Route[] {
   const { log } = context
   const keeper = new Keeper()
+  const losses = new Losses(log)
   const door = (id: string) => {
     const found = Object.hasOwn(log.facts.door, id) ? log.facts.door[id] : undefined
     if (!found) throw new HttpProblem(404, 'Not found', `There is no door ${id} in this job.`)
@@ -117,6 +119,17 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
     },
     {
       method: 'post',
+      path: '/commands/preview',
+      says: 'What a command would cost doors that were signed; nothing of it is kept',
+      roles: everyone,
+      body: bodies.command,
+      answer: answers.losses,
+      handle: async (request, _response, account) => ({
+        losses: await losses.of(request.body as CommandRequest, account),
+      }),
+    },
+    {
+      method: 'post',
       path: '/commands/batch',
       says: 'Many commands in their order, in one transaction; what is refused is told and holds nothing up',
       roles: everyone,
@@ -148,9 +161,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
           )
         const results: BatchResult[] = []
         for (let i = 0; i < file.records.length; i += batchMost)
-          results.push(
-            ...(await log.runAll(file.records.slice(i, i + batchMost), author, ` (brought in by ${account.name})`)),
-          )
+          results.push(...(await log.runAll(file.records.slice(i, i + batchMost), author, account.name)))
         return { rev: log.facts.rev, results }
       },
     },
@@ -213,6 +224,7 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
           facts: forPaper(log.facts),
           door: of.id,
           pictures: await photos.among(taken),
+          chain: await log.chain(of.id),
         })
         attach(response, 'application/pdf', `${fileName(of.ref)}-record.pdf`, pdf)
       },

@@ -2,6 +2,7 @@ import { all } from '@rauta/core'
 import { answers, bodies, cabinetsOf, sheetsFor } from '@rauta/contracts'
 import { largestPaper } from '@rauta/papers/limits'
 import { v7 } from 'uuid'
+import { Losses } from '../changes/losses'
 import type { Context } from '../context'
 import { Papers } from '../files/papers'
 import { WorkError, WorkshopError } from '../workshop/workshop'
@@ -13,6 +14,7 @@ const fitters = ['lead', 'engineer'] as const
 /** The door schedule: files in, looked through, taken over; out again as CSV and as a workbook; an empty one to fill in. */
 export function paperRoutes({ log, clock, workshop, ending }: Context): Route[] {
   const papers = new Papers()
+  const losses = new Losses(log)
   ending.addEventListener('abort', () => papers.close())
   const gone = () =>
     new HttpProblem(404, 'Not here any more', 'This file is not here any more. Bring it again; nothing was changed.')
@@ -67,15 +69,22 @@ export function paperRoutes({ log, clock, workshop, ending }: Context): Route[] 
       path: '/door-schedule/:id/take',
       says: 'Takes the good rows over, as one change',
       roles: fitters,
-      answer: answers.ok,
+      body: bodies.takePaper,
+      answer: answers.taken,
       async handle(request, _response, account) {
         const id = String(request.params['id'])
         const payload = await papers.payload(id, account.name, log.facts)
         if (!payload) throw gone()
-        papers.drop(id)
-        if (payload.doors.length === 0)
+        if (payload.doors.length === 0) {
+          papers.drop(id)
           return { says: 'Nothing to take over: the job is as the file says.', rev: log.facts.rev }
-        const { rev } = await log.run({ id: v7(), name: 'doors.import', payload, seen: log.facts.rev }, account)
+        }
+        const command = { id: v7(), name: 'doors.import', payload, seen: log.facts.rev }
+        const { sure } = request.body as { sure?: boolean }
+        const lost = sure ? [] : await losses.of(command, account)
+        if (lost.length) return { says: 'Doors that were signed would lose marks.', rev: log.facts.rev, losses: lost }
+        papers.drop(id)
+        const { rev } = await log.run(command, account)
         return { says: `${payload.doors.length} doors taken over.`, rev }
       },
     },

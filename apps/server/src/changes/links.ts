@@ -1,6 +1,6 @@
-import { createPrivateKey, sign, type KeyObject } from 'node:crypto'
+import { createPrivateKey, createPublicKey, sign, verify, type KeyObject } from 'node:crypto'
 import { declarationOf, put, type Change, type ChainHead, type ChainRecord, type Facts } from '@rauta/core'
-import { firstPrevious, sealRecord, type Signer } from '@rauta/core/chain'
+import { firstPrevious, sealRecord, type SignatureCheck, type Signer } from '@rauta/core/chain'
 
 /** PKCS #8 frame of an Ed25519 secret key, RFC 8410. */
 const pkcs8 = Buffer.from('302e020100300506032b657004220420', 'hex')
@@ -21,6 +21,29 @@ export const signNatively: Signer = (hash, secret) => {
   return sign(null, Buffer.from(hash, 'hex'), key).toString('hex')
 }
 
+/** Frame of an Ed25519 public key, RFC 8410. */
+const spki = Buffer.from('302a300506032b6570032100', 'hex')
+const publicKeys = new Map<string, KeyObject>()
+
+/** The same for checking. */
+export const holdsNatively: SignatureCheck = (signature, hash, publicKey) => {
+  try {
+    let key = publicKeys.get(publicKey)
+    if (!key)
+      publicKeys.set(
+        publicKey,
+        (key = createPublicKey({
+          key: Buffer.concat([spki, Buffer.from(publicKey, 'hex')]),
+          format: 'der',
+          type: 'spki',
+        })),
+      )
+    return verify(null, Buffer.from(hash, 'hex'), key, Buffer.from(signature, 'hex'))
+  } catch {
+    return false
+  }
+}
+
 /** What these changes add to the doors' chains: the records, sealed with the job's key, and where each chain then ends. */
 export interface Linked {
   records: ChainRecord[]
@@ -35,14 +58,40 @@ const recordedOf = (facts: Facts, list: readonly Change[]) =>
 /** Whether any of these belongs into a door's chain. */
 export const goesIntoChain = (facts: Facts, list: readonly Change[]): boolean => recordedOf(facts, list).length > 0
 
+/** What a record in the chain says of how it came, where it did not come at once from whoever made it. Milliseconds before it was received. */
+export interface Waited {
+  /** By the phone's own clock. */
+  claimedMs: number
+  /** No longer than since the newest thing that this phone had heard from here. */
+  plausibleMs: number
+  broughtInBy?: string
+}
+
+/** How a record came; null for one that came at once. */
+export const waitedOf = ({ body }: ChainRecord): Waited | null => (body as { waited?: Waited } | null)?.waited ?? null
+
 /** @param facts those after the changes */
-export function chainChanges(facts: Facts, list: readonly Change[], secret: string, at: number, by: string): Linked {
+export function chainChanges(
+  facts: Facts,
+  list: readonly Change[],
+  secret: string,
+  { at, by, waited }: { at: number; by: string; waited: Waited | undefined },
+): Linked {
   const ends = new Map<string, ChainHead>()
   const records = recordedOf(facts, list).map(({ door, kind, body }) => {
     const end = ends.get(door) ?? facts.head[door] ?? { n: 0, hash: firstPrevious }
     const n = end.n + 1
     const record = sealRecord(
-      { id: `${door}#${n}`, door, n, previous: end.hash, kind, at, by, body },
+      {
+        id: `${door}#${n}`,
+        door,
+        n,
+        previous: end.hash,
+        kind,
+        at,
+        by,
+        body: waited && typeof body === 'object' ? { ...body, waited } : body,
+      },
       secret,
       signNatively,
     )

@@ -33,7 +33,7 @@ import { TwiceError, writeCommit } from '../store/write'
 import { VaultClosedError } from '../security/vault'
 import { tracePrefix, type Author, type Entry, type Trace } from './entry'
 import { signNatively } from './links'
-import { keyOf, Staging, type SetBy } from './staging'
+import { keyOf, lateMs, Staging, type SetBy } from './staging'
 
 const ajv = new Ajv({ allErrors: false, strict: false })
 formats.default(ajv)
@@ -175,8 +175,8 @@ export class JobLog {
     return new Map(rows.flatMap((r) => (r.command === null ? [] : [[r.command, r.rev]])))
   }
 
-  /** Runs what waited, in its order and in one transaction; one that is refused holds the others up in nothing. @param note added to the words of each */
-  runAll(requests: readonly CommandRequest[], author: Author, note = ''): Promise<BatchResult[]> {
+  /** Runs what waited, in its order and in one transaction; one that is refused holds the others up in nothing. @param broughtInBy who brought them in from another's phone */
+  runAll(requests: readonly CommandRequest[], author: Author, broughtInBy?: string): Promise<BatchResult[]> {
     return this.inOrder(async () => {
       const known = await this.known(requests.map((r) => r.id))
       const staging = this.stage()
@@ -188,7 +188,7 @@ export class JobLog {
           continue
         }
         try {
-          const answer = await this.give(staging, request, author, note)
+          const answer = await this.give(staging, request, author, broughtInBy)
           known.set(request.id, answer.rev)
           results.push({
             id: request.id,
@@ -212,19 +212,44 @@ export class JobLog {
     })
   }
 
+  /** The facts as they would be after a command; nothing of it is kept. @throws Refusal */
+  async preview(request: CommandRequest, author: Author): Promise<Facts> {
+    const staging = this.stage()
+    await this.give(staging, request, author)
+    return staging.facts
+  }
+
   private stage(): Staging {
     return new Staging(this.current, this.fieldRevs, this.chainKey, Math.floor(this.clock.now()))
   }
 
   /** @throws Refusal for a command that this author may not give, that is not as its schema says, or that does not fit; then nothing is staged */
-  private async give(staging: Staging, request: CommandRequest, author: Author, note = ''): Promise<CommandAnswer> {
+  private async give(
+    staging: Staging,
+    request: CommandRequest,
+    author: Author,
+    broughtInBy?: string,
+  ): Promise<CommandAnswer> {
     const command = commandNamed(request.name)
     if (!command) throw new Misfit(`There is no command ${request.name}.`)
     if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
     const unfit = unfitValue(request.payload)
     if (unfit) throw new Misfit(`${unfit.field.replace(/^fields\./, '') || 'This'} ${unfit.says}.`, unfit.field)
     this.check(request.name, command.schema, request.payload)
-    return staging.command(request, author, await this.historyFor(request), note)
+    const seenAt = (request.waitedMs ?? 0) < lateMs ? 0 : await this.toldAt(request.seen)
+    return staging.command(request, author, await this.historyFor(request), {
+      seenAt,
+      ...(broughtInBy === undefined ? {} : { broughtInBy }),
+    })
+  }
+
+  /** When a revision was made; what rests on it is not older. 0 where there is none such. */
+  private async toldAt(rev: number): Promise<number> {
+    const [row] = await this.db
+      .select({ at: changesTable.at })
+      .from(changesTable)
+      .where(and(eq(changesTable.job, this.job), eq(changesTable.rev, Math.min(rev, this.current.rev, mostRows))))
+    return row?.at ?? 0
   }
 
   /** The earlier revision that an undo or a redo speaks of. */

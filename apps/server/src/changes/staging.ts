@@ -14,7 +14,7 @@ import {
 import { commandNamed, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
 import { VaultClosedError } from '../security/vault'
 import { agreementHash, changeHash, handoverKind, publicKeyOf, sealRecord, type Handover } from '@rauta/core/chain'
-import { chainChanges, goesIntoChain, signNatively } from './links'
+import { chainChanges, goesIntoChain, signNatively, type Waited } from './links'
 import type { Author, Entry } from './entry'
 
 /** When a field was set, by whom, and from which phone. */
@@ -41,6 +41,16 @@ type History = (rev: number) => { name: string; changes: Change[] } | undefined
 export const keyOf = (f: { kind: string; id: string; field: string }) => `${f.kind}/${f.id}/${f.field}`
 /** How long a record may have waited on a phone before the hour that it tells is no longer believed. */
 const longestWaitMs = 90 * 24 * 3600_000
+/** What waited shorter came at once: a slow network is no phone without signal. */
+export const lateMs = 60_000
+
+/** How a command came. */
+interface Came {
+  /** When the revision was made that its author had seen; 0 where it came at once. */
+  seenAt: number
+  /** Who brought it in from another's phone. */
+  broughtInBy?: string
+}
 
 /** Changes that are worked out one after the other and then written together: either all of them stand or none. */
 export class Staging {
@@ -56,11 +66,21 @@ export class Staging {
   ) {}
 
   /** Works out one command on top of what is staged. @throws Refusal, and then nothing of it is staged */
-  command(request: CommandRequest, author: Author, history: History | null, note = ''): CommandAnswer {
+  command(
+    request: CommandRequest,
+    author: Author,
+    history: History | null,
+    { seenAt, broughtInBy }: Came,
+  ): CommandAnswer {
     const command = commandNamed(request.name)
     if (!command) throw new Refusal(`There is no command ${request.name}.`)
-    // A record that waited on a phone was made then, not now.
-    const at = this.now - Math.min(Math.max(0, Math.floor(request.waitedMs ?? 0)), longestWaitMs)
+    // A record that waited on a phone was made then, not now; but after what that phone had seen of the job when it was made.
+    const claimedMs = Math.max(0, Math.floor(request.waitedMs ?? 0))
+    const at = Math.min(this.now, Math.max(this.now - Math.min(claimedMs, longestWaitMs), seenAt))
+    const waited: Waited | undefined =
+      claimedMs >= lateMs || broughtInBy !== undefined
+        ? { claimedMs, plausibleMs: this.now - at, ...(broughtInBy === undefined ? {} : { broughtInBy }) }
+        : undefined
     let payload = request.payload as never
     let questions: Question[] = []
     const edit = command.edits?.(payload)
@@ -89,9 +109,14 @@ export class Staging {
       : []
     const rev = this.add(
       [...made, ...asked],
-      { by: author.name, name: request.name, says: says + note },
+      {
+        by: author.name,
+        name: request.name,
+        says: broughtInBy === undefined ? says : `${says} (brought in by ${broughtInBy})`,
+      },
       request,
       fields,
+      waited,
     )
     return { rev, changes: this.staged.at(-1)?.entry.changes ?? [], repeated: false, questions }
   }
@@ -102,6 +127,7 @@ export class Staging {
     entry: { by: string; name: string; says: string },
     request: { id: string; phone?: string } | null = null,
     fields: readonly { kind: RecordKind; id: string; field: string }[] = [],
+    waited?: Waited,
   ): number {
     const rev = this.facts.rev + 1
     const replaced = replacedEvidence(made)
@@ -113,7 +139,7 @@ export class Staging {
     if (this.chainKey === null && goesIntoChain(this.facts, made)) throw new VaultClosedError()
     this.take(made, rev)
     const linked = this.chainKey
-      ? chainChanges(this.facts, made, this.chainKey, this.now, entry.by)
+      ? chainChanges(this.facts, made, this.chainKey, { at: this.now, by: entry.by, waited })
       : { records: [], heads: [] }
     const set = fields.map((f) => ({ ...f, rev, by: entry.by, phone: request?.phone ?? '' }))
     for (const f of set) this.newFieldRevs.set(keyOf(f), f)

@@ -14,15 +14,21 @@ import {
   sheetOf,
   standings,
   workedConfigs,
+  type ChainRecord,
   type Door,
   type Facts,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
+import { waitedOf } from '../changes/links'
 import { drawPictures, type Pictures } from './pictures'
 import { PdfFile, type Page } from './page'
 
 /** A door's record for people: A4, plan, readings, pictures, device, proofs with evidence, signatures and the head of the chain. @param pictures bytes of those that have arrived */
-export async function recordPdf(facts: Facts, door: Door, pictures: Pictures): Promise<Buffer> {
+export async function recordPdf(
+  facts: Facts,
+  door: Door,
+  { pictures, chain }: { pictures: Pictures; chain: readonly ChainRecord[] },
+): Promise<Buffer> {
   const job = jobOf(facts)
   const out = new PdfFile(`${door.ref} ${door.name}: record`, job?.name ?? '')
   const page = out.page()
@@ -42,6 +48,7 @@ export async function recordPdf(facts: Facts, door: Door, pictures: Pictures): P
   )
   devicePart(page, facts, door, time)
   provePart(page, facts, door, time)
+  latePart(page, chain, time)
   signPart(page, facts, door, time)
   return out.end()
 }
@@ -132,6 +139,25 @@ function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => s
   page.heading('Open snags')
   if (snags.length === 0) page.line('None.')
   for (const snag of snags) page.row(snag.owner, snag.says)
+}
+
+/** Records that came later than they were made: what the phone claims, and what can be believed of it. */
+function latePart(page: Page, chain: readonly ChainRecord[], time: (ms: number) => string): void {
+  const late = chain.flatMap((record) => {
+    const waited = waitedOf(record)
+    return waited ? [{ record, waited }] : []
+  })
+  if (late.length === 0) return
+  page.heading('Came later than they were made')
+  for (const { record, waited } of late) {
+    const claimed = time(record.at - waited.claimedMs)
+    const made =
+      waited.claimedMs > waited.plausibleMs
+        ? `made after ${time(record.at - waited.plausibleMs)}; its phone claims ${claimed}, and had heard from here after that`
+        : `made ${claimed} by its phone’s clock`
+    const through = waited.broughtInBy === undefined ? '' : `, brought in by ${waited.broughtInBy}`
+    page.row(`Record ${record.n}, ${record.kind}`, `${record.by}: ${made}; received ${time(record.at)}${through}`)
+  }
 }
 
 function signPart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {

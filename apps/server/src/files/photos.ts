@@ -32,6 +32,8 @@ function sizeFault(bytes: Buffer): string | null {
   }
 }
 
+const hashOf = (bytes: Buffer): string => createHash('sha256').update(bytes).digest('hex')
+
 /** Pictures of the job: kept once under their id, and told apart from others by their hash. */
 export class Photos {
   constructor(
@@ -45,7 +47,7 @@ export class Photos {
     if (!type) return 'This is no picture that can be kept. Take a photo, or choose a JPEG, PNG or WebP file.'
     const fault = sizeFault(bytes)
     if (fault) return fault
-    const sha256 = createHash('sha256').update(bytes).digest('hex')
+    const sha256 = hashOf(bytes)
     const before = (
       await this.db
         .select({ sha256: photos.sha256 })
@@ -64,7 +66,10 @@ export class Photos {
       .select()
       .from(photos)
       .where(and(eq(photos.job, this.job), inArray(photos.id, [...ids])))
-    return new Map(rows.map((r) => [r.id, { type: r.type, sha256: r.sha256, bytes: Buffer.from(r.bytes) }]))
+    // Of the bytes as they lie there now: what the store says of them may have been altered with them.
+    return new Map(
+      rows.map((r) => [r.id, { type: r.type, sha256: hashOf(Buffer.from(r.bytes)), bytes: Buffer.from(r.bytes) }]),
+    )
   }
 
   async of(id: string): Promise<{ type: string; sha256: string; bytes: Buffer } | null> {

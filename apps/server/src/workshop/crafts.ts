@@ -1,4 +1,4 @@
-import { all, byWalk, jobOf, type Facts } from '@rauta/core'
+import { all, byWalk, jobOf, type ChainRecord, type Facts } from '@rauta/core'
 import { scheduleCsv, scheduleXlsx, tableCsv, tableXlsx } from '@rauta/papers'
 import { listPdf } from '../files/lists'
 import type { ListName, ListOptions } from '../files/listTables'
@@ -35,8 +35,8 @@ export const crafts = {
   tableCsv,
   schedule: scheduleXlsx,
   scheduleCsv,
-  record: ({ facts, door, pictures }: { facts: Facts; door: string; pictures: Pictures }) =>
-    recordPdf(facts, existing(facts.door[door]), pictures),
+  record: ({ facts, door, ...more }: { facts: Facts; door: string; pictures: Pictures; chain: ChainRecord[] }) =>
+    recordPdf(facts, existing(facts.door[door]), more),
   /** Wire sheets of a whole job in one file, door by door; stopped, those that are made are in it. */
   async wireSheets(of: PaperFor, { progress, stopped }: Tools): Promise<Buffer> {
     const out = new PdfFile('Wire sheets', jobOf(of.facts)?.name ?? '')

@@ -93,6 +93,7 @@ export const bodies = {
   newPassword: object({ password: newPassword }),
   ownPassword: object({ old: cred, password: newPassword }),
   search: object({ address: text }, ['address']),
+  takePaper: object({ sure: { type: 'boolean' } }, ['sure']),
   keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),
   columns: object(
     {
@@ -102,6 +103,20 @@ export const bodies = {
     },
     ['table', 'headerRow', 'columns'],
   ),
+} as const
+
+/** Doors that were signed, with the marks that they would lose. */
+const losses = {
+  type: 'array',
+  items: {
+    type: 'object',
+    required: ['door', 'ref', 'marks'],
+    properties: {
+      door: { type: 'string' },
+      ref: { type: 'string' },
+      marks: { type: 'array', items: { type: 'string' } },
+    },
+  },
 } as const
 
 /** Shapes of the answers, as the OpenAPI document shows them. */
@@ -147,6 +162,12 @@ export const answers = {
         },
       },
     },
+  },
+  losses: { type: 'object', required: ['losses'], properties: { losses } },
+  taken: {
+    type: 'object',
+    required: ['says', 'rev'],
+    properties: { says: { type: 'string' }, rev: { type: 'integer' }, losses },
   },
   renewed: {
     type: 'object',

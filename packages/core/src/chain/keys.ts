@@ -2,7 +2,7 @@ import { sha256 } from '@noble/hashes/sha2.js'
 import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
 import type { ChainRecord } from './link'
-import { signatureHolds } from './signed'
+import { signatureHolds, type SignatureCheck } from './signed'
 
 /** The job signs with another key from now on: said once for the job, and signed by the key until then. */
 export interface KeyChange {
@@ -64,11 +64,12 @@ export function firstKey(
   records: readonly ChainRecord[],
   trusted: string,
   changes: readonly KeyChange[],
+  holds: SignatureCheck = signatureHolds,
 ): string | null {
   const known = successorsOf(trusted, changes)
   const handed = records.flatMap((r) => handoverIn(r) ?? [])
   const [first] = handed
   if (first) return known.includes(first.from) || handed.some((h) => known.includes(h.to)) ? first.from : null
   const begins = records[0]
-  return known.find((k) => begins && signatureHolds(begins.signature, begins.hash, k)) ?? null
+  return known.find((k) => begins && holds(begins.signature, begins.hash, k)) ?? null
 }

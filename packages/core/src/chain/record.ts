@@ -4,7 +4,7 @@ import { bytesToHex, hexToBytes, utf8ToBytes } from '@noble/hashes/utils.js'
 import { canonicalJson } from '../config/canonical'
 import type { ChainRecord } from './link'
 import { agreementHash, firstKey, handoverIn, type KeyChange } from './keys'
-import { signatureHolds } from './signed'
+import { signatureHolds, type SignatureCheck } from './signed'
 
 export const firstPrevious = '0'.repeat(64)
 
@@ -36,13 +36,15 @@ export type ChainVerdict =
  * Checks a door's chain. With the job's public key each record's signature is checked too, so a chain that was rebuilt
  * from an edited record is found out at that record; with the printed head the end is. With neither, only that the
  * chain is consistent in itself. Where the job's key was changed, any of its keys will do, with the changes that lead on from it.
+ * @param holds a quicker way to check a signature, where the machine has one
  */
 export function verifyChain(
   records: readonly ChainRecord[],
   trust: { publicKey?: string; head?: string; changes?: readonly KeyChange[] } = {},
+  holds: SignatureCheck = signatureHolds,
 ): ChainVerdict {
   let previous = firstPrevious
-  let key = trust.publicKey ? firstKey(records, trust.publicKey, trust.changes ?? []) : null
+  let key = trust.publicKey ? firstKey(records, trust.publicKey, trust.changes ?? [], holds) : null
   for (const [i, record] of records.entries()) {
     const bad = (why: string): ChainVerdict => ({
       ok: false,
@@ -53,10 +55,10 @@ export function verifyChain(
     if (record.previous !== previous) return bad('does not follow the one before it')
     if (hashOf(record) !== record.hash) return bad('was edited: its hash does not match its content')
     if (trust.publicKey) {
-      if (!key || !signatureHolds(record.signature, record.hash, key)) return bad('is not signed with this job’s key')
+      if (!key || !holds(record.signature, record.hash, key)) return bad('is not signed with this job’s key')
       const handed = handoverIn(record)
       if (handed) {
-        if (handed.from !== key || !signatureHolds(handed.agreed, agreementHash(key, handed.to, previous), handed.to))
+        if (handed.from !== key || !holds(handed.agreed, agreementHash(key, handed.to, previous), handed.to))
           return bad('hands over to a key that does not answer for it')
         key = handed.to
       }
