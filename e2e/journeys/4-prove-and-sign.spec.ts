@@ -101,6 +101,17 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
   expect(said).toContain(`Record ${reading + 1} (reading`)
   const pdf = await page.request.get(`/api/v1/doors/${door}/record.pdf`)
   expect((await pdf.body()).subarray(0, 5).toString()).toBe('%PDF-')
+
+  // What a change would cost is said before it is made, and what was typed stays when it is left.
+  await page.goto(`/doors/${door}/behaviour`)
+  await page.getByRole('textbox', { name: 'Release time, s' }).fill('9')
+  await page.getByRole('button', { name: 'Keep the behaviour' }).click()
+  const costs = page.getByRole('alertdialog', { name: 'What this change costs' })
+  await expect(costs.getByRole('listitem')).toContainText([door])
+  await expect(costs.getByRole('listitem')).toContainText(['Load, Prove'])
+  await costs.getByRole('button', { name: 'Leave it as it is' }).click()
+  await expect(page.getByText('Left as it is. Nothing was changed.')).toBeVisible()
+  await expect(page.getByRole('textbox', { name: 'Release time, s' })).toHaveValue('9')
 })
 
 test('a failure becomes a snag with an owner', async ({ page }) => {

@@ -31,6 +31,7 @@ import {
 } from './kept'
 import { thisPhone } from './phone'
 import { sendPhotos } from './photos'
+import { askFirst } from './costs'
 import { keptMe, useSession } from './session'
 
 /** What of the store could not be read, was made anew or is missing, in words. */
@@ -301,6 +302,7 @@ export const useJob = create<JobState>((set, getState) => {
         return null
       }
       try {
+        await askFirst(getState().base, request)
         const answer = await post<CommandAnswer>('/commands', request, commandMs)
         set({ full: null })
         takeOver(answer, name)

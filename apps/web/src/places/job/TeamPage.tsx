@@ -159,7 +159,7 @@ export function TeamPage() {
       })
       .catch((e: unknown) => setSays(saysOf(e)))
   return (
-    <Screen title="Team" under={`Signed in as ${me?.name ?? ''}, ${me?.role ?? ''}`}>
+    <Screen columns title="Team" under={`Signed in as ${me?.name ?? ''}, ${me?.role ?? ''}`}>
       {says ? <Notice tone="slate">{says}</Notice> : null}
       <Sheet flush title="Who may sign in">
         {list.map((a) => (
@@ -182,6 +182,10 @@ export function TeamPage() {
           <Action kind="plain" label="Add the account" onPress={add} />
         </Sheet>
       ) : null}
+      <Sheet>
+        <OwnPassword />
+        <Action kind="plain" label="Sign out" onPress={signOut} />
+      </Sheet>
       <SignedIn />
       <Phones />
       {me?.role === 'lead' ? (
@@ -190,10 +194,6 @@ export function TeamPage() {
           <Keys />
         </>
       ) : null}
-      <Sheet>
-        <OwnPassword />
-        <Action kind="plain" label="Sign out" onPress={signOut} />
-      </Sheet>
     </Screen>
   )
 }

@@ -17,6 +17,9 @@ interface Note {
   says: string
 }
 
+/** So many come at once. */
+const page = 100
+
 /** Who signed in, mistyped, took papers away, changed accounts and keys. Fetched when it is asked for, a page at a time. */
 export function Trace() {
   const ground = useGround()
@@ -28,7 +31,7 @@ export function Trace() {
     get<{ notes: Note[] }>(`/trace${before === undefined ? '' : `?before=${before}`}`)
       .then((a) => {
         setWrong('')
-        setEnded(a.notes.length === 0)
+        setEnded(a.notes.length < page)
         setNotes(before === undefined ? a.notes : [...(notes ?? []), ...a.notes])
       })
       .catch((e: unknown) => setWrong(saysOf(e)))

@@ -1,4 +1,4 @@
-import type { Meaning } from '@rauta/core'
+import type { Loss, Meaning } from '@rauta/core'
 import { meaningWords, plainMeanings } from '@rauta/core/doorlist'
 import { cabinetsOf, type PaperView } from '@rauta/contracts'
 import { router } from 'expo-router'
@@ -11,6 +11,7 @@ import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T, type Tone } from '../../parts/Text'
 import { UndoBar } from '../../parts/UndoBar'
 import { AwayError, post, postFile, saysOf } from '../../state/api'
+import { askAbout } from '../../state/costs'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { useGround } from '../../theme'
@@ -60,8 +61,10 @@ export function SchedulePage() {
   }
   const take = async (paper: PaperView) => {
     try {
-      const { says } = await post<{ says: string }>(`/door-schedule/${paper.id}/take`)
-      setDoing({ what: 'taken', says })
+      const path = `/door-schedule/${paper.id}/take`
+      const { says, losses } = await post<{ says: string; losses?: Loss[] }>(path)
+      if (losses) await askAbout(losses)
+      setDoing({ what: 'taken', says: losses ? (await post<{ says: string }>(path, { sure: true })).says : says })
     } catch (error) {
       setWrong(saysOf(error))
     }

@@ -4,6 +4,7 @@ import { View } from 'react-native'
 import { T } from '../../parts/Text'
 import { Notice } from '../../parts/Screen'
 import { Action } from '../../parts/Action'
+import { useCosts } from '../../state/costs'
 import { useJob } from '../../state/job'
 import { useOffline } from '../../state/offline'
 import { useSession } from '../../state/session'
@@ -12,6 +13,7 @@ import { useGround, useWide } from '../../theme'
 import '../doors/Board'
 import { FirstUse } from '../start/FirstUse'
 import { SignIn } from '../start/SignIn'
+import { Costs } from './Costs'
 import { Keys } from './Keys'
 import { Rail } from './Rail'
 import { Tabs } from './Tabs'
@@ -73,6 +75,7 @@ function Inside({ covered }: { covered: boolean }) {
   const join = useJob((s) => s.join)
   const ready = useJob((s) => s.ready)
   const flush = useJob((s) => s.flush)
+  const asked = useCosts((s) => s.asking !== null)
   useEffect(() => join(), [join])
   // Signed in again: what waited goes now.
   useEffect(() => {
@@ -87,9 +90,10 @@ function Inside({ covered }: { covered: boolean }) {
         <StoreNotices />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
-        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>
+        <View style={{ flex: 1, display: covered || asked ? 'none' : 'flex' }}>
           <Suspense fallback={<Shape />}>{ready ? <Slot /> : <Shape />}</Suspense>
         </View>
+        {covered ? null : <Costs />}
         {covered ? (
           <View style={{ flex: 1, backgroundColor: ground.paper }}>
             <SignIn again />

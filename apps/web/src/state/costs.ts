@@ -1,0 +1,53 @@
+import type { Loss } from '@rauta/core'
+import { all, type Facts } from '@rauta/core'
+import type { CommandRequest } from '@rauta/contracts'
+import { create } from 'zustand'
+import { AwayError, post } from './api'
+
+/** A change that would cost signed doors marks waits for somebody's word. */
+interface Asking {
+  losses: readonly Loss[]
+  answer(goOn: boolean): void
+}
+export const useCosts = create<{ asking: Asking | null }>(() => ({ asking: null }))
+
+/** Somebody left a change that was asked about: nothing was sent, what was typed stays. */
+export class LeftError extends Error {
+  constructor() {
+    super('Left as it is. Nothing was changed.')
+  }
+}
+
+/** What is recorded at a door or told by it is what it is: nobody is asked about that. */
+const recorded =
+  /^(tick|core|reading|meter|photo|trial|snag|sign|cabinet|found|claim|firmware|load|procured|question|testCards)\b/
+const previewMs = 5000
+
+/** Shows what doors would lose, and waits. @throws LeftError */
+export function askAbout(losses: readonly Loss[]): Promise<void> {
+  return new Promise((goOn, leave) => {
+    useCosts.setState({
+      asking: {
+        losses,
+        answer(yes) {
+          useCosts.setState({ asking: null })
+          if (yes) goOn()
+          else leave(new LeftError())
+        },
+      },
+    })
+  })
+}
+
+/** Before a change of the plan is sent: what it would cost doors that were signed, for somebody to say yes to. Without the server it can't be told. @throws LeftError, ProblemError */
+export async function askFirst(facts: Facts, request: CommandRequest): Promise<void> {
+  if (recorded.test(request.name) || all(facts, 'signature').length === 0) return
+  let losses: Loss[]
+  try {
+    losses = (await post<{ losses: Loss[] }>('/commands/preview', request, previewMs)).losses
+  } catch (error) {
+    if (error instanceof AwayError) return
+    throw error
+  }
+  if (losses.length) await askAbout(losses)
+}
