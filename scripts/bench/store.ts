@@ -1,8 +1,9 @@
 import { spawn } from 'node:child_process'
-import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { PGlite } from '@electric-sql/pglite'
+import { sql } from 'drizzle-orm'
 import { batchMost, type CommandRequest } from '@rauta/contracts'
 import { makeClock } from '@rauta/protocols'
 import { v7 } from 'uuid'
@@ -83,6 +84,97 @@ async function writes(): Promise<void> {
   )
 }
 
+/** A job that has gone on for long: how soon it is there, and whether writing to it still takes what it took at first. */
+async function grown(): Promise<void> {
+  const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
+  const data = join(folder, 'data')
+  const clock = makeClock(1)
+  const open = async () => {
+    const store = await openStore(data)
+    return { store, log: await JobLog.open(store, 'job-1', clock, '11'.repeat(32)) }
+  }
+  const opening = async () => {
+    const took: number[] = []
+    for (let i = 0; i < 3; i++) {
+      let close = () => Promise.resolve()
+      took.push(
+        await time(async () => {
+          const { store } = await open()
+          close = () => store.close()
+        }),
+      )
+      await close()
+    }
+    return median(took)
+  }
+  const commits = async () => {
+    const { store, log } = await open()
+    const took: number[] = []
+    for (let i = 0; i < 200; i++) took.push(await time(() => log.run(again(i), lead)))
+    await store.close()
+    return median(took)
+  }
+  // The same few hundred records over and over, as a job has it.
+  const again = (i: number): CommandRequest => ({
+    id: v7(),
+    name: 'group.put',
+    payload: { id: `g${i % 400}`, name: `Group ${i % 400}, ${i}` },
+    seen: 0,
+  })
+  await commits()
+  const youngOpen = await opening()
+  const youngCommit = await commits()
+  const { store, log } = await open()
+  for (let i = 0; i < longCommands; i += batchMost)
+    await log.runAll(
+      Array.from({ length: batchMost }, (_, k) => again(i + k)),
+      lead,
+    )
+  const before = sizeOf(data)
+  for (let i = 0; i < longEvents; i += 50_000)
+    await store.db.execute(
+      sql.raw(
+        `insert into events (job, id, received, data) select 'job-1', 'a1:b:' || n, 1900000000000 + n, jsonb_build_object('id', 'a1:b:' || n, 'controller', 'a1', 'boot', 'b', 'seq', n, 'at', 1900000000000 + n, 'received', 1900000000000 + n, 'offsetMs', 0, 'kind', 'leaf', 'door', 'D-01', 'reader', '', 'card', '', 'state', 'open', 'says', 'Leaf opened') from generate_series(${i + 1}, ${i + 50_000}) as n`,
+      ),
+    )
+  await store.checkpoint()
+  await store.close()
+  const eventB = (sizeOf(data) - before) / longEvents
+  const oldOpen = await opening()
+  const oldCommit = await commits()
+  rmSync(folder, { recursive: true, force: true })
+  const what = `${longCommands.toLocaleString('en')} commands and ${longEvents.toLocaleString('en')} events`
+  row(
+    `opening a store with ${what}`,
+    `${oldOpen.toFixed(0)} ms`,
+    `one with 200 commands ${youngOpen.toFixed(0)} ms`,
+    (oldOpen / youngOpen).toFixed(2),
+    '3 s',
+  )
+  row(
+    `one command into a store with ${what}`,
+    `${oldCommit.toFixed(2)} ms`,
+    `into one with 200 commands ${youngCommit.toFixed(2)} ms`,
+    (oldCommit / youngCommit).toFixed(2),
+    'flat',
+  )
+  row(
+    'size of the store for each event',
+    `${eventB.toFixed(0)} bytes`,
+    'its own JSON 210 bytes',
+    (eventB / 210).toFixed(2),
+    'reported',
+  )
+}
+const longCommands = 20_000
+const longEvents = 1_000_000
+
+/** Bytes of all files below a folder. */
+const sizeOf = (folder: string): number =>
+  readdirSync(folder, { recursive: true, withFileTypes: true })
+    .filter((f) => f.isFile())
+    .reduce((sum, f) => sum + statSync(join(f.parentPath, f.name)).size, 0)
+
 async function starts(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
   const env = { ...process.env, RAUTA_DATA: join(folder, 'data'), RAUTA_KEY: join(folder, 'key'), PORT: '0' }
@@ -120,4 +212,5 @@ async function starts(): Promise<void> {
 export async function storeBench(): Promise<void> {
   await writes()
   await starts()
+  await grown()
 }

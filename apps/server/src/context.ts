@@ -1,6 +1,6 @@
 import type { Clock } from '@rauta/protocols'
 import { DeviceError, type Dialer, type Driver, type Protocol, type Protocols, type Secret } from '@rauta/drivers'
-import { sheetOf, type Controller, type Facts } from '@rauta/core'
+import { sheetOf, type Controller, type Facts, type Secured } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import type { JobLog } from './changes/log'
 import type { Vault } from './security/vault'
@@ -54,7 +54,7 @@ export function driverAt(
   protocol: Protocol,
   address: string,
   secret: Secret | null,
-  options: { port?: number; signal?: AbortSignal; timeoutMs?: number } = {},
+  options: { port?: number; signal?: AbortSignal; timeoutMs?: number; secured?: Secured | undefined } = {},
 ): Driver {
   const { port = protocol.port, ...rest } = options
   return protocol.driver({ dialer: context.dialer, clock: context.clock, address, port, secret, ...rest })

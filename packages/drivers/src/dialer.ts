@@ -1,8 +1,10 @@
 import { createSocket } from 'node:dgram'
 import { Agent, request, type RequestOptions } from 'node:http'
+import { request as secureRequest } from 'node:https'
 import { networkInterfaces } from 'node:os'
 import { sameSubnet } from '@rauta/core'
 import { DeviceError } from './errors'
+import { certificateAt, PinnedAgent, PinnedAgents } from './pinned'
 import { discoveryGroup, discoveryPort, sitePort, toSite, toWire, wirePort, type NetTable } from '@rauta/protocols'
 
 export interface Interface {
@@ -26,8 +28,12 @@ export interface Dialer {
       signal?: AbortSignal
       /** The same bytes may not be sent twice: the caller asks anew where an answer is lost. */
       fresh?: true
+      /** Over HTTPS, to the device that has this certificate and to no other: SHA-256, hex. */
+      fingerprint?: string
     },
   ): Promise<{ status: number; text: string }>
+  /** Certificate of whoever answers over TLS there: its SHA-256, hex. @throws DeviceError */
+  certificateOf(address: string, port: number, timeoutMs: number, signal?: AbortSignal): Promise<string>
   /** Sends datagrams to the discovery group from every interface, and hands over every answer until `signal` ends it. */
   multicast(messages: readonly string[], onMessage: (text: string) => void, signal: AbortSignal): Promise<void>
   /** Listens to the discovery group until `signal` ends it. */
@@ -52,6 +58,7 @@ export function makeDialer(table: NetTable | null): Dialer {
   const wire = (address: string) => (table ? toWire(table, address) : address)
   // One connection to a device serves many requests; opening one costs as much as a small request.
   const agent = new Agent({ keepAlive: true })
+  const pinned = new PinnedAgents()
   const groupPort = table?.discoveryPort ?? discoveryPort
   const localAddresses = () => (table ? ['127.0.0.1'] : own().map((i) => i.address))
   return {
@@ -64,7 +71,7 @@ export function makeDialer(table: NetTable | null): Dialer {
         ? { address: toSite(table, hostname) ?? hostname, port: sitePort(table, plain) }
         : { address: hostname, port: plain }
     },
-    async post(address, port, path, body, { timeoutMs, signal, fresh }) {
+    async post(address, port, path, body, { timeoutMs, signal, fresh, fingerprint }) {
       const host = wire(address)
       if (!host || (table && !inReach(address)))
         throw new DeviceError(
@@ -77,7 +84,7 @@ export function makeDialer(table: NetTable | null): Dialer {
           port: table ? wirePort(table, port) : port,
           path,
           method: 'POST',
-          agent,
+          agent: fingerprint === undefined ? agent : pinned.of(fingerprint),
           headers: { 'content-type': 'application/soap+xml; charset=utf-8', 'content-length': Buffer.byteLength(body) },
         },
         body,
@@ -86,6 +93,11 @@ export function makeDialer(table: NetTable | null): Dialer {
         signal,
         fresh,
       )
+    },
+    async certificateOf(address, port, timeoutMs, signal) {
+      const host = wire(address)
+      if (!host) throw new DeviceError('noAddress', `This computer has no address in the subnet of ${address}.`)
+      return await certificateAt(host, table ? wirePort(table, port) : port, Math.max(1, Math.round(timeoutMs)), signal)
     },
     multicast(messages, onMessage, signal) {
       return Promise.all(
@@ -176,7 +188,7 @@ function exchange(
       reject(new DeviceError('stopped', 'Stopped.'))
       return
     }
-    const call = request(options, (answer) => {
+    const call = requestOver(options)(options, (answer) => {
       const parts: Buffer[] = []
       let size = 0
       answer.on('data', (part: Buffer) => {
@@ -210,8 +222,15 @@ function exchange(
       settle(() => {
         // A connection that was kept open may have been closed by the device just as it was used again: that says nothing of the device.
         const lost = error.code === 'ECONNRESET' || error.code === 'EPIPE'
-        if (call.reusedSocket && lost && !fresh)
-          exchange({ ...options, agent: false }, body, timeoutMs, address, signal).then(resolve, reject)
+        if (error instanceof DeviceError) reject(error)
+        else if (call.reusedSocket && lost && !fresh)
+          exchange(
+            { ...options, agent: options.agent instanceof PinnedAgent ? options.agent : false },
+            body,
+            timeoutMs,
+            address,
+            signal,
+          ).then(resolve, reject)
         else
           reject(
             new DeviceError(lost ? 'lost' : 'connectionRefused', `Nothing answers at ${address}.`, { cause: error }),
@@ -222,6 +241,9 @@ function exchange(
     call.end(body)
   })
 }
+
+const requestOver = (options: RequestOptions): typeof request =>
+  options.agent instanceof PinnedAgent ? (secureRequest as typeof request) : request
 
 function onAbort(signal: AbortSignal, then: () => void): void {
   if (signal.aborted) then()

@@ -6,6 +6,7 @@ import type {
   HeldPoint,
   Holds,
   Operation,
+  Secured,
   StandingMode,
 } from '@rauta/core'
 import type { Clock } from '@rauta/protocols'
@@ -68,6 +69,8 @@ export interface Abilities {
   /** Counts what it holds from before. */
   holds(): Promise<Holds>
   erase(): Promise<void>
+  /** How it can be talked to so that nobody listens; null where it can't. */
+  secured(): Promise<Secured | null>
   setSecret(password: string): Promise<void>
   setNetwork(wanted: NetworkSettings): Promise<void>
   setClock(wanted: { zone: string; daylightSaving: boolean }): Promise<void>
@@ -90,6 +93,7 @@ export interface Driver extends Partial<Abilities> {
 const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   holds: 'be asked what it holds',
   erase: 'be erased from here',
+  secured: 'be talked to over HTTPS',
   setSecret: 'be given a password from here',
   setNetwork: 'be given an address from here',
   setClock: 'have its clock set from here',
@@ -114,6 +118,8 @@ export interface SessionOptions {
   address: string
   port: number
   secret: Secret | null
+  /** Over HTTPS, to the device with this certificate alone. */
+  secured?: Secured | undefined
   signal?: AbortSignal
   timeoutMs?: number
 }

@@ -46,12 +46,12 @@ export const provenDriver = async (
   signal?: AbortSignal,
 ): Promise<Driver | null> => (await proven(context, controllerId, signal))?.driver ?? null
 
-async function settles(context: Context, { id, address }: Reach, signal?: AbortSignal): Promise<boolean> {
+async function settles(context: Context, { id, address, secured }: Reach, signal?: AbortSignal): Promise<boolean> {
   const controller = context.log.facts.controller[id]
   if (!controller) return false
   const protocol = protocolOf(context, controller)
   return await settledBy(context, controller, (secret) =>
-    driverAt(context, protocol, address, secret, signal ? { signal } : {}),
+    driverAt(context, protocol, address, secret, { secured, ...(signal ? { signal } : {}) }),
   )
 }
 
@@ -65,6 +65,9 @@ export async function serviceDriver(
   const reach = context.log.facts.reach[controllerId]
   const secret = controller && (await ownSecret(context, controller))
   return reach?.owned && secret
-    ? driverAt(context, protocolOf(context, controller), reach.address, secret, signal ? { signal } : {})
+    ? driverAt(context, protocolOf(context, controller), reach.address, secret, {
+        secured: reach.secured,
+        ...(signal ? { signal } : {}),
+      })
     : null
 }

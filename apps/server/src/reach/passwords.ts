@@ -28,9 +28,9 @@ async function renewed(context: Context, controller: Controller): Promise<Renewe
   const { ref } = controller
   try {
     await within(context, eachMs, ref, async (signal) => {
-      const address = context.log.facts.reach[controller.id]?.address ?? ''
+      const { address = '', secured } = context.log.facts.reach[controller.id] ?? {}
       const opened = (secret: Parameters<typeof driverAt>[3]) =>
-        driverAt(context, protocolOf(context, controller), address, secret, { signal })
+        driverAt(context, protocolOf(context, controller), address, secret, { signal, secured })
       const driver = await provenDriver(context, controller.id, signal)
       if (!driver) throw new Error('it is not in service')
       await renewSecret(context, controller, driver, opened)

@@ -1,4 +1,5 @@
 import { randomInt } from 'node:crypto'
+import type { Secured } from '@rauta/core'
 import { hasCode, type Protocol, type Secret } from '@rauta/drivers'
 import { driverAt, type Context } from '../context'
 import { strongSecret } from '../security/vault'
@@ -15,14 +16,14 @@ const asks = 8
 export async function knowsSecret(
   context: Context,
   protocol: Protocol,
-  at: { address: string; port: number },
+  at: { address: string; port: number; secured?: Secured | undefined },
   secret: Secret,
   signal: AbortSignal,
 ): Promise<boolean> {
   const wrong = randomInt(asks)
   for (let i = 0; i < asks; i++) {
     const asked = i === wrong ? { ...secret, password: strongSecret() } : secret
-    const driver = driverAt(context, protocol, at.address, asked, { port: at.port, signal })
+    const driver = driverAt(context, protocol, at.address, asked, { port: at.port, secured: at.secured, signal })
     const refused = await driver.identify().then(
       () => false,
       (error: unknown) => {

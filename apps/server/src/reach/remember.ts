@@ -101,7 +101,7 @@ async function isOurs(context: Context, protocol: Protocol, heard: Heard, contro
   const secret = planned && (await ownSecret(context, planned))
   if (!secret) return false
   return await within(context, askMs, heard.serial || heard.address, (signal) =>
-    knowsSecret(context, protocol, heard, secret, signal),
+    knowsSecret(context, protocol, { ...heard, secured: context.log.facts.reach[controller]?.secured }, secret, signal),
   ).catch(() => false)
 }
 
@@ -138,7 +138,12 @@ async function askOwnership(context: Context, found: Found, signal: AbortSignal)
   const protocol = spoken(context, found.protocol, found.serial || found.address)
   const planned = all(context.log.facts, 'controller').find((c) => c.serial === found.serial && c.serial !== '')
   for (const { secret, ownership } of await candidates(context, planned ?? null, found.model)) {
-    const driver = driverAt(context, protocol, found.address, secret, { port: found.port, signal })
+    const driver = driverAt(context, protocol, found.address, secret, {
+      port: found.port,
+      // Before a device is ours it is asked in clear: there is nothing yet by which it could be told apart.
+      secured: ownership === 'ours' ? context.log.facts.reach[planned?.id ?? '']?.secured : undefined,
+      signal,
+    })
     try {
       const identity = await driver.identify()
       return {

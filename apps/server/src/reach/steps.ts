@@ -7,6 +7,7 @@ import {
   type ClaimStepName,
   type Controller,
   type Found,
+  type Secured,
 } from '@rauta/core'
 import { takenAddresses } from '@rauta/contracts'
 import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
@@ -37,7 +38,10 @@ const waitsForReset = (says: string): StepResult => ({ state: 'waits', says, for
 const failed = (says: string): StepResult => ({ state: 'failed', says })
 
 /** Opens the device by this job's secret or the factory's, wherever it is now. Null where neither opens it. */
-async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
+async function open(
+  input: StepInput,
+  secured: Secured | null | undefined = input.claim.secured,
+): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
   const { context, controller, found, signal } = input
   const secrets: [Secret, 'ours' | 'factory'][] = [
     ...(await ownSecrets(context, controller)).map((own) => [own, 'ours'] as [Secret, 'ours']),
@@ -50,6 +54,7 @@ async function open(input: StepInput): Promise<{ driver: Driver; whose: 'ours' |
     for (const [secret, whose] of secrets) {
       const driver = driverAt(context, protocolOf(context, controller), at, secret, {
         signal,
+        secured: secured ?? undefined,
         ...(at === found.address ? { port: found.port } : {}),
       })
       try {
@@ -84,7 +89,7 @@ async function placed(input: StepInput): Promise<Driver> {
     protocolOf(context, controller),
     controller.address,
     await ownSecret(context, controller),
-    { signal },
+    { signal, secured: input.claim.secured },
   )
   checkIdentity(await driver.identify(), meantBy(input), controller.address)
   return driver
@@ -98,16 +103,26 @@ export const steps: Record<ClaimStepName, Step> = {
       return waitsForReset(
         `This computer has no address in the subnet of ${input.found.address}. Reset the device by hand, or give this computer an address there.`,
       )
-    const opened = await open(input)
+    // In clear: who it is comes first, and with it how it is talked to from then on.
+    const opened = await open(input, null)
     if (!opened) return waitsForReset(closedWords)
     const identity = await opened.driver.identify()
+    const secured = (await opened.driver.secured?.()) ?? null
     if (identity.model !== input.controller.sheet)
       return failed(`It says it is a ${identity.model}, planned is ${input.controller.sheet}.`)
     await input.context.log.append('claim.identity', `${input.controller.ref} is ${identity.serial}`, (facts) => {
       const c = facts.controller[input.controller.id]
       return c ? [put(facts, 'controller', { ...c, serial: identity.serial, mac: identity.mac })] : []
     })
-    return done(`${identity.serial}, ${identity.mac}, firmware ${identity.firmware}`)
+    await input.context.log.patch(
+      'claim',
+      input.claim.id,
+      `${input.controller.ref} was told apart`,
+      ({ secured: _before, ...c }) => (secured ? { ...c, secured } : c),
+    )
+    return done(
+      `${identity.serial}, ${identity.mac}, firmware ${identity.firmware}${secured ? `; over HTTPS from now on, certificate ${secured.fingerprint.slice(0, 16)}` : ''}`,
+    )
   },
   async holds(input) {
     const opened = await open(input)
@@ -137,6 +152,7 @@ export const steps: Record<ClaimStepName, Step> = {
     await renewSecret(context, controller, opened.driver, (secret) =>
       driverAt(context, protocolOf(context, controller), opened.at, secret, {
         signal,
+        secured: claim.secured,
         ...(opened.at === found.address ? { port: found.port } : {}),
       }),
     )
@@ -182,6 +198,7 @@ export const steps: Record<ClaimStepName, Step> = {
     }
     const driver = driverAt(context, protocolOf(context, controller), controller.address, own, {
       signal,
+      secured: input.claim.secured,
       timeoutMs: 3000,
     })
     const until = context.clock.now() + 90_000
@@ -230,6 +247,7 @@ export const steps: Record<ClaimStepName, Step> = {
           firmware: identity.firmware,
           firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
           owned: false,
+          ...(claim.secured ? { secured: claim.secured } : {}),
           erasedAt,
           clockOffsetMs: Math.round(time.offsetMs),
           clockCheckedAt: at,

@@ -108,6 +108,12 @@ export interface ClaimStep {
   at: number
 }
 
+/** HTTPS at this port, by the device that has this certificate (SHA-256, hex) and by no other. */
+export interface Secured {
+  port: number
+  fingerprint: string
+}
+
 /** Taking a device into service, step by step; its id is the controller's. Resuming is reading this. */
 export interface Claim {
   id: string
@@ -117,6 +123,8 @@ export interface Claim {
   eraseAgreed: (Done & { holds: Holds }) | null
   /** Who compared what the device says with its label, and the serial that stands there. */
   compared?: Done
+  /** How it is talked to so that nobody listens, as it was found when it was told apart. */
+  secured?: Secured
   /** Where a reset by hand has got to: index into the sheet's reset steps, -1 while none is needed. */
   resetStep: number
   startedBy: string
@@ -135,6 +143,8 @@ export interface Reach {
   firmware: string
   firmwareAccepted: Done | null
   owned: boolean
+  /** How it is talked to so that nobody listens; absent where it can only be talked to in clear. */
+  secured?: Secured
   erasedAt: number
   clockOffsetMs: number
   clockCheckedAt: number
@@ -216,6 +226,7 @@ export const claimKind = recordKind('claim', {
     steps: 'list',
     eraseAgreed: 'object or none',
     compared: 'object?',
+    secured: 'object?',
     resetStep: 'number',
     startedBy: 'text',
   },
@@ -229,8 +240,18 @@ const sameTaking = (now: Reach, before: Reach | null): boolean =>
   !!before.firmwareAccepted === !!now.firmwareAccepted
 
 function takenLinks(reach: Reach, facts: Facts): ChainLink[] {
-  const { id, address, serial, mac, firmware, firmwareAccepted, erasedAt, zoneHeld } = reach
-  const body = { controller: id, address, serial, mac, firmware, firmwareAccepted, erasedAt, zoneHeld }
+  const { id, address, serial, mac, firmware, firmwareAccepted, erasedAt, zoneHeld, secured } = reach
+  const body = {
+    controller: id,
+    address,
+    serial,
+    mac,
+    firmware,
+    firmwareAccepted,
+    erasedAt,
+    zoneHeld,
+    ...(secured ? { certificate: secured.fingerprint } : {}),
+  }
   return doorsOn(facts, id).map((d) => ({ door: d.id, kind: 'taken', body }))
 }
 
@@ -243,6 +264,7 @@ export const reachKind = recordKind('reach', {
     firmware: 'text',
     firmwareAccepted: 'object or none',
     owned: 'flag',
+    secured: 'object?',
     erasedAt: 'number',
     clockOffsetMs: 'number',
     clockCheckedAt: 'number',

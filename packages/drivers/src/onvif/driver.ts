@@ -3,6 +3,7 @@ import {
   elements,
   el,
   networkInterface,
+  networkProtocol,
   readNotifications,
   setDeviceTime,
   setNetworkInterface,
@@ -11,7 +12,7 @@ import {
   usersRequest,
 } from '@rauta/protocols'
 import type { Abilities, Driver, SessionOptions } from '../driver'
-import { DeviceError } from '../errors'
+import { DeviceError, hasCode } from '../errors'
 import { readConfig, writePart } from './config'
 import { pages } from './entity'
 import { toldEvents } from './events'
@@ -59,6 +60,19 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
         rules: await count('tar', 'GetAccessProfileList', 'AccessProfile'),
         schedules: await count('tsc', 'GetScheduleList', 'Schedule'),
       }
+    },
+    async secured() {
+      const listens = await session.call('tds', el('tds:GetNetworkProtocols')).catch((error: unknown) => {
+        if (hasCode(error, 'refused')) return null
+        throw error
+      })
+      const offered = (listens ? elements(listens, 'NetworkProtocols') : [])
+        .map(networkProtocol.read)
+        .find((p) => p.name.toUpperCase() === 'HTTPS' && p.enabled && p.port > 0 && p.port < 65_536)
+      if (!offered) return null
+      const { dialer, address, clock, signal } = options
+      const fingerprint = await dialer.certificateOf(address, offered.port, Math.max(1500, 8000 / clock.factor), signal)
+      return { port: offered.port, fingerprint }
     },
     async setSecret(password) {
       await session.call(

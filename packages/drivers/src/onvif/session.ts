@@ -66,11 +66,12 @@ export class OnvifSession {
   }
 
   private async post(path: string, text: string, timeoutMs = this.options.timeoutMs ?? 8000) {
-    const { dialer, address, port, clock, signal } = this.options
+    const { dialer, address, port, secured, clock, signal } = this.options
     // Time-outs follow the clock's factor, but never fall under a second of this computer's own time.
-    const answer = await dialer.post(address, port, path, text, {
+    const answer = await dialer.post(address, secured?.port ?? port, path, text, {
       timeoutMs: Math.max(1500, timeoutMs / clock.factor),
       fresh: true,
+      ...(secured ? { fingerprint: secured.fingerprint } : {}),
       ...(signal ? { signal } : {}),
     })
     if (!answer.text) throw new DeviceError('malformed', `The device answered nothing (HTTP ${answer.status}).`)

@@ -172,6 +172,22 @@ export function readSetNetworkInterface(e: Element): { token: string; address: s
   }
 }
 
+/** A protocol that a device listens by, `HTTP`, `HTTPS` or `RTSP`. */
+export interface NetworkProtocol {
+  name: string
+  enabled: boolean
+  port: number
+}
+export const networkProtocol = {
+  write: (p: NetworkProtocol): Markup =>
+    el('tds:NetworkProtocols', el('tt:Name', p.name), el('tt:Enabled', p.enabled), el('tt:Port', p.port)),
+  read: (e: Element): NetworkProtocol => ({
+    name: needed(e, 'Name'),
+    enabled: textOf(e, 'Enabled') === 'true',
+    port: Number(textOf(e, 'Port')),
+  }),
+}
+
 export interface OnvifUser {
   username: string
   password: string

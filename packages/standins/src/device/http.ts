@@ -1,4 +1,5 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import { createServer as createSecure } from 'node:https'
 import {
   envelope,
   faultEnvelope,
@@ -14,26 +15,36 @@ import type { Unit } from './unit'
 
 /** Listeners of the simulated network: each address has one, and the device that came up there last answers at it. */
 export class AddressBook {
-  private readonly listeners = new Map<string, { server: Server; units: Unit[] }>()
+  private readonly listeners = new Map<string, { servers: Server[]; units: Unit[] }>()
   constructor(private readonly table: NetTable) {}
 
   async join(unit: Unit): Promise<void> {
     const host = toWire(this.table, unit.memory.address)
     if (!host) return
-    const entry = this.listeners.get(host)
-    if (entry) {
-      entry.units.push(unit)
+    const there = this.listeners.get(host)
+    if (there) {
+      there.units.push(unit)
       return
     }
     const units = [unit]
-    const server = createServer((request, response) => {
+    const answer = (request: IncomingMessage, response: ServerResponse) => {
       void serve(units.at(-1), request, response)
-    })
-    this.listeners.set(host, { server, units })
-    await new Promise<void>((done, fail) => {
-      server.once('error', fail)
-      server.listen(wirePort(this.table, 80), host, done)
-    })
+    }
+    // Known to others before anything is waited for: two devices may come up at one address.
+    const entry: { servers: Server[]; units: Unit[] } = { servers: [], units }
+    this.listeners.set(host, entry)
+    const own = unit.file.https ? await unit.certificate() : null
+    const listens: [Server, number][] = [
+      [createServer(answer), 80],
+      ...(own ? ([[createSecure({ key: own.key, cert: own.certificate }, answer), 443]] as [Server, number][]) : []),
+    ]
+    if (this.listeners.get(host) !== entry) return
+    entry.servers.push(...listens.map(([server]) => server))
+    for (const [server, port] of listens)
+      await new Promise<void>((done, fail) => {
+        server.once('error', fail)
+        server.listen(wirePort(this.table, port), host, done)
+      })
   }
 
   /** Takes a device off every address it had. */
@@ -43,15 +54,17 @@ export class AddressBook {
       if (at < 0) continue
       entry.units.splice(at, 1)
       if (entry.units.length === 0) {
-        entry.server.close()
-        entry.server.closeAllConnections()
+        for (const server of entry.servers) {
+          server.close()
+          server.closeAllConnections()
+        }
         this.listeners.delete(host)
       }
     }
   }
 
   close(): void {
-    for (const { server } of this.listeners.values()) {
+    for (const server of [...this.listeners.values()].flatMap((entry) => entry.servers)) {
       server.close()
       server.closeAllConnections()
     }

@@ -13,6 +13,8 @@ import type {
   OnvifUser,
 } from '@rauta/protocols'
 
+import type { OwnCertificate } from './certificate'
+
 /** Everything a device keeps when its power goes. */
 export interface Memory {
   users: OnvifUser[]
@@ -25,6 +27,8 @@ export interface Memory {
   daylightSaving: boolean
   clockOffMs: number
   boots: number
+  /** Its own certificate, made at its first start. */
+  tls?: OwnCertificate
   factoryNew: boolean
   entities: {
     Door: Record<string, OnvifDoor>

@@ -18,6 +18,7 @@ import {
   namespaces,
   needed,
   networkInterface,
+  networkProtocol,
   readSetDeviceTime,
   readSetNetworkInterface,
   readUsers,
@@ -180,6 +181,11 @@ const device: Record<string, Handler> = {
         dhcp: false,
       }),
     ),
+  GetNetworkProtocols: ({ unit }) =>
+    answer('tds:GetNetworkProtocolsResponse', [
+      networkProtocol.write({ name: 'HTTP', enabled: true, port: 80 }),
+      networkProtocol.write({ name: 'HTTPS', enabled: unit.file.https === true, port: 443 }),
+    ]),
   SetNetworkInterfaces: ({ unit, body }) => {
     const wanted = readSetNetworkInterface(body)
     unit.memory.address = wanted.address

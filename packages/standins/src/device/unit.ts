@@ -4,6 +4,7 @@ import { shippedSheets } from '@rauta/contracts'
 import { configurationTopic, TokenChecker, type Announcement, type Notification, scope } from '@rauta/protocols'
 import type { World } from '../site/world'
 import type { DeviceFile } from '../site/wiring'
+import type { OwnCertificate } from './certificate'
 import { DoorFirmware } from './doors'
 import { PullPoints } from './events'
 import { noEntities, type Memory, type MemoryStore } from './memory'
@@ -135,6 +136,16 @@ export class Unit {
   keep(): void {
     this.saving = false
     this.store.save(this.serial, this.memory)
+  }
+
+  /** Null for one that only listens in clear. */
+  async certificate(): Promise<OwnCertificate | null> {
+    if (!this.file.https) return null
+    if (!this.memory.tls) {
+      this.memory.tls = await (await import('./certificate')).ownCertificate(this.serial)
+      this.save()
+    }
+    return this.memory.tls
   }
 
   power(on: boolean): void {

@@ -18,6 +18,8 @@ export interface DeviceFile {
   /** Secret that somebody set before; the factory's where absent. */
   secret?: string
   powered: boolean
+  /** Listens over HTTPS as well, with a certificate of its own. */
+  https?: true
   /** How far its clock is off at first, ms. */
   clockOffMs: number
   /** What it holds of an earlier job. */

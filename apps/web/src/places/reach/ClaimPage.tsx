@@ -110,6 +110,11 @@ export function ClaimPage({ id }: { id: string }) {
         <Sheet title="As it answers">
           <T face="mono">{`${reach.address}  ${reach.mac}`}</T>
           <T>{`Serial ${reach.serial}, firmware ${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}` : ', accepted by nobody yet'}`}</T>
+          <T tone={reach.secured ? 'ink' : 'ochre'}>
+            {reach.secured
+              ? `Nobody listens: HTTPS, certificate ${reach.secured.fingerprint.slice(0, 16)}`
+              : 'Talked to in clear: whoever is on this network can read what is sent.'}
+          </T>
           <T>{`Clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off, zone ${reach.zoneHeld}`}</T>
         </Sheet>
       ) : null}
