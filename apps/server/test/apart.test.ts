@@ -22,7 +22,7 @@ import { makeClock } from '@rauta/protocols'
 import { openStore } from '../src/store/open'
 import { records } from '../src/store/schema'
 import { JobLog } from '../src/changes/log'
-import { Site, serial, siteFile } from './site'
+import { Site, siteFile } from './site'
 
 const told = (n: number, received: number): DeviceEvent => ({
   id: `a1:bx:${n}`,
@@ -58,11 +58,7 @@ describe('what grows lies apart from the facts', () => {
     await site.load()
   })
   afterAll(() => site.stop())
-  const unit = () => {
-    const found = site.rig.units.get(serial)
-    if (!found) throw new Error('no unit')
-    return found
-  }
+  const unit = () => site.unit()
 
   it('a phone is sent no chain, and what devices hold as wanted by a fingerprint alone; its marks are the server’s', async () => {
     const answer = (await site.ask('GET', '/facts')).body as unknown as Snapshot

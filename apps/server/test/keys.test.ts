@@ -21,11 +21,7 @@ describe('keys are changed', () => {
   afterAll(() => site.stop())
   const vault = () => site.server.context.vault
   const keyFile = () => join(site.folder, 'key')
-  const unit = () => {
-    const found = site.rig.units.get(serial)
-    if (!found) throw new Error('no unit')
-    return found
-  }
+  const unit = () => site.unit()
 
   it('by the lead alone', async () => {
     await site.ask('POST', '/accounts', { name: 'inka', password: 'first of hers 7', role: 'engineer' })

@@ -141,11 +141,7 @@ describe('devices that lie, are slow or never end', () => {
   }, 120_000)
   afterAll(() => site.stop())
 
-  const unit = () => {
-    const found = site.rig.units.get(honest)
-    if (!found) throw new Error('no unit')
-    return found
-  }
+  const unit = () => site.unit(honest)
   /** A stranger's card on the honest device, put there past everybody: how long until it is a difference, ms of the site. */
   async function noticedAfter(token: string): Promise<number> {
     unit().memory.entities.CredentialData[token] = {
@@ -184,8 +180,7 @@ describe('devices that lie, are slow or never end', () => {
   )
 
   it('one whose clock is in another century is said to be so, and is told in its own time', async () => {
-    const device = site.rig.units.get('RG-4001')
-    if (!device) throw new Error('no unit')
+    const device = site.unit()
     const before = device.memory.clockOffMs
     device.memory.clockOffMs = Date.UTC(2450, 0) - site.clock.now()
     const reached = () => {

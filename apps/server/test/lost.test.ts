@@ -10,11 +10,7 @@ describe('answers that are lost on their way', () => {
     await site.take()
   })
   afterAll(() => site.stop())
-  const unit = () => {
-    const found = site.rig.units.get(serial)
-    if (!found) throw new Error('no unit')
-    return found
-  }
+  const unit = () => site.unit()
 
   it.each([0.01, 0.3, 0.5])(
     'are asked for again under a new nonce: with %d of them lost the load is held, and the device was never asked wrongly',

@@ -1,4 +1,4 @@
-import { Site, serial, siteFile } from './site'
+import { Site, siteFile } from './site'
 
 const secureFile = () =>
   siteFile((f) => {
@@ -24,11 +24,7 @@ describe('a device that offers HTTPS', () => {
     await site.plan(1)
   })
   afterAll(() => site.stop())
-  const unit = () => {
-    const found = site.rig.units.get(serial)
-    if (!found) throw new Error('no unit')
-    return found
-  }
+  const unit = () => site.unit()
 
   it('is talked to over it from the first step on; neither its password nor a person goes out in clear', async () => {
     const { sent, stop } = listening(site)

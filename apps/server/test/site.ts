@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 } from 'uuid'
 import { makeClock, type Clock, type NetTable } from '@rauta/protocols'
-import { play, Rig, type DoorFile, type Hand, type SiteFile } from '@rauta/standins'
+import { play, Rig, type DoorFile, type Hand, type SiteFile, type Unit } from '@rauta/standins'
 import type { Controller, Facts, RecordKind, RecordTypes } from '@rauta/core'
 import type { CommandAnswer } from '@rauta/contracts'
 import type { Protocols } from '@rauta/drivers'
@@ -132,6 +132,12 @@ export class Site {
     rmSync(this.folder, { recursive: true, force: true })
   }
 
+  /** A device of the rig by its serial; the one controller of the usual site where none is named. */
+  unit(of = serial): Unit {
+    const found = this.rig.units.get(of)
+    if (!found) throw new Error(`no device ${of}`)
+    return found
+  }
   get facts(): Facts {
     return this.server.context.log.facts
   }

@@ -108,11 +108,7 @@ class YesMan {
   }
 }
 
-const unitOf = (site: Site) => {
-  const found = site.rig.units.get(serial)
-  if (!found) throw new Error('no unit')
-  return found
-}
+const unitOf = (site: Site) => site.unit()
 
 describe('a greeting moves nothing by itself', () => {
   let site: Site

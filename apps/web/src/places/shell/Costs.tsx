@@ -1,20 +1,12 @@
-import type { Mark } from '@rauta/core'
 import { useEffect, useRef } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { T } from '../../parts/Text'
+import { markWord } from '../../signs/Rungs'
 import { useCosts } from '../../state/costs'
 import { useFacts } from '../../state/job'
 import { useGround, useWide } from '../../theme'
 
-const markWord: Record<Mark, string> = {
-  plan: 'Plan',
-  wire: 'Wire',
-  reach: 'Reach',
-  load: 'Load',
-  prove: 'Prove',
-  sign: 'Sign',
-}
 const listed = 40
 
 /** What a change would cost doors that were signed; it goes on, or is left as it is. */
