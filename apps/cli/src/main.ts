@@ -12,6 +12,9 @@ if (args[0] === 'backup' || args[0] === 'restore') {
 }
 const [{ doors }, { run }] = await Promise.all([import('./doors'), import('./run')])
 const { code, out } =
-  args[0] === 'doors' && args[1] ? await doors(args[1], bytes) : run(args, (file) => bytes(file).toString('utf8'))
+  args[0] === 'doors' && args[1]
+    ? await doors(args[1], bytes)
+    : run(args, (file) => bytes(file).toString('utf8'), bytes)
 console.log(out)
-process.exit(code)
+// What is piped is written on after this line: ending here would cut a long answer.
+process.exitCode = code

@@ -1,4 +1,3 @@
-import { parseArgs } from 'node:util'
 import { Ajv, type ValidateFunction } from 'ajv'
 import {
   applyChanges,
@@ -11,11 +10,10 @@ import {
   type Schedule,
   type SpecialDay,
 } from '@rauta/core'
-import { verifyFile, type RecordFile } from '@rauta/core/chain'
 import { recordFileSchema } from '@rauta/contracts'
 import { cards } from './cards'
 import { addresses, battery, place, poe, switches, volts } from './plan'
-import type { Outcome } from './outcome'
+import type { Outcome, Read, ReadBytes } from './outcome'
 import {
   addressesSchema,
   batterySchema,
@@ -26,10 +24,10 @@ import {
   voltsSchema,
   whySchema,
 } from './schemas'
+import { verify } from './verify'
 
-type Read = (file: string) => string
-
-const usage = `rauta verify RECORD.json [--key FILE] [--head HASH]   checks a door's record
+const usage = `rauta verify RECORD.json [--key FILE] [--head HASH] [--picture FILE ...]
+                                                      checks a door's record, and pictures against it
 rauta volts INPUT.json                                volts at a lock at the end of its run, or all over a supply tree
 rauta battery INPUT.json                              ampere-hours for the hours asked for, and how long a battery lasts
 rauta poe INPUT.json                                  network power: classes, losses, budget
@@ -57,13 +55,17 @@ const checks = {
 }
 
 /** Runs one command line; never throws for bad input, but says what and where. Exit code 0 good, 1 the answer is no, 2 bad input. */
-export function run(argv: readonly string[], read: Read): Outcome {
+export function run(
+  argv: readonly string[],
+  read: Read,
+  readBytes: ReadBytes = (file) => Buffer.from(read(file)),
+): Outcome {
   const [command, file, ...rest] = argv
   if (!command || !file) return { code: 2, out: usage }
   try {
     switch (command) {
       case 'verify':
-        return verify(parse(file, read, checks.record), rest, read)
+        return verify(parse(file, read, checks.record), rest, read, readBytes)
       case 'volts':
         return volts(parse(file, read, checks.volts))
       case 'battery':
@@ -106,46 +108,6 @@ function parse<T>(file: string, read: Read, check: ValidateFunction): T {
       `${file}: ${check.errors?.[0]?.instancePath || 'the file'} ${check.errors?.[0]?.message ?? 'is not right'}.`,
     )
   return value as T
-}
-
-/** Options of `verify`, each once, none that is not known. @throws TypeError in words */
-function trustOptions(rest: readonly string[]): { key?: string; head?: string } {
-  const { values } = parseArgs({
-    args: [...rest],
-    options: { key: { type: 'string' }, head: { type: 'string' } },
-    strict: true,
-    allowPositionals: false,
-  })
-  for (const [name, value] of Object.entries(values)) if (!value) throw new Error(`--${name} is empty.`)
-  return { ...values }
-}
-
-function verify(record: RecordFile, rest: readonly string[], read: Read): Outcome {
-  const { key, head } = trustOptions(rest)
-  if (head !== undefined && !/^(\d+:)?[0-9a-f]{64}$/i.test(head))
-    return { code: 2, out: `--head ${head} is no head: 64 hexadecimal digits, with the count before them as printed.` }
-  const publicKey = key === undefined ? undefined : keyIn(key, read)
-  const verdict = verifyFile(record, {
-    ...(publicKey === undefined ? {} : { publicKey }),
-    ...(head === undefined ? {} : { head }),
-  })
-  return {
-    code: verdict.ok ? 0 : 1,
-    out: `${record.job.name}, ${record.door.ref} ${record.door.name}: ${verdict.says}`,
-  }
-}
-
-/** The public key that a file holds. @throws Error in words */
-function keyIn(file: string, read: Read): string {
-  let text: string
-  try {
-    text = read(file)
-  } catch {
-    throw new Error(`${file} cannot be read.`)
-  }
-  const found = /(?<![0-9a-f])[0-9a-f]{64}(?![0-9a-f])/i.exec(text)?.[0]
-  if (!found) throw new Error(`${file} holds no key: 64 hexadecimal digits, as printed on the record.`)
-  return found.toLowerCase()
 }
 
 interface WhyInput {

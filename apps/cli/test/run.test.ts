@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import fc from 'fast-check'
 import { firstPrevious, publicKeyOf, sealFile, sealRecord, type ChainRecord } from '@rauta/core/chain'
 import { run } from '../src/run'
@@ -50,6 +51,34 @@ describe('rauta verify', () => {
       }),
     )
   const whole = sealed([first, second])
+  it('pictures are held against the record: one that was altered, or is of another door, is named', () => {
+    const picture = 'the bytes of a picture'
+    const sha256 = createHash('sha256').update(picture).digest('hex')
+    const photo = sealRecord(
+      {
+        id: 'D#1',
+        door: 'D',
+        n: 1,
+        previous: firstPrevious,
+        kind: 'photo',
+        at: 1,
+        by: 'v',
+        body: { id: 'p', sha256 },
+      },
+      secret,
+    )
+    const look = (...rest: string[]) =>
+      run(
+        ['verify', 'r.json', ...rest],
+        files({ 'r.json': sealed([photo]), 'p.jpg': picture, 'q.jpg': `${picture} `, 'none.txt': '' }),
+      )
+    expect(look('--picture', 'p.jpg')).toMatchObject({ code: 0 })
+    expect(look('--picture', 'p.jpg').out).toContain('1 of 1 recorded pictures looked at')
+    expect(look('--picture', 'p.jpg', '--picture', 'q.jpg')).toMatchObject({ code: 1 })
+    expect(look('--picture', 'p.jpg', '--picture', 'q.jpg').out).toMatch(/ q\.jpg: not a picture that was recorded/)
+    expect(look('--picture', 'gone.jpg')).toMatchObject({ code: 2, out: 'gone.jpg cannot be read.' })
+    expect(look('--picture', '').code).toBe(2)
+  })
   it('says whether a record is unbroken and of this job', () => {
     const good = { code: 0, out: 'J, D-01 Front: 2 records, unbroken, and of this job.' }
     expect(at(whole, '--key', 'key.txt')).toEqual(good)
