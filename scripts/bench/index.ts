@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib'
 import { launchBrowser } from '../browser'
 import { Site, siteFile } from '../../apps/server/test/site'
 import { boardBench, serverWith } from './board'
+import { eventsBench } from './events'
 import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
 import { peopleBench } from './people'
@@ -144,6 +145,7 @@ const alone: Record<string, () => Promise<void>> = {
   board: boardBench,
   field: fieldBench,
   store: storeBench,
+  events: eventsBench,
 }
 const only = process.argv[2]
 if (only !== undefined) {
@@ -156,6 +158,7 @@ await peopleBench()
 await boardBench()
 await fieldBench()
 await storeBench()
+await eventsBench()
 await loads()
 await usable()
 writeFileSync(

@@ -1,5 +1,4 @@
-import type { Loss } from '@rauta/core'
-import { all, type Facts } from '@rauta/core'
+import { all, mustBeDoneAgain, type Facts, type Loss } from '@rauta/core'
 import type { CommandRequest } from '@rauta/contracts'
 import { create } from 'zustand'
 import { AwayError, post } from './api'
@@ -23,9 +22,11 @@ const recorded =
   /^(tick|core|reading|meter|photo|trial|snag|sign|cabinet|found|claim|firmware|load|procured|question|testCards)\b/
 const previewMs = 5000
 
-/** Shows what doors would lose, and waits. @throws LeftError */
-export function askAbout(losses: readonly Loss[]): Promise<void> {
-  return new Promise((goOn, leave) => {
+/** Shows what doors would lose of what was done there, if anything, and waits. @throws LeftError */
+export async function askAbout(lost: readonly Loss[]): Promise<void> {
+  const losses = lost.filter(mustBeDoneAgain)
+  if (losses.length === 0) return
+  await new Promise<void>((goOn, leave) => {
     useCosts.setState({
       asking: {
         losses,
@@ -49,5 +50,5 @@ export async function askFirst(facts: Facts, request: CommandRequest): Promise<v
     if (error instanceof AwayError) return
     throw error
   }
-  if (losses.length) await askAbout(losses)
+  await askAbout(losses)
 }

@@ -37,3 +37,6 @@ export function lossesOf(
     return lost.length ? [{ door: d.id, ref: d.ref, marks: lost }] : []
   })
 }
+
+/** Whether something has to be done again at the door: one that only waits to be loaded has lost nothing that was done there. */
+export const mustBeDoneAgain = ({ marks }: Loss): boolean => marks.length === 0 || marks.some((mark) => mark !== 'load')
