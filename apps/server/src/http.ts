@@ -4,6 +4,7 @@ import compression from 'compression'
 import express, { type Express } from 'express'
 import helmet from 'helmet'
 import { answers } from '@rauta/contracts'
+import { accountRoutes } from './api/accounts'
 import { jobRoutes } from './api/job'
 import { keepRoutes, type Keeping } from './api/keep'
 import { keyRoutes } from './api/keys'
@@ -106,6 +107,7 @@ export function makeApp(options: AppOptions): Express {
       rigPage: options.rigPage,
       firstCode: options.firstCode,
     }),
+    ...accountRoutes(accounts, options.stream, context.log),
     ...lanRoutes(options.lan),
     ...reachRoutes(context),
     ...keyRoutes({ context, keyFile: options.keyFile, renewAuthority: options.renewAuthority }),

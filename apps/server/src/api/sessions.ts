@@ -1,15 +1,13 @@
 import type { CookieOptions, Request, Response } from 'express'
-import { answers, bodies, type Role } from '@rauta/contracts'
+import { answers, bodies } from '@rauta/contracts'
 import { jobOf, type SiteNetwork } from '@rauta/core'
 import { v7 } from 'uuid'
 import type { JobLog } from '../changes/log'
 import type { LiveStream } from '../live/stream'
-import type { Trace } from '../changes/entry'
 import type { Accounts } from '../security/accounts'
 import { sameSecret } from '../security/sameSecret'
 import type { Tries } from '../security/tries'
-import { weakness } from '../security/weakness'
-import { StoreFullError } from '../store/room'
+import { checkPassword, noting } from './noting'
 import { everyone, HttpProblem, pageMost, wholeNumber, type Route } from './route'
 
 /** Cookies know no ports: two servers on one computer would sign each other's people out. */
@@ -34,14 +32,7 @@ interface SessionParts {
 /** Signing in and out, the first use, and the accounts. */
 export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   let beginning = false
-  /** A full disk keeps nobody from signing in or out. */
-  const note = async (name: Trace, says: string, by: string) => {
-    try {
-      await log.note(name, says, by)
-    } catch (error) {
-      if (!(error instanceof StoreFullError)) throw error
-    }
-  }
+  const note = noting(log)
   const addressOf = (request: Request) => request.socket.remoteAddress ?? ''
 
   /** Runs what asks for a password, unless too many were wrong before. @throws HttpProblem */
@@ -214,66 +205,6 @@ export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage
       },
     },
     {
-      method: 'get',
-      path: '/accounts',
-      says: 'Who may sign in',
-      roles: everyone,
-      answer: answers.accounts,
-      handle: () => accounts.list(),
-    },
-    {
-      method: 'post',
-      path: '/accounts',
-      says: 'Adds an account',
-      roles: ['lead'],
-      body: bodies.account,
-      answer: answers.ok,
-      async handle(request, _response, account) {
-        const { name, password, role } = request.body as {
-          name: string
-          password: string
-          role: 'lead' | 'engineer' | 'witness' | 'viewer'
-        }
-        await checkPassword(name, password)
-        if (!(await accounts.add(name, password, role)))
-          throw new HttpProblem(409, 'Refused', `There is an account called ${name} already.`, 'name')
-        await note('account', `Added the account ${name}, ${role}`, account.name)
-        return { says: `${name} may sign in as ${role}.` }
-      },
-    },
-    {
-      method: 'post',
-      path: '/accounts/:name/role',
-      says: 'Gives an account another role',
-      roles: ['lead'],
-      body: bodies.role,
-      answer: answers.ok,
-      async handle(request, _response, account) {
-        const name = String(request.params['name'])
-        const { role } = request.body as { role: Role }
-        refuse(await accounts.setRole(name, role), name)
-        await note('account', `Made ${name} a ${role}`, account.name)
-        return { says: `${name} may sign in as ${role}.` }
-      },
-    },
-    {
-      method: 'post',
-      path: '/accounts/:name/password',
-      says: 'Gives an account a new password; whoever is signed in with it is signed out',
-      roles: ['lead'],
-      body: bodies.newPassword,
-      answer: answers.ok,
-      async handle(request, _response, account) {
-        const name = String(request.params['name'])
-        const { password } = request.body as { password: string }
-        await checkPassword(name, password)
-        if (!(await accounts.setPassword(name, password))) refuse('unknown', name)
-        stream.endFor(name)
-        await note('account', `Gave ${name} a new password`, account.name)
-        return { says: `${name} signs in with the new password from now on.` }
-      },
-    },
-    {
       method: 'post',
       path: '/me/password',
       says: 'Changes one’s own password; other phones with it are signed out',
@@ -291,22 +222,6 @@ export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage
         for (const session of others) if (!left.has(session)) stream.endSession(session)
         await note('account', 'Changed their own password', name)
         return { says: 'Your password is changed. Other phones with the old one are signed out.' }
-      },
-    },
-    {
-      method: 'post',
-      path: '/accounts/:name/end',
-      says: 'Ends an account; what was recorded with it stays',
-      roles: ['lead'],
-      answer: answers.ok,
-      async handle(request, _response, account) {
-        const name = String(request.params['name'])
-        if (name === account.name)
-          throw new HttpProblem(409, 'Refused', 'Nobody ends their own account. Let another lead do it.')
-        refuse(await accounts.end(name), name)
-        stream.endFor(name)
-        await note('account', `Ended the account ${name}`, account.name)
-        return { says: `${name} can no longer sign in. What ${name} recorded stays.` }
       },
     },
   ]
@@ -327,17 +242,4 @@ function fromOf(request: Request): string {
   const agent = request.headers['user-agent'] ?? ''
   const kind = kinds.find(([pattern]) => pattern.test(agent))?.[1] ?? 'a program'
   return `${kind} at ${(request.socket.remoteAddress ?? 'an unknown address').replace(/^::ffff:/, '')}`
-}
-
-/** @throws HttpProblem for a password that is too easily guessed */
-async function checkPassword(name: string, password: string): Promise<void> {
-  const weak = await weakness(name, password)
-  if (weak) throw new HttpProblem(422, 'Not as it should be', weak, 'password')
-}
-
-/** @throws HttpProblem where an account could not be altered */
-function refuse(outcome: 'set' | 'ended' | 'unknown' | 'last lead', name: string): void {
-  if (outcome === 'unknown') throw new HttpProblem(404, 'Not found', `There is no account ${name}.`)
-  if (outcome === 'last lead')
-    throw new HttpProblem(409, 'Refused', `${name} is the only lead. Make somebody else a lead first.`)
 }

@@ -1,36 +1,27 @@
 import { Ajv, type ValidateFunction } from 'ajv'
 import formats from 'ajv-formats'
-import { and, asc, desc, eq, gt, gte, inArray, like, lt } from 'drizzle-orm'
-import {
-  put,
-  type ChainRecord,
-  type Change,
-  type DeviceEvent,
-  type Facts,
-  type RecordKind,
-  type RecordTypes,
-} from '@rauta/core'
+import { and, eq } from 'drizzle-orm'
+import { put, type Change, type DeviceEvent, type Facts, type RecordKind, type RecordTypes } from '@rauta/core'
 import {
   batchMost,
   commandNamed,
   Misfit,
-  planEdits,
   Refusal,
   unfitValue,
   type BatchResult,
   type CommandAnswer,
   type CommandRequest,
-  type PlanEdit,
 } from '@rauta/contracts'
 import { sealFile, type RecordFile } from '@rauta/core/chain'
 import type { Clock } from '@rauta/protocols'
-import type { Database, Store } from '../store/open'
+import type { Store } from '../store/open'
 import { storedFacts, type SetAside } from '../store/facts'
 import { wholeStore } from '../store/mend'
-import { chainRecords, changes as changesTable, events, fieldRevisions } from '../store/schema'
+import { changes as changesTable, fieldRevisions } from '../store/schema'
 import { changeHash, liesApart, type Totals } from '../store/totals'
 import { TwiceError, writeCommit } from '../store/write'
 import { VaultClosedError } from '../security/vault'
+import { LogReader } from './reader'
 import { tracePrefix, type Author, type Entry, type Trace } from './entry'
 import { signNatively } from './links'
 import { keyOf, lateMs, Staging, type SetBy } from './staging'
@@ -49,13 +40,11 @@ interface Asked {
 }
 /** What the log needs of a store. */
 export type LogStore = Pick<Store, 'db' | 'room' | 'checkpoint' | 'migrated'>
-/** As many revisions or records as the store can number. */
-const mostRows = 2 ** 31 - 1
 /** Commits after which the engine's own log begins anew, so that a start has little to replay. */
 const commitsToCheckpoint = 2000
 
 /** The one way through: every change to a job goes over this log, in order, each in one transaction. */
-export class JobLog {
+export class JobLog extends LogReader {
   private current: Facts
   private queue: Promise<unknown> = Promise.resolve()
   private readonly asked: Asked[] = []
@@ -65,7 +54,7 @@ export class JobLog {
   private readonly fieldRevs = new Map<string, SetBy>()
   private constructor(
     private readonly store: LogStore,
-    private readonly job: string,
+    job: string,
     private readonly clock: Clock,
     facts: Facts,
     private chainKey: string | null,
@@ -73,6 +62,7 @@ export class JobLog {
     readonly aside: readonly SetAside[],
     private readonly totals: Totals,
   ) {
+    super(store.db, job)
     this.current = facts
   }
 
@@ -84,10 +74,6 @@ export class JobLog {
     for (const f of await db.select().from(fieldRevisions).where(eq(fieldRevisions.job, job)))
       log.fieldRevs.set(keyOf(f), f)
     return log
-  }
-
-  private get db(): Database {
-    return this.store.db
   }
 
   get facts(): Facts {
@@ -166,15 +152,6 @@ export class JobLog {
     return { rev, changes: row?.changes ?? [], repeated: true, questions: [] }
   }
 
-  /** Which of these commands were run before, and at which revision. */
-  private async known(ids: readonly string[]): Promise<Map<string, number>> {
-    const rows = await this.db
-      .select({ command: changesTable.command, rev: changesTable.rev })
-      .from(changesTable)
-      .where(and(eq(changesTable.job, this.job), inArray(changesTable.command, [...ids])))
-    return new Map(rows.flatMap((r) => (r.command === null ? [] : [[r.command, r.rev]])))
-  }
-
   /** Runs what waited, in its order and in one transaction; one that is refused holds the others up in nothing. @param broughtInBy who brought them in from another's phone */
   runAll(requests: readonly CommandRequest[], author: Author, broughtInBy?: string): Promise<BatchResult[]> {
     return this.inOrder(async () => {
@@ -236,20 +213,11 @@ export class JobLog {
     const unfit = unfitValue(request.payload)
     if (unfit) throw new Misfit(`${unfit.field.replace(/^fields\./, '') || 'This'} ${unfit.says}.`, unfit.field)
     this.check(request.name, command.schema, request.payload)
-    const seenAt = (request.waitedMs ?? 0) < lateMs ? 0 : await this.toldAt(request.seen)
+    const seenAt = (request.waitedMs ?? 0) < lateMs ? 0 : await this.toldAt(Math.min(request.seen, this.current.rev))
     return staging.command(request, author, await this.historyFor(request), {
       seenAt,
       ...(broughtInBy === undefined ? {} : { broughtInBy }),
     })
-  }
-
-  /** When a revision was made; what rests on it is not older. 0 where there is none such. */
-  private async toldAt(rev: number): Promise<number> {
-    const [row] = await this.db
-      .select({ at: changesTable.at })
-      .from(changesTable)
-      .where(and(eq(changesTable.job, this.job), eq(changesTable.rev, Math.min(rev, this.current.rev, mostRows))))
-    return row?.at ?? 0
   }
 
   /** The earlier revision that an undo or a redo speaks of. */
@@ -266,23 +234,6 @@ export class JobLog {
         .where(and(eq(changesTable.job, this.job), eq(changesTable.rev, rev)))
     )[0]
     return (wanted) => (row && wanted === rev ? { name: row.name, changes: row.changes } : undefined)
-  }
-
-  /** Newest plan edits, undos and redos first. */
-  async planEdits(limit = 100): Promise<PlanEdit[]> {
-    const rows = await this.db
-      .select({
-        rev: changesTable.rev,
-        name: changesTable.name,
-        says: changesTable.says,
-        by: changesTable.by,
-        at: changesTable.at,
-      })
-      .from(changesTable)
-      .where(and(eq(changesTable.job, this.job), inArray(changesTable.name, [...planEdits, 'plan.undo', 'plan.redo'])))
-      .orderBy(desc(changesTable.rev))
-      .limit(limit)
-    return rows
   }
 
   /** Appends what a device told or the server worked out. `make` sees the facts as they are when its turn comes. */
@@ -306,23 +257,6 @@ export class JobLog {
       await this.commit(staging)
       return rev
     })
-  }
-
-  /** What was noted, newest first. @param before only what came before this revision */
-  async notes(limit: number, before: number): Promise<Omit<Entry, 'changes'>[]> {
-    const { rev, at, by, name, says } = changesTable
-    return await this.db
-      .select({ rev, at, by, name, says })
-      .from(changesTable)
-      .where(
-        and(
-          eq(changesTable.job, this.job),
-          like(changesTable.name, `${tracePrefix}%`),
-          lt(changesTable.rev, Math.min(before, mostRows)),
-        ),
-      )
-      .orderBy(desc(changesTable.rev))
-      .limit(limit)
   }
 
   /** What is recorded from now on is signed with this key: the log says already that it is the job's. */
@@ -355,67 +289,10 @@ export class JobLog {
     })
   }
 
-  async after(rev: number, limit = 500): Promise<Entry[]> {
-    const rows = await this.db
-      .select()
-      .from(changesTable)
-      .where(and(eq(changesTable.job, this.job), gt(changesTable.rev, Math.min(rev, mostRows))))
-      .orderBy(asc(changesTable.rev))
-      .limit(limit)
-    return rows.map((r) => ({ rev: r.rev, at: r.at, by: r.by, name: r.name, says: r.says, changes: r.changes }))
-  }
-
-  /** A door's chain from its beginning. */
-  async chain(door: string): Promise<ChainRecord[]> {
-    const rows = await this.db
-      .select({ data: chainRecords.data })
-      .from(chainRecords)
-      .where(and(eq(chainRecords.job, this.job), eq(chainRecords.door, door)))
-      .orderBy(asc(chainRecords.n))
-    return rows.map((r) => r.data)
-  }
-
   /** A door's record under the seal of the job. @throws VaultClosedError where the key is gone */
   sealed(file: Omit<RecordFile, 'seal'>): RecordFile {
     if (!this.chainKey) throw new VaultClosedError()
     return sealFile(file, this.chainKey, signNatively)
-  }
-
-  /** The newest records of a door's chain, newest first. @param before only those before this one */
-  async newestOfChain(door: string, limit: number, before = Number.MAX_SAFE_INTEGER): Promise<ChainRecord[]> {
-    const rows = await this.db
-      .select({ data: chainRecords.data })
-      .from(chainRecords)
-      .where(
-        and(
-          eq(chainRecords.job, this.job),
-          eq(chainRecords.door, door),
-          lt(chainRecords.n, Math.min(before, mostRows)),
-        ),
-      )
-      .orderBy(desc(chainRecords.n))
-      .limit(limit)
-    return rows.map((r) => r.data)
-  }
-
-  /** Events received from one moment up to another, oldest first; also those that the facts have no more. */
-  async eventsBetween(from: number, before: number, limit: number): Promise<DeviceEvent[]> {
-    const rows = await this.db
-      .select({ data: events.data })
-      .from(events)
-      .where(and(eq(events.job, this.job), gte(events.received, from), lt(events.received, before)))
-      .orderBy(desc(events.received))
-      .limit(limit)
-    return rows.map((r) => r.data).reverse()
-  }
-
-  /** Which of these events are known, also where the facts have them no more. */
-  async knownEvents(ids: readonly string[]): Promise<Set<string>> {
-    const rows = await this.db
-      .select({ id: events.id })
-      .from(events)
-      .where(and(eq(events.job, this.job), inArray(events.id, [...ids])))
-    return new Set(rows.map((r) => r.id))
   }
 
   /** Resolves when everything that was asked for has been written. */
