@@ -202,7 +202,7 @@ describe('a new password goes to nobody whom only their own word tells apart', (
     await site.command('claim.start', { controller: 'a1' })
     const step = await site.until('it to wait', (f) => f.claim['a1']?.steps.find((s) => s.state === 'waits'))
     expect(step).toMatchObject({ name: 'secret' })
-    expect(step.says).toContain(`It says its serial is ${serial}. Compare that with the label`)
+    expect(step.says).toContain(`It says its serial is ${serial}. Look at the label on the device`)
     for (const [label, says] of [
       ['RG-5555', /another device/],
       ['001', /at least the last 4 signs/],

@@ -147,7 +147,7 @@ export const steps: Record<ClaimStepName, Step> = {
     // The new password goes to it in clear: whoever only says that it is this device must not be given it.
     if (labelWanted(found, claim))
       return waits(
-        `It says its serial is ${found.serial}. Compare that with the label on the device: anybody on this network can say so, and is given a password next.`,
+        `It says its serial is ${found.serial}. Look at the label on the device: anybody on this network can say a serial, and the next step hands over a password.`,
       )
     await renewSecret(context, controller, opened.driver, (secret) =>
       driverAt(context, protocolOf(context, controller), opened.at, secret, {

@@ -112,13 +112,13 @@ export function ClaimPage({ id }: { id: string }) {
           <T>{`Serial ${reach.serial}, firmware ${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}` : ', accepted by nobody yet'}`}</T>
           <T tone={reach.secured ? 'ink' : 'ochre'}>
             {reach.secured
-              ? `Nobody listens: HTTPS, certificate ${reach.secured.fingerprint.slice(0, 16)}`
-              : 'Talked to in clear: whoever is on this network can read what is sent.'}
+              ? `Encrypted (HTTPS), certificate ${reach.secured.fingerprint.slice(0, 16)}`
+              : 'Not encrypted: whoever is on this network can read what is sent.'}
           </T>
           <T>{`Clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off, zone ${reach.zoneHeld}`}</T>
         </Sheet>
       ) : null}
-      <Sheet title="Signs of life">
+      <Sheet title="Lamps and sounds">
         {sheetOf(sheetsFor(facts), controller.sheet).controller?.lamps.map((l) => (
           <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>
         ))}
