@@ -55,16 +55,7 @@ describe('rauta verify', () => {
     const picture = 'the bytes of a picture'
     const sha256 = createHash('sha256').update(picture).digest('hex')
     const photo = sealRecord(
-      {
-        id: 'D#1',
-        door: 'D',
-        n: 1,
-        previous: firstPrevious,
-        kind: 'photo',
-        at: 1,
-        by: 'v',
-        body: { id: 'p', sha256 },
-      },
+      { id: 'D#1', door: 'D', n: 1, previous: firstPrevious, kind: 'photo', at: 1, by: 'v', body: { id: 'p', sha256 } },
       secret,
     )
     const look = (...rest: string[]) =>

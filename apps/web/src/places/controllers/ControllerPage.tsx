@@ -70,7 +70,7 @@ export function ControllerPage({ id }: { id: string }) {
           </View>
         ))}
       </Sheet>
-      <Sheet title="Signs of life">
+      <Sheet title="Lamps and sounds">
         {sheet.controller?.lamps.map((l) => (
           <T key={l.lamp}>{`${l.lamp}: ${l.means}`}</T>
         ))}

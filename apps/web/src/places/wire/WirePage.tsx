@@ -155,7 +155,7 @@ function SignsOfLife({ door }: { door: Door }) {
     .filter(({ sheet }) => sheet.lamps?.length || sheet.sounds?.length)
   if (telling.length === 0) return null
   return (
-    <Sheet title="Signs of life">
+    <Sheet title="Lamps and sounds">
       {telling.map(({ part, sheet }) => (
         <View key={part.id} style={{ gap: 2 }}>
           <T face="mid">{`${part.id} ${sheet.name}`}</T>
