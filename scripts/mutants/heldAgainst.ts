@@ -164,8 +164,7 @@ export const heldAgainst: readonly Mutant[] = [
     file: 'packages/drivers/src/onvif/entity.ts',
     find: 'held === 0 || turned.has(start) ||',
     put: 'held === 0 ||',
-    tests: 'server/test/liars',
-    wire: true,
+    tests: 'drivers/test/pages',
   },
   {
     name: 'against liars: a flood is not waited for',

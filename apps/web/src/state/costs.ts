@@ -1,5 +1,5 @@
 import { all, mustBeDoneAgain, type Facts, type Loss } from '@rauta/core'
-import type { CommandRequest } from '@rauta/contracts'
+import type { CommandName, CommandRequest } from '@rauta/contracts'
 import { create } from 'zustand'
 import { AwayError, post } from './api'
 
@@ -17,9 +17,31 @@ export class LeftError extends Error {
   }
 }
 
-/** What is recorded at a door or told by it is what it is: nobody is asked about that. */
-const recorded =
-  /^(tick|core|reading|meter|photo|trial|snag|sign|cabinet|found|claim|firmware|load|procured|question|testCards)\b/
+/** What is recorded at a door, or done to a device, is what it is: nobody is asked about that. */
+const recorded: ReadonlySet<string> = new Set([
+  'tick.set',
+  'core.tick',
+  'reading.add',
+  'meter.zero',
+  'photo.add',
+  'cabinet.check',
+  'trial.start',
+  'trial.answer',
+  'snag.set',
+  'sign',
+  'question.settle',
+  'procured.set',
+  'found.match',
+  'claim.start',
+  'claim.agreeErase',
+  'claim.compare',
+  'claim.resetStep',
+  'firmware.accept',
+  'load.start',
+  'load.stop',
+  'testCards.put',
+  'door.testCardsOff',
+] satisfies CommandName[])
 const previewMs = 5000
 
 /** Shows what doors would lose of what was done there, if anything, and waits. @throws LeftError */
@@ -42,7 +64,7 @@ export async function askAbout(lost: readonly Loss[]): Promise<void> {
 
 /** Before a change of the plan is sent: what it would cost doors that were signed, for somebody to say yes to. Without the server it can't be told. @throws LeftError, ProblemError */
 export async function askFirst(facts: Facts, request: CommandRequest): Promise<void> {
-  if (recorded.test(request.name) || all(facts, 'signature').length === 0) return
+  if (recorded.has(request.name) || all(facts, 'signature').length === 0) return
   let losses: Loss[]
   try {
     losses = (await post<{ losses: Loss[] }>('/commands/preview', request, previewMs)).losses
