@@ -129,7 +129,7 @@ describe('a greeting moves nothing by itself', () => {
     const reach = site.facts.reach['a1']
     await yes.greet()
     const stranger = await site.until('the stranger on the bench', (f) => f.found[`${endpoint}-at-10.7.1.66`])
-    expect(stranger).toMatchObject({ address: '10.7.1.66', serial, controller: null })
+    expect(stranger).toMatchObject({ address: '10.7.1.66', serial, controller: null, ownership: 'factory' })
     expect(site.facts.found[endpoint]).toMatchObject({ address: '10.7.1.21', controller: 'a1', ownership: 'ours' })
     expect(site.facts.reach['a1']?.address).toBe(reach?.address)
     await yes.greet('00000000-0000-4000-8000-0200000000ff')
@@ -147,6 +147,27 @@ describe('a greeting moves nothing by itself', () => {
     await site.until('it at its new address', (f) => f.found[endpoint]?.address === '10.7.1.33')
     expect(site.facts.found[endpoint]).toMatchObject({ controller: 'a1', ownership: 'ours' })
     expect(unit.wrongSecrets).toHaveLength(1)
+  })
+
+  it('a device that was reset by hand is taken again: matched by hand, held against its label, given another password', async () => {
+    const unit = unitOf(site)
+    const password = await site.server.context.vault.get('device/a1')
+    unit.factoryReset()
+    const again = await site.until('it for itself', (f) => f.found[`${endpoint}-at-192.168.90.40`])
+    expect(again).toMatchObject({ controller: null, serial })
+    await site.command('found.match', { found: again.id, controller: 'a1' })
+    await site.command('claim.start', { controller: 'a1' })
+    await site.until(
+      'it to wait for the label',
+      (f) => f.claim['a1']?.steps.find((s) => s.name === 'secret')?.state === 'waits',
+    )
+    await site.command('claim.compare', { controller: 'a1', label: serial })
+    await site.until('it in service again', (f) => f.claim['a1']?.steps.every((s) => s.state === 'done'), 40_000)
+    const renewed = await site.server.context.vault.get('device/a1')
+    expect(renewed).not.toBe(password)
+    expect(unit.memory).toMatchObject({ address: '10.7.1.21', users: [{ password: renewed }] })
+    expect(site.facts.reach['a1']?.owned).toBe(true)
+    expect(unit.wrongSecrets.length).toBeLessThan(5)
   })
 
   it('knowing the password is told apart from saying yes, from saying no, and from guessing', async () => {

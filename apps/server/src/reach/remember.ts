@@ -58,12 +58,12 @@ export async function remember(context: Context, protocol: Protocol, heard: Hear
     context.clock.now() - known.refusedAt < refusedMs
   const ask = async (): Promise<Partial<Found>> =>
     routable
-      ? within(context, askMs, heard.serial || heard.address, (signal) => askOwnership(context, seen, signal)).catch(
-          (error: unknown) => {
-            if (hasCode(error, 'slow')) return {}
-            throw error
-          },
-        )
+      ? within(context, askMs, heard.serial || heard.address, (signal) =>
+          askOwnership(context, seen, id !== heard.endpoint, signal),
+        ).catch((error: unknown) => {
+          if (hasCode(error, 'slow')) return {}
+          throw error
+        })
       : {}
   const asked: Partial<Found> = spared ? { ownership: 'closed', refusedAt: known.refusedAt } : await ask()
   await context.log.append('found.heard', `Heard ${heard.serial || heard.address}`, (facts, at) => {
@@ -133,11 +133,19 @@ function plannedFor(facts: Facts, found: Found): string | null {
   return planned && !taken ? planned.id : null
 }
 
-/** Whose the device is: tries this job's secret, then the factory's, once each, so as not to shut it. */
-async function askOwnership(context: Context, found: Found, signal: AbortSignal): Promise<Partial<Found>> {
+/**
+ * Whose the device is: tries this job's secret, then the factory's, once each, so as not to shut it.
+ * @param strange it did not prove that it knows this job's secret: it is not tried again, whatever it would say to it
+ */
+async function askOwnership(
+  context: Context,
+  found: Found,
+  strange: boolean,
+  signal: AbortSignal,
+): Promise<Partial<Found>> {
   const protocol = spoken(context, found.protocol, found.serial || found.address)
   const planned = all(context.log.facts, 'controller').find((c) => c.serial === found.serial && c.serial !== '')
-  for (const { secret, ownership } of await candidates(context, planned ?? null, found.model)) {
+  for (const { secret, ownership } of await candidates(context, strange ? null : (planned ?? null), found.model)) {
     const driver = driverAt(context, protocol, found.address, secret, {
       port: found.port,
       // Before a device is ours it is asked in clear: there is nothing yet by which it could be told apart.

@@ -43,10 +43,10 @@ async function open(
   secured: Secured | null | undefined = input.claim.secured,
 ): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
   const { context, controller, found, signal } = input
-  const secrets: [Secret, 'ours' | 'factory'][] = [
-    ...(await ownSecrets(context, controller)).map((own) => [own, 'ours'] as [Secret, 'ours']),
-    [factorySecret(context.log.facts, controller), 'factory'],
-  ]
+  const own = (await ownSecrets(context, controller)).map((secret) => [secret, 'ours'] as [Secret, 'ours'])
+  const factory: [Secret, 'factory'] = [factorySecret(context.log.facts, controller), 'factory']
+  // What opened it last comes first: each wrong one brings a device nearer to shutting itself.
+  const secrets = found.ownership === 'factory' ? [factory, ...own] : [...own, factory]
   const places = [...new Set([found.address, controller.address])]
   let silence: unknown = null
   let answered = false

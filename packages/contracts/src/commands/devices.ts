@@ -173,7 +173,9 @@ export const claimStart = defineCommand<{ controller: string }>()({
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
     const found = all(facts, 'found').find((f) => f.controller === controller.id)
     if (!found) throw new Refusal(`${controller.ref} is matched to no found device yet. Search, then match it.`)
-    const before = facts.claim[controller.id]
+    const earlier = facts.claim[controller.id]
+    // One that came to its end is no beginning for a device that was reset or replaced since.
+    const before = earlier?.steps.some((s) => s.state !== 'done') ? earlier : undefined
     const claim: Claim = before
       ? {
           ...(before.found === found.id ? before : uncompared(before)),

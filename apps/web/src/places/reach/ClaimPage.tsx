@@ -139,7 +139,15 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
   const bar = () => {
     if (!found) return <Action label="Search on the bench" onPress={() => router.push('/reach')} />
     if (!claim) return <Action label="Take into service" onPress={() => act('claim.start')} />
-    if (!at) return <Action label="Load it" onPress={() => router.push('/load')} />
+    if (!at)
+      return (
+        <>
+          {facts.reach[id]?.silentMs ? (
+            <Action kind="plain" label="It was reset or replaced: take it again" onPress={() => act('claim.start')} />
+          ) : null}
+          <Action label="Load it" onPress={() => router.push('/load')} />
+        </>
+      )
     if (at.name === 'holds' && at.state === 'waits')
       return (
         <Action
