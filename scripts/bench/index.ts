@@ -11,7 +11,7 @@ import { median, row, rows, time } from './measure'
 import { peopleBench } from './people'
 import { planBench } from './plan'
 import { emptyShell } from './shell'
-import { storeBench } from './store'
+import { grown, storeBench } from './store'
 
 /** Measures what we claim, each beside its baseline in the same run. Machines are noisy: the ratios count. */
 /** People on the controller that is loaded: what a terminal of some size has. */
@@ -145,6 +145,7 @@ const alone: Record<string, () => Promise<void>> = {
   board: boardBench,
   field: fieldBench,
   store: storeBench,
+  grown,
   events: eventsBench,
 }
 const only = process.argv[2]

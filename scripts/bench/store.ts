@@ -85,7 +85,7 @@ async function writes(): Promise<void> {
 }
 
 /** A job that has gone on for long: how soon it is there, and whether writing to it still takes what it took at first. */
-async function grown(): Promise<void> {
+export async function grown(): Promise<void> {
   const folder = mkdtempSync(join(tmpdir(), 'rauta-bench-'))
   const data = join(folder, 'data')
   const clock = makeClock(1)
