@@ -16,6 +16,7 @@ import { printRoutes } from './api/prints'
 import { reachRoutes } from './api/reach'
 import { mount, problems, type Route } from './api/route'
 import { sessionRoutes, tokenOf } from './api/sessions'
+import { Losses } from './changes/losses'
 import type { Context } from './context'
 import type { Photos } from './files/photos'
 import type { LanFacts } from './lan/facts'
@@ -96,6 +97,7 @@ export function makeApp(options: AppOptions): Express {
       }
     },
   }
+  const losses = new Losses(context.log)
   const routes = [
     health,
     ...sessionRoutes({
@@ -111,8 +113,8 @@ export function makeApp(options: AppOptions): Express {
     ...lanRoutes(options.lan),
     ...reachRoutes(context),
     ...keyRoutes({ context, keyFile: options.keyFile, renewAuthority: options.renewAuthority }),
-    ...jobRoutes(context, options.stream, accounts, options.photos),
-    ...paperRoutes(context),
+    ...jobRoutes(context, { stream: options.stream, accounts, photos: options.photos, losses }),
+    ...paperRoutes(context, losses),
     ...printRoutes(context, options.lan),
     ...photoRoutes(options.photos, context),
     ...(options.keeping ? keepRoutes(options.keeping) : []),

@@ -161,4 +161,25 @@ describe('keys are changed', () => {
     expect(await vault().get('device/a1')).toBe(taken)
     expect(unit().wrongSecrets.length).toBeLessThan(5)
   }, 60_000)
+
+  it('one whose password somebody else changed is not shut by being asked on with the old one', async () => {
+    const user = unit().memory.users[0]
+    if (!user) throw new Error('no user')
+    const ours = user.password
+    const limits = jobOf(site.facts)?.limits
+    if (!limits) throw new Error('no job')
+    await site.command('job.edit', { fields: { limits: { ...limits, watchS: 5 } } })
+    user.password = 'somebody else’s'
+    unit().restart() // its subscription is gone with it
+    let most = 0
+    const end = site.clock.now() + 90_000
+    while (site.clock.now() < end) {
+      most = Math.max(most, unit().wrongSecrets.length)
+      await site.clock.sleep(500)
+    }
+    expect(most).toBeGreaterThan(0)
+    expect(most).toBeLessThan(5)
+    user.password = ours
+    await site.until('it is ours again', (f) => f.reach['a1']?.says === '' && f.reach['a1'].silentMs === 0, 40_000)
+  }, 60_000)
 })

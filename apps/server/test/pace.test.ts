@@ -1,5 +1,8 @@
+import { jest } from '@jest/globals'
+import { makeClock } from '@rauta/protocols'
 import { Pace } from '../src/live/pace'
 import { Turns } from '../src/reach/turns'
+import { within } from '../src/reach/within'
 
 describe('the pace at which one device is asked', () => {
   it('what can happen at doors is taken without a wait: 400 events a second for a minute', () => {
@@ -93,5 +96,32 @@ describe('turns', () => {
     first.open()
     for (let i = 0; i < 10; i++) await settled()
     expect(done).toEqual([0, 1, 2])
+  })
+})
+
+describe('work with one device', () => {
+  const context = () => ({ clock: makeClock(1), ending: new AbortController().signal })
+  afterEach(() => {
+    jest.useRealTimers()
+  })
+
+  it('that never ends is ended after its time, told to stop, and said to be slow', async () => {
+    jest.useFakeTimers()
+    let stopped = false
+    const never = within(context(), 60_000, 'A1', (signal) => {
+      signal.addEventListener('abort', () => (stopped = true))
+      return new Promise<void>(() => undefined)
+    })
+    const said = expect(never).rejects.toMatchObject({ code: 'slow', says: expect.stringContaining('60 s') as string })
+    jest.advanceTimersByTime(59_000)
+    expect(stopped).toBe(false)
+    jest.advanceTimersByTime(2_000)
+    await said
+    expect(stopped).toBe(true)
+  })
+
+  it('that ends in its time is as it came, good or bad', async () => {
+    expect(await within(context(), 1000, 'A1', async () => 7)).toBe(7)
+    await expect(within(context(), 1000, 'A1', () => Promise.reject(new Error('bad')))).rejects.toThrow('bad')
   })
 })

@@ -1,6 +1,8 @@
 import { eq, sql } from 'drizzle-orm'
-import { put } from '@rauta/core'
+import { applyChanges, put, type Facts } from '@rauta/core'
 import { v7 } from 'uuid'
+import { holdsNatively } from '../src/changes/links'
+import { alteredChains } from '../src/store/alteredChains'
 import { chainRecords, photos } from '../src/store/schema'
 import { Site, siteFile } from './site'
 
@@ -94,6 +96,29 @@ describe('what is shown of what was recorded', () => {
     expect(found.map((f) => f.says).join()).toMatch(says)
     if (edit) await set(before)
     else await db().execute(sql`update chain_records set n = ${row.n} where door = 'D-01' and n = 900`)
+  })
+
+  it('a reading that is shown otherwise than it was recorded is named, though its chain is whole', async () => {
+    const { log } = site.server.context
+    const look = (facts: Facts) =>
+      alteredChains(
+        db() as never,
+        'job-1',
+        () => facts,
+        holdsNatively,
+        () => Promise.resolve(),
+      )
+    expect(await look(log.facts)).toEqual([])
+    const reading = log.facts.reading['r1']
+    if (!reading) throw new Error('no reading')
+    const shown = applyChanges(log.facts, [put(log.facts, 'reading', { ...reading, value: 0.1 })], log.facts.rev)
+    expect(await look(shown)).toEqual([
+      { kind: 'chain', id: 'D-01', says: 'D-01: what is shown of reading r1 is not what was recorded.' },
+    ])
+    const door = log.facts.door['D-02']
+    if (!door) throw new Error('no door')
+    const renamed = applyChanges(log.facts, [put(log.facts, 'door', { ...door, name: 'Another' })], log.facts.rev)
+    expect((await look(renamed)).map((f) => f.id)).toEqual(['D-02'])
   })
 
   it('what a change would cost signed doors is said before it is made, for every kind of change, and nothing of it is kept', async () => {

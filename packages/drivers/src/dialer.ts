@@ -56,6 +56,15 @@ export function makeDialer(table: NetTable | null): Dialer {
         )
   const inReach = (address: string) => own().some((i) => sameSubnet(i.address, address, i.prefix))
   const wire = (address: string) => (table ? toWire(table, address) : address)
+  const portOf = (port: number) => (table ? wirePort(table, port) : port)
+  const hostOf = (address: string): string => {
+    const host = wire(address)
+    if (host && (!table || inReach(address))) return host
+    throw new DeviceError(
+      'noAddress',
+      `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
+    )
+  }
   // One connection to a device serves many requests; opening one costs as much as a small request.
   const agent = new Agent({ keepAlive: true })
   const pinned = new PinnedAgents()
@@ -72,16 +81,11 @@ export function makeDialer(table: NetTable | null): Dialer {
         : { address: hostname, port: plain }
     },
     async post(address, port, path, body, { timeoutMs, signal, fresh, fingerprint }) {
-      const host = wire(address)
-      if (!host || (table && !inReach(address)))
-        throw new DeviceError(
-          'noAddress',
-          `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
-        )
+      const host = hostOf(address)
       return await exchange(
         {
           host,
-          port: table ? wirePort(table, port) : port,
+          port: portOf(port),
           path,
           method: 'POST',
           agent: fingerprint === undefined ? agent : pinned.of(fingerprint),
@@ -95,9 +99,8 @@ export function makeDialer(table: NetTable | null): Dialer {
       )
     },
     async certificateOf(address, port, timeoutMs, signal) {
-      const host = wire(address)
-      if (!host) throw new DeviceError('noAddress', `This computer has no address in the subnet of ${address}.`)
-      return await certificateAt(host, table ? wirePort(table, port) : port, Math.max(1, Math.round(timeoutMs)), signal)
+      const host = hostOf(address)
+      return await certificateAt(host, portOf(port), Math.max(1, Math.round(timeoutMs)), signal)
     },
     multicast(messages, onMessage, signal) {
       return Promise.all(

@@ -15,7 +15,7 @@ import { recordFile } from '../files/record'
 import type { Photos } from '../files/photos'
 import type { LiveStream } from '../live/stream'
 import { isTrace } from '../changes/entry'
-import { Losses } from '../changes/losses'
+import type { Losses } from '../changes/losses'
 import type { Accounts } from '../security/accounts'
 import { forPaper } from '../workshop/workshop'
 import { orderDoor, type Order } from '../live/orders'
@@ -24,11 +24,13 @@ import { refOf } from './prints'
 import { tokenOf } from './sessions'
 import { everyone, HttpProblem, pageMost, wholeNumber, type Route } from './route'
 
-/** The job: its facts, its changes, commands, the live stream, searching, and the records of its doors. */
-export function jobRoutes(context: Context, stream: LiveStream, accounts: Accounts, photos: Photos): Route[] {
+/** The job: its facts, its changes, commands, the live stream, and the records of its doors. */
+export function jobRoutes(
+  context: Context,
+  { stream, accounts, photos, losses }: { stream: LiveStream; accounts: Accounts; photos: Photos; losses: Losses },
+): Route[] {
   const { log } = context
   const keeper = new Keeper()
-  const losses = new Losses(log)
   const door = (id: string) => {
     const found = Object.hasOwn(log.facts.door, id) ? log.facts.door[id] : undefined
     if (!found) throw new HttpProblem(404, 'Not found', `There is no door ${id} in this job.`)
@@ -171,13 +173,9 @@ export function jobRoutes(context: Context, stream: LiveStream, accounts: Accoun
       says: 'New revisions as server-sent events',
       roles: everyone,
       answer: { media: 'text/event-stream' },
-      async handle(request, response, account) {
-        const token = tokenOf(request)
-        stream.join(response, {
-          name: account.name,
-          session: (token && (await accounts.bySession(token, true))?.session) || '',
-          mayListen: async () => token !== null && (await accounts.bySession(token, true)) !== null,
-        })
+      async handle(request, response, { name, session }) {
+        const token = tokenOf(request) ?? ''
+        stream.join(response, { name, session, mayListen: async () => !!(await accounts.bySession(token, true)) })
       },
     },
     {

@@ -2,7 +2,7 @@ import { all } from '@rauta/core'
 import { answers, bodies, cabinetsOf, sheetsFor } from '@rauta/contracts'
 import { largestPaper } from '@rauta/papers/limits'
 import { v7 } from 'uuid'
-import { Losses } from '../changes/losses'
+import type { Losses } from '../changes/losses'
 import type { Context } from '../context'
 import { Papers } from '../files/papers'
 import { WorkError, WorkshopError } from '../workshop/workshop'
@@ -12,9 +12,8 @@ import { everyone, HttpProblem, type Route } from './route'
 const fitters = ['lead', 'engineer'] as const
 
 /** The door schedule: files in, looked through, taken over; out again as CSV and as a workbook; an empty one to fill in. */
-export function paperRoutes({ log, clock, workshop, ending }: Context): Route[] {
+export function paperRoutes({ log, clock, workshop, ending }: Context, losses: Losses): Route[] {
   const papers = new Papers()
-  const losses = new Losses(log)
   ending.addEventListener('abort', () => papers.close())
   const gone = () =>
     new HttpProblem(404, 'Not here any more', 'This file is not here any more. Bring it again; nothing was changed.')

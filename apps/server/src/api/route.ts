@@ -3,7 +3,7 @@ import formats from 'ajv-formats'
 import express, { type NextFunction, type Request, type RequestHandler, type Response, type Router } from 'express'
 import { Misfit, Refusal, roles, type Problem, type Role } from '@rauta/contracts'
 import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
-import type { Account } from '../security/accounts'
+import type { SignedIn } from '../security/accounts'
 import { WorkshopError } from '../workshop/workshop'
 import { StoreFullError } from '../store/room'
 
@@ -26,7 +26,8 @@ export interface Route {
   answer: object | { media: string }
   /** What is noted of it when it was done: what somebody took away. */
   takes?: (request: Request) => string
-  handle(request: Request, response: Response, account: Account): Promise<unknown>
+  /** @param account of whoever is signed in; its session is empty where nobody is */
+  handle(request: Request, response: Response, account: SignedIn): Promise<unknown>
 }
 
 export class HttpProblem extends Error {
@@ -58,7 +59,7 @@ export function wholeNumber(request: Request, name: string, otherwise: number): 
 export function mount(
   router: Router,
   routes: readonly Route[],
-  accountOf: (request: Request) => Promise<Account | null>,
+  accountOf: (request: Request) => Promise<SignedIn | null>,
   /** Notes what somebody took away. */
   note: (says: string, by: string) => void,
   /** Throws where nothing can be written now. */
@@ -67,7 +68,7 @@ export function mount(
   for (const route of routes) {
     const body = route.body ? ajv.compile(route.body) : null
     const answer = 'media' in route.answer ? null : ajv.compile(route.answer)
-    const accounts = new WeakMap<Request, Account | null>()
+    const accounts = new WeakMap<Request, SignedIn | null>()
     router[route.method](
       route.path,
       // Nobody's bytes are read before it is known whose they are.
@@ -97,7 +98,7 @@ export function mount(
             )
           }
           if (route.method === 'post' && !route.littleRoom) room()
-          const result = await route.handle(request, response, account ?? { name: '', role: 'viewer' })
+          const result = await route.handle(request, response, account ?? { name: '', role: 'viewer', session: '' })
           if (route.takes) note(route.takes(request), account?.name ?? '')
           if (response.headersSent || result === undefined) return
           if (answer && !answer(result))

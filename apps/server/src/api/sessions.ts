@@ -29,11 +29,10 @@ interface SessionParts {
   /** Asked for with the first account, where others could come before. */ firstCode: string | null
 }
 
-/** Signing in and out, the first use, and the accounts. */
+/** Signing in and out, the first use, and who is signed in where. */
 export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage, firstCode }: SessionParts): Route[] {
   let beginning = false
   const note = noting(log)
-  const addressOf = (request: Request) => request.socket.remoteAddress ?? ''
 
   /** Runs what asks for a password, unless too many were wrong before. @throws HttpProblem */
   async function tried<T>(
@@ -41,7 +40,7 @@ export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage
     name: string,
     work: () => Promise<T | null>,
   ): Promise<{ right: T; wrongBefore: number } | null> {
-    const address = addressOf(request)
+    const address = request.socket.remoteAddress ?? ''
     const waitS = await tries.begin(name, address)
     if (waitS > 0)
       throw new HttpProblem(
@@ -102,10 +101,8 @@ export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage
       says: 'Who is signed in; `new` before the first account',
       roles: 'anyone',
       answer: answers.me,
-      async handle(request) {
-        const token = tokenOf(request)
-        const account = token ? await accounts.bySession(token) : null
-        if (account) return { state: 'in', ...account, ...(rigPage ? { rigPage } : {}) }
+      async handle(_request, _response, { name, role, session }) {
+        if (session) return { state: 'in', name, role, ...(rigPage ? { rigPage } : {}) }
         return (await accounts.none())
           ? { state: 'new', ...(firstCode === null ? {} : { asksCode: true }) }
           : { state: 'out' }
@@ -151,13 +148,11 @@ export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage
       says: 'Signs out',
       roles: 'anyone',
       answer: answers.ok,
-      async handle(request, response) {
-        const token = tokenOf(request)
-        const account = token ? await accounts.bySession(token, true) : null
-        if (token) await accounts.signOut(token)
-        if (account) {
-          stream.endSession(account.session)
-          await note('signedOut', 'Signed out', account.name)
+      async handle(request, response, { name, session }) {
+        if (session) {
+          await accounts.endSession(session)
+          stream.endSession(session)
+          await note('signedOut', 'Signed out', name)
         }
         response.clearCookie(cookieName(request), { path: '/' })
         return { says: 'Signed out.' }
@@ -169,11 +164,9 @@ export function sessionRoutes({ accounts, tries, stream, log, publicKey, rigPage
       says: 'Where one is signed in; for the lead, where everybody is',
       roles: everyone,
       answer: answers.sessions,
-      async handle(request, _response, { name, role }) {
-        const token = tokenOf(request)
-        const own = token ? await accounts.bySession(token, true) : null
+      async handle(_request, _response, { name, role, session }) {
         const list = await accounts.sessions(role === 'lead' ? undefined : name)
-        return { sessions: list.map((s) => ({ ...s, own: s.id === own?.session })) }
+        return { sessions: list.map((s) => ({ ...s, own: s.id === session })) }
       },
     },
     {

@@ -70,6 +70,13 @@ export interface Waited {
 /** How a record came; null for one that came at once. */
 export const waitedOf = ({ body }: ChainRecord): Waited | null => (body as { waited?: Waited } | null)?.waited ?? null
 
+/** A record behind the end of its door's chain. */
+export const nextRecord = (
+  { id: door, n, hash }: ChainHead,
+  said: Pick<ChainRecord, 'kind' | 'at' | 'by' | 'body'>,
+  secret: string,
+): ChainRecord => sealRecord({ id: `${door}#${n + 1}`, door, n: n + 1, previous: hash, ...said }, secret, signNatively)
+
 /** @param facts those after the changes */
 export function chainChanges(
   facts: Facts,
@@ -79,23 +86,12 @@ export function chainChanges(
 ): Linked {
   const ends = new Map<string, ChainHead>()
   const records = recordedOf(facts, list).map(({ door, kind, body }) => {
-    const end = ends.get(door) ?? facts.head[door] ?? { n: 0, hash: firstPrevious }
-    const n = end.n + 1
-    const record = sealRecord(
-      {
-        id: `${door}#${n}`,
-        door,
-        n,
-        previous: end.hash,
-        kind,
-        at,
-        by,
-        body: waited && typeof body === 'object' ? { ...body, waited } : body,
-      },
+    const record = nextRecord(
+      ends.get(door) ?? facts.head[door] ?? { id: door, n: 0, hash: firstPrevious },
+      { kind, at, by, body: waited && typeof body === 'object' ? { ...body, waited } : body },
       secret,
-      signNatively,
     )
-    ends.set(door, { id: door, n, hash: record.hash })
+    ends.set(door, { id: door, n: record.n, hash: record.hash })
     return record
   })
   return { records, heads: [...ends.values()].map((head) => put(facts, 'head', head)) }

@@ -13,8 +13,8 @@ import {
 } from '@rauta/core'
 import { commandNamed, Refusal, sheetsFor, type CommandAnswer, type CommandRequest, type Edit } from '@rauta/contracts'
 import { VaultClosedError } from '../security/vault'
-import { agreementHash, changeHash, handoverKind, publicKeyOf, sealRecord, type Handover } from '@rauta/core/chain'
-import { chainChanges, goesIntoChain, signNatively, type Waited } from './links'
+import { agreementHash, changeHash, handoverKind, publicKeyOf, type Handover } from '@rauta/core/chain'
+import { chainChanges, goesIntoChain, nextRecord, signNatively, type Waited } from './links'
 import type { Author, Entry } from './entry'
 
 /** When a field was set, by whom, and from which phone. */
@@ -164,13 +164,8 @@ export class Staging {
     const chainKey = this.chainKey
     const rev = this.facts.rev + 1
     const chain = all(this.facts, 'head').map((head) => {
-      const n = head.n + 1
       const body: Handover = { from, to, agreed: signNatively(agreementHash(from, to, head.hash), secret) }
-      return sealRecord(
-        { id: `${head.id}#${n}`, door: head.id, n, previous: head.hash, kind: handoverKind, at: this.now, by, body },
-        chainKey,
-        signNatively,
-      )
+      return nextRecord(head, { kind: handoverKind, at: this.now, by, body }, chainKey)
     })
     const change = { from, to, at: this.now }
     const changes = [

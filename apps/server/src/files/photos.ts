@@ -68,7 +68,10 @@ export class Photos {
       .where(and(eq(photos.job, this.job), inArray(photos.id, [...ids])))
     // Of the bytes as they lie there now: what the store says of them may have been altered with them.
     return new Map(
-      rows.map((r) => [r.id, { type: r.type, sha256: hashOf(Buffer.from(r.bytes)), bytes: Buffer.from(r.bytes) }]),
+      rows.map((r) => {
+        const bytes = Buffer.from(r.bytes)
+        return [r.id, { type: r.type, sha256: hashOf(bytes), bytes }]
+      }),
     )
   }
 

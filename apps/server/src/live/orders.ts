@@ -14,7 +14,7 @@ import {
 import { Refusal } from '@rauta/contracts'
 import { ability } from '@rauta/drivers'
 import { v7 } from 'uuid'
-import { type Context } from '../context'
+import type { Context } from '../context'
 import { provenDriver } from '../reach/inService'
 
 /** What somebody tells a door from the screen. */

@@ -12,8 +12,10 @@ import {
   type Facts,
   type HeldPoint,
 } from '@rauta/core'
-import { type Context } from '../context'
+import type { Context } from '../context'
+import { eachInService } from '../reach/eachInService'
 import { provenDriver } from '../reach/inService'
+import { refusedMs } from '../reach/secrets'
 import { failureWords } from '../words'
 import { ability, hasCode, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
@@ -23,43 +25,32 @@ import { rememberModes } from './orders'
 
 const renewMs = 30_000
 const pauseMs = 2000
-const refusedMs = 31_000
 /** A flood is said again every so often while it lasts, ms of this computer's time. */
 const floodMs = 5_000
 
 /** Keeps a pull-point subscription on every device in service: renewed, re-made when lost, each gap noted. */
 export class Subscriber {
-  private readonly following = new Set<string>()
   private readonly points = new Map<string, { config: Config; points: ReadonlyMap<string, HeldPoint> }>()
   constructor(
     private readonly context: Context,
     private readonly watcher: Watcher,
-  ) {
-    context.log.onCommit((entry) => {
-      for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id)
-    })
-  }
+  ) {}
 
   start(): void {
-    for (const reach of all(this.context.log.facts, 'reach')) this.follow(reach.id)
+    eachInService(this.context, (id, inService) => this.loop(id, inService))
   }
 
-  private follow(id: string): void {
-    if (this.following.has(id) || !this.context.log.facts.reach[id]?.owned) return
-    this.following.add(id)
-    void this.loop(id)
-      .catch((error: Error) => this.context.logger.error(error))
-      .finally(() => this.following.delete(id))
-  }
-
-  private async loop(id: string): Promise<void> {
+  private async loop(id: string, inService: () => boolean): Promise<void> {
     const { clock, ending, log } = this.context
     let heardUntil: number | null = null
     let why = ''
-    while (!ending.aborted && log.facts.reach[id]?.owned) {
+    while (inService()) {
       try {
         const driver = await provenDriver(this.context, id, ending)
-        if (!driver) return
+        if (!driver) {
+          await clock.sleep(pauseMs, ending)
+          continue
+        }
         const { offsetMs } = await driver.time()
         const watch = await ability(driver, 'watch')()
         const began = clock.now()

@@ -11,7 +11,7 @@ import {
 } from '@rauta/core'
 import { ability, severalAtOnce, type Driver } from '@rauta/drivers'
 import { sheetsFor } from '@rauta/contracts'
-import { type Context } from '../context'
+import type { Context } from '../context'
 import { provenDriver } from '../reach/inService'
 import { readWhole, type Watcher } from '../reach/watch'
 import { StoreFullError } from '../store/room'

@@ -1,5 +1,5 @@
-import type { Reach } from '@rauta/core'
-import { DeviceError, hasCode, type Driver, type Identity } from '@rauta/drivers'
+import type { Controller, Reach } from '@rauta/core'
+import { DeviceError, hasCode, type Driver, type Identity, type Secret } from '@rauta/drivers'
 import { driverAt, protocolOf, type Context } from '../context'
 import { ownSecret, settledBy } from './secrets'
 
@@ -46,14 +46,16 @@ export const provenDriver = async (
   signal?: AbortSignal,
 ): Promise<Driver | null> => (await proven(context, controllerId, signal))?.driver ?? null
 
-async function settles(context: Context, { id, address, secured }: Reach, signal?: AbortSignal): Promise<boolean> {
-  const controller = context.log.facts.controller[id]
-  if (!controller) return false
-  const protocol = protocolOf(context, controller)
-  return await settledBy(context, controller, (secret) =>
-    driverAt(context, protocol, address, secret, { secured, ...(signal ? { signal } : {}) }),
-  )
+async function settles(context: Context, reach: Reach, signal?: AbortSignal): Promise<boolean> {
+  const controller = context.log.facts.controller[reach.id]
+  return !!controller && (await settledBy(context, controller, driversOf(context, controller, reach, signal)))
 }
+
+/** Drivers of a device where it is in service, by the password that they are given. */
+export const driversOf =
+  (context: Context, controller: Controller, { address, secured }: Reach, signal?: AbortSignal) =>
+  (secret: Secret): Driver =>
+    driverAt(context, protocolOf(context, controller), address, secret, { secured, ...(signal ? { signal } : {}) })
 
 /** Driver of a device that is in service, or null while it is not. */
 export async function serviceDriver(
@@ -64,10 +66,5 @@ export async function serviceDriver(
   const controller = context.log.facts.controller[controllerId]
   const reach = context.log.facts.reach[controllerId]
   const secret = controller && (await ownSecret(context, controller))
-  return reach?.owned && secret
-    ? driverAt(context, protocolOf(context, controller), reach.address, secret, {
-        secured: reach.secured,
-        ...(signal ? { signal } : {}),
-      })
-    : null
+  return reach?.owned && secret ? driversOf(context, controller, reach, signal)(secret) : null
 }

@@ -1,8 +1,8 @@
 import { all, type Controller } from '@rauta/core'
 import { severalAtOnce } from '@rauta/drivers'
-import { driverAt, protocolOf, type Context } from '../context'
+import type { Context } from '../context'
 import { failureWords } from '../words'
-import { provenDriver } from './inService'
+import { driversOf, provenDriver } from './inService'
 import { renewSecret } from './secrets'
 import { within } from './within'
 
@@ -28,12 +28,10 @@ async function renewed(context: Context, controller: Controller): Promise<Renewe
   const { ref } = controller
   try {
     await within(context, eachMs, ref, async (signal) => {
-      const { address = '', secured } = context.log.facts.reach[controller.id] ?? {}
-      const opened = (secret: Parameters<typeof driverAt>[3]) =>
-        driverAt(context, protocolOf(context, controller), address, secret, { signal, secured })
       const driver = await provenDriver(context, controller.id, signal)
-      if (!driver) throw new Error('it is not in service')
-      await renewSecret(context, controller, driver, opened)
+      const reach = context.log.facts.reach[controller.id]
+      if (!driver || !reach) throw new Error('it is not in service')
+      await renewSecret(context, controller, driver, driversOf(context, controller, reach, signal))
     })
     return { ref, ok: true, says: 'Has a new password, and opens to it.' }
   } catch (error) {

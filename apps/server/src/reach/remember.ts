@@ -13,12 +13,9 @@ import { ability, hasCode, type Heard, type Protocol, type Secret } from '@rauta
 import { sheetsFor } from '@rauta/contracts'
 import { driverAt, spoken, type Context } from '../context'
 import { knowsSecret } from './proof'
-import { ownSecret } from './secrets'
+import { ownSecret, refusedMs } from './secrets'
 import { within } from './within'
 import { failureWords } from '../words'
-
-/** A device that refused a secret is not asked again for so long, unless it greets: a few wrong ones shut it. Milliseconds. */
-const refusedMs = 30_000
 
 /** What one device is asked when it was heard is given so long, ms. */
 const askMs = 20_000

@@ -37,12 +37,27 @@ const waits = (says: string): StepResult => ({ state: 'waits', says })
 const waitsForReset = (says: string): StepResult => ({ state: 'waits', says, forReset: true })
 const failed = (says: string): StepResult => ({ state: 'failed', says })
 
+/** A driver of the device at one of its addresses: over HTTPS once it was told apart, and at the port by which it was heard. */
+function driverFor(
+  { context, controller, found, claim, signal }: StepInput,
+  at: string,
+  secret: Secret | null,
+  options: { secured?: Secured | undefined; timeoutMs?: number } = {},
+): Driver {
+  return driverAt(context, protocolOf(context, controller), at, secret, {
+    signal,
+    secured: claim.secured,
+    ...(at === found.address ? { port: found.port } : {}),
+    ...options,
+  })
+}
+
 /** Opens the device by this job's secret or the factory's, wherever it is now. Null where neither opens it. */
 async function open(
   input: StepInput,
   secured: Secured | null | undefined = input.claim.secured,
 ): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
-  const { context, controller, found, signal } = input
+  const { context, controller, found } = input
   const own = (await ownSecrets(context, controller)).map((secret) => [secret, 'ours'] as [Secret, 'ours'])
   const factory: [Secret, 'factory'] = [factorySecret(context.log.facts, controller), 'factory']
   // What opened it last comes first: each wrong one brings a device nearer to shutting itself.
@@ -52,11 +67,7 @@ async function open(
   let answered = false
   for (const at of places) {
     for (const [secret, whose] of secrets) {
-      const driver = driverAt(context, protocolOf(context, controller), at, secret, {
-        signal,
-        secured: secured ?? undefined,
-        ...(at === found.address ? { port: found.port } : {}),
-      })
+      const driver = driverFor(input, at, secret, { secured: secured ?? undefined })
       try {
         const identity = await driver.identify()
         checkIdentity(identity, meantBy(input), at)
@@ -83,14 +94,8 @@ const meantBy = ({ claim, controller, found }: StepInput): { serial: string; mac
 
 /** The device at its planned address, under this job's secret, after it has said who it is. @throws DeviceError `another` */
 async function placed(input: StepInput): Promise<Driver> {
-  const { context, controller, signal } = input
-  const driver = driverAt(
-    context,
-    protocolOf(context, controller),
-    controller.address,
-    await ownSecret(context, controller),
-    { signal, secured: input.claim.secured },
-  )
+  const { context, controller } = input
+  const driver = driverFor(input, controller.address, await ownSecret(context, controller))
   checkIdentity(await driver.identify(), meantBy(input), controller.address)
   return driver
 }
@@ -140,22 +145,16 @@ export const steps: Record<ClaimStepName, Step> = {
     return agreed ? done(`${words}; ${agreed.by} agreed to erase them.`) : waits(`${words}. All of it will be erased.`)
   },
   async secret(input) {
-    const { context, controller, found, claim, signal } = input
+    const { context, controller, found, claim } = input
     const opened = await open(input)
     if (!opened) return waitsForReset(closedWords)
     if (opened.whose === 'ours') return done('It has a password of this job.')
-    // The new password goes to it in clear: whoever only says that it is this device must not be given it.
+    // The new password is told to it: whoever only says that it is this device must not be given it.
     if (labelWanted(found, claim))
       return waits(
         `It says its serial is ${found.serial}. Look at the label on the device: anybody on this network can say a serial, and the next step hands over a password.`,
       )
-    await renewSecret(context, controller, opened.driver, (secret) =>
-      driverAt(context, protocolOf(context, controller), opened.at, secret, {
-        signal,
-        secured: claim.secured,
-        ...(opened.at === found.address ? { port: found.port } : {}),
-      }),
-    )
+    await renewSecret(context, controller, opened.driver, (secret) => driverFor(input, opened.at, secret))
     return done('The factory password is gone; a strong one of this job is in its place, and opens it.')
   },
   async erase(input) {
@@ -196,11 +195,7 @@ export const steps: Record<ClaimStepName, Step> = {
       const opened = await open(input).catch(() => null)
       if (opened && opened.at !== controller.address) await ability(opened.driver, 'restart')()
     }
-    const driver = driverAt(context, protocolOf(context, controller), controller.address, own, {
-      signal,
-      secured: input.claim.secured,
-      timeoutMs: 3000,
-    })
+    const driver = driverFor(input, controller.address, own, { timeoutMs: 3000 })
     const until = context.clock.now() + 90_000
     while (context.clock.now() < until && !signal.aborted) {
       const identity = await driver.identify().catch(() => null)
@@ -270,9 +265,9 @@ export const steps: Record<ClaimStepName, Step> = {
   },
 }
 
-async function answers({ context, controller, signal }: StepInput, address: string): Promise<boolean> {
+async function answers(input: StepInput, address: string): Promise<boolean> {
   try {
-    await driverAt(context, protocolOf(context, controller), address, null, { signal, timeoutMs: 1500 }).time()
+    await driverFor(input, address, null, { secured: undefined, timeoutMs: 1500 }).time()
     return true
   } catch (error) {
     // Whatever closes or answers the connection stands at that address, whoever it is.

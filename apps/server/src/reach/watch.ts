@@ -1,8 +1,10 @@
 import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
-import { ability, DeviceError, type Driver } from '@rauta/drivers'
+import { ability, DeviceError, hasCode, type Driver } from '@rauta/drivers'
 import type { Context } from '../context'
+import { eachInService } from './eachInService'
 import { proven } from './inService'
 import { StoreFullError } from '../store/room'
+import { refusedMs } from './secrets'
 import { within } from './within'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
@@ -26,32 +28,17 @@ export class Watcher {
   private readonly glimpses = new Map<string, Glimpse>()
   private readonly altering = new Set<string>()
   private readonly busy = new Set<string>()
-  private readonly followed = new Set<string>()
+  /** Devices that refused their password at the last look. */
+  private readonly refused = new Set<string>()
   constructor(private readonly context: Context) {}
 
   start(): void {
-    const { log } = this.context
-    log.onCommit((entry) => {
-      for (const change of entry.changes) if (change.kind === 'reach') this.follow(change.id)
-    })
-    for (const reach of all(log.facts, 'reach')) this.follow(reach.id)
-  }
-
-  /** Each device at its own pace: one that is slow, or never ends, holds up no other. */
-  private follow(id: string): void {
-    const { clock, ending, log, logger } = this.context
-    const inService = () => !ending.aborted && log.facts.reach[id]?.owned === true
-    if (this.followed.has(id) || !inService()) return
-    this.followed.add(id)
-    const loop = async () => {
+    const { clock, ending, logger } = this.context
+    eachInService(this.context, async (id, inService) => {
       while (inService()) {
         await this.look(id).catch((error: Error) => logger.error(error))
-        await clock.sleep(this.gapMs(), ending)
+        await clock.sleep(this.gapMs(id), ending)
       }
-    }
-    void loop().finally(() => {
-      this.followed.delete(id)
-      this.follow(id) // it may have come back into service meanwhile
     })
   }
 
@@ -64,7 +51,10 @@ export class Watcher {
     const ref = log.facts.controller[id]?.ref ?? id
     try {
       await within(this.context, lookMs, ref, (signal) => this.ask(id, signal))
+      this.refused.delete(id)
     } catch (error) {
+      if (hasCode(error, 'notAuthorized')) this.refused.add(id)
+      else this.refused.delete(id)
       // A full disk says nothing of the device.
       if (!ending.aborted && !(error instanceof StoreFullError)) await this.silent(id, began, failureWords(error, ref))
     } finally {
@@ -157,13 +147,15 @@ export class Watcher {
     const trying = Math.max(0, this.context.clock.now() - began)
     await this.context.log.patch('reach', id, says, (reach) => ({
       ...reach,
-      silentMs: reach.silentMs + Math.round(trying) + this.gapMs(),
+      silentMs: reach.silentMs + Math.round(trying) + this.gapMs(id),
       says,
     }))
   }
 
-  private gapMs(): number {
-    return (jobOf(this.context.log.facts)?.limits.watchS ?? 20) * 1000
+  /** How long until its next look. */
+  private gapMs(id: string): number {
+    const intervalMs = (jobOf(this.context.log.facts)?.limits.watchS ?? 20) * 1000
+    return this.refused.has(id) ? Math.max(intervalMs, refusedMs) : intervalMs
   }
 }
 

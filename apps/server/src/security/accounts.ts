@@ -11,6 +11,11 @@ export interface Account {
   role: Role
 }
 
+/** Somebody who asks for something, and in which session. */
+export interface SignedIn extends Account {
+  session: string
+}
+
 const lifetimeMs = 12 * 3600_000
 /** OWASP's figures for argon2id: 19 MiB, two passes, one lane. */
 const argon = { memoryCost: 19456, timeCost: 2, parallelism: 1 }
@@ -111,7 +116,7 @@ export class Accounts {
   }
 
   /** Whose session it is; null where it ended, or nobody used it for long. Asking counts as use, unless it only looks. */
-  async bySession(token: string, looks = false): Promise<(Account & { session: string }) | null> {
+  async bySession(token: string, looks = false): Promise<SignedIn | null> {
     const hashed = tokenHash(token)
     const found = (
       await this.db
@@ -149,10 +154,6 @@ export class Accounts {
   async endSession(id: string): Promise<string | null> {
     const gone = await this.db.delete(sessions).where(eq(sessions.id, id)).returning()
     return gone[0]?.account ?? null
-  }
-
-  async signOut(token: string): Promise<void> {
-    await this.db.delete(sessions).where(eq(sessions.tokenHash, tokenHash(token)))
   }
 
   private decoyHash: Promise<string> | null = null

@@ -70,8 +70,8 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
         .map(networkProtocol.read)
         .find((p) => p.name.toUpperCase() === 'HTTPS' && p.enabled && p.port > 0 && p.port < 65_536)
       if (!offered) return null
-      const { dialer, address, clock, signal } = options
-      const fingerprint = await dialer.certificateOf(address, offered.port, Math.max(1500, 8000 / clock.factor), signal)
+      const { dialer, address, signal } = options
+      const fingerprint = await dialer.certificateOf(address, offered.port, session.patienceMs(), signal)
       return { port: offered.port, fingerprint }
     },
     async setSecret(password) {

@@ -6,8 +6,8 @@ import { FaultError, type OnvifSession } from './session'
 const most = { records: 100_000, pages: 5_000 }
 
 /**
- * What a device lists, page by page, oldest first.
- * @param ask the element of the request; @param records how many a page holds
+ * What a device lists, page by page.
+ * @param records is shown each page, and says how many records it holds
  * @throws DeviceError `endless` where the pages do not come to an end
  */
 export async function pages(

@@ -17,6 +17,8 @@ import { DeviceError, hasCode } from '../errors'
 
 /** How often an answer that is lost is asked for. */
 const mostTries = 5
+/** How long an answer is waited for, ms. */
+const usualTimeoutMs = 8000
 
 interface CallExtra {
   path?: string
@@ -65,11 +67,15 @@ export class OnvifSession {
     return { utcMs: time.utcMs, zone: time.zone, offsetMs: this.offsetMs, roundTripMs: after - before }
   }
 
-  private async post(path: string, text: string, timeoutMs = this.options.timeoutMs ?? 8000) {
-    const { dialer, address, port, secured, clock, signal } = this.options
-    // Time-outs follow the clock's factor, but never fall under a second of this computer's own time.
+  /** Time-outs follow the clock's factor, but never fall under a second of this computer's own time. */
+  patienceMs(timeoutMs = this.options.timeoutMs ?? usualTimeoutMs): number {
+    return Math.max(1500, timeoutMs / this.options.clock.factor)
+  }
+
+  private async post(path: string, text: string, timeoutMs?: number) {
+    const { dialer, address, port, secured, signal } = this.options
     const answer = await dialer.post(address, secured?.port ?? port, path, text, {
-      timeoutMs: Math.max(1500, timeoutMs / clock.factor),
+      timeoutMs: this.patienceMs(timeoutMs),
       fresh: true,
       ...(secured ? { fingerprint: secured.fingerprint } : {}),
       ...(signal ? { signal } : {}),
