@@ -63,6 +63,7 @@ type DoorFields = Partial<
     | 'passagesPerDay'
     | 'walk'
     | 'handle'
+    | 'otherWayOut'
     | 'behaviour'
     | 'opening'
     | 'decides'
@@ -86,6 +87,7 @@ const fields = object(
     passagesPerDay: { type: 'integer', minimum: 0, maximum: 100000 },
     walk: { type: 'integer' },
     handle: flag,
+    otherWayOut: flag,
     behaviour,
     hardware,
     opening: { enum: openingKinds },
@@ -124,6 +126,7 @@ const fields = object(
     'passagesPerDay',
     'walk',
     'handle',
+    'otherWayOut',
     'behaviour',
     'hardware',
     'opening',

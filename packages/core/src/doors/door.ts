@@ -131,6 +131,8 @@ export interface Door {
   walk: number
   /** A handle that opens the leaf mechanically from the secured side, with no electrical sign. */
   handle: boolean
+  /** Whoever stands on the secured side has another way out: then this door may stay shut when all else fails. Never where `escapeRoute` is true. */
+  otherWayOut?: boolean
   parts: Part[]
   cables: Cable[]
   placement: Placement | null
@@ -175,10 +177,12 @@ export function readersOf(door: Door): Part[] {
 /** Openings behind which nobody can be shut in. */
 const nobodyInside: ReadonlySet<OpeningKind> = new Set(['cabinet', 'locker', 'padlock', 'liftCall'])
 
+export const keepsNobodyIn = (door: Door): boolean => nobodyInside.has(door.opening ?? 'door')
+
 /** Whether somebody on the secured side can ask to leave: by a device, a reader or a handle. */
 export const hasWayOut = (door: Door): boolean =>
   door.handle ||
-  nobodyInside.has(door.opening ?? 'door') ||
+  keepsNobodyIn(door) ||
   door.parts.some((p) => p.role === 'exit' || p.role === 'exitSensor' || p.role === 'exitReader')
 
 /** What can never be seen at this door because a part is absent, in words. */
@@ -216,6 +220,7 @@ export const doorRecordKind = recordKind('door', {
     passagesPerDay: 'number',
     walk: 'number',
     handle: 'flag',
+    otherWayOut: 'flag?',
     parts: 'list',
     cables: 'list',
     placement: 'object or none',

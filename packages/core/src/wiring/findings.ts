@@ -3,6 +3,7 @@ import type { Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { note, stop, warn, type Finding } from '../job/finding'
+import { releaseWords, stuckCases } from '../supplies/release'
 import { fedPastTheGlass } from './bypass'
 import { netOf } from './conductors'
 import { fitFindings, readsCards, secondPoleFinding } from './fit'
@@ -17,15 +18,20 @@ export function planFindings(
   sheets: Sheets,
   doors: readonly Door[],
 ): Finding[] {
+  const hardware = hardwareFindings(door, sheets)
   return [
-    ...hardwareFindings(door, sheets),
+    ...hardware,
     ...fitFindings(door, controllers, sheets),
     ...secondPoleFinding(door, sheets),
     ...placementFindings(door, controllers, sheets, doors),
+    ...(hardware.some((f) => aboutLeaving.has(f.rule)) ? [] : stuckFindings(door, controllers, sheets)),
     ...voltFindings(door, { controllers, doors, sheets }),
     ...blindSpots(door).map((says) => warn('plan', 'blind', says)),
   ]
 }
+
+/** Stops that tell already that nobody gets out, and what is missing. */
+const aboutLeaving = new Set(['escape-secure', 'magnet-break-glass', 'magnet-exit', 'no-way-out'])
 
 function hardwareFindings(door: Door, sheets: Sheets): Finding[] {
   const found: Finding[] = []
@@ -82,6 +88,25 @@ function wayOutFindings(door: Door, part: Part, sheets: Sheets): Finding[] {
       )
   }
   return found
+}
+
+/** A case in which nobody gets out stops the door: on an escape route whatever is said, elsewhere unless there is another way out. */
+function stuckFindings(door: Door, controllers: Readonly<Record<string, Controller>>, sheets: Sheets): Finding[] {
+  const controller = door.placement && controllers[door.placement.controller]
+  if (!controller) return []
+  const cases = stuckCases(door, controller, sheets)
+  if (!cases.length || (door.otherWayOut && !door.escapeRoute)) return []
+  const when = cases.map((a) => releaseWords[a.case].toLowerCase()).join(', ')
+  const mend = door.escapeRoute
+    ? 'That is never allowed on an escape route.'
+    : 'If whoever is inside has another way out, say so with the door.'
+  return [
+    stop(
+      'plan',
+      'stuck',
+      `Nobody gets out when: ${when}. Plan a handle that frees the lock, or a fail-safe lock with a break glass. ${mend}`,
+    ),
+  ]
 }
 
 function placementFindings(

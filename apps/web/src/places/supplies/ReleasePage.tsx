@@ -2,6 +2,7 @@ import {
   defaultPowerPlan,
   releaseCases,
   releaseOf,
+  releaseTitle,
   releaseWords,
   supplyOf,
   type ReleaseAnswer,
@@ -41,16 +42,10 @@ export function ReleasePage() {
     const battery = controller ? reportFor(facts, controller).battery : null
     return { door, answers: releaseOf(door, controller, sheetsFor(facts), plan, battery ? battery.hours : null) }
   })
-  const known = rows.filter((r) => r.answers)
-  const stuck = known.filter((r) => r.answers?.some((a) => a.case === which && a.out === 'shut'))
   return (
     <Screen
       title="What opens when"
-      under={
-        stuck.length
-          ? `${releaseWords[which]}: at ${stuck.length} of ${known.length} doors nobody gets out`
-          : `${releaseWords[which]}: people get out at all ${known.length} doors`
-      }
+      under={releaseTitle(rows, which)}
       head={
         <View style={{ marginTop: 8 }}>
           <Chips
