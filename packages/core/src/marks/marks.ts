@@ -113,7 +113,7 @@ const silent = (plan: MarkState): Finding | undefined =>
 
 function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
   const findings = [
-    ...planFindings(door, facts.controller, sheets, neighbours),
+    ...planFindings(door, facts.controller, sheets, neighbours, facts.powerPlan),
     ...untestedFindings(facts, door, sheets),
     ...kitFindings(facts, door, sheets),
   ]

@@ -65,7 +65,7 @@ export const powerPlanKind = recordKind('powerPlan', {
     fireRelay: 'flag',
     queue: 'number?',
   },
-  touches: ({ id }) => ({ supplies: [id] }),
+  touches: ({ id }) => ({ feeds: [id] }),
 })
 export const unitKind = recordKind('unit', {
   fields: { id: 'text', ref: 'text', sheet: 'text', cabinet: 'text', address: 'text' },

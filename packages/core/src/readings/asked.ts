@@ -2,6 +2,7 @@ import { sheetOf, type DeviceSheet, type LockFacts, type Sheets } from '../devic
 import type { Door, Part } from '../doors/door'
 import type { ReadingKind } from './records'
 
+const isLock = (part: Part): boolean => part.role === 'lock' || part.role === 'lock2'
 const partOn = (door: Door, cable: string): Part | undefined =>
   door.parts.find((p) => p.id === door.cables.find((c) => c.id === cable)?.part)
 const hasEnds = (door: Door, part: Part, sheets: Sheets, board: DeviceSheet | null): boolean =>
@@ -11,7 +12,7 @@ const hasEnds = (door: Door, part: Part, sheets: Sheets, board: DeviceSheet | nu
 export function readingsFor(door: Door, cable: string, sheets: Sheets, board: DeviceSheet | null): ReadingKind[] {
   const part = partOn(door, cable)
   if (!part) return []
-  if (part.role === 'lock') return ['loop', 'voltsRest', 'voltsDriven']
+  if (isLock(part)) return ['loop', 'voltsRest', 'voltsDriven']
   if (onNetworkOnly(part, sheets)) return ['networkLength']
   return hasEnds(door, part, sheets, board) ? ['loop', 'endOfLine'] : ['loop']
 }
@@ -26,7 +27,7 @@ export function readingsBesides(door: Door, cable: string, sheets: Sheets): Read
       ...(locksOf(door, sheets).some((l) => l.fail === 'safe') ? (['voltsRest', 'voltsPressed'] as const) : []),
       'insulation',
     ]
-  if (part.role === 'lock')
+  if (isLock(part))
     return [...(door.drive && door.drive.holdShare < 1 ? (['voltsHold'] as const) : []), 'polarity', 'insulation']
   return leads.includes('supply+') ? ['voltsRest', 'polarity', 'insulation'] : ['insulation']
 }

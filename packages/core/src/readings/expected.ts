@@ -84,7 +84,7 @@ export function expectedReading(
     }
     default:
       if (run.part === partOf(door, 'breakGlass')?.id) return glassReading(door, kind, planned, opened)
-      if (run.part === partOf(door, 'lock')?.id) return lockReading(door, kind, planned, opened)
+      if (isLock(door, run.part)) return lockReading(door, run.part, kind, planned, opened)
       return fedReading(door, run.part, kind, planned, opened)
   }
 }
@@ -97,8 +97,17 @@ const between = (value: number, onCharge: number) => ({
   to: around(Math.max(value, onCharge), tolerances.volts).to,
 })
 
-function lockReading(door: Door, kind: VoltKind, planned: Planned, opened: ReadonlySet<string>): Expected | null {
-  const lock = lockHere(door, planned, opened)
+const isLock = (door: Door, part: string): boolean =>
+  door.parts.some((p) => p.id === part && (p.role === 'lock' || p.role === 'lock2'))
+
+function lockReading(
+  door: Door,
+  which: string,
+  kind: VoltKind,
+  planned: Planned,
+  opened: ReadonlySet<string>,
+): Expected | null {
+  const lock = lockHere(door, planned, opened, which)
   if (!lock) return null
   const { facts, ways, node, pulls, part } = lock
   /** Volts with the supply as set, and with it on charge. */
@@ -212,8 +221,8 @@ function fedReading(
 }
 
 /** Volts that the lock would see with the supply at the end of its battery: what a reading that is too low may mean. */
-export function atBatteryEnd(door: Door, planned: Planned): number | null {
-  const lock = lockHere(door, planned)
+export function atBatteryEnd(door: Door, part: string, planned: Planned): number | null {
+  const lock = lockHere(door, planned, new Set(), isLock(door, part) ? part : undefined)
   if (!lock || lock.ways.board.feeds) return null
   return voltsAt(lock.ways, lock.node, lock.facts.fail === 'safe' ? { kind: 'rest' } : lock.pulls, 'batteryEnd')
 }

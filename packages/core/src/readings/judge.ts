@@ -92,7 +92,8 @@ function causesOf(
         return glassCauses(value, expected, reading.kind === 'voltsPressed')
       const loop = others.find((r) => r.kind === 'loop')
       const verdict = loop ? judgeReading(loop, door, planned) : null
-      const atEnd = readingFacts[reading.kind].unit === 'V' && expected.value > 0 ? atBatteryEnd(door, planned) : null
+      const atEnd =
+        readingFacts[reading.kind].unit === 'V' && expected.value > 0 ? atBatteryEnd(door, cable.part, planned) : null
       const copper = verdict?.in ? 'good' : 'bad'
       return voltCauses(value, expected, verdict ? copper : 'none', atEnd)
     }

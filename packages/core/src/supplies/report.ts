@@ -19,7 +19,7 @@ export interface MomentAnswer {
   solved: Solved
   locks: readonly LockAt[]
 }
-/** The least that a lock sees while it must work, over all moments. `volts` null where the line collapses. */
+/** The least that a lock sees while it must work, over all moments; with mains alone where it is short with them. `volts` null where the line collapses. */
 export interface LockAnswer {
   door: string
   part: string
@@ -282,6 +282,16 @@ function rank(a: LockAnswer): number {
 const inSentence = (m: MomentAnswer): string =>
   'door' in m.moment ? m.says : m.says.charAt(0).toLowerCase() + m.says.slice(1)
 
+/** The worst of the moments at one lock. */
+interface Worst {
+  lock: LockAt
+  m: MomentAnswer
+  volts: number | null
+}
+const isShort = ({ lock, volts }: Worst): boolean => volts === null || volts < lock.facts.leastV
+const isWorse = (a: Worst, b: Worst | undefined): boolean =>
+  !b || (b.volts !== null && (a.volts === null || a.volts < b.volts))
+
 function lockAnswers(
   moments: readonly MomentAnswer[],
   doors: readonly Door[],
@@ -289,45 +299,42 @@ function lockAnswers(
   ways: SupplyWays,
   celsius: number,
 ): LockAnswer[] {
-  const found = new Map<string, LockAnswer>()
-  const earlier = new Set<string>()
+  /** While there are mains, and over everything. */
+  const onMains = new Map<string, Worst>()
+  const ever = new Map<string, Worst>()
   for (const m of moments) {
     for (const lock of m.locks) {
       const volts = m.solved.ok ? (m.solved.volts[lock.node] ?? null) : null
-      const amps = m.solved.ok ? (m.solved.amps[lock.node] ?? 0) : null
       // Only a lock that is energised needs its volts.
-      if (amps === 0) continue
-      if (m.state !== 'batteryEnd' && (volts === null || volts < lock.facts.leastV)) earlier.add(lock.node)
-      const before = found.get(lock.node)
-      if (before && (before.volts === null || (volts !== null && volts >= before.volts))) continue
-      const enough = volts !== null && volts >= lock.facts.leastV
-      const says =
-        volts === null
-          ? `${refOf(lock.door)} ${lock.part}: the line collapses (${inSentence(m)}, ${sourceWords[m.state]}).`
-          : `${refOf(lock.door)} ${lock.part}: ${volts.toFixed(2)} V, needs ${lock.facts.leastV} V (${inSentence(m)}, ${sourceWords[m.state]}).`
-      found.set(lock.node, {
+      if (m.solved.ok && (m.solved.amps[lock.node] ?? 0) === 0) continue
+      const here = { lock, m, volts }
+      if (m.state !== 'batteryEnd' && isWorse(here, onMains.get(lock.node))) onMains.set(lock.node, here)
+      if (isWorse(here, ever.get(lock.node))) ever.set(lock.node, here)
+    }
+  }
+  return [...ever.values()]
+    .map((worst): LockAnswer => {
+      const mains = onMains.get(worst.lock.node)
+      // A lock that is short with mains is told by that: it is what a cable mends.
+      const told = mains && isShort(mains) ? mains : worst
+      const { lock, m, volts } = told
+      const when = `${inSentence(m)}, ${sourceWords[m.state]}`
+      const answer: LockAnswer = {
         door: lock.door,
         part: lock.part,
         leastV: lock.facts.leastV,
         volts,
-        says,
+        says:
+          volts === null
+            ? `${refOf(lock.door)} ${lock.part}: the line collapses (${when}).`
+            : `${refOf(lock.door)} ${lock.part}: ${volts.toFixed(2)} V at the lock, needs ${lock.facts.leastV} V (${when}).`,
         mend: null,
-        enough,
-        onlyAtEnd: false,
+        enough: !isShort(told),
+        onlyAtEnd: isShort(told) && told !== mains,
         state: m.state,
-      })
-    }
-  }
-  return [...found.values()]
-    .map((answer) =>
-      answer.enough
-        ? answer
-        : {
-            ...answer,
-            onlyAtEnd: !earlier.has(`${answer.door}/${answer.part}`),
-            mend: mendOf(answer, moments, doors, ways, celsius),
-          },
-    )
+      }
+      return answer.enough ? answer : { ...answer, mend: mendOf(answer, moments, doors, ways, celsius) }
+    })
     .sort((a, b) => rank(a) - rank(b) || a.door.localeCompare(b.door))
 }
 

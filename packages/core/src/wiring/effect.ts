@@ -1,4 +1,5 @@
 import type { Controller } from '../devices/records'
+import type { PowerPlan } from '../power/records'
 import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import type { Finding } from '../job/finding'
@@ -17,13 +18,15 @@ export function effectOf(
   controllers: Readonly<Record<string, Controller>>,
   sheets: Sheets,
   doors: readonly Door[],
+  plans: Readonly<Record<string, PowerPlan>> = {},
 ): Effect {
-  const was = planFindings(before, controllers, sheets, doors)
+  const was = planFindings(before, controllers, sheets, doors, plans)
   const will = planFindings(
     after,
     controllers,
     sheets,
     doors.map((d) => (d.id === after.id ? after : d)),
+    plans,
   )
   const key = (f: Finding) => `${f.rule} ${f.at ?? ''} ${f.says}`
   const had = new Set(was.map(key))

@@ -9,7 +9,9 @@ import { netOf } from './conductors'
 import { fitFindings, readsCards, secondPoleFinding } from './fit'
 import { load, noGroup, wantsOf } from './placement'
 import { untoldFindings } from './points'
-import { lockVolts, type Planned } from './volts'
+import type { Planned } from './volts'
+import type { PowerPlan } from '../power/records'
+import { worstAtLocks } from '../supplies/worst'
 
 /** Everything the plan of a door has to say, each finding owned by the mark Plan. */
 export function planFindings(
@@ -17,6 +19,7 @@ export function planFindings(
   controllers: Readonly<Record<string, Controller>>,
   sheets: Sheets,
   doors: readonly Door[],
+  plans: Readonly<Record<string, PowerPlan>> = {},
 ): Finding[] {
   const hardware = hardwareFindings(door, sheets)
   return [
@@ -25,7 +28,7 @@ export function planFindings(
     ...secondPoleFinding(door, sheets),
     ...placementFindings(door, controllers, sheets, doors),
     ...(hardware.some((f) => aboutLeaving.has(f.rule)) ? [] : stuckFindings(door, controllers, sheets)),
-    ...voltFindings(door, { controllers, doors, sheets }),
+    ...voltFindings(door, { controllers, doors, sheets }, plans),
     ...blindSpots(door).map((says) => warn('plan', 'blind', says)),
   ]
 }
@@ -204,27 +207,27 @@ function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string,
     )
 }
 
-function voltFindings(door: Door, planned: Planned): Finding[] {
+/** The one worst case of each lock of the door: the same line as on the page of its supply. */
+function voltFindings(door: Door, planned: Planned, plans: Readonly<Record<string, PowerPlan>>): Finding[] {
   const controller = door.placement && planned.controllers[door.placement.controller]
-  const part = partOf(door, 'lock')
-  if (!controller || !part || sheetOf(planned.sheets, part.sheet).ownBattery || door.placement?.portGroup === noGroup)
-    return []
-  const volts = lockVolts(door, planned)
-  if (!volts)
-    return [
-      warn('plan', 'no-length', 'The lock’s volts cannot be worked out: a cable of its circuit has no length yet.'),
-    ]
-  const seen =
-    volts.pullV === null
-      ? 'The lock’s line would collapse'
-      : `The lock would see ${volts.pullV.toFixed(1)} V and needs ${volts.leastV.toFixed(1)} V`
-  if (volts.enough)
-    return [
-      note('plan', 'volts', `The lock sees ${volts.pullV?.toFixed(1)} V of the ${volts.leastV.toFixed(1)} V it needs.`),
-    ]
-  const mend =
-    volts.longestM >= 1
-      ? `This cable would do up to ${Math.floor(volts.longestM)} m; take a thicker one, or double the cores.`
-      : 'No length of this cable would do; take a thicker one.'
-  return [stop('plan', 'volts', `${seen}. ${mend}`, part.id)]
+  if (!controller || door.placement?.portGroup === noGroup) return []
+  const answers = worstAtLocks(door, planned, plans)
+  return door.parts
+    .filter((part) => {
+      const sheet = sheetOf(planned.sheets, part.sheet)
+      return (part.role === 'lock' || part.role === 'lock2') && sheet.lock && !sheet.ownBattery
+    })
+    .map((part) => {
+      const answer = answers.find((a) => a.part === part.id)
+      if (!answer)
+        return warn(
+          'plan',
+          'no-length',
+          `The volts at ${part.id} cannot be worked out: a cable of its circuit has no length yet.`,
+          part.id,
+        )
+      if (answer.enough) return note('plan', 'volts', answer.says, part.id)
+      const says = `${answer.says} ${answer.mend ?? ''}`.trim()
+      return answer.onlyAtEnd ? warn('plan', 'volts-end', says, part.id) : stop('plan', 'volts', says, part.id)
+    })
 }

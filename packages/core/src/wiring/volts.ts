@@ -1,9 +1,7 @@
 import { sheetOf, type LockFacts, type Sheets } from '../devices/sheet'
 import { partOf, type Cable, type Door, type Part } from '../doors/door'
-import { loopOhm } from '../power/run'
 import { solveTree } from '../power/tree'
 import { supplyOf, type Controllers } from '../supplies/fed'
-import { longestThatDoes } from '../supplies/mend'
 import { netAt, supplyWays, type Moment, type SourceState, type SupplyWays } from '../supplies/net'
 
 /** What a door stands in: all that hangs on the same supply, with the sheets. */
@@ -36,9 +34,14 @@ interface LockHere {
   /** The moment in which it pulls in, the rest of the supply at rest. */ pulls: Moment
 }
 
-/** The door's lock on its supply; null while there is none on a controller, or a cable of its way has no length. @param opened conductors that are cut, by id, within the door */
-export function lockHere(door: Door, planned: Planned, opened: ReadonlySet<string> = new Set()): LockHere | null {
-  const part = partOf(door, 'lock')
+/** A lock of the door on its supply; null while there is none on a controller, or a cable of its way has no length. @param opened conductors that are cut, by id, within the door @param which part; the lock of the first leaf where it is not said */
+export function lockHere(
+  door: Door,
+  planned: Planned,
+  opened: ReadonlySet<string> = new Set(),
+  which?: string,
+): LockHere | null {
+  const part = which === undefined ? partOf(door, 'lock') : door.parts.find((p) => p.id === which)
   const facts = part && sheetOf(planned.sheets, part.sheet).lock
   const cable = part && door.cables.find((c) => c.part === part.id)
   if (!part || !facts || !cable || !planned.controllers[door.placement?.controller ?? '']) return null
@@ -46,41 +49,6 @@ export function lockHere(door: Door, planned: Planned, opened: ReadonlySet<strin
   const node = `${door.id}/${part.id}`
   if (!ways.locks.some((l) => l.node === node)) return null
   return { part, facts, cable, node, ways, pulls: { kind: facts.fail === 'secure' ? 'pull' : 'relock', door: door.id } }
-}
-
-export interface LockVolts {
-  /** Volts while it pulls in; null where the line collapses, 0 where its circuit is open. */
-  pullV: number | null
-  /** Amps while it pulls in. */
-  amps: number
-  leastV: number
-  /** Where a lock with this cable type would still see its least volts, whole metres. */
-  longestM: number
-  enough: boolean
-}
-
-/** Whether the door's lock sees its volts, from the tree of its supply: board, readers and every other lock on it counted. */
-export function lockVolts(door: Door, planned: Planned, opened: ReadonlySet<string> = new Set()): LockVolts | null {
-  const lock = lockHere(door, planned, opened)
-  if (!lock) return null
-  const {
-    facts: { leastV },
-    cable,
-    node,
-  } = lock
-  const { tree } = netAt(lock.ways, lock.pulls, 'nominal')
-  const solved = solveTree(tree)
-  const amps = solved.ok ? (solved.amps[node] ?? 0) : 0
-  const fedV = solved.ok && amps > 0 ? (solved.volts[node] ?? 0) : 0
-  const pullV = solved.ok ? fedV : null
-  const enough = pullV !== null && pullV >= leastV
-  return {
-    pullV,
-    amps,
-    leastV,
-    enough,
-    longestM: enough ? cable.lengthM : longestThatDoes(tree, node, loopOhm(cable.type, cable.lengthM), cable, leastV),
-  }
 }
 
 const kept = new WeakMap<readonly Door[], Map<string, { planned: Planned; ways: SupplyWays }>>()

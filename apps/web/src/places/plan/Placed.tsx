@@ -98,7 +98,9 @@ export function Placed({ door }: { door: Door }) {
     }
   }
   const effect =
-    over && lead ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door')) : null
+    over && lead
+      ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door'), facts.powerPlan)
+      : null
   const strip = (
     <Sheet flush title={`On ${controller.ref} in ${controller.cabinet}`}>
       {wants.length ? (
