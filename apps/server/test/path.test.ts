@@ -1,3 +1,4 @@
+import { v7 } from 'uuid'
 import { createHash, randomBytes } from 'node:crypto'
 import { marksOf, workedConfigs, difference } from '@rauta/core'
 import { verifyChain, verifyFile, type RecordFile } from '@rauta/core/chain'
@@ -261,7 +262,16 @@ describe('a door from plan to proof, over the wire', () => {
     await site.command('job.edit', { fields: { limits: { watchS: 5, receiptS: 60, reachS: 90, clockS: 2 } } })
     await site.hands([{ do: 'network', serial, on: false }])
     await site.until('silence to be noticed', (f) => (f.reach['a1']?.silentMs ?? 0) > 0)
-    expect(marks('D-01').reach.sign).toBe('given')
+    expect(marks('D-01').reach.sign).toBe('underWay')
+    const refused = (
+      await site.ask('POST', '/commands', {
+        id: v7(),
+        name: 'trial.start',
+        payload: { door: 'D-01', test: 'told' },
+        seen: 0,
+      })
+    ).body as { says: string }
+    expect(refused.says).toMatch(/^A1 does not answer, so nothing at this door would be seen/)
     await site.until('Reach to go stale', () => marks('D-01').reach.sign === 'stale')
     await site.hands([{ do: 'network', serial, on: true }])
     await site.until('Reach to be given again', () => marks('D-01').reach.sign === 'given')

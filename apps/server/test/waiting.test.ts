@@ -59,6 +59,23 @@ describe('records that waited', () => {
     ])
     expect(site.facts.rev).toBe(before + 1)
   })
+  it('are never what is done live: a test, a load or a taking that waited is refused, alone and in a batch', async () => {
+    const live = [
+      { name: 'trial.start', payload: { door: 'D-01', test: 'told' } },
+      { name: 'trial.answer', payload: { door: 'D-01', test: 'told', answer: 'skipped', says: 'late' } },
+      { name: 'load.start', payload: { id: v7(), controller: 'a1' } },
+      { name: 'claim.start', payload: { controller: 'a1' } },
+    ]
+    const before = site.facts.rev
+    const late = expect.stringMatching(/^This is done live/) as string
+    const { results } = await batch(live.map((l) => ({ id: v7(), seen: before, ...l })))
+    expect(results).toMatchObject(live.map(() => ({ ok: false, says: late })))
+    for (const l of live)
+      expect(
+        (await site.ask('POST', '/commands', { id: v7(), seen: before, waitedMs: 1, ...l }, inka)).body,
+      ).toMatchObject({ says: late })
+    expect(site.facts.rev).toBe(before)
+  })
   it('were made when they were made, not when they arrived; an impossible wait is not believed', async () => {
     const hour = 3600_000
     const id = v7()

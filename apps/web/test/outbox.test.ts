@@ -105,6 +105,19 @@ describe('what is recorded while the server is away', () => {
     expect(s.got.every((r) => typeof r.waitedMs === 'number')).toBe(true)
     expect([outbox(), await allWaiting()]).toEqual([[], []])
   })
+  it('what is done live is refused at once without signal, and kept nowhere; with signal it goes behind what waited', async () => {
+    const s = server()
+    s.away = true
+    const begin = () => useJob.getState().send('trial.start', { door: 'D', test: 'told' })
+    await expect(begin()).rejects.toThrow(/^No signal to the server/)
+    expect([outbox(), await allWaiting()]).toEqual([[], []])
+    await tick('pulled')
+    await expect(begin()).rejects.toThrow(/^No signal/)
+    expect(outbox()).toHaveLength(1)
+    s.away = false
+    await begin()
+    expect(s.got.map((r) => r.name)).toEqual(['tick.set', 'trial.start'])
+  })
   it('a later record goes behind what waits, even when the server is back', async () => {
     const s = server()
     s.away = true

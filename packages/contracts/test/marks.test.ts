@@ -42,8 +42,11 @@ describe('the six marks', () => {
   })
   it('Reach falls with silence, a clock that is off, or another device, and says which', () => {
     const w = smallJob()
-    w.reached('a1', { silentMs: 119_000 })
-    expect(signs(w).reach).toBe('given')
+    w.reached('a1', { silentMs: 119_000, says: 'A1 did not answer.' })
+    expect(of(w).reach).toMatchObject({
+      sign: 'underWay',
+      says: 'A1 does not answer since a moment ago. A1 did not answer.',
+    })
     w.reached('a1', { silentMs: 121_000 })
     expect(of(w).reach).toMatchObject({ sign: 'stale', says: 'A1 has not answered for 121 s of trying.' })
     w.reached('a1', { clockOffsetMs: 3_600_000 })

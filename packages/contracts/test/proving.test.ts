@@ -21,6 +21,7 @@ import {
   type Json,
 } from '@rauta/core'
 import { proofChanges } from '../src'
+import { commands } from '../src'
 import { event, magnetHardware, reversed, sheets, smallJob, strikeHardware, type World } from './world'
 
 const limits: JobLimits = { watchS: 20, receiptS: 60, reachS: 120, clockS: 2 }
@@ -358,6 +359,64 @@ describe('proofs and what they depend on', () => {
     expect(() => w.do('trial.answer', { door: 'D-01', test: 'good-card', answer: 'failed', says: ' ' })).toThrow(
       'few words',
     )
+  })
+})
+
+describe('a test that runs is one person’s', () => {
+  const running = () => {
+    const w = smallJob()
+    w.reached()
+    w.loaded()
+    w.do('trial.start', { door: 'D-01', test: 'told' }, 'engineer', 'inka')
+    return w
+  }
+  const answer = (w: World, kind: string, role: 'lead' | 'engineer', by: string) => () =>
+    w.do('trial.answer', { door: 'D-01', test: 'told', answer: kind, says: 'so' }, role, by)
+  it('nobody else answers it, begins another or stops it, but a lead may stop it', () => {
+    const w = running()
+    for (const [kind, role] of [
+      ['failed', 'engineer'],
+      ['skipped', 'engineer'],
+      ['stop', 'engineer'],
+      ['failed', 'lead'],
+      ['skipped', 'lead'],
+    ] as const)
+      expect(answer(w, kind, role, 'olli')).toThrow('inka runs this test')
+    expect(() => w.do('trial.start', { door: 'D-01', test: 'good-card' }, 'lead', 'olli')).toThrow('inka is testing')
+    answer(w, 'stop', 'lead', 'olli')()
+    expect(w.facts.trial['D-01']).toBeUndefined()
+    expect(all(w.facts, 'proof')).toEqual([])
+  })
+  it('the record says who ran it', () => {
+    const w = running()
+    answer(w, 'failed', 'engineer', 'inka')()
+    expect(all(w.facts, 'proof')[0]).toMatchObject({ by: 'inka', verdict: 'failed' })
+  })
+  it('none begins while its controller does not answer', () => {
+    const w = smallJob()
+    w.reached()
+    w.loaded()
+    w.reached('a1', { silentMs: 1, says: 'A1 did not answer within 5 s.' })
+    expect(() => w.do('trial.start', { door: 'D-01', test: 'told' })).toThrow(
+      'A1 does not answer, so nothing at this door would be seen. A1 did not answer within 5 s.',
+    )
+  })
+  it('every command that a device or somebody at the door must answer now is live, and no other', () => {
+    expect(
+      Object.values(commands)
+        .filter((c) => c.live)
+        .map((c) => c.name)
+        .sort(),
+    ).toEqual([
+      'claim.agreeErase',
+      'claim.compare',
+      'claim.resetStep',
+      'claim.start',
+      'load.start',
+      'load.stop',
+      'trial.answer',
+      'trial.start',
+    ])
   })
 })
 

@@ -40,6 +40,8 @@ interface Asked {
 }
 /** What the log needs of a store. */
 export type LogStore = Pick<Store, 'db' | 'room' | 'checkpoint' | 'migrated'>
+/** What is done live waits nowhere. */
+const tooLate = 'This is done live, with somebody there: it was not done later. Do it again where there is signal.'
 /** Commits after which the engine's own log begins anew, so that a start has little to replay. */
 const commitsToCheckpoint = 2000
 
@@ -165,6 +167,7 @@ export class JobLog extends LogReader {
           continue
         }
         try {
+          if (commandNamed(request.name)?.live) throw new Refusal(tooLate)
           const answer = await this.give(staging, request, author, broughtInBy)
           known.set(request.id, answer.rev)
           results.push({
@@ -210,6 +213,7 @@ export class JobLog extends LogReader {
     const command = commandNamed(request.name)
     if (!command) throw new Misfit(`There is no command ${request.name}.`)
     if (!command.roles.includes(author.role)) throw new Refusal(`A ${author.role} may not do this.`)
+    if (command.live && request.waitedMs) throw new Refusal(tooLate)
     const unfit = unfitValue(request.payload)
     if (unfit) throw new Misfit(`${unfit.field.replace(/^fields\./, '') || 'This'} ${unfit.says}.`, unfit.field)
     this.check(request.name, command.schema, request.payload)

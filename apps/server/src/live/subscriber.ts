@@ -57,6 +57,7 @@ export class Subscriber {
         if (heardUntil !== null || this.trialRunning(id))
           await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
         heardUntil = began
+        if ((log.facts.reach[id]?.silentMs ?? 0) > 0) void this.watcher.look(id).catch(() => undefined)
         let renewed = began
         const pace = new Pace(performance.now())
         for (;;) {
@@ -86,6 +87,8 @@ export class Subscriber {
         }
       } catch (error) {
         why = failureWords(error, log.facts.controller[id]?.ref ?? id)
+        // Whoever stands at the door is told now, not when its turn to be looked at comes.
+        if (!ending.aborted && !hasCode(error, 'notAuthorized')) void this.watcher.look(id).catch(() => undefined)
         // One that refuses the password is left alone for a while: asking on would make it shut itself to everybody.
         const refused = hasCode(error, 'notAuthorized')
         if (!ending.aborted) await clock.sleep(refused ? refusedMs : pauseMs, ending)

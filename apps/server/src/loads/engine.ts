@@ -1,6 +1,9 @@
 import {
   all,
   difference,
+  isTestPart,
+  type Config,
+  type Difference,
   digestOf,
   operationsFor,
   put,
@@ -93,7 +96,7 @@ export class LoadEngine {
     let sent = 0
     // What one write leaves loose on the device (a special day that no schedule uses any more) shows only when it is read again.
     for (let pass = 0; pass < passes; pass++) {
-      const operations = operationsFor(difference(read.config, wanted))
+      const operations = operationsFor(asked(read.config, wanted, load))
       if (pass > 0 && operations.length === 0) break
       await this.set(load.id, `Loads ${ref}`, (l) => ({
         ...l,
@@ -110,7 +113,7 @@ export class LoadEngine {
       read = await readWhole(driver)
     }
     await this.watcher.remember(load.controller, read)
-    const left = difference(read.config, wanted)
+    const left = asked(read.config, wanted, load)
     if (left.length)
       return await this.end(
         load.id,
@@ -169,6 +172,10 @@ export class LoadEngine {
     })
   }
 }
+
+/** What differs, of what this load is to bring. */
+const asked = (held: Config, wanted: Config, { only }: Load): Difference[] =>
+  difference(held, wanted).filter((d) => only !== 'testCards' || isTestPart(d.key))
 
 /** Neighbours of the same kind (and the same act) together; the order of kinds is kept. */
 function inKinds(operations: readonly Operation[]): Operation[][] {

@@ -73,6 +73,9 @@ const retryMs = 3000
 const fullMs = 10_000
 const isFull = (error: unknown): error is ProblemError => error instanceof ProblemError && error.status === 507
 
+/** What is done live is done now or not at all. */
+const noSignal = 'No signal to the server: this was not done. It is done live, so try again where there is signal.'
+
 const keyOf = (facts: Facts): string => jobIdentity(jobOf(facts))
 
 /** Applies what waits to the facts, by the same commands as the server; one that no longer fits is left out here. */
@@ -295,8 +298,11 @@ export const useJob = create<JobState>((set, getState) => {
         setOutbox([...getState().outbox, kept])
         return null
       }
+      const live = commands[name]?.live === true
+      if (live && getState().outbox.some((w) => w.refused === undefined)) await getState().flush()
       // What waits goes first: a later record may rest on an earlier one.
       if (getState().outbox.some((w) => w.refused === undefined)) {
+        if (live) throw new AwayError(noSignal)
         await keep()
         void getState().flush()
         return null
@@ -311,10 +317,12 @@ export const useJob = create<JobState>((set, getState) => {
       } catch (error) {
         if (error instanceof AwayError) {
           set({ connection: 'away' })
+          if (live) throw new AwayError(noSignal)
           return keep()
         }
         if (isFull(error)) {
           noteFull(error)
+          if (live) throw error
           return keep()
         }
         if (error instanceof ProblemError && error.status === 401) useSession.getState().expire()

@@ -50,6 +50,8 @@ export interface Command<P = never> {
   schema: object
   /** Works out the changes, or throws a Refusal. Never alters `facts`. */
   apply(facts: Facts, payload: P, context: CommandContext): Change[]
+  /** Done with somebody at the door or a device that answers now: never kept on a phone, never done later. */
+  live?: true
   /** For the history: what was done, in words. */
   words(facts: Facts, payload: P): string
   /** For commands that set fields of one record: which, so that two edits that meet are noticed. */

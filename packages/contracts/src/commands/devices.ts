@@ -15,6 +15,7 @@ import {
   type Claim,
   type Controller,
   type Facts,
+  type Load,
   type Sheets,
 } from '@rauta/core'
 import { cableType, checkCores } from './cable'
@@ -145,6 +146,7 @@ const fewestSigns = 4
 
 export const claimCompare = defineCommand<{ controller: string; label: string }>()({
   name: 'claim.compare',
+  live: true,
   roles: everyFitter,
   schema: object({ controller: id, label: name }),
   apply(facts, p, { by, at }) {
@@ -167,6 +169,7 @@ const uncompared = ({ compared: _of, ...claim }: Claim): Claim => claim
 
 export const claimStart = defineCommand<{ controller: string }>()({
   name: 'claim.start',
+  live: true,
   roles: everyFitter,
   schema: object({ controller: id }),
   apply(facts, p, { by, at }) {
@@ -199,6 +202,7 @@ export const claimStart = defineCommand<{ controller: string }>()({
 
 export const claimAgree = defineCommand<{ controller: string }>()({
   name: 'claim.agreeErase',
+  live: true,
   roles: everyFitter,
   schema: object({ controller: id }),
   apply(facts, p, { by, at }) {
@@ -212,6 +216,7 @@ export const claimAgree = defineCommand<{ controller: string }>()({
 
 export const claimResetStep = defineCommand<{ controller: string; step: number }>()({
   name: 'claim.resetStep',
+  live: true,
   roles: everyFitter,
   schema: object({ controller: id, step: { type: 'integer', minimum: 0, maximum: 20 } }),
   apply(facts, p) {
@@ -236,10 +241,11 @@ export const firmwareAccept = defineCommand<{ controller: string }>()({
     `Accepted firmware ${f.reach[p.controller]?.firmware ?? ''} of ${f.controller[p.controller]?.ref ?? ''}`,
 })
 
-export const loadStart = defineCommand<{ id: string; controller: string }>()({
+export const loadStart = defineCommand<{ id: string; controller: string; only?: Load['only'] }>()({
   name: 'load.start',
+  live: true,
   roles: everyFitter,
-  schema: object({ id, controller: id }),
+  schema: object({ id, controller: id, only: { enum: ['testCards'] } }, ['only']),
   apply(facts, p, { by, at }) {
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
     if (!facts.reach[controller.id]?.owned)
@@ -252,6 +258,7 @@ export const loadStart = defineCommand<{ id: string; controller: string }>()({
       put(facts, 'load', {
         id: p.id,
         controller: controller.id,
+        ...(p.only ? { only: p.only } : {}),
         state: 'queued',
         total: 0,
         done: 0,
@@ -268,6 +275,7 @@ export const loadStart = defineCommand<{ id: string; controller: string }>()({
 
 export const loadStop = defineCommand<{ id: string }>()({
   name: 'load.stop',
+  live: true,
   roles: everyFitter,
   schema: object({ id }),
   apply(facts, p, { at }) {

@@ -89,6 +89,7 @@ function snagChanges(facts: Facts, door: Door, test: string, title: string, proo
 
 export const trialStart = defineCommand<{ door: string; test: string }>()({
   name: 'trial.start',
+  live: true,
   roles: everyFitter,
   schema: object({ door: id, test: id }),
   apply(facts, p, { by, at, sheets }) {
@@ -96,6 +97,10 @@ export const trialStart = defineCommand<{ door: string; test: string }>()({
     const controller = facts.controller[door.placement?.controller ?? '']
     const reach = facts.reach[controller?.id ?? '']
     if (!controller || !reach) throw new Refusal(`${door.ref} cannot be tested yet: its controller is not in service.`)
+    if (reach.silentMs > 0)
+      throw new Refusal(`${controller.ref} does not answer, so nothing at this door would be seen. ${reach.says}`)
+    const running = facts.trial[door.id]
+    if (running && running.by !== by) throw new Refusal(`${running.by} is testing ${door.ref} now.`)
     const standing = facts.doorMode[door.id]
     if (standing)
       throw new Refusal(`${door.ref} stands ${modeWords[standing.mode]}: bring it back to its settings, then test.`)
@@ -120,13 +125,16 @@ export const trialAnswer = defineCommand<{
   says: string
 }>()({
   name: 'trial.answer',
+  live: true,
   roles: everyFitter,
   schema: object({ door: id, test: id, answer: { enum: ['passed', 'failed', 'skipped', 'stop'] }, says: text }),
   apply(facts, p, context) {
     const door = existing(facts.door[p.door], 'door', p.door)
     const trial = facts.trial[door.id]
-    if (p.answer === 'stop') return drop(facts, 'trial', door.id)
     if (!trial || trial.test !== p.test) throw new Refusal('This test is not running any more.')
+    if (trial.by !== context.by && !(p.answer === 'stop' && context.role === 'lead'))
+      throw new Refusal(`${trial.by} runs this test. Only ${trial.by} answers it; a lead may stop it.`)
+    if (p.answer === 'stop') return drop(facts, 'trial', door.id)
     const { test } = testOf(facts, door, context.sheets, p.test)
     if (p.answer === 'passed' && !test.ask)
       throw new Refusal('This verdict comes from the device’s events, not from a person.')

@@ -15,6 +15,7 @@ export const loadKind = recordKind('load', {
   fields: {
     id: 'text',
     controller: 'text',
+    only: 'text?',
     state: 'text',
     total: 'number',
     done: 'number',

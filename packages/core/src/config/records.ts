@@ -23,6 +23,8 @@ export interface HeldParts {
 export interface Load {
   id: string
   controller: string
+  /** All that differs where it is not said; else the test cards alone, whatever else waits to be loaded. */
+  only?: 'testCards'
   state: 'queued' | 'running' | 'held' | 'differs' | 'waits' | 'failed' | 'stopped'
   total: number
   done: number

@@ -105,6 +105,8 @@ function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limit
   if (!reach.owned) return { sign: 'underWay', share: 0.5, says: `${ref} is not yet owned by this job.` }
   if (reach.silentMs > limits.reachS * 1000)
     return stale(`${ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)
+  if (reach.silentMs > 0)
+    return { sign: 'underWay', share: 0.9, says: `${ref} does not answer since a moment ago. ${reach.says}`.trim() }
   if (serial && reach.serial !== serial)
     return stale(`${ref}: another device (${reach.serial}) answers at its address.`)
   if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000)

@@ -1,4 +1,17 @@
-import { all, jobOf, judge, standings, type Door, type Judgement, type Standing, type Test } from '@rauta/core'
+import {
+  all,
+  cardData,
+  cardName,
+  jobOf,
+  judge,
+  standings,
+  type Door,
+  type Facts,
+  type Judgement,
+  type Standing,
+  type Test,
+  type Trial,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
@@ -48,7 +61,9 @@ export function ProvePage({ id }: { id: string }) {
         <Notice tone="slate">No test is called for until the door is placed.</Notice>
       </Screen>
     )
-  const following = list.slice(at + 1).find((s) => s.state !== 'passed' && s.state !== 'not applicable') ?? open
+  const left = (s: Standing) => s !== now && s.state !== 'passed' && s.state !== 'not applicable'
+  const following = list.slice(at + 1).find(left) ?? list.find(left)
+  const silent = silence(facts, door)
   return (
     <Screen
       mono={door.ref}
@@ -61,8 +76,9 @@ export function ProvePage({ id }: { id: string }) {
           <ProveBar
             door={door}
             now={now}
-            running={!!trial}
-            next={following && following !== now ? following.test : null}
+            running={trial ?? null}
+            silent={silent}
+            next={following?.test ?? null}
             onNext={setPicked}
           />
         ) : null
@@ -73,10 +89,12 @@ export function ProvePage({ id }: { id: string }) {
           {now.test.title}
         </T>
         <T size={22}>{now.test.instruction}</T>
+        <CardsNamed test={now.test} />
         <T size={17} tone="quiet">
           {now.test.expect}
         </T>
       </View>
+      {silent ? <Notice tone="madder">{silent}</Notice> : null}
       {trial ? <Running door={door} test={now.test} /> : <Verdict door={id} standing={now} />}
       <Sheet flush title="Tape">
         <Tape controller={door.placement?.controller ?? ''} doors={[door.id]} limit={8} />
@@ -93,6 +111,36 @@ export function ProvePage({ id }: { id: string }) {
       </Sheet>
     </Screen>
   )
+}
+
+/** Why nothing that happens at the door would be seen now, in words; empty where it would. */
+function silence(facts: Facts, door: Door): string {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const reach = facts.reach[controller?.id ?? '']
+  return controller && reach && reach.silentMs > 0
+    ? `${controller.ref} does not answer: nothing that happens at this door is seen. ${reach.says}`
+    : ''
+}
+
+const cardWords = {
+  good: 'the good card',
+  lost: 'the lost card',
+  outOfHours: 'the card out of hours',
+  unknown: 'the unknown card',
+} as const
+
+/** Which of the test cards the numbers are, as they are written on them. */
+function CardsNamed({ test }: { test: Test }) {
+  const kit = useFacts().testCards['kit']
+  if (!kit) return null
+  const named = (Object.keys(cardWords) as (keyof typeof cardWords)[]).filter((k) =>
+    test.cards.includes(cardData(kit[k])),
+  )
+  return named.length ? (
+    <T size={17} face="mid">
+      {named.map((k) => `${cardName(kit[k])} is ${cardWords[k]}.`).join(' ')}
+    </T>
+  ) : null
 }
 
 function Progress({ list, now }: { list: readonly Standing[]; now: string }) {
@@ -211,16 +259,19 @@ function ProveBar({
   door,
   now,
   running,
+  silent,
   next,
   onNext,
 }: {
   door: Door
   now: Standing
-  running: boolean
+  running: Trial | null
+  silent: string
   next: Test | null
   onNext: (test: string) => void
 }) {
   const send = useJob((s) => s.send)
+  const me = useSession((s) => s.me)
   const [wrong, setWrong] = useState('')
   const [why, setWhy] = useState<{ answer: 'failed' | 'skipped'; says: string } | null>(null)
   const { test, state } = now
@@ -235,11 +286,11 @@ function ProveBar({
       })
       .catch(fail)
   // The test stays chosen when it ends, so that its verdict is seen before the next one.
-  const start = () =>
-    send('trial.start', { door: door.id, test: test.id })
+  const start = (which: string) =>
+    send('trial.start', { door: door.id, test: which })
       .then(() => {
         setWrong('')
-        onNext(test.id)
+        onNext(which)
       })
       .catch(fail)
   if (why) {
@@ -259,6 +310,16 @@ function ProveBar({
       </>
     )
   }
+  if (running && running.by !== me?.name)
+    return (
+      <>
+        {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+        <T face="strong">{`${running.by} runs this test.`}</T>
+        {me?.role === 'lead' ? (
+          <Action kind="plain" label={`Stop the test of ${running.by}`} onPress={() => answer('stop', '')} />
+        ) : null}
+      </>
+    )
   if (running) {
     return (
       <>
@@ -288,20 +349,20 @@ function ProveBar({
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {state === 'passed' || state === 'not applicable' ? (
         next ? (
-          <Action
-            label="Next test"
-            aside={next.title}
-            onPress={() => {
-              onNext(next.id)
-            }}
-          />
+          <Action label="Begin the next test" aside={next.title} disabled={!!silent} onPress={() => start(next.id)} />
         ) : (
-          <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} />
+          <Action label="Sign this door" onPress={() => router.push(`/doors/${door.id}/sign`)} />
         )
       ) : (
-        <Action label={state === 'failed' || state === 'stale' ? 'Test it again' : 'Begin this test'} onPress={start} />
+        <Action
+          label={state === 'failed' || state === 'stale' ? 'Test it again' : 'Begin this test'}
+          disabled={!!silent}
+          onPress={() => start(test.id)}
+        />
       )}
-      {state === 'passed' ? <Action kind="plain" label="Test it again" onPress={start} /> : null}
+      {state === 'passed' ? (
+        <Action kind="plain" label="Test it again" disabled={!!silent} onPress={() => start(test.id)} />
+      ) : null}
     </>
   )
 }

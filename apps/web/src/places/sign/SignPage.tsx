@@ -95,7 +95,7 @@ function TakeCardsOff({ door }: { door: Door }) {
   const off = async () => {
     try {
       if (!door.testCardsOff) await send('door.testCardsOff', { door: door.id, off: true })
-      await send('load.start', { id: v7(), controller: door.placement?.controller ?? '' })
+      await send('load.start', { id: v7(), controller: door.placement?.controller ?? '', only: 'testCards' })
     } catch (error) {
       setWrong(saysOf(error))
     }
