@@ -34,7 +34,7 @@ async function installed(page: Page): Promise<void> {
 const reading = (page: Page) => page.getByRole('textbox', { name: 'New loop resistance, Ω' }).first()
 async function enter(page: Page, value: string): Promise<void> {
   await reading(page).fill(value)
-  await page.getByRole('button', { name: 'Enter' }).first().click()
+  await page.getByRole('button', { name: 'Save reading' }).first().click()
 }
 
 test('a door is wired without signal, the page is opened anew, and the records arrive once when the server is back', async ({

@@ -130,7 +130,7 @@ export async function killRounds({ base, kills, browsers, seed, door, log }: Kil
         while (Date.now() < deadline + 3000) {
           const mine = (value += 1) / 1000
           await field.fill(String(mine).replace('.', ','))
-          await page.getByRole('button', { name: 'Enter' }).first().click({ timeout: 2000 })
+          await page.getByRole('button', { name: 'Save reading' }).first().click({ timeout: 2000 })
           // What the screen shows as kept has to be there ever after.
           await page
             .getByText('Kept on this phone; waits for the server.')

@@ -16,13 +16,17 @@ async function sheets(at: Served): Promise<void> {
   const doors = all(at.log.facts, 'door')
   let pages = 0
   const ours = async () => {
-    const out = new PdfFile('Wire sheets', 'J')
+    const out = new PdfFile('Wire sheets', 'J', '')
     pages = 0
     out.pdf.on('pageAdded', () => {
       pages += 1
     })
     for (const door of doors)
-      drawWireSheet(out, door, { facts: at.log.facts, origin: 'https://rauta-0a1b2c.local:4443' })
+      drawWireSheet(out, door, {
+        facts: at.log.facts,
+        origin: 'https://rauta-0a1b2c.local:4443',
+        made: { by: 'bench', at: 0 },
+      })
     await out.end()
   }
   const plain = () =>

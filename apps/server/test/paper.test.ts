@@ -1,4 +1,4 @@
-import { all, boardOf, coresOf, coreWords, netOf, sheetOf, type Facts } from '@rauta/core'
+import { all, boardOf, coresOf, coreWords, netOf, sheetOf, type Controller, type Facts } from '@rauta/core'
 import { atHandList, cableList, cutList, labels } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
@@ -7,6 +7,7 @@ import { readTable } from './table'
 import { colourCodes } from '../src/files/doorFigure'
 import { listPdf } from '../src/files/lists'
 import { tableOf } from '../src/files/listTables'
+import { recordPdf } from '../src/files/pdf'
 import { Printing } from '../src/files/printing'
 import { cabinetSheetPdf, controllerSheetPdf, wireSheetPdf } from '../src/files/wireSheet'
 import { Workshop } from '../src/workshop/workshop'
@@ -87,7 +88,50 @@ const many = (): World => {
   })
   return w
 }
-const paper = (facts: Facts) => ({ facts, origin })
+const made = { by: 'inka', at: Date.parse('2026-11-24T12:00:00Z') }
+const paper = (facts: Facts) => ({ facts, origin, made })
+
+describe('what every paper says of itself', () => {
+  const w = many()
+  it('each page says what it is of, revision, when, by whom, and which of how many it is', async () => {
+    const a8 = w.facts.controller['a8'] as Controller
+    for (const [pdf, what] of [
+      [await controllerSheetPdf(a8, paper(w.facts)), 'A8 in Loft'],
+      [await wireSheetPdf(w.door('D-11'), paper(w.facts)), 'D-11 Kind 1, wire sheet'],
+      [await listPdf('conductors', paper(w.facts)), 'Conductors'],
+      [await recordPdf(w.facts, w.door('D-01'), { pictures: new Map(), chain: [], made }), 'D-01 Front, record'],
+    ] as const) {
+      const { byPage, pages } = await read(pdf)
+      byPage.forEach((lines, i) =>
+        expect(lines).toContain(
+          `J · ${what} · revision ${w.facts.rev} · 24 Nov 2026, 14:00 · inka · page ${i + 1} of ${pages}`,
+        ),
+      )
+      if (what !== 'D-01 Front, record') continue
+      expect(pages).toBeGreaterThan(1)
+    }
+  })
+  it('a recorded reading stands on the wire sheet, with its verdict; one that cannot be judged is printed too', async () => {
+    const site = smallJob(magnetHardware)
+    const cable = (part: string) => site.door().cables.find((c) => c.part === part)?.id ?? ''
+    site.do('reading.add', { id: 'r1', door: 'D-01', cable: cable('R1'), kind: 'loop', value: 40 })
+    site.do('cable.set', { door: 'D-01', cable: cable('C1'), lengthM: 0 })
+    site.do('reading.add', { id: 'r2', door: 'D-01', cable: cable('C1'), kind: 'loop', value: 3.21 })
+    const sheet = await read(await wireSheetPdf(site.door(), paper(site.facts)))
+    expect(sheet.text).toMatch(/40\.00 Ω, out of/)
+    expect(sheet.text).toContain('3.21 Ω, not')
+    const record = await read(await recordPdf(site.facts, site.door(), { pictures: new Map(), chain: [], made }))
+    expect(record.text).toContain('3.21 Ω: not judged')
+    expect(record.text).toMatch(/40 Ω, worked out .*: out of tolerance/)
+  })
+  it('the record has its tests as a table for the witness before the log', async () => {
+    const { lines } = await read(await recordPdf(w.facts, w.door('D-01'), { pictures: new Map(), chain: [], made }))
+    const [table, log] = ['Tests', 'Log of the tests'].map((t) => lines.indexOf(t))
+    expect(table).toBeGreaterThan(0)
+    expect(log).toBeGreaterThan(table ?? 0)
+    expect(lines.slice(table, log).join(' ')).toMatch(/Test Result By When .*A good card opens it to do/)
+  })
+})
 
 describe('a wire sheet can be followed', () => {
   const w = many()

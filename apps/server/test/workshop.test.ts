@@ -20,7 +20,7 @@ describe('what reads and draws in a process of its own', () => {
     const workshop = made(new Workshop())
     const [first, failed, last] = await Promise.allSettled([
       workshop.run('tableCsv', table),
-      workshop.run('wireSheet', { facts: emptyFacts(), origin: '', door: 'none' }),
+      workshop.run('wireSheet', { facts: emptyFacts(), origin: '', door: 'none', made: { by: 'v', at: 0 } }),
       workshop.run('tableCsv', { ...table, rows: [['=1+1']] }),
     ])
     expect(first).toMatchObject({ status: 'fulfilled', value: '\uFEFFa\r\nx\r\n' })

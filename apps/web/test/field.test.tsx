@@ -105,7 +105,7 @@ describe('wiring in the installer’s hand', () => {
     expect(screen.queryByRole('textbox', { name: /New insulation/ })).toBeNull()
     await tap('checkbox', 'Reader, lock and controller are off W2')
     await type(/New insulation/, '200')
-    await press('Enter', screen.getAllByRole('button', { name: 'Enter' }).length - 1)
+    await press('Save reading', screen.getAllByRole('button', { name: 'Save reading' }).length - 1)
     expect(sent.at(-1)).toMatchObject(['reading.add', { kind: 'insulation', value: 200, disconnected: true }])
   })
   it('a reading out of tolerance shows ranked causes, each with what tells it from the next', () => {

@@ -149,7 +149,7 @@ describe('wiring', () => {
     })
     fireEvent.change(screen.getByRole('textbox', { name: 'New loop resistance, Ω' }), { target: { value: '0,7' } })
     await act(async () => {
-      fireEvent.click(screen.getAllByRole('button', { name: 'Enter' })[0] as HTMLElement)
+      fireEvent.click(screen.getAllByRole('button', { name: 'Save reading' })[0] as HTMLElement)
     })
     expect(sent).toMatchObject([
       ['tick.set', { door: 'D-01', cable: 'W2', what: 'pulled', done: true }],
@@ -162,7 +162,7 @@ describe('wiring', () => {
     const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'New volts at rest, V' })
     fireEvent.change(field, { target: { value: '99' } })
     await act(async () => {
-      fireEvent.click(screen.getAllByRole('button', { name: 'Enter' })[1] as HTMLElement)
+      fireEvent.click(screen.getAllByRole('button', { name: 'Save reading' })[1] as HTMLElement)
     })
     expect(screen.getByText('No.')).toBeTruthy()
     expect(field.value).toBe('99')

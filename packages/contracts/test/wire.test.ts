@@ -1,4 +1,16 @@
-import { checkOff, expectedReading, judgeReading, marksOf, plannedOf, type Controller } from '@rauta/core'
+import {
+  boardOf,
+  cableStanding,
+  nextCable,
+  overRange,
+  readingText,
+  checkOff,
+  expectedReading,
+  judgeReading,
+  marksOf,
+  plannedOf,
+  type Controller,
+} from '@rauta/core'
 import { sheets, smallJob, strikeHardware, type World } from './world'
 
 const expected = (w: World, cable: string, kind: 'loop' | 'voltsRest' | 'voltsDriven') =>
@@ -54,6 +66,46 @@ describe('readings', () => {
     const w = smallJob()
     w.do('cable.set', { door: 'D-01', cable: 'W1', lengthM: 0 })
     expect(expected(w, 'W1', 'loop')).toBeNull()
+  })
+})
+
+describe('a cable is done with its readings, not with a tick', () => {
+  const standing = (w: World, part: string) => {
+    const cable = w.door().cables.find((c) => c.part === part)
+    const board = boardOf(sheets, w.facts.controller['a1'] as Controller)
+    return cable && cableStanding(w.facts, w.door(), cable, plannedOf(w.facts, sheets), board)
+  }
+  const reading = (w: World, part: string, value: number) =>
+    w.do('reading.add', { id: `x${w.facts.rev}`, door: 'D-01', cable: cableOf(w, part), kind: 'loop', value })
+  it('ticked without a reading is open, out of tolerance fails, measured in tolerance is done; a tick taken back opens it', () => {
+    const w = smallJob(strikeHardware)
+    for (const what of ['pulled', 'ended', 'tested'])
+      w.do('tick.set', { door: 'D-01', cable: cableOf(w, 'C1'), what, done: true })
+    expect(standing(w, 'C1')).toBe('open')
+    reading(w, 'C1', 40)
+    expect(standing(w, 'C1')).toBe('failing')
+    reading(w, 'C1', expected(w, cableOf(w, 'C1'), 'loop')?.value ?? 0)
+    expect(standing(w, 'C1')).toBe('done')
+    w.do('tick.set', { door: 'D-01', cable: cableOf(w, 'C1'), what: 'ended', done: false })
+    expect(standing(w, 'C1')).toBe('open')
+  })
+  it('the one that fails is next, wherever it stands; then the next open one; none when all are done', () => {
+    const w = smallJob(strikeHardware)
+    const next = (after?: string) =>
+      nextCable(w.door(), (c) => standing(w, c.part) ?? 'open', after && cableOf(w, after))?.part
+    expect([next(), next('R1'), next('C1')]).toEqual(['R1', 'K1', 'R1'])
+    reading(w, 'C1', 40)
+    expect([next(), next('R1'), next('C1')]).toEqual(['C1', 'C1', 'R1'])
+    w.do('reading.add', { id: 'mend', door: 'D-01', cable: cableOf(w, 'C1'), kind: 'loop', value: 2 })
+    wireAll(w)
+    expect([next(), next('R1')]).toEqual([undefined, undefined])
+  })
+  it('OL on the meter is an open loop, and shown as OL', () => {
+    const w = smallJob(strikeHardware)
+    reading(w, 'C1', overRange)
+    const kept = Object.values(w.facts.reading)[0]
+    expect(kept && judgeReading(kept, w.door(), plannedOf(w.facts, sheets))?.causes[0]?.rule).toBe('open')
+    expect(readingText(kept?.value ?? 0)).toBe('OL')
   })
 })
 

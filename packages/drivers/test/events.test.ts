@@ -69,8 +69,14 @@ describe('what a device tells, in our words', () => {
   ])('%s', (_what, topic, source, data, expected) => {
     expect(event(topic, source, data)).toMatchObject({ ...expected, boot: 'b1', seq: 7, at: 1000 })
   })
-  it('an input that no door is concerned with is no event', () => {
-    expect(event(topics.input, { InputToken: 'input 3' }, { LogicalState: 'true' })).toBeNull()
+  it('an input on which nothing is planned is told by its port, of no door; such a relay is no event', () => {
+    expect(event(topics.input, { InputToken: 'input 3' }, { LogicalState: 'true' })).toMatchObject({
+      kind: 'input',
+      door: '',
+      port: 'input 3',
+      state: 'active',
+    })
+    expect(event(topics.relay, { RelayToken: 'relay 3' }, { LogicalState: 'active' })).toBeNull()
   })
   it('an input or a relay is told as the part that sits on it, by what the device holds', () => {
     const held = (functions: [part: string, does: string, port: string][]) =>

@@ -213,7 +213,7 @@ export function jobRoutes(
       roles: everyone,
       answer: { media: 'application/pdf' },
       takes: (request) => `Took the record of ${refOf(log.facts.door, request)} as PDF`,
-      async handle(request, response) {
+      async handle(request, response, account) {
         const of = door(String(request.params['id']))
         const taken = all(log.facts, 'photo')
           .filter((p) => p.door === of.id)
@@ -223,6 +223,7 @@ export function jobRoutes(
           door: of.id,
           pictures: await photos.among(taken),
           chain: await log.chain(of.id),
+          made: { by: account.name, at: context.clock.now() },
         })
         attach(response, 'application/pdf', `${fileName(of.ref)}-record.pdf`, pdf)
       },

@@ -4,6 +4,7 @@ import type { Context } from '../context'
 import { listNames, tableOf, usualOptions, type ListName, type ListOptions } from '../files/listTables'
 import { Printing } from '../files/printing'
 import type { LanFacts } from '../lan/facts'
+import type { Account } from '../security/accounts'
 import { forPaper } from '../workshop/workshop'
 import { attach, fileName, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
@@ -13,7 +14,11 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
   const printing = new Printing(workshop)
   // A code on paper must open from a phone: the lasting origin where there is one.
   const origin = (request: Request) => lan()?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
-  const paper = (request: Request) => ({ facts: forPaper(log.facts), origin: origin(request) })
+  const paper = (request: Request, account: Account) => ({
+    facts: forPaper(log.facts),
+    origin: origin(request),
+    made: { by: account.name, at: clock.now() },
+  })
   const missing = (what: string) => new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`)
   const existing = <T>(table: Readonly<Record<string, T>>, id: unknown, what: string): T => {
     const record = Object.hasOwn(table, String(id)) ? table[String(id)] : undefined
@@ -34,13 +39,13 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       roles: everyone,
       answer: pdf,
       takes: (request) => `Took the wire sheet of ${refOf(log.facts.door, request)}`,
-      async handle(request, response) {
+      async handle(request, response, account) {
         const door = existing(log.facts.door, request.params['id'], 'door')
         attach(
           response,
           'application/pdf',
           `${fileName(door.ref)}-wire.pdf`,
-          await workshop.run('wireSheet', { ...paper(request), door: door.id }),
+          await workshop.run('wireSheet', { ...paper(request, account), door: door.id }),
         )
       },
     },
@@ -51,13 +56,13 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       roles: everyone,
       answer: pdf,
       takes: (request) => `Took the sheet of ${refOf(log.facts.controller, request)}`,
-      async handle(request, response) {
+      async handle(request, response, account) {
         const controller = existing(log.facts.controller, request.params['id'], 'controller')
         attach(
           response,
           'application/pdf',
           `${fileName(controller.ref)}.pdf`,
-          await workshop.run('controllerSheet', { ...paper(request), controller: controller.id }),
+          await workshop.run('controllerSheet', { ...paper(request, account), controller: controller.id }),
         )
       },
     },
@@ -68,14 +73,14 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       roles: everyone,
       answer: pdf,
       takes: (request) => `Took the sheet of ${String(request.params['name'])}`,
-      async handle(request, response) {
+      async handle(request, response, account) {
         const name = String(request.params['name'])
         if (!Object.values(log.facts.controller).some((c) => c.cabinet === name)) throw missing('cabinet')
         attach(
           response,
           'application/pdf',
           `${fileName(name)}.pdf`,
-          await workshop.run('cabinetSheet', { ...paper(request), name }),
+          await workshop.run('cabinetSheet', { ...paper(request, account), name }),
         )
       },
     },
@@ -134,7 +139,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
         roles: everyone,
         answer: { media: { pdf: 'application/pdf', csv: 'text/csv', xlsx }[kind] },
         takes: () => `Took the list of ${which} as ${kind.toUpperCase()}`,
-        handle: (request, response) => list(which, kind, request, response),
+        handle: (request, response, account) => list(which, kind, request, response, account),
       })),
     ),
   ]
@@ -144,6 +149,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
     kind: 'pdf' | 'csv' | 'xlsx',
     request: Request,
     response: Response,
+    account: Account,
   ): Promise<void> {
     const options = optionsOf(request)
     if (kind === 'pdf') {
@@ -151,11 +157,11 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
         response,
         'application/pdf',
         `${which}.pdf`,
-        await workshop.run('list', { ...paper(request), which, options }),
+        await workshop.run('list', { ...paper(request, account), which, options }),
       )
       return
     }
-    const table = tableOf(which, paper(request), options)
+    const table = tableOf(which, paper(request, account), options)
     if (kind === 'csv')
       attach(response, 'text/csv; charset=utf-8', `${which}.csv`, await workshop.run('tableCsv', table))
     else attach(response, xlsx, `${which}.xlsx`, await workshop.run('table', table))

@@ -2,7 +2,7 @@ import { jobOf } from '@rauta/core'
 import { labels, type Label } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import { tableOf, usualOptions, type ListName, type ListOptions } from './listTables'
-import { inner, margin, PdfFile, type Column } from './page'
+import { footOf, inner, margin, PdfFile, type Column } from './page'
 import type { PaperFor } from './wireSheet'
 
 const widths: Record<Exclude<ListName, 'labels'>, readonly number[]> = {
@@ -24,7 +24,7 @@ const titles: Record<ListName, string> = {
 /** The list on paper; labels as a sheet of labels to cut out, each with its code. */
 export async function listPdf(which: ListName, paper: PaperFor, options: ListOptions = usualOptions): Promise<Buffer> {
   const job = jobOf(paper.facts)
-  const out = new PdfFile(titles[which], job?.name ?? '')
+  const out = new PdfFile(titles[which], job?.name ?? '', footOf(titles[which], paper.facts, paper.made))
   if (which === 'labels') drawLabels(out, labels(paper.facts, sheetsFor(paper.facts)), paper.origin)
   else {
     const page = out.page()

@@ -1,4 +1,5 @@
 import { createRequire } from 'node:module'
+import { jobOf, type Facts } from '@rauta/core'
 import PDFDocument from 'pdfkit'
 import encodeQR from 'qr'
 
@@ -13,13 +14,39 @@ export const margin = 48
 /** Points between the margins of A4. */
 export const inner = 595.28 - 2 * margin
 const bottom = 841.89 - margin
+const footY = 841.89 - 30
+
+/** Who had a paper made, and when. */
+export interface Made {
+  by: string
+  at: number
+}
+/** What stands at the foot of every page beside its number: what it is of, of which state of the job, when, by whom. */
+export function footOf(what: string, facts: Facts, { by, at }: Made): string {
+  const job = jobOf(facts)
+  const when = new Intl.DateTimeFormat('en-GB', {
+    timeZone: job?.zone ?? 'UTC',
+    day: '2-digit',
+    month: 'short',
+    year: 'numeric',
+    hour: '2-digit',
+    minute: '2-digit',
+  }).format(at)
+  return `${job?.name ?? ''} · ${what} · revision ${facts.rev} · ${when} · ${by}`
+}
 
 /** A4, tagged for reading aloud; nothing on it is told by colour alone. */
 export class PdfFile {
   readonly pdf: PDFKit.PDFDocument
   private readonly parts: Buffer[] = []
+  private readonly feet: string[] = []
   private readonly finished: Promise<Buffer>
-  constructor(title: string, author: string) {
+  /** @param foot of every page; others may follow from page to page */
+  constructor(
+    title: string,
+    author: string,
+    public foot: string,
+  ) {
     this.pdf = new PDFDocument({
       size: 'A4',
       margin,
@@ -27,8 +54,10 @@ export class PdfFile {
       lang: 'en',
       displayTitle: true,
       autoFirstPage: false,
+      bufferPages: true,
       info: { Title: title, Author: author },
     })
+    this.pdf.on('pageAdded', () => this.feet.push(this.foot))
     this.finished = new Promise((done) => {
       this.pdf.on('data', (part: Buffer) => this.parts.push(part))
       this.pdf.on('end', () => done(Buffer.concat(this.parts)))
@@ -41,8 +70,28 @@ export class PdfFile {
     return new Page(this.pdf)
   }
   end(): Promise<Buffer> {
+    this.writeFeet()
     this.pdf.end()
     return this.finished
+  }
+
+  private writeFeet(): void {
+    const { start, count } = this.pdf.bufferedPageRange()
+    for (let i = 0; i < count; i++) {
+      this.pdf.switchToPage(start + i)
+      const { margins } = this.pdf.page
+      const kept = margins.bottom
+      // The foot stands inside the margin, where text would begin a new page.
+      margins.bottom = 0
+      this.pdf.markContent('Artifact', { type: 'Pagination' })
+      this.pdf
+        .font('text')
+        .fontSize(8)
+        .fillColor('#000')
+        .text(`${this.feet[i] ?? ''} · page ${i + 1} of ${count}`, margin, footY, { width: inner, lineBreak: false })
+      this.pdf.endMarkedContent()
+      margins.bottom = kept
+    }
   }
 }
 

@@ -21,16 +21,20 @@ import {
 import { sheetsFor } from '@rauta/contracts'
 import { waitedOf } from '../changes/links'
 import { drawPictures, type Pictures } from './pictures'
-import { PdfFile, type Page } from './page'
+import { footOf, inner, PdfFile, type Column, type Made, type Page } from './page'
 
 /** A door's record for people: A4, plan, readings, pictures, device, proofs with evidence, signatures and the head of the chain. @param pictures bytes of those that have arrived */
 export async function recordPdf(
   facts: Facts,
   door: Door,
-  { pictures, chain }: { pictures: Pictures; chain: readonly ChainRecord[] },
+  { pictures, chain, made }: { pictures: Pictures; chain: readonly ChainRecord[]; made: Made },
 ): Promise<Buffer> {
   const job = jobOf(facts)
-  const out = new PdfFile(`${door.ref} ${door.name}: record`, job?.name ?? '')
+  const out = new PdfFile(
+    `${door.ref} ${door.name}: record`,
+    job?.name ?? '',
+    footOf(`${door.ref} ${door.name}, record`, facts, made),
+  )
   const page = out.page()
   const time = timeWriter(job?.zone ?? 'UTC')
   page.title(`${door.ref} ${door.name}`)
@@ -101,10 +105,13 @@ function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
     for (const reading of newestOf(facts, door.id, cable.id)) {
       const verdict = judgeReading(reading, door, planned)
       const { name, unit } = readingFacts[reading.kind]
-      if (verdict)
+      const who = `(${reading.by}, ${time(reading.at)})`
+      if (!verdict)
+        page.row('', `${name} ${reading.value} ${unit}: not judged, the plan lacks what it is worked out from ${who}`)
+      else
         page.row(
           '',
-          `${name} ${reading.value} ${unit}${verdict.value === reading.value ? '' : ` (${verdict.value.toFixed(2)} ${unit} without the meter’s leads)`}, worked out ${verdict.expected.value.toFixed(2)} ${unit}: ${verdict.in ? 'in tolerance' : 'out of tolerance'} (${reading.by}, ${time(reading.at)})`,
+          `${name} ${reading.value} ${unit}${verdict.value === reading.value ? '' : ` (${verdict.value.toFixed(2)} ${unit} without the meter’s leads)`}, worked out ${verdict.expected.value.toFixed(2)} ${unit}: ${verdict.in ? 'in tolerance' : 'out of tolerance'} ${who}`,
         )
     }
   }
@@ -126,10 +133,28 @@ function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => 
   if (load) page.row('Configuration', `digest ${load.digest}, read back ${time(load.endedAt)}`)
 }
 
+const testColumns: readonly Column[] = [
+  { title: 'Test', width: 230 },
+  { title: 'Result', width: 90 },
+  { title: 'By', width: 70 },
+  { title: 'When', width: inner - 390 },
+]
+
 function provePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
   const worked = workedConfigs(facts, sheetsFor(facts))(door.placement?.controller ?? '')
-  page.heading('Proofs')
-  for (const { test, state, proof } of standings(facts, door, sheetsFor(facts), worked.wanted, worked.held)) {
+  const list = standings(facts, door, sheetsFor(facts), worked.wanted, worked.held)
+  page.heading('Tests')
+  page.table(
+    testColumns,
+    list.map(({ test, state, proof }) => [
+      test.title,
+      state === 'todo' ? 'to do' : state,
+      proof?.by ?? '',
+      proof ? time(proof.at) : '',
+    ]),
+  )
+  page.heading('Log of the tests')
+  for (const { test, state, proof } of list) {
     const why = proof ? `${proof.says} (${proof.by}, ${time(proof.at)})` : test.notApplicable
     page.row(test.title, why ? `${state}: ${why}` : state)
     for (const item of (proof?.evidence ?? []) as { at?: number; says?: string; boot?: string; seq?: number }[])

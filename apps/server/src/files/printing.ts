@@ -44,7 +44,11 @@ export class Printing {
       print.says = `${ref}, ${done} of ${print.total}`
     }
     this.workshop
-      .run('wireSheets', { facts: forPaper(facts), origin }, { onProgress, signal: print.stop.signal })
+      .run(
+        'wireSheets',
+        { facts: forPaper(facts), origin, made: { by, at: now } },
+        { onProgress, signal: print.stop.signal },
+      )
       .then((file) => {
         print.file = Buffer.from(file)
         if (print.state === 'running') print.state = 'ready'

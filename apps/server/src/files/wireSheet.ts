@@ -9,6 +9,9 @@ import {
   expectedReading,
   inCurrentOrder,
   jobOf,
+  judgeReading,
+  newestOf,
+  readingText,
   netOf,
   plannedOf,
   readingFacts,
@@ -22,6 +25,9 @@ import {
   type Door,
   type Facts,
   type Part,
+  type Planned,
+  type Reading,
+  type ReadingKind,
   type Sheets,
   type SwitchCoding,
 } from '@rauta/core'
@@ -29,12 +35,13 @@ import { onScrews } from '@rauta/core/inside'
 import { sheetsFor } from '@rauta/contracts'
 import { cabinetFigure } from './cabinetFigure'
 import { doorFigure } from './doorFigure'
-import { inner, margin, PdfFile, type Column, type Page } from './page'
+import { footOf, inner, margin, PdfFile, type Column, type Made, type Page } from './page'
 
 /** Where the codes on paper lead to. */
 export interface PaperFor {
   facts: Facts
   origin: string
+  made: Made
 }
 
 const conductorColumns: readonly Column[] = [
@@ -53,7 +60,8 @@ const readingColumns: readonly Column[] = [
 ]
 
 /** What is wired at one door: drawing, every conductor with its two ends, what else to mind, readings with their windows. */
-export function drawWireSheet(out: PdfFile, door: Door, { facts, origin }: PaperFor): void {
+export function drawWireSheet(out: PdfFile, door: Door, { facts, origin, made }: PaperFor): void {
+  out.foot = footOf(`${door.ref} ${door.name}, wire sheet`, facts, made)
   const page = out.page()
   const sheets = sheetsFor(facts)
   const controller = facts.controller[door.placement?.controller ?? '']
@@ -143,6 +151,15 @@ function switchFigure(page: Page, part: Part, coding: SwitchCoding | undefined):
   })
 }
 
+/** What was measured last, with its verdict; empty to be written by hand. */
+function measured(newest: readonly Reading[], kind: ReadingKind, door: Door, planned: Planned): string {
+  const reading = newest.find((r) => r.kind === kind)
+  if (!reading) return ''
+  const verdict = judgeReading(reading, door, planned, newest)
+  const word = verdict ? (verdict.in ? 'in tolerance' : 'out of tolerance') : 'not judged'
+  return `${readingText(verdict?.value ?? reading.value)} ${readingFacts[kind].unit}, ${word}, ${reading.by}`
+}
+
 function readings(page: Page, door: Door, board: DeviceSheet, facts: Facts): void {
   const sheets = sheetsFor(facts)
   const planned = plannedOf(facts, sheets)
@@ -153,7 +170,7 @@ function readings(page: Page, door: Door, board: DeviceSheet, facts: Facts): voi
         c.id,
         `${readingFacts[kind].name}${expected ? `, ${expected.says}` : ''}`,
         expected ? windowWords(expected) : 'no length yet',
-        '',
+        measured(newestOf(facts, door.id, c.id), kind, door, planned),
       ]
     }),
   )
@@ -163,7 +180,7 @@ function readings(page: Page, door: Door, board: DeviceSheet, facts: Facts): voi
 }
 
 export async function wireSheetPdf(door: Door, paper: PaperFor): Promise<Buffer> {
-  const out = new PdfFile(`${door.ref} ${door.name}: wire sheet`, jobOf(paper.facts)?.name ?? '')
+  const out = new PdfFile(`${door.ref} ${door.name}: wire sheet`, jobOf(paper.facts)?.name ?? '', '')
   drawWireSheet(out, door, paper)
   return out.end()
 }
@@ -175,7 +192,8 @@ const stripColumns: readonly Column[] = [
 ]
 
 /** A controller: its strip with everything on it, links between boards, what hangs on its supply, and the check-off of its cabinet. */
-export function drawControllerSheet(out: PdfFile, controller: Controller, { facts, origin }: PaperFor): void {
+export function drawControllerSheet(out: PdfFile, controller: Controller, { facts, origin, made }: PaperFor): void {
+  out.foot = footOf(`${controller.ref} in ${controller.cabinet}`, facts, made)
   const sheets = sheetsFor(facts)
   const board = boardOf(sheets, controller)
   const doors = all(facts, 'door').filter((d) => d.placement?.controller === controller.id)
@@ -208,16 +226,16 @@ export function drawControllerSheet(out: PdfFile, controller: Controller, { fact
 }
 
 export async function controllerSheetPdf(controller: Controller, paper: PaperFor): Promise<Buffer> {
-  const out = new PdfFile(`${controller.ref}: sheet`, jobOf(paper.facts)?.name ?? '')
+  const out = new PdfFile(`${controller.ref}: sheet`, jobOf(paper.facts)?.name ?? '', '')
   drawControllerSheet(out, controller, paper)
   return out.end()
 }
 
 /** A cabinet: everything in it, then a sheet for each controller. */
 export async function cabinetSheetPdf(name: string, paper: PaperFor): Promise<Buffer> {
-  const { facts, origin } = paper
+  const { facts, origin, made } = paper
   const sheets = sheetsFor(facts)
-  const out = new PdfFile(`${name}: cabinet`, jobOf(facts)?.name ?? '')
+  const out = new PdfFile(`${name}: cabinet`, jobOf(facts)?.name ?? '', footOf(`cabinet ${name}`, facts, made))
   const page = out.page()
   const controllers = all(facts, 'controller')
     .filter((c) => c.cabinet === name)

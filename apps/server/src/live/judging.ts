@@ -1,4 +1,14 @@
-import { all, jobOf, judge, mayHaveOlder, scriptFor, type DeviceEvent, type Facts, type Trial } from '@rauta/core'
+import {
+  all,
+  jobOf,
+  judge,
+  mayHaveOlder,
+  scriptFor,
+  toldDuring,
+  type DeviceEvent,
+  type Facts,
+  type Trial,
+} from '@rauta/core'
 import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
@@ -29,7 +39,12 @@ export class Judging {
         facts,
         door,
         trial.test,
-        { verdict: verdict.state, says: verdict.says, evidence: verdict.evidence },
+        {
+          verdict: verdict.state,
+          says: verdict.says,
+          evidence:
+            verdict.state === 'failed' ? withTold(verdict.evidence, toldDuring(facts, trial)) : verdict.evidence,
+        },
         { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) },
       )
     })
@@ -44,6 +59,12 @@ export class Judging {
     return this.context.log.eventsBetween(began, oldest + 1, mostOlder)
   }
 }
+
+/** What a failed verdict rests on, and what else the controller told meanwhile: it may tell why. */
+const withTold = (evidence: readonly DeviceEvent[], told: readonly DeviceEvent[]): DeviceEvent[] => [
+  ...evidence,
+  ...told.filter((e) => !evidence.some((x) => x.id === e.id)),
+]
 
 /** Events from this long before a test began are handed to its judge, ms. */
 const beforeMs = 5000

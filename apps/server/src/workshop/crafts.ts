@@ -2,7 +2,7 @@ import { all, byWalk, jobOf, type ChainRecord, type Facts } from '@rauta/core'
 import { scheduleCsv, scheduleXlsx, tableCsv, tableXlsx } from '@rauta/papers'
 import { listPdf } from '../files/lists'
 import type { ListName, ListOptions } from '../files/listTables'
-import { PdfFile } from '../files/page'
+import { footOf, PdfFile, type Made } from '../files/page'
 import { PaperAtHand, type Choice, type JobTables } from '../files/paperAtHand'
 import { recordPdf } from '../files/pdf'
 import type { Pictures } from '../files/pictures'
@@ -35,11 +35,20 @@ export const crafts = {
   tableCsv,
   schedule: scheduleXlsx,
   scheduleCsv,
-  record: ({ facts, door, ...more }: { facts: Facts; door: string; pictures: Pictures; chain: ChainRecord[] }) =>
-    recordPdf(facts, existing(facts.door[door]), more),
+  record: ({
+    facts,
+    door,
+    ...more
+  }: {
+    facts: Facts
+    door: string
+    pictures: Pictures
+    chain: ChainRecord[]
+    made: Made
+  }) => recordPdf(facts, existing(facts.door[door]), more),
   /** Wire sheets of a whole job in one file, door by door; stopped, those that are made are in it. */
   async wireSheets(of: PaperFor, { progress, stopped }: Tools): Promise<Buffer> {
-    const out = new PdfFile('Wire sheets', jobOf(of.facts)?.name ?? '')
+    const out = new PdfFile('Wire sheets', jobOf(of.facts)?.name ?? '', footOf('wire sheets', of.facts, of.made))
     let done = 0
     for (const door of all(of.facts, 'door').sort(byWalk)) {
       // Whether it is to stop is heard between two doors.

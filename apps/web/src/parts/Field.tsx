@@ -55,8 +55,9 @@ export function Field({
 export function FieldToEnter({
   action,
   onEnter,
+  children,
   ...field
-}: Omit<FieldProps, 'onSubmit'> & { action: string; onEnter: () => Promise<unknown> }) {
+}: Omit<FieldProps, 'onSubmit'> & { action: string; onEnter: () => Promise<unknown>; children?: React.ReactNode }) {
   return (
     <View style={{ flexDirection: 'row', gap: 8, alignItems: 'flex-end' }}>
       <View style={{ flex: 1 }}>
@@ -67,7 +68,8 @@ export function FieldToEnter({
           }}
         />
       </View>
-      <View style={{ width: 110, marginBottom: field.error ? 26 : 0 }}>
+      {children}
+      <View style={{ width: 132, marginBottom: field.error ? 26 : 0 }}>
         <Action kind="plain" label={action} onPress={onEnter} />
       </View>
     </View>

@@ -14,15 +14,15 @@ export function SignaturePad({ label, onStroke }: { label: string; onStroke: (pa
     element.height = element.offsetHeight * ratio
     element.getContext('2d')?.scale(ratio, ratio)
     const pad = new SignaturePadLibrary(element, { penColor: ground.ink, minWidth: 1.2, maxWidth: 2.6 })
-    const scale = 390 / element.offsetWidth
+    const scale = Math.min(390 / element.offsetWidth, 150 / element.offsetHeight)
+    // A finger may leave the field; what is kept does not.
+    const inside = (v: number, most: number) => Math.min(most, Math.max(0, v * scale)).toFixed(1)
     const told = () =>
       onStroke(
         pad
           .toData()
           .map((stroke) =>
-            stroke.points
-              .map((p, i) => `${i ? 'L' : 'M'}${(p.x * scale).toFixed(1)} ${(p.y * scale).toFixed(1)}`)
-              .join(' '),
+            stroke.points.map((p, i) => `${i ? 'L' : 'M'}${inside(p.x, 390)} ${inside(p.y, 150)}`).join(' '),
           )
           .join(' '),
       )

@@ -11,6 +11,7 @@ import {
   testCardsHeld,
   testCardsOpen,
   testDigest,
+  toldDuring,
   touching,
   workedConfigs,
   type Change,
@@ -146,7 +147,10 @@ export const trialAnswer = defineCommand<{
       {
         verdict: p.answer,
         says: p.says || 'Seen by the engineer.',
-        evidence: [{ answered: p.answer, by: context.by, at: context.at }],
+        evidence: [
+          { answered: p.answer, by: context.by, at: context.at },
+          ...(p.answer === 'failed' ? toldDuring(facts, trial) : []),
+        ],
       },
       context,
     )

@@ -7,6 +7,8 @@ import {
   jobOf,
   netOf,
   put,
+  endlessKinds,
+  overRange,
   readingFacts,
   readingKinds,
   wallClock,
@@ -113,7 +115,7 @@ const readingSchema = {
   door: id,
   cable: id,
   kind: { enum: readingKinds },
-  value: { type: 'number', minimum: -1000, maximum: 1e7 },
+  value: { type: 'number', minimum: -1000, maximum: overRange },
   disconnected: { const: true },
 } as const
 
@@ -136,7 +138,8 @@ export const readingAdd = defineCommand<{
       p.cable,
     )
     const { least, most, name: what, unit } = readingFacts[p.kind]
-    if (p.value < least || p.value > most)
+    const over = p.value === overRange && endlessKinds.has(p.kind)
+    if (!over && (p.value < least || p.value > most))
       throw new Refusal(
         `${p.value} ${unit} cannot be ${unit === 'V' ? 'here: these circuits are fed with 12 or 24 V' : `a ${what}: it is ${least} to ${most} ${unit}`}. Look at the meter's range.`,
         'value',

@@ -30,6 +30,8 @@ export interface Fitted {
   groups: ScrewGroup[]
   /** The record that it stands for. */
   of: { kind: 'controller' | 'supply' | 'unit'; id: string }
+  /** Terminal 1 is at the right, its text upright. */
+  fromRight?: true
   /** Cables of doors that end on it. */
   cables: number
 }
@@ -154,6 +156,7 @@ function addBoard({ fitted, links }: Inside, c: Controller, facts: Facts, sheets
     says: board.name,
     groups,
     of: { kind: 'controller', id: c.id },
+    ...(board.controller?.terminalOneAt === 'right' ? { fromRight: true as const } : {}),
     cables: doors.reduce((sum, d) => sum + d.cables.length, 0),
   })
   for (const [i, e] of (c.expanders ?? []).entries()) {

@@ -180,7 +180,8 @@ function place(fitted: Fitted, x: number, y: number, w: number, cell: number, he
     const wide = Math.min(40, (w - 2 * pad) / perRow)
     const screws = g.screws.map((screw, i): PlacedScrew => ({
       screw,
-      x: x + pad + (i % perRow) * wide,
+      // As it hangs there: from the side at which its terminal 1 is.
+      x: x + pad + (fitted.fromRight ? perRow - 1 - (i % perRow) : i % perRow) * wide,
       y: down + titleHeight + Math.floor(i / perRow) * screwHeight,
       w: wide,
       h: screwHeight - 4,

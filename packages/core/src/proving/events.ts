@@ -25,6 +25,8 @@ export interface DeviceEvent {
   reader: string
   /** Part at the door that it came from, where the device told the port and the port is a part's. */
   part?: string
+  /** Port of the board that an input or output event came from: `input 8`. */
+  port?: string
   /** What the controller compares of a card, hexadecimal; empty where none was read, or where its bits are none of the reader's format. */
   card: string
   /** The bits that the reader sent, as many as came, and their value: `34/003D1141A`. */
@@ -61,6 +63,7 @@ export const eventKind = recordKind('event', {
     door: 'text',
     reader: 'text',
     part: 'text?',
+    port: 'text?',
     card: 'text',
     bits: 'text?',
     state: 'text',

@@ -44,7 +44,15 @@ export const readingFacts: Readonly<
 }
 
 /** A reading's number as it is shown: two decimals, none from a hundred on. */
-export const readingText = (n: number): string => (Math.abs(n) >= 100 ? n.toFixed(0) : n.toFixed(2))
+/** Readings in which a meter may show that there is no end. */
+export const endlessKinds: ReadonlySet<ReadingKind> = new Set(['loop', 'endOfLine', 'insulation'])
+/** What stands for a reading over the meter’s range: the largest that a reading may be. */
+export const overRange = 1e7
+
+export const readingText = (n: number): string => {
+  if (n >= overRange) return 'OL'
+  return Math.abs(n) >= 100 ? n.toFixed(0) : n.toFixed(2)
+}
 
 /** One meter reading, kept raw and never altered; the newest of its kind counts. */
 export interface Reading {

@@ -47,9 +47,9 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
       }
     }
     case topics.input:
-      return pointEvent('input', n, base, points.get(n.source['InputToken'] ?? ''))
+      return portEvent('input', n, base, n.source['InputToken'] ?? '', points)
     case topics.relay:
-      return pointEvent('output', n, base, points.get(n.source['RelayToken'] ?? ''))
+      return portEvent('output', n, base, n.source['RelayToken'] ?? '', points)
     case topics.denied:
     case topics.unknownCard: {
       const [state, says] = reasons[n.data['Reason'] ?? ''] ?? ['other', n.data['Reason'] ?? 'no reason given']
@@ -95,22 +95,45 @@ export function toldEvents(notifications: readonly Notification[], points: Reado
 /** Told as the states of the door anyhow: the leaf, the lock. */
 const toldOtherwise: ReadonlySet<string> = new Set(['contact', 'lock', 'secondLock'])
 
+const isActive = (n: Notification): boolean => n.data['LogicalState'] === 'true' || n.data['LogicalState'] === 'active'
+
+/** What came from a port: of the part that sits on it, or, where nothing is planned on an input, of the input by its own name. */
+function portEvent(
+  kind: 'input' | 'output',
+  n: Notification,
+  base: Omit<ToldEvent, 'kind' | 'state' | 'says'>,
+  port: string,
+  points: ReadonlyMap<string, HeldPoint>,
+): ToldEvent | null {
+  const point = points.get(port)
+  if (point) return pointEvent(kind, n, base, port, point)
+  if (kind === 'output' || !port) return null
+  const active = isActive(n)
+  return {
+    ...base,
+    door: '',
+    reader: '',
+    port,
+    kind,
+    state: active ? 'active' : 'idle',
+    says: `${port}, where nothing is planned: ${active ? 'active' : 'at rest'}`,
+  }
+}
+
 /** An input or relay that went active or idle, as the part that sits on it. A door's only contact and its locks are told as its leaf and its lock. */
 function pointEvent(
   kind: 'input' | 'output',
   n: Notification,
   base: Omit<ToldEvent, 'kind' | 'state' | 'says'>,
-  point: HeldPoint | undefined,
+  port: string,
+  point: HeldPoint,
 ): ToldEvent | null {
-  if (
-    !point ||
-    !Object.hasOwn(functionFacts, point.function) ||
-    (toldOtherwise.has(point.function) && !point.twoLeaves)
-  )
+  if (!Object.hasOwn(functionFacts, point.function) || (toldOtherwise.has(point.function) && !point.twoLeaves))
     return null
-  const active = n.data['LogicalState'] === 'true' || n.data['LogicalState'] === 'active'
+  const active = isActive(n)
   return {
     ...base,
+    port,
     door: point.door,
     reader: '',
     part: point.part,

@@ -1,6 +1,7 @@
 import express from 'express'
 import type { Server } from 'node:http'
 import { play, type Hand } from '../site/hands'
+import { inputsOf } from '../site/moved'
 import type { Rig } from '../site/rig'
 import { pageHtml } from './page'
 
@@ -38,6 +39,8 @@ export function stateOf(rig: Rig) {
       openerOff: o.openerOff,
       worked: Object.keys(o.file.worked ?? {}).map((part) => ({ part, on: o.isWorked(part) })),
       handle: o.file.handle,
+      inputs: inputsOf(o.file),
+      screws: rig.inputsOn(o.file.lock.serial),
       controller: o.file.lock.serial,
     })),
   }

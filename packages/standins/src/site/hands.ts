@@ -4,6 +4,8 @@ import type { Rig } from './rig'
 export type Hand = { after?: number } & (
   | { do: 'card'; door: string; reader: string; card: string }
   | { do: 'work' | 'let'; door: string; part: string }
+  /** Puts the conductor of a part on another input of its controller. */
+  | { do: 'move'; door: string; part: string; input: string }
   | {
       do:
         | 'push2'
@@ -145,6 +147,9 @@ function actOnDoor(rig: Rig, hand: Extract<Hand, { door: string }>): string {
       if (!opening.work(hand.part, hand.do === 'work'))
         throw new Error(`Door ${hand.door} has no ${hand.part} to work.`)
       return hand.do === 'work' ? 'worked' : 'let go'
+    case 'move':
+      rig.move(hand.door, hand.part, hand.input)
+      return `${hand.part} on ${hand.input}`
     case 'breakGlass':
       opening.setGlass(true)
       return opening.file.breakGlass ? 'broken' : 'there is none'

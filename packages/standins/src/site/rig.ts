@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs'
 import { bitsOfText, cardBits, cardFromData, usualFormat, type Bits } from '@rauta/core'
+import { shippedSheets } from '@rauta/contracts'
 import type { Clock, NetTable } from '@rauta/protocols'
 import { AddressBook } from '../device/http'
 import { MemoryStore } from '../device/memory'
@@ -7,6 +8,7 @@ import { Unit } from '../device/unit'
 import { DiscoveryResponder } from './discovery'
 import { Opening } from './opening'
 import { World } from './world'
+import { MovedStore, withInput } from './moved'
 import type { SiteFile } from './wiring'
 
 export interface RigOptions {
@@ -27,6 +29,7 @@ export class Rig {
   private readonly discovery: DiscoveryResponder
   private readonly joining = new Set<Promise<void>>()
   private readonly store: MemoryStore
+  private readonly moved: MovedStore
 
   constructor(private readonly options: RigOptions) {
     const site = JSON.parse(readFileSync(options.siteFile, 'utf8')) as SiteFile
@@ -35,6 +38,7 @@ export class Rig {
     this.addresses = new AddressBook(options.table)
     this.discovery = new DiscoveryResponder(options.table, () => [...this.units.values()], options.random)
     this.store = new MemoryStore(options.memoryFolder)
+    this.moved = new MovedStore(options.memoryFolder)
     for (const file of site.devices) {
       this.units.set(
         file.serial,
@@ -57,7 +61,7 @@ export class Rig {
       this.openings.set(
         file.id,
         new Opening(
-          file,
+          this.moved.asLeft(file),
           {
             energised: (serial, relay) => this.units.get(serial)?.relays.get(relay) ?? false,
             powered: (serial) => this.units.get(serial)?.powered ?? false,
@@ -95,6 +99,23 @@ export class Rig {
     const sent = bitsOfCard(this.cards[card] ?? card)
     const came = file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent
     this.units.get(file.serial)?.card(file.port, came, file.address)
+  }
+
+  /** Inputs that a controller has. */
+  inputsOn(serial: string): string[] {
+    const sheet = shippedSheets[this.units.get(serial)?.file.model ?? '']
+    return (sheet?.terminals ?? []).filter((t) => t.kind === 'input').map((t) => t.port)
+  }
+
+  /** A hand puts a part's conductor on another input of its controller. It stays there. */
+  move(door: string, part: string, input: string): void {
+    const opening = this.openings.get(door)
+    const next = opening && withInput(opening.file, part, input)
+    if (!opening || !next) throw new Error(`Door ${door} has no ${part} on an input.`)
+    const { serial } = opening.file.lock
+    if (!this.inputsOn(serial).includes(input)) throw new Error(`${serial} has no ${input}.`)
+    opening.rewire(next)
+    this.moved.keep(door, part, input)
   }
 
   async stop(): Promise<void> {

@@ -29,6 +29,7 @@ import { useGround } from '../../theme'
 import { tellDoor } from '../door/Orders'
 import { Missing } from '../shell/Missing'
 import { Dial } from './Dial'
+import { Why } from './Why'
 
 const tones: Record<Standing['state'], Tone> = {
   todo: 'quiet',
@@ -96,6 +97,9 @@ export function ProvePage({ id }: { id: string }) {
       </View>
       {silent ? <Notice tone="madder">{silent}</Notice> : null}
       {trial ? <Running door={door} test={now.test} /> : <Verdict door={id} standing={now} />}
+      {!trial && now.state === 'failed' && now.proof ? (
+        <Why facts={facts} door={door} test={now.test} proof={now.proof} />
+      ) : null}
       <Sheet flush title="Tape">
         <Tape controller={door.placement?.controller ?? ''} doors={[door.id]} limit={8} />
       </Sheet>

@@ -1,13 +1,14 @@
 import {
   expectedReading,
   judgeReading,
+  endlessKinds,
   newestOf,
+  overRange,
   plannedOf,
   readingFacts,
   readingText as shown,
   windowWords,
   type Cable,
-  type Cause,
   type Door,
   type ReadingKind,
 } from '@rauta/core'
@@ -15,12 +16,13 @@ import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
-import { Tick } from '../../parts/Action'
+import { Action, Tick } from '../../parts/Action'
 import { FieldToEnter, numberIn } from '../../parts/Field'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob, useWaitingAt } from '../../state/job'
+import { Causes } from './Causes'
 import { useGround } from '../../theme'
 
 /** One reading: what it should be, what was measured, the verdict, and what may be behind it. */
@@ -39,8 +41,8 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
   const reading = newest.find((r) => r.kind === kind)
   const verdict = reading ? judgeReading(reading, door, planned, newest) : null
   const guarded = kind === 'insulation' && !off
-  const keep = async () => {
-    const value = numberIn(text)
+  const save = async (typed?: number) => {
+    const value = typed ?? numberIn(text)
     if (value === null) {
       setWrong(`A reading is a number of ${unitName}, for example ${example}.`)
       return
@@ -111,29 +113,21 @@ export function ReadingLine({ door, cable, kind }: { door: Door; cable: Cable; k
           keyboard={kind === 'polarity' ? 'text' : 'decimal'}
           mono
           error={wrong || undefined}
-          action="Enter"
-          onEnter={keep}
-        />
+          action="Save reading"
+          onEnter={() => save()}
+        >
+          {endlessKinds.has(kind) ? (
+            <View style={{ width: 64, marginBottom: wrong ? 26 : 0 }}>
+              <Action
+                kind="plain"
+                label="OL"
+                name={`${name}: OL, over the meter’s range`}
+                onPress={() => save(overRange)}
+              />
+            </View>
+          ) : null}
+        </FieldToEnter>
       )}
-    </View>
-  )
-}
-
-/** Ranked, each with the reading that tells it from the next. */
-function Causes({ causes }: { causes: readonly Cause[] }) {
-  return (
-    <View role="list" aria-label="Likely causes" style={{ gap: 6 }}>
-      {causes.slice(0, 4).map((c, i) => (
-        <View key={c.says} role="listitem" style={{ flexDirection: 'row', gap: 8 }}>
-          <T face="mono" tone="quiet">{`${i + 1}`}</T>
-          <View style={{ flex: 1 }}>
-            <T>{c.says}</T>
-            <T size={13} tone="quiet">
-              {c.tell}
-            </T>
-          </View>
-        </View>
-      ))}
     </View>
   )
 }

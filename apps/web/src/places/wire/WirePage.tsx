@@ -1,5 +1,12 @@
 import {
   boardOf,
+  cableStanding,
+  checkOff,
+  nextCable,
+  plannedOf,
+  type Cable,
+  type CableStanding,
+  type Facts,
   netOf,
   readingsBesides,
   readingsFor,
@@ -31,7 +38,7 @@ import { MeterLeads } from './MeterLeads'
 export function WirePage({ id, part }: { id: string; part?: string }) {
   const facts = useFacts()
   const door = facts.door[id]
-  const firstOpen = door?.cables.find((c) => !facts.tick[`${id}/${c.id}`]?.tested) ?? door?.cables[0]
+  const firstOpen = door && (nextCable(door, standingsIn(facts, door)) ?? door.cables[0])
   const [inHand, setInHand] = useState<string | null>(null)
   const [chosen, setChosenCable] = useState<string>(
     door?.cables.find((c) => c.part === part)?.id ?? firstOpen?.id ?? '',
@@ -48,7 +55,8 @@ export function WirePage({ id, part }: { id: string; part?: string }) {
   if (!door) return <Missing what="door" which={id} />
   const controller = facts.controller[door.placement?.controller ?? '']
   const cable = door.cables.find((c) => c.id === chosen)
-  const done = door.cables.filter((c) => facts.tick[`${id}/${c.id}`]?.tested).length
+  const standingOf = standingsIn(facts, door)
+  const done = door.cables.filter((c) => standingOf(c) === 'done').length
   if (!controller)
     return (
       <Screen
@@ -81,7 +89,7 @@ export function WirePage({ id, part }: { id: string; part?: string }) {
       columns
       mono={door.ref}
       title={door.name}
-      under={`${done} of ${door.cables.length} cables tested · ${controller.ref} in ${controller.cabinet}`}
+      under={`${done} of ${door.cables.length} cables done · ${controller.ref} in ${controller.cabinet}`}
       bar={<NextBar door={door} chosen={chosen} onChoose={setChosen} />}
     >
       <Sheet flush>
@@ -114,10 +122,7 @@ export function WirePage({ id, part }: { id: string; part?: string }) {
           label="Cable"
           value={chosen}
           onChange={setChosen}
-          options={door.cables.map((c) => ({
-            value: c.id,
-            label: `${c.id} ${c.part}${facts.tick[`${id}/${c.id}`]?.tested ? ' ·' : ''}`,
-          }))}
+          options={door.cables.map((c) => ({ value: c.id, label: `${c.id} ${c.part}${chipWord[standingOf(c)]}` }))}
         />
       </View>
       {cable ? (
@@ -186,13 +191,38 @@ function AtTheStrip({ hints }: { hints: readonly Hint[] }) {
   ) : null
 }
 
+const chipWord: Readonly<Record<CableStanding, string>> = { open: '', failing: ' fails', done: ' done' }
+
+const standingsIn = (facts: Facts, door: Door): ((cable: Cable) => CableStanding) => {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const planned = plannedOf(facts, sheetsFor(facts))
+  const board = controller ? boardOf(planned.sheets, controller) : null
+  return (cable) => cableStanding(facts, door, cable, planned, board)
+}
+
 function NextBar({ door, chosen, onChoose }: { door: Door; chosen: string; onChoose: (cable: string) => void }) {
   const facts = useFacts()
-  const list = door.cables
-  const at = list.findIndex((c) => c.id === chosen)
-  const open = [...list.slice(at + 1), ...list.slice(0, at)].find((c) => !facts.tick[`${door.id}/${c.id}`]?.tested)
-  return open ? (
-    <Action label="Next cable" aside={`${open.id} ${open.part}`} onPress={() => onChoose(open.id)} />
+  const standingOf = standingsIn(facts, door)
+  const next = nextCable(door, standingOf, chosen)
+  const controller = facts.controller[door.placement?.controller ?? '']
+  if (next)
+    return (
+      <Action
+        label={standingOf(next) === 'failing' ? 'Mend this cable' : 'Next cable'}
+        aside={`${next.id} ${next.part}`}
+        onPress={() => onChoose(next.id)}
+      />
+    )
+  const here = door.cables.find((c) => c.id === chosen)
+  const cabinetOpen =
+    controller &&
+    checkOff(controller, facts, sheetsFor(facts)).some((item) => !facts.cabinet[controller.id]?.done[item.id])
+  return cabinetOpen && (!here || standingOf(here) === 'done') ? (
+    <Action
+      label="Check off the cabinet"
+      aside={controller.ref}
+      onPress={() => router.push(`/controllers/${controller.id}`)}
+    />
   ) : (
     <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} />
   )
