@@ -1,18 +1,17 @@
 import {
-  addressFault,
   addressOf,
+  anyOhmPerKm,
+  bankIsEnough,
+  isTabled,
+  offTableFactor,
+  type SingleRun,
   bankOf,
   cableName,
-  conductorOhmPerKm,
   defaultBehaviour,
-  FreeAddresses,
-  ipv4,
   isKind,
   longestRunM,
-  loopOhm,
   networkPower,
   partRoles,
-  reservedRanges,
   roleFacts,
   sheetFaults,
   solveTree,
@@ -32,7 +31,8 @@ import {
 } from '@rauta/core'
 import { siteDoors } from '@rauta/core/siting'
 import { shippedSheets } from '@rauta/contracts'
-import { round, told, type Outcome } from './outcome'
+import { refuseTwins } from './input'
+import { Bad, round, told, type Outcome } from './outcome'
 
 interface OneRun {
   sourceV: number
@@ -51,6 +51,8 @@ interface WholeTree {
     from: string | null
     cable?: CableType
     lengthM?: number
+    /** Of this cable; the input's where it is not said. */
+    celsius?: number
     ohm?: number
     diodeV?: number
     leastV?: number
@@ -66,15 +68,15 @@ export function volts(input: OneRun | WholeTree): Outcome {
 
 function runVolts(input: OneRun, celsius: number): Outcome {
   if (input.lock.current === 'alternating')
-    return {
-      code: 2,
-      out: 'lock.current: direct current only. On alternating current a coil and a cable behave otherwise.',
-    }
-  if (input.lengthM === 0) return { code: 2, out: 'lengthM: a cable of 0 m is no run. Say how far it is, one way.' }
+    throw new Bad('lock.current: direct current only. On alternating current a coil and a cable behave otherwise.')
+  if (input.lengthM === 0) throw new Bad('lengthM: a cable of 0 m is no run. Say how far it is, one way.')
+  if (input.lock.leastV > input.lock.nominalV)
+    throw new Bad(`lock.leastV: it cannot need ${input.lock.leastV} V when it is made for ${input.lock.nominalV} V.`)
+  checkCable(input.cable, 'cable')
   const run = {
     sourceV: input.sourceV,
     sourceOhm: input.sourceOhm ?? 0,
-    copperOhm: loopOhm(input.cable, input.lengthM, celsius),
+    copperOhm: copperOhm(input.cable, input.lengthM, celsius),
     lockA: input.lock.amps,
     lockNominalV: input.lock.nominalV,
   }
@@ -82,22 +84,52 @@ function runVolts(input: OneRun, celsius: number): Outcome {
   const enough = at.volts >= input.lock.leastV
   return told(enough, {
     cable: cableName(input.cable),
-    ohmPerKm: round(conductorOhmPerKm(input.cable, celsius)),
+    ohmPerKm: round(anyOhmPerKm(input.cable, celsius)),
+    ...(isTabled(input.cable) ? {} : { says: notTabled(input.cable) }),
     loopOhm: round(run.copperOhm),
     volts: round(at.volts),
     amps: round(at.amps),
     enough,
-    longestM: Math.floor(longestRunM(run, input.cable, input.lock.leastV, celsius)),
+    longestM: Math.floor(longestAny(run, input.cable, input.lock.leastV, celsius)),
   })
+}
+
+const copperOhm = (cable: CableType, lengthM: number, celsius: number): number =>
+  (2 * lengthM * anyOhmPerKm(cable, celsius)) / 1000
+
+/** The longest run at any cross-section. */
+function longestAny(run: SingleRun, cable: CableType, leastV: number, celsius: number): number {
+  const one: CableType = cable.kind === 'iec' ? { ...cable, mm2: 1 } : cable
+  return (longestRunM(run, one, leastV, celsius) * anyOhmPerKm(one, celsius)) / anyOhmPerKm(cable, celsius)
+}
+
+const notTabled = (cable: CableType): string =>
+  `IEC 60228 has no ${cable.kind === 'iec' ? cable.mm2 : ''} mm² in the table here: worked out from copper’s resistivity with ${Math.round((offTableFactor - 1) * 100)} % on top.`
+
+/** @throws Bad for a cable that says too little or too much of itself */
+function checkCable(cable: CableType, where: string): void {
+  const { kind } = cable
+  const has = (field: string) => Object.hasOwn(cable, field)
+  const wants = kind === 'iec' ? ['conductorClass', 'mm2'] : ['gauge']
+  const missing = wants.find((f) => !has(f))
+  if (missing) throw new Bad(`${where} needs ${missing} for kind ${kind}.`)
+  const strange = (kind === 'iec' ? ['gauge'] : ['conductorClass', 'mm2']).find(has)
+  if (strange) throw new Bad(`${where}: ${strange} does not go with kind ${kind}.`)
+  if ((cable.perConductor ?? 1) * 2 > cable.cores && (cable.perConductor ?? 1) > 1)
+    throw new Bad(
+      `${where}: ${cable.cores} cores are too few for ${cable.perConductor} cores a conductor, out and back.`,
+    )
 }
 
 function treeVolts(input: WholeTree, celsius: number): Outcome {
   const lengthless = input.nodes.find((n) => n.ohm === undefined && !(n.cable && n.lengthM))
-  if (lengthless) return { code: 2, out: `nodes: ${lengthless.id} needs a cable and a length above 0 m, or ohms.` }
+  if (lengthless) throw new Bad(`nodes: ${lengthless.id} needs a cable and a length above 0 m, or ohms.`)
+  refuseTwins(input.nodes.map((n) => n.id), 'nodes') // prettier-ignore
+  for (const n of input.nodes) if (n.cable) checkCable(n.cable, `nodes: ${n.id}, cable`)
   const nodes = input.nodes.map((n): TreeNode => ({
     id: n.id,
     parent: n.from,
-    ohm: n.ohm ?? loopOhm(n.cable as CableType, n.lengthM ?? 0, celsius),
+    ohm: n.ohm ?? copperOhm(n.cable as CableType, n.lengthM ?? 0, n.celsius ?? celsius),
     consumers: n.consumers ?? [],
     ...(n.diodeV ? { diodeV: n.diodeV } : {}),
   }))
@@ -119,10 +151,34 @@ function treeVolts(input: WholeTree, celsius: number): Outcome {
       tooLow: low,
     })
   } catch (error) {
-    if (error instanceof TreeFault) return { code: 2, out: `nodes: ${error.says}` }
+    if (error instanceof TreeFault) throw new Bad(`nodes: ${error.says}`)
     throw error
   }
 }
+
+interface Bank {
+  ah: number
+  volts: number
+  count?: number
+  wiring?: 'series' | 'parallel'
+  /** Strings of batteries in series, side by side. */
+  series?: number
+  parallel?: number
+}
+
+/** Ampere-hours and volts of a bank in series, in parallel or both. @throws Bad where it says both ways, or neither */
+function wholeBank(bank: Bank): BatteryBank & { strings: number } {
+  const { ah, volts, count, wiring, series, parallel } = bank
+  const strings = series !== undefined || parallel !== undefined
+  if (strings && (count !== undefined || wiring !== undefined))
+    throw new Bad('bank: say count and wiring, or series and parallel.')
+  if (strings) return { ah, count: series ?? 1, wiring: 'series', volts, strings: parallel ?? 1 }
+  if (count === undefined || wiring === undefined) throw new Bad('bank needs count and wiring, or series and parallel.')
+  return { ah, count, wiring, volts, strings: 1 }
+}
+
+/** Sizes that lead batteries are sold in, ampere-hours (common practice, no source). */
+const usualSizes = [1.2, 2.1, 3.2, 4, 7, 12, 17, 24, 38, 65, 100]
 
 export function battery(input: {
   restA: number
@@ -130,7 +186,10 @@ export function battery(input: {
   movingAh?: number
   celsius?: number
   peukert?: number | null
-  bank?: BatteryBank
+  ageing?: number
+  derating?: number
+  sizes?: number[]
+  bank?: Bank
 }): Outcome {
   const question = {
     restA: input.restA,
@@ -138,18 +197,24 @@ export function battery(input: {
     movingAh: input.movingAh ?? 0,
     celsius: input.celsius ?? 20,
     peukert: input.peukert ?? null,
+    ...(input.ageing === undefined ? {} : { ageing: input.ageing }),
+    ...(input.derating === undefined ? {} : { derating: input.derating }),
   }
   const need = standbyNeed(question)
-  const bank = input.bank ? bankOf(input.bank) : null
-  const hours = bank
-    ? standbyHours(bank.ah, question.restA + question.movingAh / question.hours, question.celsius, question.peukert)
-    : null
-  const enough = bank === null || bank.ah >= need.neededAh
+  const given = input.bank && wholeBank(input.bank)
+  const one = given && bankOf(given)
+  const bank = one ? { ah: one.ah * given.strings, volts: one.volts } : null
+  const meanA = question.hours > 0 ? question.restA + question.movingAh / question.hours : question.restA
+  const hours = bank ? standbyHours(bank.ah, meanA, question.celsius, question.peukert, question) : null
+  const enough = bank === null || bankIsEnough(bank.ah, need.neededAh)
+  const sizes = [...(input.sizes ?? usualSizes)].sort((a, b) => a - b)
   return told(enough, {
     arithmeticAh: round(need.arithmeticAh),
     neededAh: round(need.neededAh),
+    nextSizeAh: sizes.find((ah) => bankIsEnough(ah, need.neededAh)) ?? null,
     factors: {
       ageing: need.factors.ageing,
+      derating: need.factors.derating,
       cold: round(need.factors.cold),
       rate: need.factors.rate === null ? 'not counted' : round(need.factors.rate),
     },
@@ -165,6 +230,13 @@ export function poe(input: {
   ports: { id: string; highestClass: number }[]
   devices: { name: string; port: string; lengthM: number; class: number; restW: number; peakW: number }[]
 }): Outcome {
+  refuseTwins(input.ports.map((p) => p.id), 'ports') // prettier-ignore
+  refuseTwins(input.devices.map((d) => d.name), 'devices') // prettier-ignore
+  const turned = input.devices.find((d) => d.restW > d.peakW)
+  if (turned)
+    throw new Bad(
+      `devices: ${turned.name} draws ${turned.restW} W at rest and ${turned.peakW} W at its peak; the peak is the larger.`,
+    )
   const answer = networkPower(
     input,
     input.devices.map((d) => ({
@@ -185,62 +257,17 @@ export function switches(input: {
   const coding: SwitchCoding = { order: 'leastFirst', inverted: false, offset: 0, factory: [], ...input.coding }
   if (input.address !== undefined) {
     const set = switchesFor(coding, input.address)
-    return set.ok ? told(true, { switches: set.switches, words: set.words }) : { code: 2, out: `address: ${set.says}` }
+    if (!set.ok) throw new Bad(`address: ${set.says}`)
+    return told(true, { switches: set.switches, words: set.words })
   }
   try {
     return told(true, { address: addressOf(coding, input.switches ?? []) })
   } catch (error) {
-    return { code: 2, out: `switches: ${(error as Error).message}` }
+    throw new Bad(`switches: ${(error as Error).message}`)
   }
 }
 
-export function addresses(input: {
-  network: string
-  prefix: number
-  gateway: string
-  timeServer?: string
-  reserved?: string
-  devices: { ref: string; address?: string; factory?: string }[]
-}): Outcome {
-  if (ipv4(input.network) === null) return { code: 2, out: `network: ${input.network} is not an IPv4 address.` }
-  const { ranges, faults } = reservedRanges(input.reserved ?? '')
-  if (faults[0]) return { code: 2, out: `reserved: ${faults[0]}` }
-  const network = {
-    address: input.network,
-    prefix: input.prefix,
-    gateway: input.gateway,
-    timeServer: input.timeServer ?? '',
-  }
-  const taken = new Map<string, string>()
-  const reserved = (n: number) => ranges.some((r) => n >= r.from && n <= r.to)
-  const faultOf = (address: string) =>
-    reserved(ipv4(address) ?? 0) ? `${address} is reserved.` : addressFault(address, network, taken)
-  const kept = input.devices.map((d) => {
-    const fault = d.address ? faultOf(d.address) : null
-    if (d.address && !fault) taken.set(d.address, d.ref)
-    return { ...d, fault }
-  })
-  const free = new FreeAddresses({ ...network, reserved: input.reserved ?? '' }, taken.keys(), 1)
-  const devices = kept.map((d) => {
-    if (d.address && !d.fault) return { ref: d.ref, address: d.address }
-    const address = free.take()
-    if (!address) return { ref: d.ref, address: null, fault: 'The subnet is full.' }
-    return { ref: d.ref, address, ...(d.fault ? { fault: d.fault } : {}) }
-  })
-  const factories = new Map<string, string[]>()
-  for (const d of input.devices) if (d.factory) factories.set(d.factory, [...(factories.get(d.factory) ?? []), d.ref])
-  return told(
-    devices.every((d) => !('fault' in d)),
-    {
-      devices,
-      collidingFactoryAddresses: [...factories]
-        .filter(([, refs]) => refs.length > 1)
-        .map(([address, refs]) => ({ address, refs })),
-    },
-  )
-}
-
-interface PlaceInput {
+export interface PlaceInput {
   doors: {
     ref: string
     hardware: Record<string, string>
@@ -254,26 +281,41 @@ interface PlaceInput {
   sheets?: DeviceSheet[]
 }
 
+/** Names that stand twice, and cabinets that are spoken of and are not there. @throws Bad */
+function checkPlaces({ doors, cabinets }: PlaceInput): void {
+  refuseTwins(doors.map((d) => d.ref), 'doors') // prettier-ignore
+  refuseTwins(cabinets.map((c) => c.name), 'cabinets') // prettier-ignore
+  const known = new Set(cabinets.map((c) => c.name))
+  for (const d of doors) {
+    const stray = Object.keys(d.distances ?? {}).find((name) => !known.has(name))
+    if (stray !== undefined)
+      throw new Bad(`doors: ${d.ref} has a distance to ${stray}, which is not among the cabinets.`)
+  }
+}
+
 export function place(input: PlaceInput): Outcome {
   const faulty = (input.sheets ?? []).map((s) => ({ s, fault: sheetFaults(s)[0] })).find((x) => x.fault)
-  if (faulty) return { code: 2, out: `sheets: ${faulty.s.id}, ${faulty.fault?.at}: ${faulty.fault?.says}` }
+  if (faulty) throw new Bad(`sheets: ${faulty.s.id}, ${faulty.fault?.at}: ${faulty.fault?.says}`)
   const sheets = { ...shippedSheets, ...Object.fromEntries((input.sheets ?? []).map((s) => [s.id, s])) }
   const allowed =
     input.allowed ??
     Object.values(sheets)
       .filter((s) => s.controller)
       .map((s) => s.id)
-  const strange = allowed.find((id) => !sheets[id]?.controller)
-  if (strange) return { code: 2, out: `allowed: ${strange} is no controller that there is a sheet for.` }
+  const strange = allowed.find(
+    (id) => !Object.hasOwn(sheets, id) || !(sheets as Record<string, DeviceSheet>)[id]?.controller,
+  )
+  if (strange) throw new Bad(`allowed: ${strange} is no controller that there is a sheet for.`)
+  checkPlaces(input)
   const doors: Door[] = []
   for (const d of input.doors) {
     const parts: Part[] = []
     for (const [role, sheet] of Object.entries(d.hardware)) {
-      const facts = roleFacts[role as keyof typeof roleFacts]
       if (!partRoles.includes(role as never))
-        return { code: 2, out: `doors: ${d.ref} has ${role}, which no part does. Roles: ${partRoles.join(', ')}.` }
-      if (!sheets[sheet] || !isKind(sheets[sheet], facts.kind))
-        return { code: 2, out: `doors: ${d.ref}, ${role}: ${sheet} is no ${facts.kind} that there is a sheet for.` }
+        throw new Bad(`doors: ${d.ref} has ${role}, which no part does. Roles: ${partRoles.join(', ')}.`)
+      const facts = roleFacts[role as keyof typeof roleFacts]
+      if (!Object.hasOwn(sheets, sheet) || !isKind(sheets[sheet] as DeviceSheet, facts.kind))
+        throw new Bad(`doors: ${d.ref}, ${role}: ${sheet} is no ${facts.kind} that there is a sheet for.`)
       parts.push({ id: facts.id, role: role as Part['role'], sheet })
     }
     doors.push({

@@ -1,19 +1,11 @@
-import { Ajv, type ValidateFunction } from 'ajv'
-import {
-  applyChanges,
-  decide,
-  emptyFacts,
-  type Change,
-  type Facts,
-  type Person,
-  type Rule,
-  type Schedule,
-  type SpecialDay,
-} from '@rauta/core'
-import { recordFileSchema } from '@rauta/contracts'
+import { Ajv } from 'ajv'
+import { recordFileSchema, sheetSchema } from '@rauta/contracts'
+import { addresses } from './addresses'
 import { cards } from './cards'
-import { addresses, battery, place, poe, switches, volts } from './plan'
-import type { Outcome, Read, ReadBytes } from './outcome'
+import { helpAsked } from './help'
+import { parse, wordsOf } from './input'
+import { battery, place, poe, switches, volts, type PlaceInput } from './plan'
+import { Bad, type Outcome, type Read, type ReadBytes } from './outcome'
 import {
   addressesSchema,
   batterySchema,
@@ -25,23 +17,9 @@ import {
   whySchema,
 } from './schemas'
 import { verify } from './verify'
+import { why } from './why'
 
-const usage = `rauta verify RECORD.json [--key FILE] [--head HASH] [--picture FILE ...]
-                                                      checks a door's record, and pictures against it
-rauta volts INPUT.json                                volts at a lock at the end of its run, or all over a supply tree
-rauta battery INPUT.json                              ampere-hours for the hours asked for, and how long a battery lasts
-rauta poe INPUT.json                                  network power: classes, losses, budget
-rauta switches INPUT.json                             how switches stand for an address, or which address they show
-rauta addresses INPUT.json                            addresses for devices, in order
-rauta place INPUT.json                                controllers and terminals for all doors at once
-rauta doors LIST.xlsx|LIST.csv                        reads a door schedule and tells of every row
-rauta cards INPUT.json                                what a reader sent, read every way, with what stands on the card
-rauta why INPUT.json                                  who passes where, when, and which rule decides
-rauta backup FILE                                     the whole store into a file, looked at; also while the server runs
-rauta restore FILE                                    the store as a backup has it; what was there is kept beside it
-A file called - is standard input. Schemas: docs/cli.md`
-
-const ajv = new Ajv({ strict: false, allowUnionTypes: true })
+const ajv = new Ajv({ strict: false, allowUnionTypes: true, allErrors: false })
 const checks = {
   record: ajv.compile(recordFileSchema),
   volts: ajv.compile(voltsSchema),
@@ -50,6 +28,7 @@ const checks = {
   switches: ajv.compile(switchesSchema),
   addresses: ajv.compile(addressesSchema),
   place: ajv.compile(placeSchema),
+  sheet: ajv.compile(sheetSchema),
   why: ajv.compile(whySchema),
   cards: ajv.compile(cardsSchema),
 }
@@ -60,89 +39,49 @@ export function run(
   read: Read,
   readBytes: ReadBytes = (file) => Buffer.from(read(file)),
 ): Outcome {
-  const [command, file, ...rest] = argv
-  if (!command || !file) return { code: 2, out: usage }
+  const asked = helpAsked(argv)
+  if (asked) return asked
+  const [command = '', file = '', ...rest] = argv
   try {
-    switch (command) {
-      case 'verify':
-        return verify(parse(file, read, checks.record), rest, read, readBytes)
-      case 'volts':
-        return volts(parse(file, read, checks.volts))
-      case 'battery':
-        return battery(parse(file, read, checks.battery))
-      case 'poe':
-        return poe(parse(file, read, checks.poe))
-      case 'switches':
-        return switches(parse(file, read, checks.switches))
-      case 'addresses':
-        return addresses(parse(file, read, checks.addresses))
-      case 'place':
-        return place(parse(file, read, checks.place))
-      case 'cards':
-        return cards(parse(file, read, checks.cards))
-      case 'why':
-        return why(parse(file, read, checks.why))
-      default:
-        return { code: 2, out: usage }
-    }
+    if (command === 'verify') return verify(parse(file, read, checks.record), rest, read, readBytes)
+    if (rest.length) throw new Bad(`${command} takes one file; ${rest.join(' ')} is too much.`)
+    return answer(command, file, read)
   } catch (error) {
-    return { code: 2, out: (error as Error).message }
+    return { code: 2, out: inWords(error) }
   }
 }
 
-function parse<T>(file: string, read: Read, check: ValidateFunction): T {
-  let value: unknown
-  let text: string
-  try {
-    text = read(file)
-  } catch {
-    throw new Error(`${file} cannot be read.`)
+function answer(command: string, file: string, read: Read): Outcome {
+  switch (command) {
+    case 'volts':
+      return volts(parse(file, read, checks.volts))
+    case 'battery':
+      return battery(parse(file, read, checks.battery))
+    case 'poe':
+      return poe(parse(file, read, checks.poe))
+    case 'switches':
+      return switches(parse(file, read, checks.switches))
+    case 'addresses':
+      return addresses(parse(file, read, checks.addresses))
+    case 'place':
+      return placeChecked(parse(file, read, checks.place))
+    case 'cards':
+      return cards(parse(file, read, checks.cards))
+    default:
+      return why(parse(file, read, checks.why))
   }
-  try {
-    value = JSON.parse(text)
-  } catch (error) {
-    throw new Error(`${file} is not JSON: ${(error as Error).message}`, { cause: error })
-  }
-  if (!check(value))
-    throw new Error(
-      `${file}: ${check.errors?.[0]?.instancePath || 'the file'} ${check.errors?.[0]?.message ?? 'is not right'}.`,
-    )
-  return value as T
 }
 
-interface WhyInput {
-  zone: string
-  at: string
-  door: string
-  person: Person
-  rules: Rule[]
-  schedules: Schedule[]
-  specialDays?: SpecialDay[]
-  groups?: { id: string; name: string }[]
+/** Sheets of one's own are held against the schema of sheets before anything is worked out of them. */
+function placeChecked(input: PlaceInput): Outcome {
+  ;(input.sheets ?? []).forEach((sheet, i) => {
+    if (!checks.sheet(sheet)) throw new Bad(`sheets[${i}]: ${wordsOf(checks.sheet.errors ?? [])}`)
+  })
+  return place(input)
 }
 
-function why(input: WhyInput): Outcome {
-  const atMs = Date.parse(input.at)
-  if (Number.isNaN(atMs))
-    return { code: 2, out: `at: ${input.at} is not a moment. Write it as 2027-01-04T06:15:00+02:00.` }
-  const facts = factsFrom(input)
-  const door = { id: input.door, ref: input.door } as Parameters<typeof decide>[2]
-  const decision = decide(facts, input.person, door, atMs)
-  return { code: decision.passes ? 0 : 1, out: JSON.stringify(decision) }
-}
-
-function factsFrom(input: WhyInput): Facts {
-  const put = (kind: string, record: { id: string }) => ({ kind, id: record.id, before: null, after: record }) as Change
-  const job = { id: 'job', zone: input.zone }
-  return applyChanges(
-    emptyFacts(),
-    [
-      put('job', job),
-      ...input.rules.map((r) => put('rule', r)),
-      ...input.schedules.map((s) => put('schedule', s)),
-      ...(input.specialDays ?? []).map((d) => put('specialDay', d)),
-      ...(input.groups ?? []).map((g) => put('group', g)),
-    ],
-    1,
-  )
-}
+/** A fault of ours is told as one: a fitter can do nothing with the words of a program. */
+export const inWords = (error: unknown): string =>
+  error instanceof Bad || error instanceof RangeError
+    ? error.message
+    : `Rauta could not work this out (${(error as Error).message}). The input may have something in it that nobody thought of.`

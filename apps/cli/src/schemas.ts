@@ -1,7 +1,9 @@
 import { object } from '@rauta/contracts'
+import { datePattern, macPattern, timePattern, wordPattern } from './input'
 
 const number = { type: 'number' } as const
-const string = { type: 'string' } as const
+const string = { type: 'string', minLength: 1, maxLength: 200, pattern: wordPattern } as const
+const loose = { type: 'string', maxLength: 200 } as const
 
 const positive = { ...number, exclusiveMinimum: 0 } as const
 const amount = { ...number, minimum: 0 } as const
@@ -18,7 +20,7 @@ const cable = {
   properties: {
     kind: { enum: ['iec', 'awg'] },
     conductorClass: { enum: [2, 5] },
-    mm2: { enum: [0.5, 0.75, 1, 1.5, 2.5] },
+    mm2: { ...number, minimum: 0.05, maximum: 120 },
     gauge: { type: 'integer', minimum: 0, maximum: 40 },
     ...make,
   },
@@ -77,6 +79,7 @@ export const voltsSchema = {
           from: { type: ['string', 'null'] },
           cable,
           lengthM: amount,
+          celsius: { ...number, minimum: -40, maximum: 90 },
           ohm: amount,
           diodeV: amount,
           leastV: positive,
@@ -95,17 +98,22 @@ export const batterySchema = {
   additionalProperties: false,
   properties: {
     restA: amount,
-    hours: positive,
+    hours: amount,
     movingAh: amount,
     celsius: { ...number, minimum: -30, maximum: 60 },
     peukert: { anyOf: [{ ...number, minimum: 1, maximum: 2 }, { type: 'null' }] },
+    ageing: { ...number, minimum: 1, maximum: 2 },
+    derating: { ...positive, maximum: 1 },
+    sizes: { type: 'array', minItems: 1, maxItems: 100, items: positive },
     bank: {
       type: 'object',
-      required: ['ah', 'count', 'wiring', 'volts'],
+      required: ['ah', 'volts'],
       additionalProperties: false,
       properties: {
         ah: positive,
-        count: { type: 'integer', minimum: 1 },
+        count: { type: 'integer', minimum: 1, maximum: 1000 },
+        series: { type: 'integer', minimum: 1, maximum: 100 },
+        parallel: { type: 'integer', minimum: 1, maximum: 100 },
         wiring: { enum: ['series', 'parallel'] },
         volts: positive,
       },
@@ -119,10 +127,11 @@ export const poeSchema = {
   required: ['volts', 'budgetW', 'ports', 'devices'],
   additionalProperties: false,
   properties: {
-    volts: positive,
+    volts: { ...positive, maximum: 60 },
     budgetW: amount,
     ports: {
       type: 'array',
+      maxItems: 10_000,
       items: {
         type: 'object',
         required: ['id', 'highestClass'],
@@ -132,6 +141,7 @@ export const poeSchema = {
     },
     devices: {
       type: 'array',
+      maxItems: 10_000,
       items: {
         type: 'object',
         required: ['name', 'port', 'lengthM', 'class', 'restW', 'peakW'],
@@ -173,24 +183,43 @@ export const switchesSchema = {
   oneOf: [{ required: ['address'] }, { required: ['switches'] }],
 } as const
 
-/** What `rauta addresses` takes: a subnet, what is not ours, and devices with or without an address. */
+const subnet = {
+  network: loose,
+  prefix: { type: 'integer', minimum: 8, maximum: 31 },
+  gateway: loose,
+  timeServer: loose,
+  reserved: { type: 'string', maxLength: 2000 },
+} as const
+
+/** What `rauta addresses` takes: a subnet or several, what is not ours, and devices with or without an address. */
 export const addressesSchema = {
   type: 'object',
-  required: ['network', 'prefix', 'gateway', 'devices'],
+  required: ['devices'],
   additionalProperties: false,
   properties: {
-    network: string,
-    prefix: { type: 'integer', minimum: 8, maximum: 30 },
-    gateway: string,
-    timeServer: string,
-    reserved: string,
+    ...subnet,
+    subnets: {
+      type: 'array',
+      minItems: 1,
+      maxItems: 100,
+      items: object({ name: string, ...subnet }, ['timeServer', 'reserved']),
+    },
+    foreign: { type: 'array', maxItems: 5000, items: object({ address: loose, whose: string }) },
     devices: {
       type: 'array',
+      minItems: 1,
+      maxItems: 5000,
       items: {
         type: 'object',
         required: ['ref'],
         additionalProperties: false,
-        properties: { ref: string, address: string, factory: string },
+        properties: {
+          ref: string,
+          address: loose,
+          factory: loose,
+          mac: { type: 'string', pattern: macPattern },
+          subnet: string,
+        },
       },
     },
   },
@@ -242,49 +271,58 @@ export const placeSchema = {
   },
 } as const
 
-const period = {
-  type: 'object',
-  required: ['days', 'from', 'to'],
-  properties: { days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 } }, from: string, to: string },
-} as const
+const span = { from: { type: 'string', pattern: timePattern }, to: { type: 'string', pattern: timePattern } } as const
+const period = object({
+  days: {
+    type: 'array',
+    minItems: 1,
+    maxItems: 7,
+    uniqueItems: true,
+    items: { type: 'integer', minimum: 1, maximum: 7 },
+  },
+  ...span,
+})
+const date = { type: 'string', pattern: datePattern } as const
 
 /** What `rauta why` takes: a person, a door, a moment, and the rules and schedules that may decide. */
-export const whySchema = {
-  type: 'object',
-  required: ['zone', 'at', 'door', 'person', 'rules', 'schedules'],
-  properties: {
+export const whySchema = object(
+  {
     zone: string,
     at: string,
     door: string,
-    person: {
-      type: 'object',
-      required: ['name', 'cards', 'groups'],
-      properties: {
-        name: string,
-        groups: { type: 'array', items: string },
-        cards: {
-          type: 'array',
-          items: {
-            type: 'object',
-            required: ['facility', 'number', 'state'],
-            properties: { facility: number, number, state: { enum: ['in use', 'lost'] } },
+    person: object({
+      name: string,
+      groups: { type: 'array', items: string },
+      cards: {
+        type: 'array',
+        items: object(
+          {
+            id: string,
+            format: string,
+            facility: { type: 'integer', minimum: 0 },
+            number: { type: 'integer', minimum: 0 },
+            state: { enum: ['in use', 'lost'] },
           },
-        },
+          ['id', 'format'],
+        ),
       },
+    }),
+    rules: {
+      type: 'array',
+      items: object({ id: string, group: string, doors: { type: 'array', items: string }, schedule: string }),
     },
-    rules: { type: 'array', items: { type: 'object', required: ['id', 'group', 'doors', 'schedule'] } },
     schedules: {
       type: 'array',
-      items: {
-        type: 'object',
-        required: ['id', 'name', 'periods'],
-        properties: { periods: { type: 'array', items: period } },
-      },
+      items: object({ id: string, name: string, periods: { type: 'array', items: period } }),
     },
-    specialDays: { type: 'array', items: { type: 'object', required: ['id', 'date', 'name', 'periods'] } },
-    groups: { type: 'array', items: { type: 'object', required: ['id', 'name'] } },
+    specialDays: {
+      type: 'array',
+      items: object({ id: string, date, name: string, periods: { type: 'array', items: object(span) } }, ['id']),
+    },
+    groups: { type: 'array', items: object({ id: string, name: string }) },
   },
-} as const
+  ['specialDays', 'groups'],
+)
 
 const run = object({ from: { type: 'integer', minimum: 0 }, length: { type: 'integer', minimum: 1 } })
 export const cardsSchema = object(

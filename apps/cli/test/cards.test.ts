@@ -52,9 +52,9 @@ describe('rauta cards', () => {
     ['no hexadecimal text', { hex: 'XY' }, /no hexadecimal number/],
     ['fewer digits than its length', { hex: 'F', length: 26 }, /no hexadecimal number of 26 bits/],
     ['no card number', { bits, printed: 'sixty-one' }, /no card number/],
-    ['a field nobody knows', { bits, colour: 'red' }, /must NOT have additional/],
-    ['the wrong type', { bits: 5 }, /must be string/],
-    ['nothing in it', { bits: '' }, /fewer than 1/],
+    ['a field nobody knows', { bits, colour: 'red' }, /not known here/],
+    ['the wrong type', { bits: 5 }, /must be text/],
+    ['nothing in it', { bits: '' }, /must not be blank/],
     [
       'a format that is none',
       { bits, formats: [{ id: 'x', name: 'x', bits: 4, number: { from: 0, length: 9 }, parity: [] }] },

@@ -76,7 +76,8 @@ describe('rauta battery, poe, switches', () => {
     expect(ask('battery', { restA: 2, hours: 3 }).answer).toEqual({
       arithmeticAh: 6,
       neededAh: 7.5,
-      factors: { ageing: 1.25, cold: 1, rate: 'not counted' },
+      nextSizeAh: 12,
+      factors: { ageing: 1.25, derating: 1, cold: 1, rate: 'not counted' },
     })
     const { code, answer } = ask('battery', {
       restA: 2,
@@ -128,9 +129,19 @@ describe('rauta addresses and place', () => {
       devices: [
         { ref: 'A1', address: '10.0.0.3' },
         { ref: 'A2', address: '10.0.0.4' },
-        { ref: 'A3', address: '10.0.0.5', fault: expect.stringContaining('outside 10.0.0.0/29') },
+        {
+          ref: 'A3',
+          address: '10.0.0.5',
+          fault: expect.stringContaining('outside 10.0.0.0/29'),
+          faults: [expect.any(String)],
+        },
         { ref: 'A4', address: '10.0.0.6' },
-        { ref: 'A5', address: null, fault: 'The subnet is full.' },
+        {
+          ref: 'A5',
+          address: null,
+          fault: 'The subnet 10.0.0.0/29 is full.',
+          faults: ['The subnet 10.0.0.0/29 is full.'],
+        },
       ],
       collidingFactoryAddresses: [{ address: '192.168.1.9', refs: ['A1', 'A2'] }],
     })
@@ -173,7 +184,7 @@ describe('rauta addresses and place', () => {
 
 describe('rauta doors', () => {
   it('tells of every row, with the cell and how to mend it', async () => {
-    const { code, out } = await doors('l.csv', () =>
+    const { code, out } = await doors(['l.csv'], () =>
       Buffer.from('Tunnus;Nimi;Mistä;Mihin;Pituus\nA-1;Yksi;Piha;Halli;12,5\nA-2;Kaksi;Piha;Halli;kaukana\n'),
     )
     expect(code).toBe(1)
@@ -189,11 +200,11 @@ describe('rauta doors', () => {
   })
   it('says what it cannot read', async () => {
     expect(
-      await doors('x', () => {
+      await doors(['x'], () => {
         throw new Error('none')
       }),
-    ).toEqual({ code: 2, out: 'x cannot be read.' })
-    expect((await doors('x.csv', () => Buffer.from('1;2\n3;4\n'))).out).toContain('no row of titles')
-    expect((await doors('x.pdf', () => Buffer.from('%PDF-'))).code).toBe(2)
+    ).toEqual({ code: 2, out: 'x cannot be read. Is it there, and may you read it?' })
+    expect((await doors(['x.csv'], () => Buffer.from('1;2\n3;4\n'))).out).toContain('no row of titles')
+    expect((await doors(['x.pdf'], () => Buffer.from('%PDF-'))).code).toBe(2)
   })
 })

@@ -67,7 +67,10 @@ describe('rauta verify', () => {
     expect(look('--picture', 'p.jpg').out).toContain('1 of 1 recorded pictures looked at')
     expect(look('--picture', 'p.jpg', '--picture', 'q.jpg')).toMatchObject({ code: 1 })
     expect(look('--picture', 'p.jpg', '--picture', 'q.jpg').out).toMatch(/ q\.jpg: not a picture that was recorded/)
-    expect(look('--picture', 'gone.jpg')).toMatchObject({ code: 2, out: 'gone.jpg cannot be read.' })
+    expect(look('--picture', 'gone.jpg')).toMatchObject({
+      code: 2,
+      out: expect.stringContaining('gone.jpg cannot be read.') as string,
+    })
     expect(look('--picture', '').code).toBe(2)
   })
   it('says whether a record is unbroken and of this job', () => {
@@ -123,7 +126,7 @@ describe('rauta verify', () => {
       expect([rest.join(' '), code]).toEqual([rest.join(' '), 2])
       expect(out.length).toBeGreaterThan(10)
     }
-    expect(run(['verify', 'none.json'], files({})).out).toBe('none.json cannot be read.')
+    expect(run(['verify', 'none.json'], files({})).out).toContain('none.json cannot be read.')
     expect(run(['verify', 'x.json'], files({ 'x.json': '%PDF-1.7' })).out).toContain('is not JSON')
     expect(run(['verify', 'x.json'], files({ 'x.json': { format: 'other' } })).code).toBe(2)
     expect(at({ ...whole, more: 1 }).code).toBe(2)
@@ -199,7 +202,7 @@ describe('rauta volts', () => {
     ])
     expect(run(['volts', 'v.json'], files({ 'v.json': { ...input, lengthM: 400 } })).code).toBe(1)
     expect(run(['volts', 'v.json'], files({ 'v.json': { ...input, lengthM: -1 } })).out).toContain(
-      '/lengthM must be >= 0',
+      'lengthM must be 0 or more',
     )
   })
 })

@@ -344,7 +344,9 @@ describe('supplies', () => {
     await act(async () => {
       fireEvent.click(screen.getByRole('radio', { name: 'Supply and battery dead' }))
     })
-    expect(screen.getByText('Supply and battery dead: at 1 of 2 doors nobody gets out. Not known at 1 door.')).toBeTruthy()
+    expect(
+      screen.getByText('Supply and battery dead: at 1 of 2 doors nobody gets out. Not known at 1 door.'),
+    ).toBeTruthy()
   })
 })
 

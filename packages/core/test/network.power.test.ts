@@ -27,7 +27,7 @@ describe('a standby battery', () => {
     const need = standbyNeed(ask)
     expect(need.arithmeticAh).toBe(6)
     expect(need.neededAh).toBeCloseTo(7.5, 9)
-    expect(need.factors).toEqual({ ageing: ageingFactor, cold: 1, rate: null })
+    expect(need.factors).toEqual({ ageing: ageingFactor, derating: 1, cold: 1, rate: null })
   })
   it('needs more when the rate effect is counted, since it is rated for 20 h', () => {
     const need = standbyNeed({ ...ask, peukert: 1.15 })

@@ -77,7 +77,13 @@ function readSeparated(bytes: Uint8Array, fileName: string): Paper {
       bom: true,
     }) as string[][]
     return {
-      tables: [{ name: fileName, rows: rows.map((r) => r.map((c) => (c === '' ? null : c))) }],
+      tables: [
+        {
+          name: fileName,
+          rows: rows.map((r) => r.map((c) => (c === '' ? null : c))),
+          ...(delimiter === ',' ? { byComma: true as const } : {}),
+        },
+      ],
       says: `Text in ${charset}, cells parted by ${{ ',': 'comma', ';': 'semicolon', '\t': 'tab' }[delimiter]}`,
     }
   } catch (error) {

@@ -156,7 +156,8 @@ function measured(newest: readonly Reading[], kind: ReadingKind, door: Door, pla
   const reading = newest.find((r) => r.kind === kind)
   if (!reading) return ''
   const verdict = judgeReading(reading, door, planned, newest)
-  const word = verdict ? (verdict.in ? 'in tolerance' : 'out of tolerance') : 'not judged'
+  const judged = verdict?.in ? 'in tolerance' : 'out of tolerance'
+  const word = verdict ? judged : 'not judged'
   return `${readingText(verdict?.value ?? reading.value)} ${readingFacts[kind].unit}, ${word}, ${reading.by}`
 }
 

@@ -2,8 +2,8 @@ import {
   all,
   drop,
   hangingOn,
-  ipv4,
   jobOf,
+  networkFault,
   put,
   reservedRanges,
   type Area,
@@ -33,11 +33,10 @@ export function zoneFault(zone: string): string | null {
 }
 
 function checkNetwork(n: SiteNetwork): void {
-  if (ipv4(n.address) === null) throw new Refusal(`${n.address} is not an IPv4 network address.`, 'network.address')
   const odd = reservedRanges(n.reserved ?? '').faults[0]
   if (odd) throw new Refusal(odd, 'network.reserved')
-  if (ipv4(n.gateway) === null)
-    throw new Refusal(`${n.gateway} is not an IPv4 address for the gateway.`, 'network.gateway')
+  const fault = networkFault(n)
+  if (fault) throw new Refusal(fault.says, `network.${fault.field}`)
 }
 
 export const jobCreate = defineCommand<{

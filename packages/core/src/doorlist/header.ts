@@ -1,4 +1,4 @@
-import { meaningOf, rememberedAs, type Meaning, type Titled } from './meanings'
+import { lastResort, meaningOf, rememberedAs, type Meaning, type Titled } from './meanings'
 import { plain, textOf, type Table } from './table'
 
 /** A column of the file and what it is taken for. */
@@ -50,7 +50,7 @@ export function columnsAt(
   const spans = above.filter((c) => textOf(c)).length > 1 || (above.length > 1 && textOf(above[0]) === '')
   const taken = new Set<Meaning>()
   let group = ''
-  return Array.from({ length: width }, (_, index): Column => {
+  const columns = Array.from({ length: width }, (_, index): Column => {
     const over = spans ? textOf(above[index]) : ''
     const self = textOf(own[index])
     if (over) group = self ? over : ''
@@ -62,7 +62,17 @@ export function columnsAt(
     const meaning = taken.has(wanted) ? 'ignore' : wanted
     if (meaning !== 'ignore') taken.add(meaning)
     return { ...found, index, group, key, meaning, sample: sampleOf(table, row, index) }
-  }).filter((c) => c.title !== '')
+  })
+  return atLast(columns).filter((c) => c.title !== '')
+}
+
+/** What nothing else tells is taken from a column whose title says it poorly. */
+function atLast(columns: readonly Column[]): Column[] {
+  const wanted = (Object.keys(lastResort) as Meaning[]).filter((m) => !columns.some((c) => c.meaning === m))
+  return columns.map((c) => {
+    const found = c.meaning === 'ignore' && wanted.find((m) => lastResort[m]?.includes(plain(c.title)))
+    return found ? { ...c, meaning: found } : c
+  })
 }
 
 function sampleOf(table: Table, row: number, index: number): string {

@@ -67,8 +67,8 @@ export function meaningWords(meaning: Meaning): string {
 
 /** Titles as offices write them: English, Finnish, Swedish, German, French, Spanish. Common practice, no source. */
 const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
-  ref: 'ref|reference|door ref|door reference|door no|door number|door id|no|nr|nro|id|number|mark|tunnus|ovi|ovi nro|ovinumero|ovitunnus|tur nr|turnummer|tur|dorrnr|dorr nr|dorrnummer|littera|numero|repere|no de porte|numero de porte|puerta|referencia|ref puerta',
-  name: 'name|door name|description|designation|location|room|use|nimi|oven nimi|kuvaus|sijainti|bezeichnung|name der tur|raum|benamning|namn|beskrivning|nom|nom de la porte|local|nombre|descripcion|ubicacion',
+  ref: 'ref|reference|door|door ref|door reference|door no|door number|door id|no|nr|nro|id|number|mark|tunnus|ovi|ovi nro|ovinumero|ovitunnus|tur nr|turnummer|tur|dorrnr|dorr nr|dorrnummer|littera|numero|repere|no de porte|numero de porte|puerta|referencia|ref puerta',
+  name: 'name|door name|description|designation|location|room|nimi|oven nimi|kuvaus|sijainti|bezeichnung|name der tur|raum|benamning|namn|beskrivning|nom|nom de la porte|local|nombre|descripcion|ubicacion',
   from: 'from|from area|leads from|unsecured side|outside area|area from|mista|alueelta|von|von bereich|aus bereich|fran|fran omrade|de|zone de depart|depuis|desde|de zona',
   to: 'to|to area|leads to|secured side|inside area|area to|area|mihin|alueelle|alue|nach|nach bereich|bereich|till|till omrade|omrade|vers|zone|zone d arrivee|hacia|a zona|zona',
   opening:
@@ -80,7 +80,7 @@ const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
   outdoor:
     'outdoor|outdoors|out of doors|external|exterior|weather|ulko ovi|ulkona|aussen|im freien|aussentur|utomhus|ytterdorr|exterieur|a l exterieur|intemperie',
   passages:
-    'passages|passages per day|passages day|uses per day|events per day|traffic|use per day|daily use|kulkuja|kulkuja paivassa|kulkua pv|durchgange|durchgange pro tag|begehungen|passager|passager per dag|passages par jour|pasos|pasos al dia|pasos por dia',
+    'passages|passages per day|passages day|uses per day|events per day|traffic|use per day|daily use|kulkuja|kulkuja paivassa|kulkua pv|durchgange|durchgange pro tag|durchgange tag|begehungen|begehungen pro tag|begehungen tag|passagen|passagen pro tag|passagen tag|passager|passager per dag|passages par jour|pasos|pasos al dia|pasos por dia',
   walk: 'walk|walking order|order|walk order|jarjestys|kiertojarjestys|reihenfolge|rundgang|ordning|gangordning|ordre|orden',
   releaseS:
     'release|release time|unlock time|lock release|avausaika|lukituksen avausaika|offnungszeit|freigabezeit|oppningstid|upplasningstid|temps d ouverture|temporisation|tiempo de apertura',
@@ -91,9 +91,9 @@ const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
   x: 'x|east|easting|x m|ita|ost|est|este',
   y: 'y|north|northing|y m|pohjoinen|nord|norr|norte',
   entryReader:
-    'reader|entry reader|reader in|in reader|reader unsecured side|card reader|r1|lukija|lukija sisaan|leser|leser ein|lasare|lasare in|lecteur|lecteur entree|lector|lector entrada',
+    'reader|entry reader|outer reader|outside reader|reader outside|leser aussen|aussenleser|lecteur exterieur|lector exterior|reader in|in reader|reader unsecured side|card reader|r1|lukija|lukija sisaan|leser|leser ein|lasare|lasare in|lecteur|lecteur entree|lector|lector entrada',
   exitReader:
-    'exit reader|reader out|out reader|reader secured side|r2|lukija ulos|leser aus|lasare ut|lecteur sortie|lector salida',
+    'exit reader|inner reader|inside reader|reader inside|leser innen|innenleser|lecteur interieur|lector interior|reader out|out reader|reader secured side|r2|lukija ulos|leser aus|lasare ut|lecteur sortie|lector salida',
   lock: 'lock|lock type|locking|k1|lukko|sahkolukko|schloss|turoffner|verriegelung|las|elslutbleck|serrure|gache|verrouillage|cerradura|cerradero',
   lock2:
     'second lock|lock 2|lock of the second leaf|k2|toinen lukko|zweites schloss|andra laset|deuxieme serrure|segunda cerradura',
@@ -103,7 +103,7 @@ const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
     'second contact|contact 2|contact of the second leaf|c2|toinen kosketin|zweiter kontakt|andra kontakten|deuxieme contact|segundo contacto',
   boltContact:
     'bolt contact|lock contact|bolt|l1|telkikosketin|riegelkontakt|regelkontakt|contact de pene|contacto de cerrojo',
-  exit: 'exit|exit button|request to exit|rex|button|x1|avauspainike|poistumispainike|taster|offnungstaster|offnarknapp|knapp|bouton|bouton de sortie|pulsador|pulsador de salida',
+  exit: 'exit|exit device|egress device|exit button|request to exit|rex|button|x1|avauspainike|poistumispainike|taster|offnungstaster|offnarknapp|knapp|bouton|bouton de sortie|pulsador|pulsador de salida',
   exitSensor:
     'exit sensor|sensor|motion sensor|x2|liiketunnistin|bewegungsmelder|sensor ut|rorelsedetektor|detecteur de sortie|sensor de salida',
   deskButton:
@@ -117,6 +117,9 @@ const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
   spare: 'spare|spare input|s1|varatulo|reserve|reserveeingang|reservingang|entree de reserve|entrada de reserva',
 }
 
+/** Titles that are taken for something only where nothing else tells it: a list with Door and Use means reference and name. */
+export const lastResort: Readonly<Partial<Record<Meaning, readonly string[]>>> = { name: ['use'] }
+
 const byWord = new Map<string, Meaning>(
   plainMeanings.flatMap((m) => [
     [plain(meaningWords(m)), m] as const,
@@ -124,8 +127,14 @@ const byWord = new Map<string, Meaning>(
   ]),
 )
 
+/** What a word says that a column tells: the meaning itself, or any title that is known; null where nobody knows it. */
+export function meaningOfWord(word: string): Meaning | null {
+  if (word === 'ignore' || /^distance:\S/.test(word)) return word as Meaning
+  return plainMeanings.find((m) => m === word) ?? byWord.get(plain(word)) ?? null
+}
+
 /** Units that stand behind or inside a title: `Length (ft)`, `Release time, s`. */
-const unitInTitle = /[([,]?\s*\b(mm|cm|m|ft|feet|s|sec|ms|min)\b\s*[)\]]?\s*$/i
+const unitInTitle = /(?:[([,]|\bin\b)?\s*\b(mm|cm|m|ft|feet|s|sec|ms|min)\b\s*[)\]]?\s*$/i
 
 export interface Titled {
   title: string

@@ -53,7 +53,21 @@ export function* readRows(
     const cells = table.rows[row] ?? []
     if (cells.every((c) => textOf(c) === '')) continue
     if (repeatsHeader(cells, columns, (i) => textOf(cells[i]))) continue
-    yield readRow(cells, row, used, names)
+    const read = readRow(cells, row, used, names)
+    const parted = table.byComma ? partedFault(cells, row, table.rows[headerRow] ?? []) : null
+    yield parted ? { ...read, faults: [parted, ...read.faults] } : read
+  }
+}
+
+/** A row with more cells than there are titles: a comma in it parts what belongs together, and every cell behind it is one off. */
+function partedFault(cells: readonly Cell[], row: number, titles: readonly Cell[]): CellFault | null {
+  const last = cells.reduce<number>((at, c, i) => (textOf(c) === '' ? at : i), -1)
+  if (last < titles.length) return null
+  return {
+    cell: cellName(row, titles.length),
+    column: meaningWords('ignore'),
+    says: `the row has ${last + 1} cells and there are ${titles.length} titles: a comma in it, as in 17,5, parts a cell in two`,
+    mend: 'Put that cell in quotation marks, write 17.5, or save the list with semicolons.',
   }
 }
 
@@ -84,8 +98,10 @@ function readRow(cells: readonly Cell[], row: number, columns: readonly Column[]
       continue
     }
     const into = <T>(taken: Taken<T>, put: (value: T) => void) => {
-      if (taken.ok) put(taken.value)
-      else fault(taken.says, taken.mend)
+      if (taken.ok) {
+        put(taken.value)
+        if (taken.note) out.notes.push(taken.note)
+      } else fault(taken.says, taken.mend)
     }
     takeCell(out, place, column, cell, text, names, into, fault)
   }
@@ -212,6 +228,18 @@ function within(taken: Taken<number>, least: number, most: number, unit: string)
   }
 }
 
+/** What is taken where a list only says yes. A lock is never guessed: it decides whether people get out. */
+const usualSheets: Readonly<Partial<Record<PartRole, string>>> = {
+  entryReader: 'reader-slim',
+  exitReader: 'reader-slim',
+  contact: 'contact-frame',
+  contact2: 'contact-frame',
+  exit: 'button-exit',
+  exitSensor: 'sensor-exit',
+  deskButton: 'button-desk',
+  breakGlass: 'break-glass',
+}
+
 function hardware(text: string, role: PartRole, names: SheetNames): Taken<string> {
   const { kind, says } = roleFacts[role]
   const word = yesNo(text)
@@ -228,6 +256,14 @@ function hardware(text: string, role: PartRole, names: SheetNames): Taken<string
     .slice(0, 3)
     .map((s) => s.name)
     .join('; ')
+  const usual = word.ok ? usualSheets[role] : undefined
+  const sheet = usual === undefined ? undefined : names.all.find((s) => s.id === usual)
+  if (sheet && isKind(sheet, kind))
+    return {
+      ok: true,
+      value: sheet.id,
+      note: `${says}: yes, so ${sheet.name} is taken. Choose another where it is one.`,
+    }
   if (word.ok)
     return {
       ok: false,

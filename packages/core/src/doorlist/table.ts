@@ -5,6 +5,8 @@ export type Cell = string | number | boolean | null | { date: string } | { broke
 export interface Table {
   name: string
   rows: readonly (readonly Cell[])[]
+  /** Cells are parted by commas: then a decimal comma outside quotation marks parts a number. */
+  byComma?: true
 }
 
 /** Letters of a column as spreadsheets count: 0 is A, 26 is AA. */

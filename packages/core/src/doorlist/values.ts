@@ -3,7 +3,8 @@ import { openingWords } from '../doors/openings'
 import { plain } from './table'
 
 /** A value taken from a cell, or what is wrong with it and how to mend it. */
-export type Taken<T> = { ok: true; value: T } | { ok: false; says: string; mend: string }
+export type Taken<T> =
+  { ok: true; value: T; /** To be told beside. */ note?: string } | { ok: false; says: string; mend: string }
 const take = <T>(value: T): Taken<T> => ({ ok: true, value })
 const refuse = <T>(says: string, mend: string): Taken<T> => ({ ok: false, says, mend })
 

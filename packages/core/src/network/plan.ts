@@ -117,8 +117,10 @@ export class FreeAddresses {
   /** @param from place in the subnet at which giving begins */
   constructor(network: SiteNetwork, taken: Iterable<string>, from = 21) {
     const base = ipv4(network.address) ?? 0
-    this.first = base + 1
-    this.end = base + 2 ** (32 - network.prefix) - 1
+    // A pair of two gives both (RFC 3021).
+    const pair = network.prefix === 31
+    this.first = pair ? base : base + 1
+    this.end = base + 2 ** (32 - network.prefix) - (pair ? 0 : 1)
     this.next = base + from < this.end ? base + from : this.first
     this.ranges = reservedRanges(network.reserved ?? '').ranges
     this.closed = new Set([network.gateway, network.timeServer, ...taken].map((a) => ipv4(a)))

@@ -8,6 +8,10 @@ export interface StandbyQuestion {
   celsius: number
   /** Of the battery kind; null: the rate effect is not counted, and that is said. */
   peukert: number | null
+  /** How much larger than needed it is bought for its old age; `ageingFactor` where it is not said. */
+  ageing?: number
+  /** Share of its rating that is counted on at all; all of it where it is not said. */
+  derating?: number
 }
 export interface BatteryBank {
   ah: number
@@ -33,7 +37,7 @@ export interface StandbyNeed {
   arithmeticAh: number
   /** What must be bought: ageing, cold and, where known, rate counted. */
   neededAh: number
-  factors: { ageing: number; cold: number; rate: number | null }
+  factors: { ageing: number; derating: number; cold: number; rate: number | null }
 }
 
 /**
@@ -42,15 +46,19 @@ export interface StandbyNeed {
  */
 export function standbyNeed(q: StandbyQuestion): StandbyNeed {
   const arithmeticAh = q.restA * q.hours + q.movingAh
-  const aged = (arithmeticAh * ageingFactor) / coldFactor(q.celsius)
+  const { ageing = ageingFactor, derating = 1 } = q
+  const aged = (arithmeticAh * ageing) / coldFactor(q.celsius) / derating
   const meanA = q.hours > 0 ? arithmeticAh / q.hours : 0
   const rate = q.peukert === null || meanA === 0 ? null : rateFactor(meanA, q.hours, q.peukert)
   return {
     arithmeticAh,
     neededAh: aged * (rate ?? 1),
-    factors: { ageing: ageingFactor, cold: coldFactor(q.celsius), rate },
+    factors: { ageing, derating, cold: coldFactor(q.celsius), rate },
   }
 }
+
+/** Whether a bank has what is needed; a millionth too little is the arithmetic's, not the battery's. */
+export const bankIsEnough = (bankAh: number, neededAh: number): boolean => bankAh >= neededAh * (1 - 1e-6)
 
 /** How much larger than current times hours a battery rated at 20 h must be, to last `hours` at `amps`; 1 for 20 h and longer. */
 function rateFactor(amps: number, hours: number, k: number): number {
@@ -66,9 +74,15 @@ export function bankOf(bank: BatteryBank): { ah: number; volts: number } {
 }
 
 /** Hours that a bank lasts at a mean current, at the end of its life and in the cold. @param amps 0 lasts for ever */
-export function standbyHours(ah: number, amps: number, celsius: number, peukert: number | null): number {
+export function standbyHours(
+  ah: number,
+  amps: number,
+  celsius: number,
+  peukert: number | null,
+  { ageing = ageingFactor, derating = 1 }: { ageing?: number; derating?: number } = {},
+): number {
   if (amps <= 0) return Infinity
-  const real = (ah * coldFactor(celsius)) / ageingFactor
+  const real = (ah * coldFactor(celsius) * derating) / ageing
   if (peukert === null) return real / amps
   // Past 20 h the law would give more than the rating; nobody promises that.
   const byLaw = ratedHours * (real / (amps * ratedHours)) ** peukert

@@ -12,8 +12,8 @@ export type CableType =
 
 /** Greatest resistance at 20 degrees C, ohm per km, plain copper. IEC 60228 tables 2 and 3 (values from memory). */
 export const iec60228: Readonly<Record<2 | 5, Readonly<Record<string, number>>>> = {
-  2: { '0.5': 36.0, '0.75': 24.5, '1': 18.1, '1.5': 12.1, '2.5': 7.41 },
-  5: { '0.5': 39.0, '0.75': 26.0, '1': 19.5, '1.5': 13.3, '2.5': 7.98 },
+  2: { '0.5': 36.0, '0.75': 24.5, '1': 18.1, '1.5': 12.1, '2.5': 7.41, '4': 4.61, '6': 3.08, '10': 1.83, '16': 1.15 },
+  5: { '0.5': 39.0, '0.75': 26.0, '1': 19.5, '1.5': 13.3, '2.5': 7.98, '4': 4.95, '6': 3.3, '10': 1.91, '16': 1.21 },
 }
 
 /** Ohm mm2 per m at 20 degrees C (IACS annealed copper). */
@@ -48,6 +48,20 @@ function copperOhmPerKm(type: CableType): number {
   if (ohm === undefined)
     throw new RangeError(`IEC 60228 class ${type.conductorClass} has no ${type.mm2} mm² in this table.`)
   return ohm
+}
+
+/** As much more than its copper alone as the table has for the sizes that it knows: what stands in for a size that it does not. */
+export const offTableFactor = 1.16
+
+/** Whether IEC 60228 has this cross-section in the table here. */
+export const isTabled = (type: CableType): boolean =>
+  type.kind === 'awg' || Object.hasOwn(iec60228[type.conductorClass], String(type.mm2))
+
+/** Ohm per km of any cross-section: the table where it has it, else copper's resistivity with the most that the table adds to it. */
+export function anyOhmPerKm(type: CableType, celsius = 20): number {
+  if (isTabled(type) || type.kind === 'awg') return conductorOhmPerKm(type, celsius)
+  const one = conductorOhmPerKm({ ...type, mm2: 1 }, celsius) / (iec60228[type.conductorClass]['1'] ?? 1)
+  return (one * copperResistivity * 1000 * offTableFactor) / type.mm2
 }
 
 /** Cross-section of one core, mm². */

@@ -65,6 +65,7 @@ export interface BudgetAnswer {
   ports: PortAnswer[]
   reservedW: number
   drawnW: number
+  /** All ports at their peak at once. */ peakW: number
   budgetW: number
   freePorts: string[]
   faults: string[]
@@ -83,6 +84,9 @@ export function throughLine(volts: number, ohm: number, watts: number): { source
 export const lineOhm = (lengthM: number, pairs: 2 | 4): number =>
   (channelOhmPer100m * lengthM) / 100 / (pairs === 4 ? 2 : 1)
 
+/** Longest run of a network cable, metres: the channel of ISO/IEC 11801 (from memory). */
+export const longestNetworkM = 100
+
 /** What each port gives and whether the source carries it all. Faults are in words, with what to do. */
 export function networkPower(source: PowerSource, demands: readonly PortDemand[]): BudgetAnswer {
   const ports = demands.map((d) => portAnswer(source, d))
@@ -91,6 +95,7 @@ export function networkPower(source: PowerSource, demands: readonly PortDemand[]
   const sum = (of: (p: PortAnswer) => number) => ports.reduce((total, p) => total + of(p), 0)
   const reservedW = sum((p) => p.reservedW)
   const drawnW = sum((p) => p.drawnW ?? 0)
+  const peakW = sum((p) => p.peakSourceW ?? 0)
   const faults = [...used]
     .filter(([, by]) => by.length > 1)
     .map(([port, by]) => `Port ${port} feeds ${by.join(' and ')}: one device a port.`)
@@ -98,10 +103,15 @@ export function networkPower(source: PowerSource, demands: readonly PortDemand[]
     faults.push(
       `The ports set aside ${reservedW.toFixed(1)} W; the budget is ${source.budgetW} W. Move ${ports.at(-1)?.consumer ?? 'a device'} to another switch or a midspan.`,
     )
+  if (peakW > source.budgetW)
+    faults.push(
+      `At their peaks the ports give ${peakW.toFixed(1)} W together; the budget is ${source.budgetW} W. Move a device to another switch or a midspan.`,
+    )
   return {
     ports,
     reservedW,
     drawnW,
+    peakW,
     budgetW: source.budgetW,
     freePorts: source.ports.filter((p) => !used.has(p.id)).map((p) => p.id),
     faults,
@@ -125,7 +135,16 @@ function portAnswer(source: PowerSource, { consumer, port, lengthM, draw }: Port
     faults.push(
       `${consumer} peaks at ${draw.peakW} W while its lock moves; class ${granted.class} gives it ${granted.deviceW} W. It may restart in that moment.`,
     )
-  if (lengthM > 100) faults.push(`${consumer} is ${lengthM} m from its port; a network run is 100 m at most.`)
+  if (peak && draw.peakW <= granted.deviceW && peak.sourceW > granted.sourceW + 0.005)
+    faults.push(
+      `${consumer} takes ${peak.sourceW.toFixed(2)} W of port ${port} at its peak, the loss in ${lengthM} m counted; class ${granted.class} gives ${granted.sourceW} W there. Shorten the run, or take a higher class.`,
+    )
+  if (draw.restW > granted.deviceW)
+    faults.push(
+      `${consumer} draws ${draw.restW} W at rest; class ${granted.class} gives it ${granted.deviceW} W. It does not start.`,
+    )
+  if (lengthM > longestNetworkM)
+    faults.push(`${consumer} is ${lengthM} m from its port; a network run is ${longestNetworkM} m at most.`)
   if (!peak) faults.push(`The line to ${consumer} collapses at its peak of ${draw.peakW} W.`)
   return {
     consumer,

@@ -61,14 +61,12 @@ interface Told {
 }
 
 /** The input that a test waits for, where it waits for one. */
-function askedInput(test: Test, points: readonly WiredPoint[]): WiredPoint | undefined {
-  const judge = test.judge
-  const part =
+function askedInput({ judge }: Test, points: readonly WiredPoint[]): WiredPoint | undefined {
+  const worked =
     judge.kind === 'exit' || judge.kind === 'desk' || judge.kind === 'input' || judge.kind === 'sensing'
       ? judge.part
-      : judge.kind === 'breakGlass'
-        ? judge.pole
-        : ''
+      : ''
+  const part = judge.kind === 'breakGlass' ? judge.pole : worked
   return points.find((p) => p.part.id === part && functionFacts[p.function].side === 'input')
 }
 

@@ -1,5 +1,6 @@
 import { sheetOf } from '../devices/sheet'
 import { partOf, type Door } from '../doors/door'
+import { longestNetworkM } from '../power/ethernet'
 import { loopOhm } from '../power/run'
 import { seenOhm } from '../power/supervised'
 import type { Moment } from '../supplies/net'
@@ -24,8 +25,6 @@ export const tolerances = {
 }
 /** Least insulation of an extra-low-voltage circuit, megohms, at 250 V. IEC 60364-6 table 6A (from memory). */
 export const leastInsulationMohm = 0.5
-/** Longest run of a network cable, metres. IEEE 802.3, channel of ISO/IEC 11801 (from memory). */
-export const longestNetworkM = 100
 
 const around = (value: number, t: { below: number; above: number; absolute: number }) => ({
   from: Math.max(0, value * (1 - t.below) - t.absolute),

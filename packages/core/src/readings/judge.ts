@@ -1,8 +1,9 @@
 import type { Door } from '../doors/door'
+import { longestNetworkM } from '../power/ethernet'
 import { loopOhm } from '../power/run'
 import type { Planned } from '../wiring/volts'
 import { endCauses, glassCauses, loopCauses, voltCauses, type Cause } from './causes'
-import { atBatteryEnd, expectedReading, leastInsulationMohm, longestNetworkM, type Expected } from './expected'
+import { atBatteryEnd, expectedReading, leastInsulationMohm, type Expected } from './expected'
 import { readingFacts, readingText, type Reading } from './records'
 
 export interface ReadingVerdict {

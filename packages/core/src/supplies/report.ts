@@ -2,7 +2,7 @@ import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
-import { bankOf, standbyHours, standbyNeed, type StandbyNeed } from '../power/battery'
+import { bankIsEnough, bankOf, standbyHours, standbyNeed, type StandbyNeed } from '../power/battery'
 import { cableName, type CableType } from '../power/conductor'
 import { defaultPowerPlan, type PowerPlan } from '../power/records'
 import { loopOhm } from '../power/run'
@@ -170,7 +170,7 @@ function batteryOf(
     need,
     bankAh,
     hours: standbyHours(bankAh, meanA, plan.celsius, kind.peukert),
-    enough: bankAh >= need.neededAh,
+    enough: bankIsEnough(bankAh, need.neededAh),
   }
 }
 

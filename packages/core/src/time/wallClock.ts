@@ -31,3 +31,12 @@ export function wallClock(atMs: number, zone: string): WallClock {
     minute: Number(part['hour']) * 60 + Number(part['minute']),
   }
 }
+
+const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
+
+/** What the clock at a place shows, for people: `Monday 2027-01-04 08:15`. */
+export function wallText(atMs: number, zone: string): string {
+  const { date, weekday, minute } = wallClock(atMs, zone)
+  const two = (n: number) => String(n).padStart(2, '0')
+  return `${weekdays[weekday - 1]} ${date} ${two(Math.floor(minute / 60))}:${two(minute % 60)}`
+}

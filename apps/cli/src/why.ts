@@ -1,0 +1,136 @@
+import {
+  applyChanges,
+  decide,
+  emptyFacts,
+  periodFault,
+  scheduleActive,
+  wallClock,
+  wallText,
+  type Change,
+  type Facts,
+  type Period,
+  type Person,
+  type Rule,
+  type Schedule,
+  type SpecialDay,
+} from '@rauta/core'
+import { refuseTwins } from './input'
+import { Bad, type Outcome } from './outcome'
+
+export interface WhyInput {
+  zone: string
+  at: string
+  door: string
+  person: Omit<Person, 'id' | 'number'>
+  rules: Rule[]
+  schedules: Schedule[]
+  specialDays?: SpecialDay[]
+  groups?: { id: string; name: string }[]
+}
+
+/** Whether somebody passes a door at a moment, which rule decides, and what the clock at the door shows then. */
+export function why(input: WhyInput): Outcome {
+  const atMs = momentOf(input.at)
+  checkZone(input.zone, atMs)
+  checkTimes(input)
+  checkNames(input)
+  const facts = factsFrom(input)
+  const door = { id: input.door, ref: input.door } as Parameters<typeof decide>[2]
+  const decision = decide(facts, input.person as Person, door, atMs)
+  const special = input.specialDays?.find((d) => d.date === wallClock(atMs, input.zone).date)
+  const schedule = input.schedules.find((s) => s.id === input.rules.find((r) => r.id === decision.rule)?.schedule)
+  const answer = {
+    ...decision,
+    localTime: wallText(atMs, input.zone),
+    period: decision.passes && schedule ? periodThen(schedule, input.specialDays ?? [], atMs, input.zone) : null,
+    specialDay: special ? { date: special.date, name: special.name } : null,
+  }
+  return { code: decision.passes ? 0 : 1, out: JSON.stringify(answer) }
+}
+
+/** A moment with its offset, so that it is the same wherever this runs. @throws Bad */
+function momentOf(text: string): number {
+  const match = /^(\d{4}-\d{2}-\d{2})T(\d{2}):(\d{2})(:\d{2}(\.\d{1,3})?)?(Z|[+-]\d{2}:\d{2})$/.exec(text)
+  const ms = match ? Date.parse(text) : NaN
+  if (!match || Number.isNaN(ms) || !isDate(match[1] ?? '') || Number(match[2]) > 23)
+    throw new Bad(`at: “${text}” is not a moment. Write it with its offset, 2027-01-04T06:15:00+02:00, or with Z.`)
+  return ms
+}
+
+const isDate = (text: string): boolean => {
+  const ms = Date.parse(`${text}T00:00:00Z`)
+  return !Number.isNaN(ms) && new Date(ms).toISOString().startsWith(text)
+}
+
+function checkZone(zone: string, atMs: number): void {
+  try {
+    wallClock(atMs, zone)
+  } catch {
+    throw new Bad(`zone: “${zone}” is no time zone. Write one as Europe/Helsinki.`)
+  }
+}
+
+function checkTimes({ schedules, specialDays = [] }: WhyInput): void {
+  for (const s of schedules)
+    s.periods.forEach((p, i) => {
+      const fault = periodFault(p)
+      if (fault) throw new Bad(`schedules: ${s.id}, period ${i + 1}: ${fault}`)
+    })
+  for (const d of specialDays) {
+    if (!isDate(d.date)) throw new Bad(`specialDays: ${d.date} is no date. Write it as 2027-01-04.`)
+    d.periods.forEach((p, i) => {
+      const fault = periodFault(p)
+      if (fault) throw new Bad(`specialDays: ${d.date}, period ${i + 1}: ${fault}`)
+    })
+  }
+}
+
+function checkNames({ person, rules, schedules, specialDays = [], groups }: WhyInput): void {
+  refuseTwins(rules.map((r) => r.id), 'rules') // prettier-ignore
+  refuseTwins(schedules.map((s) => s.id), 'schedules') // prettier-ignore
+  refuseTwins(specialDays.map((d) => d.date), 'specialDays') // prettier-ignore
+  refuseTwins(groups?.map((g) => g.id) ?? [], 'groups')
+  const known = new Set(schedules.map((s) => s.id))
+  const lost = rules.find((r) => !known.has(r.schedule))
+  if (lost) throw new Bad(`rules: ${lost.id} is on schedule ${lost.schedule}, which is not among the schedules.`)
+  if (!groups) return
+  const named = new Set(groups.map((g) => g.id))
+  const stray = rules.find((r) => !named.has(r.group))
+  if (stray) throw new Bad(`rules: ${stray.id} is for group ${stray.group}, which is not among the groups.`)
+  const alone = person.groups.find((g) => !named.has(g))
+  if (alone) throw new Bad(`person: group ${alone} is not among the groups.`)
+}
+
+/** The period of a schedule that is in force then, alone enough to say so. */
+function periodThen(schedule: Schedule, specialDays: readonly SpecialDay[], atMs: number, zone: string): object | null {
+  const alone = (periods: Period[], days: readonly SpecialDay[]) =>
+    scheduleActive({ ...schedule, periods }, days, atMs, zone)
+  const closed = specialDays.map((d) => ({ ...d, periods: [] }))
+  const weekly = schedule.periods.find((p) => alone([p], closed))
+  if (weekly) return { schedule: schedule.id, ...weekly }
+  for (const day of specialDays)
+    for (const p of day.periods)
+      if (
+        alone(
+          [],
+          closed.map((d) => (d.date === day.date ? { ...d, periods: [p] } : d)),
+        )
+      )
+        return { schedule: schedule.id, specialDay: day.date, ...p }
+  return null
+}
+
+function factsFrom(input: WhyInput): Facts {
+  const put = (kind: string, record: { id: string }) => ({ kind, id: record.id, before: null, after: record }) as Change
+  return applyChanges(
+    emptyFacts(),
+    [
+      put('job', { id: 'job', zone: input.zone } as { id: string }),
+      ...input.rules.map((r) => put('rule', r)),
+      ...input.schedules.map((s) => put('schedule', s)),
+      ...(input.specialDays ?? []).map((d) => put('specialDay', { ...d, id: d.id ?? d.date })),
+      ...(input.groups ?? []).map((g) => put('group', g)),
+    ],
+    1,
+  )
+}
