@@ -81,7 +81,7 @@ async function seriousOn(page: Page, view: string): Promise<string[]> {
     )
 }
 
-test('axe finds nothing serious on any main view, in Daylight and in the plant room', async ({ page, context }) => {
+test('axe finds nothing serious on any main view, in light and in dark', async ({ page, context }) => {
   test.setTimeout(240_000)
   await signIn(page)
   const left = views.filter((v) => !fewer.includes(v))

@@ -24,7 +24,7 @@ test.describe('the board', () => {
     await expect(says('P-02')).toHaveAccessibleName(/Plan: On an escape route a fail-secure lock stays shut/)
     await expect(says('Q-03')).toHaveAccessibleName(/Plan: The door is on no controller yet/)
     await expect(page.getByRole('listitem', { name: 'Sign: 3 of 48' })).toBeVisible()
-    await expect(page.getByText('1 device unsent')).toBeVisible()
+    await expect(page.getByText('1 device not loaded')).toBeVisible()
   })
 
   test('filters by area and missing mark, and finds', async ({ page }) => {

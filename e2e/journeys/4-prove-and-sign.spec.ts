@@ -16,7 +16,7 @@ const script: { title: string; hands: Hand[]; yes?: string; first?: string }[] =
   { title: 'Out of hours is refused', hands: [card(door, 'test card, out of hours')] },
   { title: 'The handle opens it', hands: [at(0, 'handle'), at(1200, 'close')] },
   { title: 'Forcing the door raises the alarm', hands: [at(0, 'handle'), at(1200, 'close')] },
-  { title: 'Hold it open until it complains', hands: [card(door, good), at(900, 'push'), at(21_500, 'close')] },
+  { title: 'The held-open alarm comes', hands: [card(door, good), at(900, 'push'), at(21_500, 'close')] },
   { title: 'It holds when locked', hands: [at(0, 'push')], yes: 'It holds' },
 ]
 
@@ -35,7 +35,7 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
     await page.waitForTimeout(700)
     if (step.first) await page.getByRole('button', { name: step.first }).click()
     const played = hands(request, step.hands)
-    if (step.title.startsWith('Hold it open')) await expect(page.getByText('Open since')).toBeVisible()
+    if (step.title.startsWith('The held-open')) await expect(page.getByText('Open since')).toBeVisible()
     if (step.yes) {
       await played
       await page.getByRole('button', { name: step.yes, exact: true }).click()
@@ -63,7 +63,7 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
     await page.mouse.down()
     for (let i = 1; i <= 12; i++) await page.mouse.move(pad.x + 30 + i * 18, pad.y + 80 + (i % 2 ? -35 : 30))
     await page.mouse.up()
-    await page.getByRole('button', { name: 'Put it under the record' }).click()
+    await page.getByRole('button', { name: 'Sign the record' }).click()
     await expect(page.getByRole('img', { name: `Signature of ${who}` })).toBeVisible()
   }
   await expect(page.getByText('Signed by Kerttu Alanen.')).toBeVisible()
@@ -102,7 +102,7 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
   // What a change would cost is said before it is made, and what was typed stays when it is left.
   await page.goto(`/doors/${door}/behaviour`)
   await page.getByRole('textbox', { name: 'Release time, s' }).fill('9')
-  await page.getByRole('button', { name: 'Keep the behaviour' }).click()
+  await page.getByRole('button', { name: 'Save the behaviour' }).click()
   const costs = page.getByRole('alertdialog', { name: 'What this change costs' })
   await expect(costs.getByRole('listitem')).toContainText([door])
   await expect(costs.getByRole('listitem')).toContainText(['Load, Prove'])

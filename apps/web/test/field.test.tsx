@@ -82,7 +82,7 @@ beforeEach(() => {
 describe('wiring in the installer’s hand', () => {
   it('ticks one conductor in the table, and says which core it is on', async () => {
     render(<WirePage id="D-01" part="K1" />)
-    await tap('checkbox', 'K1 + on 14 ended')
+    await tap('checkbox', 'K1 + on 14 terminated')
     expect(sent).toEqual([['core.tick', { door: 'D-01', cable: 'W2', core: 'K1.plus', done: true }]])
     expect(within(screen.getByRole('table', { name: 'Conductors' })).getAllByText('W2 core 1').length).toBe(1)
   })
@@ -90,16 +90,16 @@ describe('wiring in the installer’s hand', () => {
     render(<WirePage id="D-01" part="K1" />)
     await press('W2 was built otherwise')
     await type('Built length of W2, m', 'far')
-    await press('Keep as built')
+    await press('Save as built')
     expect(screen.getByText(/Write the metres between the marks/)).toBeTruthy()
     await type('Built length of W2, m', '41,5')
-    await press('Keep as built')
+    await press('Save as built')
     expect(sent).toEqual([['cable.built', { door: 'D-01', cable: 'W2', lengthM: 41.5 }]])
   })
   it('the meter’s leads are kept; insulation is asked for only once nothing electronic hangs on the cable', async () => {
     render(<WirePage id="D-01" part="K1" />)
     await type('Tips joined, Ω', '0,2')
-    await press('Keep')
+    await press('Save')
     expect(sent).toEqual([['meter.zero', { ohm: 0.2 }]])
     await press('More readings')
     expect(screen.queryByRole('textbox', { name: /New insulation/ })).toBeNull()
@@ -134,7 +134,7 @@ describe('cabinets and what must be at hand', () => {
     await press('From whom and by when: Network lead')
     await type('From whom', 'The store')
     await type('By when', '2026-12-01')
-    await press('Keep')
+    await press('Save')
     expect(sent).toEqual([
       ['procured.set', { id: 'tool-network-lead', got: true }],
       ['procured.set', { id: 'tool-network-lead', from: 'The store', due: '2026-12-01' }],
@@ -168,7 +168,7 @@ describe('cabinets and what must be at hand', () => {
       fireEvent.change(screen.getByLabelText('Supply'), { target: { value: 'from/a1' } })
     })
     await type('Run from it, m', '12')
-    await press('Keep the controller')
+    await press('Save the controller')
     expect(sent[0]).toMatchObject([
       'controller.put',
       { id: 'a2', fedFrom: { controller: 'a1', lengthM: 12, type: { mm2: 1.5 } } },

@@ -79,7 +79,7 @@ describe('the board', () => {
 describe('a door', () => {
   it('heads its page with the marks in words and leads to the next action', async () => {
     render(<DoorPage id="D-01" />)
-    expect(screen.getByRole('listitem', { name: 'Plan: given' })).toBeTruthy()
+    expect(screen.getByRole('listitem', { name: 'Plan: done' })).toBeTruthy()
     expect(screen.getByRole('listitem', { name: 'Sign: to do' })).toBeTruthy()
     await press('Wire this door')
     expect(pushed).toEqual(['/doors/D-01/wire'])
@@ -97,7 +97,7 @@ describe('a door', () => {
 describe('planning', () => {
   it('proposes a place and says which terminals', async () => {
     render(<PlanPage id="D-02" />)
-    expect(screen.getByText(/Proposed: port group B, terminals 19 20 21 22 23/)).toBeTruthy()
+    expect(screen.getByText(/Proposed: door port B, terminals 19 20 21 22 23/)).toBeTruthy()
     await press('Place on A1')
     expect(sent).toEqual([['door.placeProposed', { id: 'D-02', controller: 'a1' }]])
   })
@@ -127,10 +127,10 @@ describe('planning', () => {
     render(<PlanPage id="D-01" />)
     const field = screen.getByRole('textbox', { name: 'Length of W1, m' })
     fireEvent.change(field, { target: { value: '60 ft' } })
-    await press('Keep W1')
+    await press('Save W1')
     expect(screen.getByText(/Lengths are in metres/)).toBeTruthy()
     fireEvent.change(field, { target: { value: '18,5' } })
-    await press('Keep W1')
+    await press('Save W1')
     expect(sent).toEqual([['cable.set', { door: 'D-01', cable: 'W1', lengthM: 18.5 }]])
   })
 })

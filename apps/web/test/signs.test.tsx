@@ -16,7 +16,7 @@ describe('the rungs', () => {
   it('tell all six marks in words', () => {
     render(<Rungs state={state(all)} />)
     expect(screen.getByRole('img').getAttribute('aria-label')).toBe(
-      'Plan given, Wire stale, Reach stopped, Load under way, Prove not needed, Sign to do',
+      'Plan done, Wire stale, Reach stopped, Load under way, Prove not needed, Sign to do',
     )
   })
   it('differ in shape, not only in colour', () => {
@@ -34,7 +34,7 @@ describe('the rungs', () => {
   it('stand with their words at the head of a door', () => {
     render(<BigRungs state={state(all)} />)
     expect(screen.getAllByRole('listitem').map((i) => i.getAttribute('aria-label'))).toEqual([
-      'Plan: given',
+      'Plan: done',
       'Wire: stale',
       'Reach: stopped',
       'Load: under way',

@@ -54,7 +54,7 @@ describe('placing a door', () => {
     w.do('door.placeProposed', { id: 'D-02', controller: 'a1' })
     expect(w.door('D-02').placement?.portGroup).toBe('B')
     expect(() => w.do('door.placeProposed', { id: 'D-03', controller: 'a1' })).toThrow(
-      new Refusal('Port group A of A1 already serves another door.'),
+      new Refusal('Door port A of A1 already serves another door.'),
     )
   })
 
@@ -114,7 +114,7 @@ describe('placing a door', () => {
     const controller = w.facts.controller['a1']
     expect(controller && proposePlacement({ ...w.door(), placement: null }, controller, poor, [])).toEqual({
       ok: false,
-      says: 'Port group B of A1 has no free input left for C1.',
+      says: 'Door port B of A1 has no free input left for C1.',
     })
   })
 })

@@ -110,7 +110,7 @@ describe('a cable is done with its readings, not with a tick', () => {
 })
 
 describe('the mark Wire', () => {
-  it('is given when every cable is pulled, ended, tested and in tolerance, and the cabinet is checked off', () => {
+  it('is given when every cable is pulled, terminated, tested and in tolerance, and the cabinet is checked off', () => {
     const w = smallJob()
     expect(wire(w).sign).toBe('todo')
     w.do('tick.set', { door: 'D-01', cable: 'W1', what: 'pulled', done: true })

@@ -29,7 +29,7 @@ export function tableOf(which: ListName, { facts, origin }: PaperFor, options: L
     case 'conductors':
       return {
         name: 'Conductors',
-        columns: ['Door', 'Part', 'Lead', 'Colour', 'Cable', 'Core', 'Controller', 'Terminal', 'Printed', 'Ended'],
+        columns: ['Door', 'Part', 'Lead', 'Colour', 'Cable', 'Core', 'Controller', 'Terminal', 'Printed', 'Terminated'],
         rows: conductorList(facts, sheets).map((r) => [
           r.door,
           r.part,

@@ -90,13 +90,15 @@ function planPart(page: Page, facts: Facts, door: Door): void {
   for (const link of net.links) page.row('Link at the strip', link.says)
 }
 
+const stepWords = { pulled: 'pulled', ended: 'terminated', tested: 'tested' } as const
+
 function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
   const planned = plannedOf(facts, sheetsFor(facts))
   page.heading('Wire')
   for (const cable of door.cables) {
     const tick = facts.tick[`${door.id}/${cable.id}`]
     const done = (['pulled', 'ended', 'tested'] as const)
-      .map((w) => (tick?.[w] ? `${w} by ${tick[w].by}` : `not ${w}`))
+      .map((w) => (tick?.[w] ? `${stepWords[w]} by ${tick[w].by}` : `not ${stepWords[w]}`))
       .join(', ')
     page.row(
       `${cable.id} to ${cable.part}`,
@@ -190,9 +192,9 @@ function signPart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
   for (const s of all(facts, 'signature')
     .filter((x) => x.door === door.id)
     .sort((a, b) => a.at - b.at))
-    page.stroke(s.stroke, `${s.name}, ${s.role}, ${time(s.at)}, under head ${s.head.slice(0, 16)}`)
+    page.stroke(s.stroke, `${s.name}, ${s.role}, ${time(s.at)}, under fingerprint ${s.head.slice(0, 16)}`)
   page.heading('Chain')
-  page.line(`Head of ${facts.head[door.id]?.n ?? 0} records:`)
+  page.line(`Fingerprint of the record, ${facts.head[door.id]?.n ?? 0} entries:`)
   page.line(chainHead(facts, door.id), 'mono')
   page.line('Public key of the job (Ed25519):')
   page.line(jobOf(facts)?.publicKey ?? '', 'mono')

@@ -50,7 +50,7 @@ const conductorColumns: readonly Column[] = [
   { title: 'Colour', width: 66 },
   { title: 'Cable, core', width: 108 },
   { title: 'To terminal', width: 108 },
-  { title: 'Ended', width: inner - 432 },
+  { title: 'Terminated', width: inner - 432 },
 ]
 const readingColumns: readonly Column[] = [
   { title: 'Cable', width: 52 },
@@ -76,7 +76,7 @@ export function drawWireSheet(out: PdfFile, door: Door, { facts, origin, made }:
     return
   }
   page.lead(
-    `On ${controller.ref} ${sheetOf(sheets, controller.sheet).name} in ${controller.cabinet}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}`,
+    `On ${controller.ref} ${sheetOf(sheets, controller.sheet).name} in ${controller.cabinet}${door.placement?.portGroup === '*' ? '' : `, door port ${door.placement?.portGroup}`}`,
   )
   page.pdf.moveDown(0.5)
   const board = boardOf(sheets, controller)

@@ -100,7 +100,7 @@ async function placed(input: StepInput): Promise<Driver> {
   return driver
 }
 
-const closedWords = 'Its secret is not known to this job. It cannot be counted or erased from here: reset it by hand.'
+const closedWords = 'Its password is not known to this job. It cannot be counted or erased from here: reset it by hand.'
 
 export const steps: Record<ClaimStepName, Step> = {
   async identity(input) {

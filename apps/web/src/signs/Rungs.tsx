@@ -16,7 +16,7 @@ export const markWord: Record<Mark, string> = {
 export const signWord: Record<Sign, string> = {
   todo: 'to do',
   underWay: 'under way',
-  given: 'given',
+  given: 'done',
   stale: 'stale',
   stopped: 'stopped',
   notNeeded: 'not needed',

@@ -107,7 +107,7 @@ export const coreTick = defineCommand<{ door: string; cable: string; core: strin
       }),
     ]
   },
-  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.core} ${p.done ? 'ended' : 'not ended'}`,
+  words: (f, p) => `${f.door[p.door]?.ref ?? p.door} ${p.core} ${p.done ? 'terminated' : 'not terminated'}`,
 })
 
 const readingSchema = {

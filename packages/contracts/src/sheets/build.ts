@@ -110,14 +110,14 @@ export function doorController(
   resetSeconds: number,
 ): DeviceSheet {
   const letters = ['A', 'B', 'C', 'D']
-  const groups = letters.slice(0, doors).map((letter) => ({ id: letter, name: `Port group ${letter}` }))
+  const groups = letters.slice(0, doors).map((letter) => ({ id: letter, name: `Door port ${letter}` }))
   return {
     id,
     name,
     kind: 'controller',
     restA: 0.25,
     leads: [],
-    says: `Serves ${doors} doors over Ethernet; each door on a port group of its own.`,
+    says: `Serves ${doors} doors over Ethernet; each door on a port of its own.`,
     terminals: groups.flatMap((g, i) => portGroup(g.id, 1 + i * 18, i + 1, g.id)),
     controller: {
       doors,

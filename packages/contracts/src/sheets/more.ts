@@ -39,7 +39,7 @@ function controllerOf(
   const groups = 'ABCDEFGH'
     .slice(0, doors)
     .split('')
-    .map((letter) => ({ id: letter, name: `Port group ${letter}` }))
+    .map((letter) => ({ id: letter, name: `Door port ${letter}` }))
   const each = largePortGroup('A', 1, 1, inputs).length
   const facts = model.controller
   return {
@@ -49,7 +49,7 @@ function controllerOf(
     name,
     says:
       rest.says ??
-      `Serves ${doors === 1 ? 'one door' : `${doors} doors`}; each port group has a bus, a second relay and ${inputs} inputs.`,
+      `Serves ${doors === 1 ? 'one door' : `${doors} doors`}; each door port has a bus, a second relay and ${inputs} inputs.`,
     terminals: groups.flatMap((g, i) => largePortGroup(g.id, 1 + i * each, i + 1, inputs)),
     ...(facts
       ? {
@@ -135,7 +135,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     id: 'expander-io',
     name: 'Expander, 8 inputs and 4 relays',
     kind: 'expander',
-    says: 'Sits behind a controller and serves any of its port groups.',
+    says: 'Sits behind a controller and serves any of its door ports.',
     restA: 0.06,
     terminals: expanderScrews(8, 4),
     coding: { ...bank(4, 'leastFirst', false, 1), says: 'Address 1 with all switches off' },
@@ -148,7 +148,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     id: 'expander-reader',
     name: 'Expander, 2 readers',
     kind: 'expander',
-    says: 'Adds reader ports and a bus to its controller, for any of its port groups.',
+    says: 'Adds reader ports and a bus to its controller, for any of its door ports.',
     restA: 0.05,
     terminals: readerScrews(2),
     coding: { ...bank(4, 'leastFirst', false, 1), says: 'Address 1 with all switches off' },

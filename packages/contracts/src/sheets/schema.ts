@@ -15,7 +15,7 @@ const t = <S extends object>(title: string, schema: S): S & { title: string } =>
 const controller = object(
   {
     doors: t('Doors', count),
-    portGroups: t('Port groups', list(object({ id: t('Id', words), name: t('Name', words) }))),
+    portGroups: t('Door ports', list(object({ id: t('Id', words), name: t('Name', words) }))),
     releaseStepS: t('Step of its timers, s', some),
     longestReleaseS: t('Longest release, s', some),
     cardFormats: t('Card formats', list({ enum: cardFormats.map((f) => f.id) })),
@@ -73,7 +73,7 @@ const terminal = object(
     id: t('Number', words),
     label: t('Printed beside it', words),
     kind: t('Kind', { enum: terminalKinds }),
-    group: t('Port group', words),
+    group: t('Door port', words),
     port: t('Port', words),
     maxConductors: t('Conductors at most', { type: 'integer', minimum: 1, maximum: 10 }),
     mostMm2: t('Thickest core, mm²', some),

@@ -19,7 +19,7 @@ export function sheetFaults(sheet: DeviceSheet): SheetFault[] {
   if (sheet.kind === 'lock' && !sheet.lock) fault('lock', 'A lock needs its volts and amps.')
   if (sheet.kind === 'supply' && !sheet.supply) fault('supply', 'A supply needs its volts and amps.')
   if (sheet.kind === 'controller' && !sheet.controller)
-    fault('controller', 'A controller needs its doors, port groups and factory address.')
+    fault('controller', 'A controller needs its doors, door ports and factory address.')
   if (sheet.operatingV && sheet.operatingV.least > sheet.operatingV.most)
     fault(
       'operatingV',
@@ -53,7 +53,7 @@ export function sheetFaults(sheet: DeviceSheet): SheetFault[] {
   const groups = new Set(controller?.portGroups.map((g) => g.id) ?? [])
   const astray = controller && sheet.terminals.find((t) => t.group !== '*' && !groups.has(t.group))
   if (astray)
-    fault('terminals', `Terminal ${astray.id} belongs to port group ${astray.group}, which is not in the list.`)
+    fault('terminals', `Terminal ${astray.id} belongs to door port ${astray.group}, which is not in the list.`)
   const jumper = sheet.jumpers?.find((j) => !j.positions.includes(j.factory))
   if (jumper)
     fault('jumpers', `Jumper ${jumper.id} leaves the factory at ${jumper.factory}, which is not one of its positions.`)

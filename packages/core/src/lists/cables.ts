@@ -16,13 +16,13 @@ export interface CableRow {
   cores: number
   lengthM: number | null
   plannedM: number | null
-  state: 'to pull' | 'pulled' | 'ended' | 'tested'
+  state: 'to pull' | 'pulled' | 'terminated' | 'tested'
 }
 
 function stateOf(facts: Facts, door: Door, cable: Cable): CableRow['state'] {
   const tick = facts.tick[`${door.id}/${cable.id}`]
   const furthest = (['tested', 'ended', 'pulled'] as const).find((step) => tick?.[step])
-  return furthest ?? 'to pull'
+  return furthest === 'ended' ? 'terminated' : (furthest ?? 'to pull')
 }
 
 /** Every cable of the job, in the order in which the doors are walked; those between boards that feed each other at the end. */

@@ -179,10 +179,10 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   for (const cable of door.cables) {
     const tick = facts.tick[`${door.id}/${cable.id}`]
     need(!!tick?.pulled, `${cable.id} to ${cable.part} is still to be pulled.`)
-    need(!!tick?.ended, `${cable.id} to ${cable.part} is still to be ended.`)
+    need(!!tick?.ended, `${cable.id} to ${cable.part} is still to be terminated.`)
     need(!!tick?.tested, `${cable.id} to ${cable.part} is still to be tested.`)
     if (tick?.ended?.on && tick.ended.on !== endingDigest(door, cable.id))
-      stale ||= `${cable.id} was ended before its terminals, cable or part changed. Look at it again and tick it anew.`
+      stale ||= `${cable.id} was terminated before its terminals, cable or part changed. Look at it again and tick it anew.`
     const newest = newestOf(facts, door.id, cable.id)
     const asked = readingsFor(door, cable.id, sheets, sheet)
     const judge = (reading: Reading, into: Finding[]) => {
@@ -230,7 +230,7 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
       mark: 'wire',
       sign: 'given',
       share: 1,
-      says: 'Every cable is pulled, ended, tested and in tolerance.',
+      says: 'Every cable is pulled, terminated, tested and in tolerance.',
       findings,
     }
   return { mark: 'wire', sign: anyTick(facts, door) ? 'underWay' : 'todo', share, says: missing, findings }

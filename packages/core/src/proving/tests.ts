@@ -360,7 +360,7 @@ function heldOpenTest(scene: Scene): Test[] {
   return [
     made({
       id: 'held-open',
-      title: 'Hold it open until it complains',
+      title: 'The held-open alarm comes',
       instruction: `${scene.still}Open with card ${name}, then keep the leaf open.`,
       expect: `Expect the alarm after ${heldOpenS} s, give or take ${timerToleranceS(heldOpenS)} s.`,
       judge: { kind: 'heldOpen', card: hex, seconds: heldOpenS, toleranceS: timerToleranceS(heldOpenS) },

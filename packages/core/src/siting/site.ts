@@ -225,7 +225,7 @@ function* siteClass(
     )
   } else
     for (const { door, cabinet } of outside)
-      siting.left.push({ door: door.id, says: `${cabinet} has no port group left that takes it.` })
+      siting.left.push({ door: door.id, says: `${cabinet} has no door port left that takes it.` })
 }
 
 /** Doors that this search has given a place. */
@@ -407,7 +407,7 @@ function whyThere(
   input: SitingInput,
   expander: boolean,
 ): string {
-  const tail = expander ? ` An expander gives it the inputs that its port group lacks.` : ''
+  const tail = expander ? ` An expander gives it the inputs that its door port lacks.` : ''
   if (lengthM === null) return `${controller.cabinet}: no length is known, so any cabinet with room was as good.${tail}`
   const nearest = Math.min(...input.cabinets.map((c) => runLengthM(door, c, input.places) ?? Infinity))
   return lengthM <= nearest

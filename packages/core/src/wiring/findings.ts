@@ -144,7 +144,7 @@ function placementFindings(
         stop(
           'plan',
           'other-group',
-          `${want.part} ${want.lead} sits on another port group than the rest of the door.`,
+          `${want.part} ${want.lead} sits on another door port than the rest of the door.`,
           want.part,
         ),
       )

@@ -98,8 +98,8 @@ export function proposePlacement(
     says:
       firstReason ||
       (portGroup
-        ? `${controller.ref} has no port group called ${portGroup}.`
-        : `${controller.ref} has no port groups: it serves doors by radio only.`),
+        ? `${controller.ref} has no door port called ${portGroup}.`
+        : `${controller.ref} has no door ports: it serves doors by radio only.`),
   }
 }
 

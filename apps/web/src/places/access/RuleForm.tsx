@@ -34,7 +34,7 @@ export function RuleForm({ id }: { id?: string }) {
       </Screen>
     )
   return (
-    <Screen title={before ? 'Edit the rule' : 'Add a rule'} bar={<Action label="Keep the rule" onPress={keep} />}>
+    <Screen title={before ? 'Edit the rule' : 'Add a rule'} bar={<Action label="Save the rule" onPress={keep} />}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Sheet>
         <Pick

@@ -181,7 +181,7 @@ function NetworkLine({ line: l, open, onOpen }: { line: AddressLine; open: boole
               void keep()
             }}
           />
-          <Action kind="plain" label="Keep this address" onPress={keep} />
+          <Action kind="plain" label="Save this address" onPress={keep} />
         </View>
       ) : null}
     </View>
@@ -311,7 +311,7 @@ function BusRow({
                 keyboard="numeric"
                 error={wrong || undefined}
               />
-              <Action kind="plain" label="Keep this address" onPress={keep} />
+              <Action kind="plain" label="Save this address" onPress={keep} />
               <ChainPlace plan={plan} at={at} />
             </>
           ) : null}

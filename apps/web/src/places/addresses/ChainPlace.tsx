@@ -78,7 +78,7 @@ export function ChainPlace({ plan, at }: { plan: BusPlan; at: number }) {
         </View>
       </View>
       <Tick label="No 0 V conductor comes with A and B" on={bare} onPress={() => setBare(!bare)} />
-      <Action kind="plain" label="Keep its place in the chain" onPress={keep} />
+      <Action kind="plain" label="Save its place in the chain" onPress={keep} />
     </View>
   )
 }

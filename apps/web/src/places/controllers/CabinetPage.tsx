@@ -140,7 +140,7 @@ function CabinetName({ name }: { name: string }) {
 function DoorCables({ door, ended }: { door: Door; ended: number }) {
   return (
     <Line
-      label={`${door.ref} ${door.name}, ${ended} of ${door.cables.length} cables ended`}
+      label={`${door.ref} ${door.name}, ${ended} of ${door.cables.length} cables terminated`}
       onPress={() => router.push(`/doors/${door.id}/wire`)}
     >
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'baseline' }}>
@@ -150,7 +150,7 @@ function DoorCables({ door, ended }: { door: Door; ended: number }) {
         <T style={{ flex: 1 }} numberOfLines={1}>
           {door.name}
         </T>
-        <T tone="quiet">{`${ended} of ${door.cables.length} ended`}</T>
+        <T tone="quiet">{`${ended} of ${door.cables.length} terminated`}</T>
       </View>
     </Line>
   )

@@ -64,7 +64,7 @@ export function ControllerForm({ id }: { id?: string }) {
   return (
     <Screen
       title={before ? `Edit ${before.ref}` : 'Plan a controller'}
-      bar={<Action label="Keep the controller" onPress={keep} />}
+      bar={<Action label="Save the controller" onPress={keep} />}
     >
       {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>

@@ -36,7 +36,7 @@ export function DoorPage({ id }: { id: string }) {
     <Screen
       mono={door.ref}
       title={door.name}
-      under={`${from} to ${to}${controller ? ` · controller ${controller.ref}${door.placement?.portGroup === '*' ? '' : `, port group ${door.placement?.portGroup}`}` : ''}`}
+      under={`${from} to ${to}${controller ? ` · controller ${controller.ref}${door.placement?.portGroup === '*' ? '' : `, door port ${door.placement?.portGroup}`}` : ''}`}
       head={
         <View style={{ marginTop: 10 }}>
           <BigRungs state={state} />

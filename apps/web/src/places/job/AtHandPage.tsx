@@ -138,7 +138,7 @@ function Item({ item }: { item: AtHandItem }) {
             </View>
             <Action
               kind="plain"
-              label="Keep"
+              label="Save"
               onPress={() =>
                 put({ from: from.trim(), due: due.trim() }).then((ok) => {
                   if (ok) setOpen(false)

@@ -34,15 +34,15 @@ export function JobPage() {
   if (!job) return null
   return (
     <Screen columns title={job.name} under={`${job.client} · ${job.site} · ${job.zone}`}>
-      <Sheet title="Ground on this device">
+      <Sheet title="Display of this device">
         <Chips
-          label="Ground"
+          label="Display"
           value={ground}
           onChange={setGround}
           options={[
             { value: 'device', label: 'As the device' },
-            { value: 'daylight', label: 'Daylight' },
-            { value: 'plant', label: 'Plant room' },
+            { value: 'daylight', label: 'Light' },
+            { value: 'plant', label: 'Dark' },
           ]}
         />
       </Sheet>
@@ -219,7 +219,7 @@ function JobForm() {
         mono
         keyboard="numeric"
       />
-      <Action kind="plain" label="Keep site and network" onPress={keep} />
+      <Action kind="plain" label="Save site and network" onPress={keep} />
     </Sheet>
   )
 }
@@ -276,7 +276,7 @@ function Kit() {
           mono
         />
       ))}
-      <Action kind="plain" label="Keep the test cards" onPress={keep} />
+      <Action kind="plain" label="Save the test cards" onPress={keep} />
     </Sheet>
   )
 }

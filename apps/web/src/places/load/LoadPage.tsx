@@ -43,8 +43,8 @@ export function LoadPage() {
     <Screen
       title={
         changes.length
-          ? `Unsent: ${changes.length === 1 ? '1 device' : `${changes.length} devices`}`
-          : 'Nothing is unsent'
+          ? `Not loaded: ${changes.length === 1 ? '1 device' : `${changes.length} devices`}`
+          : 'Everything is loaded'
       }
       bar={
         changes.length ? (

@@ -63,7 +63,7 @@ export function PersonForm({ id }: { id?: string }) {
     }
   }
   return (
-    <Screen title={person ? person.name : 'Add a person'} bar={<Action label="Keep the person" onPress={keep} />}>
+    <Screen title={person ? person.name : 'Add a person'} bar={<Action label="Save the person" onPress={keep} />}>
       {wrong && !wrong.field?.startsWith('cards') ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
         <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} error={error('name')} />

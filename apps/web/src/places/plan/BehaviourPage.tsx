@@ -88,7 +88,7 @@ export function BehaviourPage({ id }: { id: string }) {
       mono={door.ref}
       title="Behaviour"
       under={door.name}
-      bar={<Action label="Keep the behaviour" onPress={keep} />}
+      bar={<Action label="Save the behaviour" onPress={keep} />}
     >
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {controller

@@ -135,7 +135,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
   return (
     <Screen
       title={door ? `Edit ${door.ref}` : 'Add a door'}
-      bar={<Action label={door ? 'Keep the changes' : 'Add the door'} onPress={submit} />}
+      bar={<Action label={door ? 'Save the changes' : 'Add the door'} onPress={submit} />}
     >
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>

@@ -134,7 +134,7 @@ function Ends({ door, onWrong, says }: { door: Door; onWrong: (says: string) => 
           { value: 'controller', label: 'At the controller' },
         ]}
       />
-      <Action kind="plain" label="Keep the resistors" onPress={keep} />
+      <Action kind="plain" label="Save the resistors" onPress={keep} />
     </View>
   )
 }

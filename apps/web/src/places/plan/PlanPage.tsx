@@ -110,7 +110,7 @@ function proposedWords(proposal: Proposal): string {
     a.localeCompare(b, 'en', { numeric: true }),
   )
   return terminals.length
-    ? `Proposed: port group ${proposal.placement.portGroup}, terminals ${terminals.join(' ')}`
+    ? `Proposed: door port ${proposal.placement.portGroup}, terminals ${terminals.join(' ')}`
     : 'Proposed: behind it, by radio or network; no terminal is needed.'
 }
 
@@ -210,7 +210,7 @@ function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] 
         </View>
       </View>
       {length !== String(cable.lengthM || '') ? (
-        <Action kind="plain" label={`Keep ${cable.id}`} onPress={() => keep()} />
+        <Action kind="plain" label={`Save ${cable.id}`} onPress={() => keep()} />
       ) : null}
     </View>
   )

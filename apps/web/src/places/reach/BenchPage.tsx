@@ -33,7 +33,7 @@ export function BenchPage() {
   }
   return (
     <Screen
-      title="The bench"
+      title="Devices found"
       under={`${all(facts, 'found').length} found · ${planned.length} expected`}
       bar={<Action label="Search the segment" aside="about 3 s" onPress={() => ask({})} />}
     >

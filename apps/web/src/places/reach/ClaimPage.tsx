@@ -137,7 +137,7 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
   const heard = claim && facts.found[claim.found]
   const holds = heard?.holds
   const bar = () => {
-    if (!found) return <Action label="Search on the bench" onPress={() => router.push('/reach')} />
+    if (!found) return <Action label="Search for devices" onPress={() => router.push('/reach')} />
     if (!claim) return <Action label="Take into service" onPress={() => act('claim.start')} />
     if (!at)
       return (

@@ -25,7 +25,7 @@ export function standingOf(facts: Facts, controller: Controller): Standing {
     return { says: `This computer has no address in the subnet of ${found.address}.`, tone: 'madder', link: 'fault' }
   const total = found.holds ? found.holds.doors + found.holds.people : 0
   return found.ownership === 'closed'
-    ? { says: 'Its secret is not known.', tone: 'madder', link: 'fault' }
+    ? { says: 'Its password is not known.', tone: 'madder', link: 'fault' }
     : {
         says: total
           ? `opens to us, holds ${found.holds?.people} people and ${found.holds?.doors} doors`

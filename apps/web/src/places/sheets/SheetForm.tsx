@@ -43,7 +43,7 @@ export function SheetForm({ id, like }: { id?: string; like?: string }) {
     <Screen
       title={id ? 'Change the sheet' : 'Add a device sheet'}
       under="From the maker’s data sheet. Only what you fill in is counted with."
-      bar={<Action label="Keep the sheet" onPress={keep} />}
+      bar={<Action label="Save the sheet" onPress={keep} />}
     >
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>

@@ -123,7 +123,7 @@ function Terminals({ sheet }: { sheet: DeviceSheet }) {
     >
       {groups.map((g) => (
         <View key={g} style={{ gap: 2 }}>
-          <T face="mid">{g === '*' ? 'For any port group' : `Port group ${g}`}</T>
+          <T face="mid">{g === '*' ? 'For any door port' : `Door port ${g}`}</T>
           {sheet.terminals
             .filter((t) => t.group === g)
             .map((t) => (

@@ -5,7 +5,7 @@ import { useSession } from '../../state/session'
 import { places } from './places'
 
 const about: Record<string, string> = {
-  '/job': 'Client, site, areas, network, test cards, ground',
+  '/job': 'Client, site, areas, network, test cards, display',
   '/sheets': 'What each type of device needs and bears',
   '/schedule': 'The list of doors, in and out',
   '/siting': 'All doors on controllers at once',

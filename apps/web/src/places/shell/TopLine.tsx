@@ -55,7 +55,7 @@ export function TopLine() {
               <Path d="M6 1.2 L11 10 H1 Z" fill="none" stroke={ground.ochre} strokeWidth={1.6} />
             </Svg>
             <T face="mid" size={13} tone="ochre">
-              {count === 1 ? '1 device unsent' : `${count} devices unsent`}
+              {count === 1 ? '1 device not loaded' : `${count} devices not loaded`}
             </T>
           </View>
         </Link>

@@ -7,7 +7,7 @@ export const places = [
       { href: '/sheets', label: 'Device sheets' },
       { href: '/schedule', label: 'Door schedule' },
       { href: '/doors', label: 'Doors' },
-      { href: '/siting', label: 'Siting' },
+      { href: '/siting', label: 'Place doors' },
       { href: '/controllers', label: 'Controllers' },
       { href: '/supplies', label: 'Supplies & cables' },
       { href: '/addresses', label: 'Addresses' },

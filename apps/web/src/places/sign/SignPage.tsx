@@ -69,7 +69,7 @@ export function SignPage({ id }: { id: string }) {
               <T
                 size={13}
                 tone="quiet"
-              >{`${dayTime(s.at, zone)}${s.snags.length ? `, accepted with ${s.snags.length} open snags` : ''}, under head ${s.head.slice(0, 12)}`}</T>
+              >{`${dayTime(s.at, zone)}${s.snags.length ? `, accepted with ${s.snags.length} open snags` : ''}, under fingerprint ${s.head.slice(0, 12)}`}</T>
             </Line>
           ))}
         </Sheet>
@@ -79,7 +79,7 @@ export function SignPage({ id }: { id: string }) {
         <T size={13} tone="quiet">
           PDF for people, JSON to be checked by anybody.
         </T>
-        <T size={13} tone="quiet">{`Head of ${facts.head[id]?.n ?? 0} records:`}</T>
+        <T size={13} tone="quiet">{`Fingerprint of the record, ${facts.head[id]?.n ?? 0} entries:`}</T>
         <T face="mono" size={13} selectable style={{ wordBreak: 'break-all' } as object}>
           {chainHead(facts, id)}
         </T>
@@ -159,7 +159,7 @@ function SignForm({ door, onDone }: { door: Door; onDone: () => void }) {
         onChange={setName}
       />
       <SignaturePad label="Field to sign in" onStroke={took} />
-      <Action label="Put it under the record" onPress={submit} />
+      <Action label="Sign the record" onPress={submit} />
     </Sheet>
   )
 }

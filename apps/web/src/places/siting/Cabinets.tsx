@@ -65,7 +65,7 @@ export function Cabinets() {
           <Field label="North, m" value={form.y} onChange={(y) => setForm({ ...form, y })} keyboard="decimal" mono />
         </View>
       </View>
-      <Action kind="plain" label="Keep the cabinet’s place" onPress={keep} />
+      <Action kind="plain" label="Save the cabinet’s place" onPress={keep} />
     </Sheet>
   )
 }

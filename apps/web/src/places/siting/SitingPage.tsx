@@ -84,7 +84,11 @@ export function SitingPage() {
     />
   )
   return (
-    <Screen title="Siting" under={`${doors.length} doors, ${open.length} without a place`} bar={bar}>
+    <Screen
+      title="Place doors on controllers"
+      under={`${doors.length} doors, ${open.length} without a place`}
+      bar={bar}
+    >
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {doing.what === 'searching' ? (
         <Notice tone="slate">
@@ -121,9 +125,9 @@ export function SitingPage() {
           <Lengths facts={facts} />
           <Cabinets />
           <Sheet title="New controllers">
-            <T face="mid">Port groups to leave free on each</T>
+            <T face="mid">Door ports to leave free on each</T>
             <Chips
-              label="Port groups to leave free on each"
+              label="Door ports to leave free on each"
               value={String(wishes.spare)}
               onChange={(v) => setWishes({ ...wishes, spare: Number(v) })}
               options={['0', '1', '2'].map((v) => ({ value: v, label: v }))}
@@ -213,7 +217,7 @@ function Found({
           <T tone="ochre">No length is known, so there is no shortest cable to speak of.</T>
         )}
         <T tone="quiet">{`In ${(ms / 1000).toFixed(1)} s. Nothing is changed until you take it over.`}</T>
-        <Action kind="plain" label="Back to what is wished" onPress={onBack} />
+        <Action kind="plain" label="Back to settings" onPress={onBack} />
       </Sheet>
       {siting.left.length ? (
         <Sheet title={`${siting.left.length} doors are left, and why`}>
@@ -240,7 +244,7 @@ function Found({
                   {facts.door[d.door]?.ref}
                 </T>
                 <View style={{ flex: 1 }}>
-                  <T>{`${facts.door[d.door]?.name ?? ''}${d.placement.portGroup === '*' ? '' : `, port group ${d.placement.portGroup}`}`}</T>
+                  <T>{`${facts.door[d.door]?.name ?? ''}${d.placement.portGroup === '*' ? '' : `, door port ${d.placement.portGroup}`}`}</T>
                   <T size={13} tone="quiet">
                     {d.why}
                   </T>

@@ -138,7 +138,7 @@ export default function DriveLevel({ controller: supplied, answer }: { controlle
               <Field label="Then held with, %" value={hold} onChange={setHold} keyboard="numeric" mono />
             </View>
           </View>
-          <Action kind="plain" label="Keep the drive level" onPress={keep} />
+          <Action kind="plain" label="Save the drive level" onPress={keep} />
         </>
       ) : null}
     </View>

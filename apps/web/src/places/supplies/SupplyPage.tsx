@@ -374,7 +374,7 @@ function BatterySheet({
             on={form.fireRelay}
             onPress={() => setForm({ ...form, fireRelay: !form.fireRelay })}
           />
-          <Action kind="plain" label="Keep battery and supply" onPress={keep} />
+          <Action kind="plain" label="Save battery and supply" onPress={keep} />
         </>
       ) : null}
     </Sheet>

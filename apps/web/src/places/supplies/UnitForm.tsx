@@ -43,7 +43,7 @@ export function UnitForm() {
   }
   const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
   return (
-    <Screen title="Plan a switch, midspan or hub" bar={<Action label="Keep it" onPress={keep} />}>
+    <Screen title="Plan a switch, midspan or hub" bar={<Action label="Save it" onPress={keep} />}>
       {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
       <Sheet>
         <Pick

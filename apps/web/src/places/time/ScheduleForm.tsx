@@ -35,7 +35,7 @@ export function ScheduleForm({ id }: { id?: string }) {
       })
       .catch((e: unknown) => setWrong(saysOf(e)))
   return (
-    <Screen title={before ? before.name : 'Add a schedule'} bar={<Action label="Keep the schedule" onPress={keep} />}>
+    <Screen title={before ? before.name : 'Add a schedule'} bar={<Action label="Save the schedule" onPress={keep} />}>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Sheet>
         <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />

@@ -53,7 +53,7 @@ export function AsBuilt({ door, cable }: { door: Door; cable: Cable }) {
           <Pick label={`Built kind of ${cable.id}`} value={code} options={cableKinds} onChange={setCode} />
         </View>
       </View>
-      <Action kind="plain" label="Keep as built" onPress={keep} />
+      <Action kind="plain" label="Save as built" onPress={keep} />
     </View>
   )
 }

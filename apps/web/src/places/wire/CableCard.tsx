@@ -27,6 +27,7 @@ import { AsBuilt } from './AsBuilt'
 import { ReadingLine } from './ReadingLine'
 
 const ticks = ['pulled', 'ended', 'tested'] as const
+const tickWord = { pulled: 'pulled', ended: 'terminated', tested: 'tested' } as const
 
 /** One cable in hand: what it is, how far it has come, what to watch at its ends, and its readings. @param elsewhere a reading that is being entered on the drawing */
 export function CableCard({
@@ -68,7 +69,7 @@ export function CableCard({
     (by) =>
       `${dones
         .filter((d) => d.by === by)
-        .map((d) => d.what)
+        .map((d) => tickWord[d.what])
         .join(', ')}: ${by}`,
   )
   const asked = readingsFor(door, cable.id, sheets, boardOf(sheets, controller))
@@ -91,8 +92,8 @@ export function CableCard({
           <Tick
             key={what}
             under
-            label={waits(what) ? 'waits' : what}
-            name={waits(what) ? `${what}, waits for the server` : what}
+            label={waits(what) ? 'waits' : tickWord[what]}
+            name={waits(what) ? `${tickWord[what]}, waits for the server` : tickWord[what]}
             on={!!tick?.[what]}
             onPress={() =>
               send('tick.set', { door: door.id, cable: cable.id, what, done: !tick?.[what] }).catch((e: unknown) =>

@@ -100,7 +100,7 @@ function ConductorRow({
         {c.terminal.label}
       </T>
       <View role="cell" style={{ width: 48 }}>
-        <Tick under label="" name={`${c.part} ${c.leadName} on ${c.terminal.id} ended`} on={on} onPress={onTick} />
+        <Tick under label="" name={`${c.part} ${c.leadName} on ${c.terminal.id} terminated`} on={on} onPress={onTick} />
       </View>
     </View>
   )

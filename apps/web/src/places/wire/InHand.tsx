@@ -54,8 +54,8 @@ export function InHand({ door, cable, conductor: c, kinds, measured, onMeasure, 
         </T>
         <Tick
           under
-          label="ended"
-          name={`${c.part} ${c.leadName} ended`}
+          label="terminated"
+          name={`${c.part} ${c.leadName} terminated`}
           on={ended.has(c.id)}
           onPress={() => toggle(c)}
         />

@@ -45,7 +45,7 @@ export function MeterLeads() {
         keyboard="decimal"
         mono
         error={wrong || undefined}
-        action="Keep"
+        action="Save"
         onEnter={keep}
       />
     </Sheet>

@@ -66,7 +66,7 @@ export function Photos({ door, cable }: { door: Door; cable: string }) {
       />
       <Action
         kind="plain"
-        label={busy ? 'Keeps the picture' : 'Take a picture'}
+        label={busy ? 'Saves the picture' : 'Take a picture'}
         disabled={busy}
         onPress={() => input.current?.click()}
       />
