@@ -5,7 +5,11 @@ export type Hand = Record<string, unknown>
 
 /** The hands of the rig, as its page plays them. */
 export async function hands(request: APIRequestContext, list: Hand[]): Promise<string[]> {
-  const answer = await request.post(`${rigBase}/rig/hands`, { data: { hands: list } })
+  const answer = await request.post(`${rigBase}/rig/hands`, {
+    data: { hands: list },
+    // A connection that was kept may be closed by the rig in the moment it is used again.
+    headers: { connection: 'close' },
+  })
   expect(answer.ok()).toBe(true)
   return ((await answer.json()) as { done: string[] }).done
 }

@@ -81,6 +81,8 @@ const site8 = (): SiteFile =>
 
 const door = 'F-01'
 const act = (what: Extract<Hand, { door: string }>['do'], after = 0): Hand => ({ do: what, door, after }) as Hand
+/** Pushes until the leaf gives, and for a while where it does not. */
+const lean = (after: number): Hand => ({ do: 'lean', door, ms: 3000, after })
 const card = (reader = 'R1', which = 'good'): Hand => ({ do: 'card', door, reader, card: which })
 const work = (part: string): Hand[] => [
   { do: 'work', door, part },
@@ -89,24 +91,24 @@ const work = (part: string): Hand[] => [
 
 /** What hands do for each test; each ends with the door as it was. */
 const handsFor: Record<string, Hand[]> = {
-  told: [act('openerOff'), act('push', 900), act('close', 1500)],
+  told: [act('openerOff'), lean(900), act('close', 1500)],
   'reader-R1': [card('R1')],
   'reader-R2': [card('R2')],
-  'good-card': [act('openerOff'), card(), act('push', 1000), act('close', 1500)],
+  'good-card': [act('openerOff'), card(), lean(1000), act('close', 1500)],
   'release-time': [card()],
   'unknown-card': [card('R1', 'unknown')],
   'lost-card': [card('R1', 'lost')],
   'hours-card': [card('R1', 'hours')],
-  'exit-button': [act('press'), act('release', 400), act('push', 600), act('close', 1500)],
-  'exit-sensor': [...work('X2'), act('push', 600), act('close', 1500)],
+  'exit-button': [act('press'), act('release', 400), lean(600), act('close', 1500)],
+  'exit-sensor': [...work('X2'), lean(600), act('close', 1500)],
   'desk-button': work('D1'),
   'second-leaf': [card(), act('push2', 1000), act('close2', 1500)],
-  'sensing-K1': [card(), act('push', 1000), act('close', 1500)],
-  'sensing-L1': [card(), act('push', 1000), act('close', 1500)],
+  'sensing-K1': [card(), lean(1000), act('close', 1500)],
+  'sensing-L1': [card(), lean(1000), act('close', 1500)],
   opener: [act('openerOn'), card()],
-  forced: [act('openerOff'), act('pullFeed'), act('push', 900), act('close', 1500), act('mendFeed', 500)],
-  'held-open': [card(), act('push', 1000), act('close', 24_000)],
-  'break-glass': [act('breakGlass'), act('push', 900), act('close', 1500), act('mendGlass', 500)],
+  forced: [act('openerOff'), act('pullFeed'), lean(900), act('close', 1500), act('mendFeed', 500)],
+  'held-open': [card(), lean(1000), act('close', 24_000)],
+  'break-glass': [act('breakGlass'), lean(900), act('close', 1500), act('mendGlass', 500)],
   'tamper-R1': work('R1'),
   'tamper-T1': work('T1'),
   'spare-S1': work('S1'),
@@ -231,7 +233,7 @@ describe('a door with everything that can be wired, from the form to the signatu
 
   it('tells the controller of every point, and the controller holds them', async () => {
     await wire(site)
-    await site.proveAsked(door, 'before-load', [card(), act('push', 800)])
+    await site.proveAsked(door, 'before-load', [card(), lean(800)])
     expect(site.get('load', await site.load())).toMatchObject({ state: 'held' })
     const held = site.rig.units.get(serial)?.memory.entities.DoorWiring[door]
     const told = [...(held?.readers ?? []), ...(held?.inputs ?? []), ...(held?.outputs ?? [])].map(

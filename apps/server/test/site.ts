@@ -366,6 +366,6 @@ export class Site {
 
 export const goodCard = (door: string): Hand[] => [
   { do: 'card', door, reader: 'R1', card: 'good' },
-  { after: 1000, do: 'push', door },
+  { after: 1000, do: 'lean', door, ms: 3000 },
   { after: 1500, do: 'close', door },
 ]

@@ -60,13 +60,17 @@ const prove = (w: World, id: string, proof: string, at = w.now) =>
   )
 
 describe('Wire', () => {
-  it.each(['pulled', 'ended', 'tested'])('is not given while one cable is not %s', (what) => {
+  it.each([
+    ['pulled', 'pulled'],
+    ['ended', 'terminated'],
+    ['tested', 'tested'],
+  ])('is not given while one cable is not %s', (what, word) => {
     const w = smallJob()
     const cable = w.door().cables[0]?.id ?? ''
     wired(w, { cable, what })
     expect(marks(w).wire).toMatchObject({
       sign: 'underWay',
-      says: expect.stringContaining(`${cable} to R1 is still to be ${what}`) as string,
+      says: expect.stringContaining(`${cable} to R1 is still to be ${word}`) as string,
     })
     w.do('tick.set', { door: 'D-01', cable, what, done: true })
     expect(marks(w).wire.sign).toBe('given')

@@ -1,3 +1,4 @@
+import type { Opening } from './opening'
 import type { Rig } from './rig'
 
 /** One thing that a hand does. `after` is ms from the one before, on the site's clock. */
@@ -5,6 +6,8 @@ export type Hand = { after?: number } & (
   | { do: 'card'; door: string; reader: string; card: string }
   | { do: 'work' | 'let'; door: string; part: string }
   /** Puts the conductor of a part on another input of its controller. */
+  /** Leans on the leaf until it opens, for so long at most. */
+  | { do: 'lean'; door: string; ms: number }
   | { do: 'move'; door: string; part: string; input: string }
   | {
       do:
@@ -48,8 +51,15 @@ export function play(rig: Rig, hands: readonly Hand[]): Promise<string[]> {
       if (!hand) return resolve(done)
       rig.world.after(hand.after ?? 0, () => {
         try {
-          done.push(act(rig, hand))
-          next(i + 1)
+          if (hand.do === 'lean')
+            lean(rig, hand.door, hand.ms, (came) => {
+              done.push(came)
+              next(i + 1)
+            })
+          else {
+            done.push(act(rig, hand))
+            next(i + 1)
+          }
         } catch (error) {
           reject(error instanceof Error ? error : new Error(String(error)))
         }
@@ -59,7 +69,23 @@ export function play(rig: Rig, hands: readonly Hand[]): Promise<string[]> {
   })
 }
 
-function act(rig: Rig, hand: Hand): string {
+/** How often a hand that leans on a leaf feels whether it gives, ms. */
+const leanEveryMs = 100
+
+function lean(rig: Rig, door: string, leftMs: number, then: (came: string) => void): void {
+  const opening = openingOf(rig, door)
+  if (opening.push()) return then('it opens')
+  if (leftMs <= 0) return then('it holds')
+  rig.world.after(leanEveryMs, () => lean(rig, door, leftMs - leanEveryMs, then))
+}
+
+function openingOf(rig: Rig, door: string): Opening {
+  const opening = rig.openings.get(door)
+  if (!opening) throw new Error(`There is no door ${door}.`)
+  return opening
+}
+
+function act(rig: Rig, hand: Exclude<Hand, { do: 'lean' }>): string {
   if ('door' in hand) return actOnDoor(rig, hand)
   const unit = rig.units.get(hand.serial)
   if (!unit) throw new Error(`There is no device ${hand.serial}.`)
@@ -111,9 +137,8 @@ function act(rig: Rig, hand: Hand): string {
   }
 }
 
-function actOnDoor(rig: Rig, hand: Extract<Hand, { door: string }>): string {
-  const opening = rig.openings.get(hand.door)
-  if (!opening) throw new Error(`There is no door ${hand.door}.`)
+function actOnDoor(rig: Rig, hand: Exclude<Extract<Hand, { door: string }>, { do: 'lean' }>): string {
+  const opening = openingOf(rig, hand.door)
   switch (hand.do) {
     case 'card':
       rig.presentCard(hand.door, hand.reader, hand.card)
