@@ -17,7 +17,7 @@ const good = {
     volts: 53,
     budgetW: 120,
     ports: [{ id: '1', highestClass: 4 }],
-    devices: [{ name: 'A8', port: '1', lengthM: 24, class: 4, restW: 5.5, peakW: 15 }],
+    devices: [{ name: 'A8', port: '1', lengthM: 24, class: 4, restW: 4.8, peakW: 13.5 }],
   },
   switches: { coding: { kind: 'binary', positions: 5 }, address: 5 },
   addresses: {

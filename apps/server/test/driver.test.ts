@@ -23,7 +23,7 @@ describe('the ONVIF driver', () => {
       clock: site.clock,
       address: '192.168.90.40',
       port: 80,
-      secret: { user: 'installer', password: 'factory' },
+      secret: { user: 'startup', password: 'factory' },
     }) as Driver & Abilities
   })
   afterAll(() => site.stop())

@@ -175,7 +175,7 @@ describe('the contract of every driver', () => {
       table: site.table,
       clock: site.clock,
       address: '192.168.90.40',
-      secret: { user: 'installer', password: 'factory' },
+      secret: { user: 'startup', password: 'factory' },
       stop: () => site.stop(),
     }
   })

@@ -157,7 +157,7 @@ describe('taking devices into service', () => {
           clock: site.clock,
           address: '192.168.90.40',
           port: 80,
-          secret: { user: 'installer', password },
+          secret: { user: 'startup', password },
         })
         .identify()
     for (let i = 0; i < 5; i++) await expect(ask(`wrong ${i}`)).rejects.toThrow('wrong digest')
@@ -227,7 +227,7 @@ describe('a foreign client talks to the rig', () => {
     cam = new Cam({
       hostname: '127.99.90.40',
       port: 18999,
-      username: 'installer',
+      username: 'startup',
       password: 'factory',
       autoconnect: false,
       path: '/onvif/device_service',
@@ -263,7 +263,7 @@ describe('a foreign client talks to the rig', () => {
     const wrong = new Cam({
       hostname: '127.99.90.40',
       port: 18999,
-      username: 'installer',
+      username: 'startup',
       password: 'no',
       autoconnect: false,
       path: '/onvif/device_service',

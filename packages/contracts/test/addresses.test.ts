@@ -194,7 +194,7 @@ describe('a device sheet in words', () => {
   })
   it('says what a switch gives and what a controller may carry', () => {
     expect(words('switch-8')['Gives network power']).toBe('8 ports up to class 4, 120 W in all')
-    expect(words('controller-radio')['May carry']).toBe('4 radio hubs, 16 wireless locks')
+    expect(words('controller-radio')['May carry']).toBe('4 radio hubs, 20 wireless locks')
   })
 })
 

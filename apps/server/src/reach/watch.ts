@@ -1,4 +1,4 @@
-import { all, jobOf, put, readingChanges, type Config } from '@rauta/core'
+import { all, jobOf, put, readingChanges, usualLimits, type Config } from '@rauta/core'
 import { ability, DeviceError, hasCode, type Driver } from '@rauta/drivers'
 import type { Context } from '../context'
 import { eachInService } from './eachInService'
@@ -154,7 +154,7 @@ export class Watcher {
 
   /** How long until its next look. */
   private gapMs(id: string): number {
-    const intervalMs = (jobOf(this.context.log.facts)?.limits.watchS ?? 20) * 1000
+    const intervalMs = (jobOf(this.context.log.facts)?.limits.watchS ?? usualLimits.watchS) * 1000
     return this.refused.has(id) ? Math.max(intervalMs, refusedMs) : intervalMs
   }
 }

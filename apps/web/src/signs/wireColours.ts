@@ -10,7 +10,8 @@ export const wireColours: Readonly<Record<string, string>> = {
   yellow: '#D8B21C',
   violet: '#6B3FA0',
   orange: '#D96C1B',
+  pink: '#DE8FA8',
 }
 /** Leads that would vanish on their ground get an edge. */
 export const edged = (colour: string, dark: boolean): boolean =>
-  dark ? ['black', 'brown', 'blue', 'violet'].includes(colour) : ['white', 'yellow'].includes(colour)
+  dark ? ['black', 'brown', 'blue', 'violet'].includes(colour) : ['white', 'yellow', 'pink'].includes(colour)

@@ -6,6 +6,7 @@ import {
   networkFault,
   put,
   reservedRanges,
+  usualLimits,
   type Area,
   type Job,
   type SiteNetwork,
@@ -55,7 +56,7 @@ export const jobCreate = defineCommand<{
     const fault = zoneFault(p.zone)
     if (fault) throw new Refusal(fault, 'zone')
     checkNetwork(p.network)
-    const job: Job = { id: 'job', ...p, limits: { watchS: 20, receiptS: 60, reachS: 120, clockS: 2 } }
+    const job: Job = { id: 'job', ...p, limits: usualLimits }
     return [put(facts, 'job', job)]
   },
   words: (_f, p) => `Began the job ${p.name}`,

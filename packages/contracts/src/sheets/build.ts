@@ -128,7 +128,7 @@ export function doorController(
       cardFormats: doors === 2 ? ['wiegand26', 'wiegand34'] : ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
       feedVolts: 13.6,
       feedA: doors,
-      factory: { address: factoryAddress, user: 'installer', password: 'factory' },
+      factory: { address: factoryAddress, user: 'startup', password: 'factory' },
       terminalOneAt: doors === 2 ? 'left' : 'right',
       reset: [
         { says: 'Take the power off. Pull the small plug of the battery as well.', seconds: 5 },

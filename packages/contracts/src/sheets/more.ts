@@ -85,7 +85,7 @@ const radioController = (): DeviceSheet => {
     ...(model.controller ? { controller: { ...model.controller, doors: 16, portGroups: [], feedA: 0 } } : {}),
     carries: [
       { kind: 'hub', most: 4 },
-      { kind: 'wirelessLock', most: 16 },
+      { kind: 'wirelessLock', most: 20 },
     ],
     setUp: [{ what: 'Licence for a wireless lock', kind: 'licence', one: 'door' }],
   }
@@ -125,7 +125,7 @@ const radioLock = (id: string, name: string, says: string, passagesPerDay: numbe
 export const moreSheets: readonly DeviceSheet[] = [
   controllerOf('controller-1-net', 'Door controller, 1 door, fed from the network', 1, 4, {
     says: 'Takes its power from the network port and feeds 12 V to its door.',
-    network: { class: 4, restW: 5.5, peakW: 15 },
+    network: { class: 4, restW: 5.5, peakW: 14.2 },
     feeds: { volts: 12, watts: 18, efficiency: 0.86, cutOffV: 37 },
   }),
   controllerOf('controller-8', 'Door controller, 8 doors', 8, 4),
@@ -173,7 +173,7 @@ export const moreSheets: readonly DeviceSheet[] = [
       { what: 'Set-up key of the radio', kind: 'key', one: 'job' },
     ],
   },
-  radioLock('wireless-handle', 'Wireless lock, handle', 'A handle with its own reader; for doors of modest use.', 75),
+  radioLock('wireless-handle', 'Wireless lock, handle', 'A handle with its own reader; for doors of modest use.', 90),
   radioLock('wireless-cylinder', 'Wireless lock, cylinder', 'A turning knob with its own reader.', 60),
   radioLock('wireless-cabinet', 'Wireless lock, cabinet', 'For a cabinet or a locker.', 40),
   {
@@ -183,7 +183,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     kind: 'reader',
     says: 'Keys only; sends each key by Wiegand.',
     restA: 0.07,
-    leads: wiegand('red', 'black', 'green', 'white', 'brown'),
+    leads: wiegand('red', 'black', 'green', 'white', 'violet'),
     reading: { by: 'wiegand', technologies: ['code'], keypad: true, reachM: 0.01, takes: ['code'] },
     place: 'outdoor',
   },
@@ -241,7 +241,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     kind: 'reader',
     says: 'Reads codes from paper or a phone.',
     restA: 0.35,
-    leads: wiegand('orange', 'black', 'green', 'white', 'grey'),
+    leads: wiegand('orange', 'black', 'green', 'white', 'pink'),
     reading: { by: 'wiegand', technologies: ['code picture'], keypad: false, reachM: 0.2, takes: ['picture'] },
     place: 'indoor',
   },
@@ -272,7 +272,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     also: ['controller'],
     says: 'On the network; its own supply or a network port, chosen by a jumper.',
     restA: 1.1,
-    reading: { by: 'network', technologies: ['face', ...card], keypad: false, reachM: 2.5, takes: ['card', 'face'] },
+    reading: { by: 'network', technologies: ['face', ...card], keypad: false, reachM: 1.7, takes: ['card', 'face'] },
     network: { class: 4, restW: 9, peakW: 18 },
     jumpers: [{ id: 'JP1', says: 'Power from', positions: ['network', 'supply'], factory: 'supply' }],
     place: 'indoor',
@@ -340,7 +340,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     leads: osdp('red', 'black', 'white', 'green'),
     operatingV: { least: 8, most: 14 },
     place: 'indoor',
-    atHand: ['USB lead, 1.8 m'],
+    atHand: ['USB lead, 2.2 m'],
   },
   {
     ...base,

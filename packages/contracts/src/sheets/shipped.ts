@@ -45,7 +45,7 @@ const list: DeviceSheet[] = [
     restA: 0.08,
     says: 'For a frame; Wiegand, 26 bits.',
     reading: { by: 'wiegand', technologies: ['card 13.56 MHz'], keypad: false, reachM: 0.05 },
-    leads: readerLeads(['red', 'black', 'green', 'white', 'grey']),
+    leads: readerLeads(['red', 'black', 'green', 'white', 'pink']),
   },
   {
     ...base,

@@ -32,6 +32,9 @@ export interface SiteNetwork {
   reserved?: string
 }
 
+/** Limits of a job that nobody has changed. */
+export const usualLimits: JobLimits = { watchS: 24, receiptS: 60, reachS: 120, clockS: 2 }
+
 /** Limits that a lead may change per job; all in seconds. */
 export interface JobLimits {
   /** How often a device's configuration is read again. */

@@ -90,7 +90,7 @@ export class Unit {
     const memory: Memory = {
       users: [
         {
-          username: factory?.user ?? 'installer',
+          username: factory?.user ?? 'startup',
           password: this.file.secret ?? factory?.password ?? 'factory',
           level: 'Administrator',
         },
@@ -180,7 +180,7 @@ export class Unit {
     }
     this.memory.users = [
       {
-        username: this.sheet?.factory.user ?? 'installer',
+        username: this.sheet?.factory.user ?? 'startup',
         password: this.sheet?.factory.password ?? 'factory',
         level: 'Administrator',
       },

@@ -8,6 +8,7 @@ import {
   usualFormat,
   type StoredCard,
   type TestCards,
+  usualLimits,
 } from '@rauta/core'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -138,10 +139,10 @@ function JobForm() {
     gateway: job?.network.gateway ?? '',
     timeServer: job?.network.timeServer ?? '',
     reserved: job?.network.reserved ?? '',
-    watch: String(job?.limits.watchS ?? 20),
-    clock: String(job?.limits.clockS ?? 2),
-    reach: String(job?.limits.reachS ?? 120),
-    receipt: String(job?.limits.receiptS ?? 60),
+    watch: String(job?.limits.watchS ?? usualLimits.watchS),
+    clock: String(job?.limits.clockS ?? usualLimits.clockS),
+    reach: String(job?.limits.reachS ?? usualLimits.reachS),
+    receipt: String(job?.limits.receiptS ?? usualLimits.receiptS),
   })
   const [wrong, setWrong] = useState('')
   if (me?.role !== 'lead') return null
