@@ -25,9 +25,13 @@ test('a door is planned by form, placed, and its findings mended', async ({ page
   await expect(page.getByText('Lengths are in metres. 100 ft are 30.5 m.')).toBeVisible()
   await length.fill('12,5')
   await page.getByRole('button', { name: 'Save W2' }).click()
-  await expect(page.getByText(/The lock sees 13\.\d V of the 10\.2 V it needs/)).toBeVisible()
+  await expect(page.getByText(/P-09 K1: 1\d\.\d\d V at the lock, needs 10\.2 V/).first()).toBeVisible()
 
   await page.getByRole('button', { name: /^Move C1 contact/ }).click()
+  // The strip, what it does and its button are at the thumb: nothing has to be scrolled to.
+  const atThumb = page.getByRole('group', { name: 'Lead in hand' })
+  await expect(atThumb.getByText(/the terminal for C1 contact/)).toBeInViewport()
+  await expect(page.getByRole('button', { name: /^Terminal 36 / })).toBeInViewport()
   await page.getByRole('button', { name: /^Terminal 36 / }).click()
   await expect(page.getByText('Nothing else changes.')).toBeVisible() // the effect is seen before it is let go
   await page.getByRole('button', { name: 'Put it on 36' }).click()

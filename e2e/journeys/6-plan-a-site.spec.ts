@@ -28,7 +28,7 @@ test('a door schedule is looked through, taken over, and taken back as one', asy
   await page.getByRole('button', { name: 'Redo what was taken back' }).click()
   await page.getByRole('button', { name: 'To the doors' }).click()
   await page.getByRole('button', { name: 'Find' }).click()
-  await page.getByRole('textbox', { name: 'Find a door' }).fill('X-0')
+  await page.getByRole('textbox', { name: /^Find a door/ }).fill('X-0')
   await expect(page.getByRole('list', { name: 'Doors', exact: true }).getByRole('listitem')).toHaveCount(2)
 })
 

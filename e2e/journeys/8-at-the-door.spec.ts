@@ -44,7 +44,7 @@ test('a fitter’s hour at one door: leads, readings, causes, as built, conducto
   // Conductors one by one: with the last of them the cable is ended.
   await page.getByRole('checkbox', { name: 'pulled', exact: true }).click()
   for (const one of [/^K1 \+ on/, /^K1 − on/]) await conductor(page, one).click()
-  await expect(page.getByRole('checkbox', { name: 'ended', exact: true })).toBeChecked()
+  await expect(page.getByRole('checkbox', { name: 'terminated', exact: true })).toBeChecked()
   await page.getByLabel('Picture to keep with the door').setInputFiles(plate)
   await page.getByRole('button', { name: 'termination of W2, by inka. Larger' }).click()
   await expect(page.getByRole('button', { name: 'termination of W2, by inka. Small again' })).toBeVisible()

@@ -124,8 +124,13 @@ export async function killRounds({ base, kills, browsers, seed, door, log }: Kil
       await page.goto(`${base}/doors/${door}/wire`)
       const field = page.getByRole('textbox', { name: 'New loop resistance, Ω' }).first()
       await field.waitFor()
-      const deadline = Date.now() + 150 + next() * 800
+      // Some are killed at any moment; the others once something is shown as kept, however busy the machine is.
+      const patience = next() < 0.3 ? 0 : 6000
+      const spread = 150 + next() * 800
+      const deadline = Date.now() + spread + patience
       const sync = next() < 0.3
+      let firstShown: () => void = () => undefined
+      const isShown = new Promise<void>((done) => (firstShown = done))
       const entering = (async () => {
         while (Date.now() < deadline + 3000) {
           const mine = (value += 1) / 1000
@@ -152,10 +157,14 @@ export async function killRounds({ base, kills, browsers, seed, door, log }: Kil
               }),
             mine,
           )
-          if (waits) shown.add(value)
+          if (waits) {
+            shown.add(value)
+            firstShown()
+          }
         }
       })().catch(() => undefined)
-      await pause(Math.max(0, deadline - Date.now()))
+      if (patience) await Promise.race([isShown, pause(patience)])
+      await pause(spread)
       if (sync) {
         duringSync += 1
         await context.setOffline(false)

@@ -105,7 +105,7 @@ describe('planning', () => {
     render(<PlanPage id="D-01" />)
     await press(/^Move C1 contact/)
     await press(/^Terminal 1 /)
-    expect(screen.getByText('C1 a does not go on 1 12V: it wants an input.')).toBeTruthy()
+    expect(screen.getByText('C1 contact does not go on 1 12V: it wants an input.')).toBeTruthy()
     await press(/^Terminal 18 /)
     expect(screen.getByText('Nothing else changes.')).toBeTruthy()
     expect(sent).toEqual([])

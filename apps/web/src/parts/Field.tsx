@@ -16,6 +16,8 @@ interface FieldProps {
   keyboard?: TextInputProps['inputMode']
   onSubmit?: () => void
   autoComplete?: TextInputProps['autoComplete']
+  /** Takes the cursor when it comes. */
+  focus?: boolean
 }
 
 /** One line to fill in, with what is wrong with it beneath. */
@@ -30,6 +32,7 @@ export function Field({
   keyboard,
   onSubmit,
   autoComplete,
+  focus,
 }: FieldProps) {
   return (
     <Input
@@ -44,6 +47,7 @@ export function Field({
       {...(keyboard ? { inputMode: keyboard } : {})}
       {...(onSubmit ? { onSubmitEditing: onSubmit } : {})}
       {...(autoComplete ? { autoComplete } : {})}
+      {...(focus ? { autoFocus: true } : {})}
       {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0 } } : {})}
       autoCapitalize="none"
       autoCorrect={false}

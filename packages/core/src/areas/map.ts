@@ -1,4 +1,5 @@
 import type { Door } from '../doors/door'
+import type { Facts } from '../job/facts'
 import type { Area } from '../job/records'
 
 /** An area in the order of the tree, with how deep it lies. */
@@ -24,6 +25,16 @@ export function areaTree(areas: readonly Area[]): AreaLine[] {
   const walk = (parent: string, depth: number): AreaLine[] =>
     (children.get(parent) ?? []).flatMap((area) => [{ area, depth }, ...walk(area.id, depth + 1)])
   return walk('', 0)
+}
+
+/** Whether an area is another one, or lies in it. */
+export function isInside({ area }: Pick<Facts, 'area'>, id: string, whole: string): boolean {
+  const seen = new Set<string>()
+  for (let at: string | undefined = id; at && !seen.has(at); at = area[at]?.parent) {
+    if (at === whole) return true
+    seen.add(at)
+  }
+  return false
 }
 
 /** What leads where: the doors between each two areas. */

@@ -1,4 +1,5 @@
 export * from './door'
+export * from './nextRef'
 export * from './openings'
 export * from './functions'
 export * from './accesspoints'

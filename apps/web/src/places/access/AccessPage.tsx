@@ -6,6 +6,7 @@ import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
+import { counted } from '../../parts/count'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
@@ -82,7 +83,7 @@ function GroupRow({ group }: { group: Group }) {
   const [name, setName] = useState(group.name)
   const [wrong, setWrong] = useState('')
   const members = all(facts, 'person').filter((p) => p.groups.includes(group.id)).length
-  const says = `${members} ${members === 1 ? 'person' : 'people'}`
+  const says = counted(members, 'person', 'people')
   if (!open) return <Action kind="plain" label={group.name} aside={says} onPress={() => setOpen(true)} />
   const save = () =>
     send('group.put', { id: group.id, name: name.trim() })

@@ -1,14 +1,45 @@
-import { all } from '@rauta/core'
+import { all, areaTree, isInside } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
+import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
+import { counted } from '../../parts/count'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { doorsInOrder } from '../../state/worked'
+
+/** All doors into an area, and into those inside it, in one tap; tapped again they are off. */
+function AreaTicks({ chosen, onChange }: { chosen: readonly string[]; onChange: (doors: string[]) => void }) {
+  const facts = useFacts()
+  const doors = doorsInOrder(facts)
+  const areas = areaTree(all(facts, 'area'))
+    .map(({ area }) => ({ area, ids: doors.filter((d) => isInside(facts, d.to, area.id)).map((d) => d.id) }))
+    .filter(({ ids }) => ids.length > 0)
+  return (
+    <View
+      role="group"
+      aria-label="All doors into an area"
+      style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}
+    >
+      {areas.map(({ area, ids }) => {
+        const on = ids.every((id) => chosen.includes(id))
+        const without = chosen.filter((id) => !ids.includes(id))
+        return (
+          <Tick
+            key={area.id}
+            label={`${area.name}, ${counted(ids.length, 'door')}`}
+            on={on}
+            onPress={() => onChange(on ? without : [...without, ...ids])}
+          />
+        )
+      })}
+    </View>
+  )
+}
 
 /** A rule: which group passes which doors on which schedule. */
 export function RuleForm({ id }: { id?: string }) {
@@ -51,6 +82,7 @@ export function RuleForm({ id }: { id?: string }) {
         />
       </Sheet>
       <Sheet title="Doors">
+        <AreaTicks chosen={form.doors} onChange={(doors) => setForm({ ...form, doors })} />
         {doorsInOrder(facts).map((d) => (
           <Tick
             key={d.id}

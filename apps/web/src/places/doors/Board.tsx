@@ -1,9 +1,11 @@
-import { all, marks, type Door, type DoorMarks, type Facts, type Mark } from '@rauta/core'
+import { all, isInside, marks, type Area, type Door, type DoorMarks, type Facts, type Mark } from '@rauta/core'
 import { router } from 'expo-router'
-import { memo, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
+import { counted } from '../../parts/count'
 import { Field } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
 import { Line, Screen } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { MarkCounts, markWord, Rungs, signTone } from '../../signs/Rungs'
@@ -25,12 +27,6 @@ const given = (facts: Facts, door: Door, mark: Mark): boolean => {
 }
 const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> =>
   Object.fromEntries(marks.map((m) => [m, doors.filter((d) => given(facts, d, m)).length])) as Record<Mark, number>
-
-/** Whether an area is another one, or lies in it. */
-function isInside(facts: Facts, area: string, whole: string): boolean {
-  for (let at: string | undefined = area; at; at = facts.area[at]?.parent) if (at === whole) return true
-  return false
-}
 
 function shown(facts: Facts, doors: readonly Door[], filter: Filter): Door[] {
   const text = filter.find.trim().toLowerCase()
@@ -64,7 +60,7 @@ export function Board({ chosen }: { chosen?: string }) {
   useKeys(doors, chosen, () => setFinding(true))
   return (
     <Screen
-      title={`${everything.length} doors`}
+      title={counted(everything.length, 'door')}
       {...(wide ? { under: 'in the order you walk · / finds, arrows move, Enter opens' } : {})}
       aside={
         wide ? (
@@ -79,17 +75,14 @@ export function Board({ chosen }: { chosen?: string }) {
         <View style={{ gap: 12, marginTop: 8 }}>
           {wide ? null : <MarkCounts counts={counts} total={everything.length} />}
           {finding ? (
-            <Field label="Find a door" value={filter.find} onChange={(find) => setFilter({ ...filter, find })} />
+            <Field
+              label="Find a door, person, card, address …"
+              value={filter.find}
+              onChange={(find) => setFilter({ ...filter, find })}
+              focus
+            />
           ) : null}
-          <Chips
-            label="Area"
-            value={filter.area}
-            onChange={(area) => setFilter({ ...filter, area })}
-            options={[
-              { value: 'all', label: 'All' },
-              ...areas.map((a) => ({ value: a.id, label: wide ? a.name : a.code })),
-            ]}
-          />
+          <AreaFilter areas={areas} value={filter.area} onChange={(area) => setFilter({ ...filter, area })} />
           {finding ? (
             <Chips
               label="Missing mark"
@@ -103,28 +96,77 @@ export function Board({ chosen }: { chosen?: string }) {
           ) : null}
         </View>
       }
-      bar={
-        canFit(me) ? (
-          <Action
-            kind={everything.length ? 'plain' : 'main'}
-            label="Add a door"
-            onPress={() => router.push('/doors/new')}
-          />
-        ) : null
-      }
+      bar={canFit(me) ? <Action kind="plain" label="Add a door" onPress={() => router.push('/doors/new')} /> : null}
     >
-      {everything.length === 0 ? (
-        <T style={{ padding: 16 }}>
-          No door yet. A door is any opening: door, gate, shutter, cabinet. Add the first one, with what hangs on it.
-        </T>
-      ) : null}
-      {everything.length > 0 && doors.length === 0 ? (
+      {everything.length === 0 ? <NoDoorYet may={canFit(me)} /> : null}
+      {everything.length > 0 && doors.length === 0 && !filter.find.trim() ? (
         <T style={{ padding: 16 }}>No door matches. Take a filter away.</T>
+      ) : null}
+      {filter.find.trim() ? (
+        <Suspense fallback={null}>
+          <Elsewhere text={filter.find} noDoor={doors.length === 0} />
+        </Suspense>
       ) : null}
       <View role="list" aria-label="Doors">
         <AllRows facts={facts} doors={doors} chosen={chosen} wide={wide} known={known} onDrawn={setDrawn} />
       </View>
     </Screen>
+  )
+}
+
+const Elsewhere = lazy(() => import('./Elsewhere'))
+
+/** From so many areas on they are a list: as chips they would fill half a phone. */
+const mostChips = 6
+
+function AreaFilter({
+  areas,
+  value,
+  onChange,
+}: {
+  areas: readonly Area[]
+  value: string
+  onChange: (area: string) => void
+}) {
+  const wide = useWide()
+  if (areas.length <= mostChips)
+    return (
+      <Chips
+        label="Area"
+        value={value}
+        onChange={onChange}
+        options={[
+          { value: 'all', label: 'All' },
+          ...areas.map((a) => ({ value: a.id, label: wide ? a.name : a.code })),
+        ]}
+      />
+    )
+  return (
+    <Pick
+      label="Area"
+      value={value}
+      onChange={onChange}
+      options={[
+        { value: 'all', label: 'All areas' },
+        ...areas.map((a) => ({ value: a.id, label: `${a.code} ${a.name}` })),
+      ]}
+    />
+  )
+}
+
+/** An empty job leads to the door schedule, which brings all doors at once. */
+function NoDoorYet({ may }: { may: boolean }) {
+  return (
+    <View style={{ padding: 16, gap: 12 }}>
+      <T>No door yet. A door is any opening: door, gate, shutter, cabinet.</T>
+      {may ? (
+        <>
+          <Action label="Bring the door schedule" onPress={() => router.push('/schedule')} />
+          <T tone="quiet">A spreadsheet or CSV brings all doors at once. Then place them on controllers together.</T>
+          <Action kind="plain" label="Place doors on controllers" onPress={() => router.push('/siting' as never)} />
+        </>
+      ) : null}
+    </View>
   )
 }
 

@@ -4,6 +4,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
+import { counted } from '../../parts/count'
 import { Line, Screen } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
@@ -16,7 +17,7 @@ export function PeoplePage() {
     .filter((p) => `${p.number} ${p.name}`.toLowerCase().includes(find.trim().toLowerCase()))
   return (
     <Screen
-      title={`${all(facts, 'person').length} people`}
+      title={counted(all(facts, 'person').length, 'person', 'people')}
       bar={<Action label="Add a person" onPress={() => router.push('/people/new')} />}
     >
       <View style={{ padding: 16, paddingBottom: 0 }}>

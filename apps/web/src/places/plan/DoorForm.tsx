@@ -2,6 +2,7 @@ import {
   all,
   areaTree,
   isKind,
+  nextRef,
   openingKinds,
   openingWords,
   partRoles,
@@ -37,6 +38,7 @@ interface Form {
   passages: string
   escapeRoute: boolean
   handle: boolean
+  otherWayOut: boolean
   outdoor: boolean
   pinned: boolean
   opening: OpeningKind
@@ -47,14 +49,15 @@ interface Form {
   y: string
   hardware: Partial<Record<PartRole, string>>
 }
-const formOf = (door: Door | undefined, firstArea: string, first: Form['hardware']): Form => ({
-  ref: door?.ref ?? '',
+const formOf = (door: Door | undefined, ref: string, firstArea: string, first: Form['hardware']): Form => ({
+  ref,
   name: door?.name ?? '',
   from: door?.from ?? firstArea,
   to: door?.to ?? firstArea,
   passages: String(door?.passagesPerDay ?? 0),
   escapeRoute: door?.escapeRoute ?? false,
   handle: door?.handle ?? false,
+  otherWayOut: door?.otherWayOut ?? false,
   outdoor: door?.outdoor ?? false,
   pinned: door?.pinned ?? false,
   opening: door?.opening ?? 'door',
@@ -67,17 +70,36 @@ const formOf = (door: Door | undefined, firstArea: string, first: Form['hardware
 })
 
 /** Adds or edits a door and chooses its hardware from the device sheets. */
-export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) => void }) {
+export function DoorForm({
+  door,
+  like,
+  onDone,
+}: {
+  door?: Door
+  /** One that the new door is made like. */ like?: Door
+  onDone: (id: string) => void
+}) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const areas = all(facts, 'area')
   const [form, setForm, forget] = useDraft<Form>(
-    `door-${door?.id ?? 'new'}`,
-    formOf(door, areas[0]?.id ?? '', {
-      entryReader: usualPart(facts, 'entryReader'),
-      lock: usualPart(facts, 'lock'),
-      contact: usualPart(facts, 'contact'),
-    }),
+    `door-${door?.id ?? (like ? `like-${like.id}` : 'new')}`,
+    formOf(
+      door ?? like,
+      door?.ref ??
+        (like
+          ? nextRef(
+              like.ref,
+              all(facts, 'door').map((d) => d.ref),
+            )
+          : ''),
+      areas[0]?.id ?? '',
+      {
+        entryReader: usualPart(facts, 'entryReader'),
+        lock: usualPart(facts, 'lock'),
+        contact: usualPart(facts, 'contact'),
+      },
+    ),
   )
   const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
   const set = <K extends keyof Form>(key: K, value: Form[K]) => setForm({ ...form, [key]: value })
@@ -105,6 +127,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
       passagesPerDay,
       escapeRoute: form.escapeRoute,
       handle: form.handle,
+      ...(door?.otherWayOut !== undefined || form.otherWayOut ? { otherWayOut: form.otherWayOut } : {}),
       outdoor: form.outdoor,
       pinned: form.pinned,
       opening: form.opening,
@@ -112,6 +135,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
       ...(door?.decides || form.by !== 'controller'
         ? { decides: { by: form.by, afterS: afterS ?? 10, then: form.then } }
         : {}),
+      ...alsoFrom(like),
       hardware,
     }
     try {
@@ -134,7 +158,7 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
     )
   return (
     <Screen
-      title={door ? `Edit ${door.ref}` : 'Add a door'}
+      title={titleOf(door, like)}
       bar={<Action label={door ? 'Save the changes' : 'Add the door'} onPress={submit} />}
     >
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
@@ -194,6 +218,13 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
           on={form.handle}
           onPress={() => set('handle', !form.handle)}
         />
+        {form.escapeRoute ? null : (
+          <Tick
+            label="Whoever is inside has another way out"
+            on={form.otherWayOut}
+            onPress={() => set('otherWayOut', !form.otherWayOut)}
+          />
+        )}
         <Tick
           label="Its unsecured side is out of doors"
           on={form.outdoor}
@@ -257,6 +288,11 @@ export function DoorForm({ door, onDone }: { door?: Door; onDone: (id: string) =
   )
 }
 
+const titleOf = (door: Door | undefined, like: Door | undefined): string => {
+  if (door) return `Edit ${door.ref}`
+  return like ? `Add a door like ${like.ref}` : 'Add a door'
+}
+
 /** A device for each role; what few doors have is out of the way until it is asked for. */
 function Hardware({
   form,
@@ -300,9 +336,24 @@ function Hardware({
   )
 }
 
+/** What a door made like another takes over besides what the form shows. */
+const alsoFrom = (like: Door | undefined) =>
+  like
+    ? {
+        behaviour: like.behaviour,
+        ...(like.ends ? { ends: like.ends } : {}),
+        ...(like.drive ? { drive: like.drive } : {}),
+      }
+    : {}
+
 /** Only what was altered, so that an edit that meets another touches no more than it must. */
 function changed(door: Door, fields: Record<string, unknown>): Record<string, unknown> {
   const before: Record<string, unknown> = {
+    // What a door does not say is as if it said so.
+    outdoor: false,
+    pinned: false,
+    otherWayOut: false,
+    opening: 'door',
     ...door,
     hardware: Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])),
   }

@@ -12,30 +12,18 @@ import {
   type DragEndEvent,
   type DragOverEvent,
 } from '@dnd-kit/core'
-import {
-  all,
-  boardOf,
-  effectOf,
-  leadsToController,
-  terminalWords,
-  wantsOf,
-  withLeadAt,
-  type Door,
-  type Effect,
-  type Terminal,
-  type Want,
-} from '@rauta/core'
+import { leadsToController, type Door, type Effect, type Want } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
-import { useState, type ReactNode } from 'react'
-import { View } from 'react-native'
+import type { ComponentProps, ReactNode } from 'react'
+import { ScrollView, View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { Strip } from '../../signs/Strip'
-import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useGround, useWide } from '../../theme'
 import { DropCell } from './DropCell'
+import type { Moving } from './moving'
 
 /** The screw under the pointer; with the keyboard, the one that is nearest. */
 const underPointer: CollisionDetection = (args) => {
@@ -45,89 +33,38 @@ const underPointer: CollisionDetection = (args) => {
 
 /**
  * The strip with what is on it. A lead is moved by tapping it and then its new terminal, or by dragging it there on a wide
- * screen; what that would do to the findings is told before it is let go.
+ * screen; what that would do to the findings is told before it is let go. On a phone the strip comes to the thumb while a lead is in hand.
  */
-export function Placed({ door }: { door: Door }) {
-  const facts = useFacts()
+export function Placed({ door, moving }: { door: Door; moving: Moving }) {
   const send = useJob((s) => s.send)
   const wide = useWide()
-  const [lead, setLead] = useState<string | null>(null)
-  const [over, setOver] = useState<Terminal | null>(null)
-  const [wrong, setWrong] = useState('')
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
     useSensor(KeyboardSensor),
   )
-  const placement = door.placement
-  const controller = facts.controller[placement?.controller ?? '']
+  const { controller, wants, lead, look, put, take } = moving
+  const { placement } = door
   if (!placement || !controller) return null
-  const sheets = sheetsFor(facts)
-  const wants = wantsOf(door, sheets)
-  const want = wants.find((w) => `${w.part}.${w.lead}` === lead)
-  const terminals = boardOf(sheets, controller).terminals
-  const look = (terminal: Terminal | null, from: string | null) => {
-    const moving = wants.find((w) => `${w.part}.${w.lead}` === from)
-    setWrong(
-      terminal && moving && terminal.kind !== moving.kind
-        ? `${moving.part} ${moving.lead} does not go on ${terminal.id} ${terminal.label}: it wants ${terminalWords[moving.kind]}.`
-        : '',
-    )
-    setOver(terminal && moving && terminal.kind === moving.kind ? terminal : null)
-  }
-  const put = async (terminal: Terminal, from: string) => {
-    await send('door.place', {
-      id: door.id,
-      placement: { ...placement, terminals: { ...placement.terminals, [from]: terminal.id } },
-    }).catch((error: unknown) => setWrong(saysOf(error)))
-    setLead(null)
-    setOver(null)
-  }
-  const tap = (terminal: Terminal) => {
-    if (lead) look(terminal, lead)
-    else setWrong('Tap a lead below first, then the terminal it shall go to.')
-  }
-  const onOver = (event: DragOverEvent) =>
-    look(terminals.find((t) => t.id === event.over?.id) ?? null, String(event.active.id))
+  const terminalOf = (id: unknown) => moving.terminals.find((t) => t.id === id)
+  const onOver = (event: DragOverEvent) => look(terminalOf(event.over?.id) ?? null, String(event.active.id))
   const onEnd = (event: DragEndEvent) => {
-    const t = terminals.find((x) => x.id === event.over?.id)
-    const moving = wants.find((w) => `${w.part}.${w.lead}` === event.active.id)
-    if (t && moving && t.kind === moving.kind) void put(t, String(event.active.id))
-    else {
-      setLead(null)
-      setOver(null)
-    }
+    const t = terminalOf(event.over?.id)
+    const carried = wants.find((w) => `${w.part}.${w.lead}` === event.active.id)
+    if (t && carried && t.kind === carried.kind) void put(t, String(event.active.id))
+    else take(null)
   }
-  const effect =
-    over && lead
-      ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door'), facts.powerPlan)
-      : null
   const strip = (
     <Sheet flush title={`On ${controller.ref} in ${controller.cabinet}`}>
       {wants.length ? (
-        <Strip
-          controller={controller}
-          group={placement.portGroup}
-          chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)}
-          onTerminal={tap}
-          fits={(t) => !!want && t.kind === want.kind}
-          {...(wide ? { CellAs: DropCell } : {})}
-        />
+        // While a lead is in hand on a phone, the strip at the thumb is the one to tap.
+        <View {...(!wide && lead ? { 'aria-hidden': true, style: { opacity: 0.4, pointerEvents: 'none' } } : {})}>
+          <MovingStrip moving={moving} group={placement.portGroup} {...(wide ? { CellAs: DropCell } : {})} />
+        </View>
       ) : (
         <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>
       )}
       {/* Under the strip: nothing that a lead is carried to may move away. */}
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {lead && !over ? (
-        <Notice tone="slate">{`${wide ? 'Drag it to' : 'Tap'} the terminal for ${lead.replace('.', ' ')}. Those it fits are underlined.`}</Notice>
-      ) : null}
-      {over && lead && effect ? (
-        <Consequence effect={effect} title={`${lead.replace('.', ' ')} on ${over.id} ${over.label}`} />
-      ) : null}
-      {over && lead ? (
-        <View style={{ padding: 16, paddingTop: 0 }}>
-          <Action label={`Put it on ${over.id}`} onPress={() => put(over, lead)} />
-        </View>
-      ) : null}
+      {wide || !lead ? <InHand moving={moving} /> : null}
       <View style={{ padding: 16 }}>
         <Action
           kind="plain"
@@ -148,11 +85,7 @@ export function Placed({ door }: { door: Door }) {
             want={w}
             on={lead === key}
             drags={wide}
-            onPress={() => {
-              setLead(lead === key ? null : key)
-              setOver(null)
-              setWrong('')
-            }}
+            onPress={() => take(lead === key ? null : key)}
           />
         )
       })}
@@ -175,21 +108,81 @@ export function Placed({ door }: { door: Door }) {
       sensors={sensors}
       collisionDetection={underPointer}
       measuring={{ droppable: { strategy: MeasuringStrategy.Always } }}
-      onDragStart={(e) => {
-        setLead(String(e.active.id))
-        setOver(null)
-      }}
+      onDragStart={(e) => take(String(e.active.id))}
       onDragOver={onOver}
       onDragEnd={onEnd}
-      onDragCancel={() => {
-        setLead(null)
-        setOver(null)
-      }}
+      onDragCancel={() => take(null)}
     >
       {inside}
     </DndContext>
   ) : (
     inside
+  )
+}
+
+function MovingStrip({
+  moving,
+  group,
+  CellAs,
+}: {
+  moving: Moving
+  group: string
+  CellAs?: ComponentProps<typeof Strip>['CellAs']
+}) {
+  const facts = useFacts()
+  const { controller, lead, want, over } = moving
+  const door = Object.values(facts.door).find(
+    (d) => d.placement?.controller === controller?.id && d.placement?.portGroup === group,
+  )
+  if (!controller) return null
+  return (
+    <Strip
+      controller={controller}
+      group={group}
+      chosen={over?.id ?? (lead ? (door?.placement?.terminals[lead] ?? null) : null)}
+      onTerminal={moving.tap}
+      fits={(t) => !!want && t.kind === want.kind}
+      {...(CellAs ? { CellAs } : {})}
+    />
+  )
+}
+
+/** What to do with the lead in hand, and what that would bring. A lead that would bring a stop is put there all the same only by a plain button. */
+function InHand({ moving }: { moving: Moving }) {
+  const wide = useWide()
+  const { lead, leadName, over, effect, harms, wrong, put } = moving
+  return (
+    <>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {lead && !over ? (
+        <Notice tone="slate">{`${wide ? 'Drag it to' : 'Tap'} the terminal for ${leadName}. Those it fits are underlined.`}</Notice>
+      ) : null}
+      {over && lead && effect ? (
+        <Consequence effect={effect} title={`${leadName} on ${over.id} ${over.label}`} />
+      ) : null}
+      {over && lead ? (
+        <View style={{ padding: 16, paddingTop: 0 }}>
+          <Action
+            {...(harms ? { kind: 'plain' as const } : {})}
+            label={harms ? `Put it on ${over.id} all the same` : `Put it on ${over.id}`}
+            onPress={() => put(over, lead)}
+          />
+        </View>
+      ) : null}
+    </>
+  )
+}
+
+/** On a phone, while a lead is in hand: strip, instruction and button together where the thumb is. */
+export function StripAtThumb({ moving, group }: { moving: Moving; group: string }) {
+  return (
+    <ScrollView style={{ maxHeight: 420 }} contentContainerStyle={{ gap: 8 }}>
+      <View role="group" aria-label="Lead in hand" style={{ gap: 4 }}>
+        <MovingStrip moving={moving} group={group} />
+        <InHand moving={moving} />
+        <Action kind="plain" label="Leave it where it is" onPress={() => moving.take(null)} />
+      </View>
+    </ScrollView>
   )
 }
 

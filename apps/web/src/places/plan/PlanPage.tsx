@@ -12,16 +12,21 @@ import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { controllersInOrder, marksFor } from '../../state/worked'
+import { useWide } from '../../theme'
 import { UndoBar } from '../../parts/UndoBar'
 import { Missing } from '../shell/Missing'
 import { Particulars } from './Particulars'
-import { Placed } from './Placed'
+import { useMoving } from './moving'
+import { Placed, StripAtThumb } from './Placed'
 
 /** Placing a door: Rauta proposes the terminals, the strip shows them, any of them can be moved. */
 export function PlanPage({ id }: { id: string }) {
   const facts = useFacts()
   const door = facts.door[id]
+  const moving = useMoving(door)
+  const wide = useWide()
   if (!door) return <Missing what="door" which={id} />
+  const inHand = !wide && moving.lead !== null && door.placement
   const findings = marksFor(facts, door).plan.findings
   const tone = { stop: 'madder', warn: 'ochre', note: 'slate' } as const
   return (
@@ -30,14 +35,20 @@ export function PlanPage({ id }: { id: string }) {
       mono={door.ref}
       title="Plan"
       under={door.name}
-      bar={door.placement ? <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} /> : null}
+      bar={
+        inHand ? (
+          <StripAtThumb moving={moving} group={inHand.portGroup} />
+        ) : door.placement ? (
+          <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} />
+        ) : null
+      }
     >
       {findings.map((f) => (
         <Notice key={f.says} tone={tone[f.grade]}>
           {f.says}
         </Notice>
       ))}
-      {door.placement ? <Placed door={door} /> : <Place door={door} />}
+      {door.placement ? <Placed door={door} moving={moving} /> : <Place door={door} />}
       <Lengths door={door} />
       <Particulars door={door} />
       <Sheet>
@@ -45,6 +56,11 @@ export function PlanPage({ id }: { id: string }) {
           kind="plain"
           label="Edit the door and its hardware"
           onPress={() => router.push(`/doors/${door.id}/edit`)}
+        />
+        <Action
+          kind="plain"
+          label="Add a door like this one"
+          onPress={() => router.push(`/doors/new?like=${encodeURIComponent(door.id)}` as never)}
         />
         <UndoBar />
       </Sheet>

@@ -14,8 +14,9 @@ export function ProveList() {
     .map((door) => ({ door, marks: marksFor(facts, door) }))
     .filter(({ marks }) => marks.load.sign === 'given' || marks.prove.sign !== 'todo')
     .sort((a, b) => rank(a.marks.prove.sign) - rank(b.marks.prove.sign))
+  const left = doors.filter((d) => d.marks.prove.sign !== 'given').length
   return (
-    <Screen title="Prove" under={`${doors.filter((d) => d.marks.prove.sign !== 'given').length} doors have tests left`}>
+    <Screen title="Prove" under={left === 1 ? '1 door has tests left' : `${left} doors have tests left`}>
       {doors.length === 0 ? (
         <T style={{ padding: 16 }}>No door is loaded yet. A door is proved against what its controller really holds.</T>
       ) : null}
