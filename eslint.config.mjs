@@ -13,6 +13,7 @@ export default tseslint.config(
       'test-results/**',
       '**/*.cjs',
       'apps/web/*.js',
+      'apps/web/src/**/*.generated.js',
       'scripts/shell/*.js',
     ],
   },

@@ -1,3 +1,4 @@
+import { complaintWords } from '@rauta/contracts'
 import type { ErrorObject, ValidateFunction } from 'ajv'
 import { Bad, type Read } from './outcome'
 
@@ -61,68 +62,7 @@ export function wordsOf(errors: readonly ErrorObject[]): string {
       .map((e) => String((e.params as { missingProperty: string }).missingProperty))
     return `${placeOf(alternatives.instancePath) || 'the input'} needs ${[...new Set(sets)].join(' or ')}.`
   }
-  return `${placeOf(telling.instancePath) || 'the input'} ${complaint(telling)}.`
-}
-
-const kinds: Readonly<Record<string, string>> = {
-  number: 'a number',
-  integer: 'a whole number',
-  string: 'text in quotation marks',
-  boolean: 'true or false',
-  array: 'a list in [ ]',
-  object: 'an object in { }',
-  null: 'null',
-}
-
-function complaint({ keyword, params, message }: ErrorObject): string {
-  const p = params as Record<string, unknown>
-  switch (keyword) {
-    case 'type':
-      return `must be ${[p['type']]
-        .flat()
-        .map((t) => kinds[String(t)] ?? String(t))
-        .join(' or ')}`
-    case 'required':
-      return `needs ${String(p['missingProperty'])}`
-    case 'additionalProperties':
-      return `has ${String(p['additionalProperty'])}, which is not known here. Look at the names with --help`
-    case 'enum':
-      return `must be one of: ${(p['allowedValues'] as unknown[]).map(String).join(', ')}`
-    case 'minimum':
-      return `must be ${String(p['limit'])} or more`
-    case 'exclusiveMinimum':
-      return `must be more than ${String(p['limit'])}`
-    case 'maximum':
-      return `must be ${String(p['limit'])} or less`
-    case 'minLength':
-      return 'must not be blank'
-    case 'maxLength':
-      return `is too long: ${String(p['limit'])} letters at most`
-    case 'minItems':
-      return 'is empty: at least one is needed'
-    case 'maxItems':
-      return `has too many: ${String(p['limit'])} at most`
-    case 'minProperties':
-      return 'is empty: at least one is needed'
-    case 'pattern':
-      return `is not written as it should be: ${patternWords[String(p['pattern'])] ?? 'look at the examples with --help'}`
-    case 'oneOf':
-      return 'mixes two ways of asking. Take one of them'
-    default:
-      return message ?? 'is not as it should be'
-  }
-}
-
-export const timePattern = '^([01]\\d|2[0-3]):[0-5]\\d$|^24:00$'
-export const datePattern = '^\\d{4}-\\d{2}-\\d{2}$'
-export const macPattern = '^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$'
-export const wordPattern = '\\S'
-const patternWords: Readonly<Record<string, string>> = {
-  [timePattern]: 'a time is 07:30, at the end of a day 24:00',
-  [datePattern]: 'a date is 2027-01-04',
-  [macPattern]: 'a MAC address is six pairs, 02:6A:10:00:41:01',
-  [wordPattern]: 'it must not be blank',
-  '^[a-z0-9-]{1,40}$': 'an id has small letters, digits and -',
+  return `${placeOf(telling.instancePath) || 'the input'} ${complaintWords(telling)}.`
 }
 
 /** @throws Bad where a name stands twice in a list; letters large and small count as the same */

@@ -1,5 +1,4 @@
-import { object } from '@rauta/contracts'
-import { datePattern, macPattern, timePattern, wordPattern } from './input'
+import { datePattern, macPattern, object, timePattern, wordPattern } from '@rauta/contracts'
 
 const number = { type: 'number' } as const
 const string = { type: 'string', minLength: 1, maxLength: 200, pattern: wordPattern } as const

@@ -11,6 +11,9 @@ jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 import { RuleForm } from '../src/places/access/RuleForm'
 import Elsewhere from '../src/places/doors/Elsewhere'
 import { DoorForm } from '../src/places/plan/DoorForm'
+import { ProblemError } from '../src/state/api'
+import { ControllerForm } from '../src/places/controllers/ControllerForm'
+import { JobPage } from '../src/places/job/JobPage'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
 import { smallJob } from './small'
@@ -105,5 +108,55 @@ describe('what is found besides doors', () => {
   it('says where nothing has it', () => {
     render(<Elsewhere text="zzz" noDoor />)
     expect(screen.getByText('Nothing in this job has “zzz” in it.')).toBeTruthy()
+  })
+})
+
+describe('a form is its command’s payload', () => {
+  const type = (name: string, value: string) =>
+    act(async () => {
+      const field = screen.getByRole('textbox', { name })
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+    })
+  it('every field that its schema refuses says so in words at the field, is marked, and what was typed stays', async () => {
+    render(<ControllerForm />)
+    await type('Reference on the drawing', 'A 1 and more')
+    await type('Cabinet', '')
+    await press('button', 'Save the controller')
+    expect(sent).toEqual([])
+    expect(screen.getByText(/This is not written as it should be: it has up to 8 letters/)).toBeTruthy()
+    expect(screen.getByText('This must not be blank.')).toBeTruthy()
+    const field = screen.getByRole<HTMLInputElement>('textbox', { name: 'Reference on the drawing' })
+    expect([field.value, field.getAttribute('aria-invalid')]).toEqual(['A 1 and more', 'true'])
+    await type('Reference on the drawing', 'A7')
+    expect(field.getAttribute('aria-invalid')).toBeNull()
+  })
+  it('what only the server knows stands at its field too, and the cursor goes there', async () => {
+    useJob.setState({
+      send: (async () => {
+        throw new ProblemError(409, 'A1 is already used.', 'ref')
+      }) as never,
+    })
+    render(<ControllerForm />)
+    await type('Reference on the drawing', 'A1')
+    await type('Cabinet', 'Riser')
+    await press('button', 'Save the controller')
+    expect(screen.getByText('A1 is already used.')).toBeTruthy()
+    await act(async () => {
+      await new Promise((done) => setTimeout(done, 80))
+    })
+    expect(document.activeElement?.getAttribute('aria-label')).toBe('Reference on the drawing')
+  })
+  it('a number that is none is refused at its field, with the others kept', async () => {
+    render(<JobPage />)
+    await type('Prefix', 'twenty')
+    await type('Gateway', '10.1.1.254')
+    await press('button', 'Save site and network')
+    expect(screen.getByText('This must be a whole number.')).toBeTruthy()
+    expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Gateway' }).value).toBe('10.1.1.254')
+    expect(sent).toEqual([])
+    await type('Prefix', '24')
+    await press('button', 'Save site and network')
+    expect(sent).toMatchObject([['job.edit', { fields: { network: { prefix: 24, gateway: '10.1.1.254' } } }]])
   })
 })

@@ -5,6 +5,7 @@ import { put, type Change, type DeviceEvent, type Facts, type RecordKind, type R
 import {
   batchMost,
   commandNamed,
+  complaintWords,
   Misfit,
   Refusal,
   unfitValue,
@@ -319,10 +320,7 @@ export class JobLog extends LogReader {
       .slice(1)
       .replaceAll('/', '.')
       .replace(/^fields\./, '')
-    throw new Misfit(
-      `${field || 'This'} ${plainly(error?.keyword ?? '', error?.message ?? 'is not right', error?.params as Record<string, unknown>)}.`,
-      field || undefined,
-    )
+    throw new Misfit(`${field || 'This'} ${error ? complaintWords(error) : 'is not right'}.`, field || undefined)
   }
 
   /** @throws StoreFullError; then nothing of it is written, and the job is as it was */
@@ -361,26 +359,5 @@ export class JobLog extends LogReader {
     this.current = staging.facts
     for (const { entry } of staged) for (const listener of this.listeners) listener(entry, this.current)
     if (++this.commits % commitsToCheckpoint === 0) await this.store.checkpoint()
-  }
-}
-
-/** A schema's complaint in plain words. */
-function plainly(keyword: string, message: string, params: Record<string, unknown> = {}): string {
-  switch (keyword) {
-    case 'required':
-      return `needs ${String(params['missingProperty'])}`
-    case 'minimum':
-    case 'exclusiveMinimum':
-      return `must be ${String(params['limit'])} or more`
-    case 'maximum':
-      return `must be ${String(params['limit'])} or less`
-    case 'type':
-      return `must be a ${String(params['type']).replace('integer', 'whole number')}`
-    case 'minLength':
-      return 'must not be empty'
-    case 'additionalProperties':
-      return `has a field that is not known: ${String(params['additionalProperty'])}`
-    default:
-      return message
   }
 }

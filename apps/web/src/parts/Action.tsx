@@ -1,6 +1,6 @@
-import { Button } from './controls'
+import { Button, CheckBox, Chip } from './controls'
 import { useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { View } from 'react-native'
 import { useGround } from '../theme'
 import { T } from './Text'
 
@@ -80,17 +80,19 @@ export function Chips<V extends string>({
       {options.map((o) => {
         const on = o.value === value
         return (
-          <Pressable
+          <Chip
             key={o.value}
-            role="radio"
-            aria-checked={on}
+            {...({ role: 'radio', 'aria-checked': on, accessibilityRole: undefined } as object)}
+            aria-label={o.label}
             onPress={() => onChange(o.value)}
-            style={{
+            radius={3}
+            containerStyle={{ borderRadius: 3 }}
+            buttonStyle={{
               minHeight: 48,
-              justifyContent: 'center',
+              minWidth: 48,
               paddingHorizontal: 12,
+              paddingVertical: 0,
               borderWidth: 1,
-              borderRadius: 3,
               borderColor: on ? ground.ink : ground.line,
               backgroundColor: ground.sheet,
               borderBottomWidth: on ? 4 : 1,
@@ -98,7 +100,7 @@ export function Chips<V extends string>({
             }}
           >
             <T face="mid">{o.label}</T>
-          </Pressable>
+          </Chip>
         )
       })}
     </View>
@@ -121,56 +123,69 @@ export function Tick({
   under?: boolean
   disabled?: boolean
 }) {
-  const ground = useGround()
   return (
-    <Pressable
-      role="checkbox"
-      aria-checked={on}
+    <CheckBox
+      {...({ role: 'checkbox', 'aria-checked': on, 'aria-disabled': disabled, accessibilityRole: undefined } as object)}
       aria-label={name ?? label}
-      aria-disabled={disabled}
-      disabled={disabled}
+      checked={on}
+      disabled={!!disabled}
       onPress={() => {
         void onPress()
       }}
-      style={{
+      containerStyle={{
+        margin: 0,
+        marginLeft: 0,
+        marginRight: 0,
+        padding: 0,
         minHeight: 48,
         minWidth: 48,
-        flexDirection: under ? 'column' : 'row',
+        justifyContent: 'center',
+        backgroundColor: 'transparent',
+      }}
+      wrapperStyle={{ flexDirection: under ? 'column' : 'row', alignItems: 'center', gap: under ? 4 : 12 }}
+      checkedIcon={<Box on />}
+      uncheckedIcon={<Box on={false} />}
+      {...(label
+        ? {
+            title: (
+              <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>
+                {label}
+              </T>
+            ),
+          }
+        : {})}
+    />
+  )
+}
+
+/** The box itself: 30 px, so that its tick is seen at arm's length. */
+function Box({ on }: { on: boolean }) {
+  const ground = useGround()
+  return (
+    <View
+      style={{
+        width: 30,
+        height: 30,
+        borderWidth: 1.5,
+        borderColor: ground.ink,
+        backgroundColor: on ? ground.ink : ground.sheet,
         alignItems: 'center',
-        justifyContent: under ? 'center' : 'flex-start',
-        gap: under ? 4 : 12,
+        justifyContent: 'center',
       }}
     >
-      <View
-        style={{
-          width: 30,
-          height: 30,
-          borderWidth: 1.5,
-          borderColor: ground.ink,
-          backgroundColor: on ? ground.ink : ground.sheet,
-          alignItems: 'center',
-          justifyContent: 'center',
-        }}
-      >
-        {on ? (
-          <View
-            style={{
-              width: 8,
-              height: 15,
-              borderRightWidth: 3,
-              borderBottomWidth: 3,
-              borderColor: ground.sheet,
-              transform: [{ rotate: '42deg' }],
-              marginTop: -4,
-            }}
-          />
-        ) : null}
-      </View>
-      {label ? (
-        <T face={under ? 'mid' : 'text'} size={under ? 13 : 17} style={under ? undefined : { flex: 1 }}>
-          {label}
-        </T>
+      {on ? (
+        <View
+          style={{
+            width: 8,
+            height: 15,
+            borderRightWidth: 3,
+            borderBottomWidth: 3,
+            borderColor: ground.sheet,
+            transform: [{ rotate: '42deg' }],
+            marginTop: -4,
+          }}
+        />
       ) : null}
-    </Pressable>
+    </View>
   )
 }

@@ -40,6 +40,7 @@ export function Field({
       aria-label={label}
       value={value}
       onChangeText={onChange}
+      {...({ 'aria-invalid': error ? true : undefined } as object)}
       renderErrorMessage={!!error}
       {...(error ? { errorMessage: error } : {})}
       {...(hint ? { placeholder: hint } : {})}

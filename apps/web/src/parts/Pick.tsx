@@ -24,6 +24,7 @@ export function Pick({
       </T>
       <select
         aria-label={label}
+        aria-invalid={error ? true : undefined}
         value={value}
         onChange={(e) => onChange(e.target.value)}
         style={{

@@ -1,4 +1,7 @@
 // One control at a time: the library's own entry brings all of them, some 45 kB that no screen here uses.
 export { default as Button } from '@rneui/themed/dist/Button'
+export { default as CheckBox } from '@rneui/themed/dist/CheckBox'
+export { default as Chip } from '@rneui/themed/dist/Chip'
 export { default as Input } from '@rneui/themed/dist/Input'
+export { default as LinearProgress } from '@rneui/themed/dist/LinearProgress'
 export { createTheme, ThemeProvider } from '@rneui/themed/dist/config'

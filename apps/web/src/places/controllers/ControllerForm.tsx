@@ -1,7 +1,6 @@
 import { FreeAddresses, jobOf, kindWords, type Controller, type Facts } from '@rauta/core'
 import { sheetsFor, takenAddresses } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
@@ -10,9 +9,8 @@ import { Pick } from '../../parts/Pick'
 import { TakeAway } from '../../parts/TakeAway'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { fieldOf, saysOf } from '../../state/api'
-import { useDraft } from '../../state/draft'
-import { useFacts, useJob } from '../../state/job'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
 import { usualController, usualSupply } from '../../state/usual'
 import { controllersInOrder } from '../../state/worked'
 import { Feed } from './Feed'
@@ -25,12 +23,12 @@ function freeAddress(facts: Facts): string {
 
 export function ControllerForm({ id }: { id?: string }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
   const before = id ? facts.controller[id] : undefined
-  const [form, setForm, forget] = useDraft<Controller>(
-    `controller-${id ?? 'new'}`,
-    before ?? {
-      id: '',
+  const form = useCommandForm<'controller.put', Controller>({
+    command: 'controller.put',
+    draft: `controller-${id ?? 'new'}`,
+    first: before ?? {
+      id: v7(),
       ref: `A${controllersInOrder(facts).length + 1}`,
       sheet: usualController(facts),
       cabinet: '',
@@ -39,62 +37,51 @@ export function ControllerForm({ id }: { id?: string }) {
       serial: '',
       mac: '',
     },
-  )
-  const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
-  const keep = async () => {
-    const key = form.id || v7()
-    try {
-      await send('controller.put', {
-        ...form,
-        id: key,
-        ref: form.ref.trim(),
-        address: form.address.trim(),
-        serial: form.serial.trim(),
-        mac: form.mac.trim(),
-      })
-      forget()
-      router.replace(`/controllers/${key}`)
-    } catch (error) {
-      setWrong({ says: saysOf(error), field: fieldOf(error) })
-    }
-  }
-  const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
-  const set = (key: 'ref' | 'sheet' | 'cabinet' | 'supply' | 'address' | 'serial' | 'mac') => (value: string) =>
-    setForm({ ...form, [key]: value })
+    payload: (c) => ({
+      ...c,
+      ref: c.ref.trim(),
+      cabinet: c.cabinet.trim(),
+      address: c.address.trim(),
+      serial: c.serial.trim(),
+      mac: c.mac.trim(),
+    }),
+    onSent: (c) => router.replace(`/controllers/${c.id}`),
+  })
+  const { value, set, error } = form
   return (
     <Screen
       title={before ? `Edit ${before.ref}` : 'Plan a controller'}
-      bar={<Action label="Save the controller" onPress={keep} />}
+      bar={<Action label="Save the controller" onPress={form.submit} />}
     >
-      {wrong && !wrong.field ? <Notice tone="madder">{wrong.says}</Notice> : null}
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Sheet>
-        <Field label="Reference on the drawing" value={form.ref} onChange={set('ref')} mono error={error('ref')} />
+        <Field label="Reference on the drawing" value={value.ref} onChange={set('ref')} mono error={error('ref')} />
         <Pick
           label="Device sheet"
-          value={form.sheet}
+          value={value.sheet}
           onChange={set('sheet')}
           options={Object.values(sheetsFor(facts))
             .filter((s) => s.controller)
             .map((s) => ({ value: s.id, label: s.name }))}
         />
-        <Feed form={form} onChange={setForm} error={error('supply') ?? error('fedFrom')} />
-        <Expanders form={form} onChange={(expanders) => setForm({ ...form, expanders })} error={error('expanders')} />
+        <Feed form={value} onChange={form.put} error={error('supply') ?? error('fedFrom')} />
+        <Expanders form={value} onChange={(expanders) => form.put({ expanders })} error={error('expanders')} />
         <Field
           label="Cabinet"
-          value={form.cabinet}
+          value={value.cabinet}
           onChange={set('cabinet')}
           hint="Where it hangs"
           error={error('cabinet')}
         />
         <Field
           label="Address on the site’s network"
-          value={form.address}
+          value={value.address}
           onChange={set('address')}
           mono
           error={error('address')}
         />
-        <Field label="Serial, where known" value={form.serial} onChange={set('serial')} mono />
-        <Field label="MAC, where known" value={form.mac} onChange={set('mac')} mono />
+        <Field label="Serial, where known" value={value.serial} onChange={set('serial')} mono />
+        <Field label="MAC, where known" value={value.mac} onChange={set('mac')} mono />
       </Sheet>
       {before ? (
         <TakeAway kind="controller" id={before.id} name={before.ref} onGone={() => router.replace('/controllers')} />

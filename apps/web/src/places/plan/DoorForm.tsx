@@ -25,6 +25,7 @@ import { TakeAway } from '../../parts/TakeAway'
 import { fieldOf, saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { useDraft } from '../../state/draft'
+import { showFirstWrong } from '../../state/firstWrong'
 import { usualPart } from '../../state/usual'
 
 /** Roles that most doors have; the others are shown when they are asked for. */
@@ -101,7 +102,11 @@ export function DoorForm({
       },
     ),
   )
-  const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
+  const [wrong, setWrongAt] = useState<{ says: string; field: string | undefined } | null>(null)
+  const setWrong = (found: { says: string; field: string | undefined }) => {
+    setWrongAt(found)
+    showFirstWrong()
+  }
   const set = <K extends keyof Form>(key: K, value: Form[K]) => setForm({ ...form, [key]: value })
   const submit = async () => {
     const passagesPerDay = numberIn(form.passages)

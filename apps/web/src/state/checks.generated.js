@@ -1,0 +1,2222 @@
+// Made by scripts/checks.ts from the commands' schemas: change those, then run it again.
+/* eslint-disable */
+import ucs2lengthModule from 'ajv/dist/runtime/ucs2length'
+const ucs2length = ucs2lengthModule.default ?? ucs2lengthModule
+
+export const controller_put = validate10;
+const schema11 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"ref":{"type":"string","pattern":"^[A-Za-z0-9-]{1,8}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"cabinet":{"type":"string","minLength":1,"maxLength":120},"supply":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"address":{"type":"string","maxLength":200},"serial":{"type":"string","maxLength":200},"mac":{"type":"string","maxLength":200},"expanders":{"type":"array","maxItems":16,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^E[0-9]{1,2}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","sheet"]}},"fedFrom":{"type":"object","additionalProperties":false,"properties":{"controller":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lengthM":{"type":"number","exclusiveMinimum":0,"maximum":500},"type":{"anyOf":[{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"iec"},"conductorClass":{"enum":[2,5]},"mm2":{"enum":[0.5,0.75,1,1.5,2.5]},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","conductorClass","mm2","cores"]},{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"awg"},"gauge":{"type":"integer","minimum":10,"maximum":28},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","gauge","cores"]}]}},"required":["controller","lengthM","type"]}},"required":["id","ref","sheet","cabinet","supply","address","serial","mac"]};
+const func2 = Object.prototype.hasOwnProperty;
+const func3 = ucs2length;
+const pattern0 = new RegExp("^[A-Za-z0-9_.:-]+$", "u");
+const pattern1 = new RegExp("^[A-Za-z0-9-]{1,8}$", "u");
+const pattern4 = new RegExp("^E[0-9]{1,2}$", "u");
+
+function validate10(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.ref === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "ref"},message:"must have required property '"+"ref"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.sheet === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "sheet"},message:"must have required property '"+"sheet"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.cabinet === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "cabinet"},message:"must have required property '"+"cabinet"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.supply === undefined){
+const err4 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "supply"},message:"must have required property '"+"supply"+"'"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.address === undefined){
+const err5 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.serial === undefined){
+const err6 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "serial"},message:"must have required property '"+"serial"+"'"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.mac === undefined){
+const err7 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "mac"},message:"must have required property '"+"mac"+"'"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(func2.call(schema11.properties, key0))){
+const err8 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err10 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err11 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+else {
+const err12 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data.ref !== undefined){
+let data1 = data.ref;
+if(typeof data1 === "string"){
+if(!pattern1.test(data1)){
+const err13 = {instancePath:instancePath+"/ref",schemaPath:"#/properties/ref/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9-]{1,8}$"},message:"must match pattern \""+"^[A-Za-z0-9-]{1,8}$"+"\""};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+else {
+const err14 = {instancePath:instancePath+"/ref",schemaPath:"#/properties/ref/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+if(data.sheet !== undefined){
+let data2 = data.sheet;
+if(typeof data2 === "string"){
+if(func3(data2) > 80){
+const err15 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err16 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+if(!pattern0.test(data2)){
+const err17 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+else {
+const err18 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+if(data.cabinet !== undefined){
+let data3 = data.cabinet;
+if(typeof data3 === "string"){
+if(func3(data3) > 120){
+const err19 = {instancePath:instancePath+"/cabinet",schemaPath:"#/properties/cabinet/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err20 = {instancePath:instancePath+"/cabinet",schemaPath:"#/properties/cabinet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+else {
+const err21 = {instancePath:instancePath+"/cabinet",schemaPath:"#/properties/cabinet/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+if(data.supply !== undefined){
+let data4 = data.supply;
+if(typeof data4 === "string"){
+if(func3(data4) > 80){
+const err22 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err23 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+if(!pattern0.test(data4)){
+const err24 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+else {
+const err25 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data.address !== undefined){
+let data5 = data.address;
+if(typeof data5 === "string"){
+if(func3(data5) > 200){
+const err26 = {instancePath:instancePath+"/address",schemaPath:"#/properties/address/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+else {
+const err27 = {instancePath:instancePath+"/address",schemaPath:"#/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+if(data.serial !== undefined){
+let data6 = data.serial;
+if(typeof data6 === "string"){
+if(func3(data6) > 200){
+const err28 = {instancePath:instancePath+"/serial",schemaPath:"#/properties/serial/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+else {
+const err29 = {instancePath:instancePath+"/serial",schemaPath:"#/properties/serial/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(data.mac !== undefined){
+let data7 = data.mac;
+if(typeof data7 === "string"){
+if(func3(data7) > 200){
+const err30 = {instancePath:instancePath+"/mac",schemaPath:"#/properties/mac/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+else {
+const err31 = {instancePath:instancePath+"/mac",schemaPath:"#/properties/mac/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+if(data.expanders !== undefined){
+let data8 = data.expanders;
+if(Array.isArray(data8)){
+if(data8.length > 16){
+const err32 = {instancePath:instancePath+"/expanders",schemaPath:"#/properties/expanders/maxItems",keyword:"maxItems",params:{limit: 16},message:"must NOT have more than 16 items"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+const len0 = data8.length;
+for(let i0=0; i0<len0; i0++){
+let data9 = data8[i0];
+if(data9 && typeof data9 == "object" && !Array.isArray(data9)){
+if(!(false)){
+if(data9.id === undefined){
+const err33 = {instancePath:instancePath+"/expanders/" + i0,schemaPath:"#/properties/expanders/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data9.sheet === undefined){
+const err34 = {instancePath:instancePath+"/expanders/" + i0,schemaPath:"#/properties/expanders/items/required",keyword:"required",params:{missingProperty: "sheet"},message:"must have required property '"+"sheet"+"'"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+for(const key1 in data9){
+if(!((key1 === "id") || (key1 === "sheet"))){
+const err35 = {instancePath:instancePath+"/expanders/" + i0,schemaPath:"#/properties/expanders/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+}
+if(data9.id !== undefined){
+let data10 = data9.id;
+if(typeof data10 === "string"){
+if(!pattern4.test(data10)){
+const err36 = {instancePath:instancePath+"/expanders/" + i0+"/id",schemaPath:"#/properties/expanders/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^E[0-9]{1,2}$"},message:"must match pattern \""+"^E[0-9]{1,2}$"+"\""};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+else {
+const err37 = {instancePath:instancePath+"/expanders/" + i0+"/id",schemaPath:"#/properties/expanders/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+if(data9.sheet !== undefined){
+let data11 = data9.sheet;
+if(typeof data11 === "string"){
+if(func3(data11) > 80){
+const err38 = {instancePath:instancePath+"/expanders/" + i0+"/sheet",schemaPath:"#/properties/expanders/items/properties/sheet/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+if(func3(data11) < 1){
+const err39 = {instancePath:instancePath+"/expanders/" + i0+"/sheet",schemaPath:"#/properties/expanders/items/properties/sheet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+if(!pattern0.test(data11)){
+const err40 = {instancePath:instancePath+"/expanders/" + i0+"/sheet",schemaPath:"#/properties/expanders/items/properties/sheet/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+else {
+const err41 = {instancePath:instancePath+"/expanders/" + i0+"/sheet",schemaPath:"#/properties/expanders/items/properties/sheet/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+}
+}
+else {
+const err42 = {instancePath:instancePath+"/expanders/" + i0,schemaPath:"#/properties/expanders/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+}
+else {
+const err43 = {instancePath:instancePath+"/expanders",schemaPath:"#/properties/expanders/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+if(data.fedFrom !== undefined){
+let data12 = data.fedFrom;
+if(data12 && typeof data12 == "object" && !Array.isArray(data12)){
+if(!(false)){
+if(data12.controller === undefined){
+const err44 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "controller"},message:"must have required property '"+"controller"+"'"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data12.lengthM === undefined){
+const err45 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "lengthM"},message:"must have required property '"+"lengthM"+"'"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data12.type === undefined){
+const err46 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "type"},message:"must have required property '"+"type"+"'"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+for(const key2 in data12){
+if(!(((key2 === "controller") || (key2 === "lengthM")) || (key2 === "type"))){
+const err47 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+}
+if(data12.controller !== undefined){
+let data13 = data12.controller;
+if(typeof data13 === "string"){
+if(func3(data13) > 80){
+const err48 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+if(func3(data13) < 1){
+const err49 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+if(!pattern0.test(data13)){
+const err50 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err50];
+}
+else {
+vErrors.push(err50);
+}
+errors++;
+}
+}
+else {
+const err51 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err51];
+}
+else {
+vErrors.push(err51);
+}
+errors++;
+}
+}
+if(data12.lengthM !== undefined){
+let data14 = data12.lengthM;
+if(typeof data14 == "number"){
+if(data14 > 500 || isNaN(data14)){
+const err52 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/maximum",keyword:"maximum",params:{comparison: "<=", limit: 500},message:"must be <= 500"};
+if(vErrors === null){
+vErrors = [err52];
+}
+else {
+vErrors.push(err52);
+}
+errors++;
+}
+if(data14 <= 0 || isNaN(data14)){
+const err53 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err53];
+}
+else {
+vErrors.push(err53);
+}
+errors++;
+}
+}
+else {
+const err54 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err54];
+}
+else {
+vErrors.push(err54);
+}
+errors++;
+}
+}
+if(data12.type !== undefined){
+let data15 = data12.type;
+const _errs35 = errors;
+let valid5 = false;
+const _errs36 = errors;
+if(data15 && typeof data15 == "object" && !Array.isArray(data15)){
+if(!(false)){
+if(data15.kind === undefined){
+const err55 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err55];
+}
+else {
+vErrors.push(err55);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data15.conductorClass === undefined){
+const err56 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "conductorClass"},message:"must have required property '"+"conductorClass"+"'"};
+if(vErrors === null){
+vErrors = [err56];
+}
+else {
+vErrors.push(err56);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data15.mm2 === undefined){
+const err57 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "mm2"},message:"must have required property '"+"mm2"+"'"};
+if(vErrors === null){
+vErrors = [err57];
+}
+else {
+vErrors.push(err57);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data15.cores === undefined){
+const err58 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "cores"},message:"must have required property '"+"cores"+"'"};
+if(vErrors === null){
+vErrors = [err58];
+}
+else {
+vErrors.push(err58);
+}
+errors++;
+}
+}
+for(const key3 in data15){
+if(!((((((key3 === "kind") || (key3 === "conductorClass")) || (key3 === "mm2")) || (key3 === "cores")) || (key3 === "perConductor")) || (key3 === "clad"))){
+const err59 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err59];
+}
+else {
+vErrors.push(err59);
+}
+errors++;
+}
+}
+if(data15.kind !== undefined){
+if("iec" !== data15.kind){
+const err60 = {instancePath:instancePath+"/fedFrom/type/kind",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/kind/const",keyword:"const",params:{allowedValue: "iec"},message:"must be equal to constant"};
+if(vErrors === null){
+vErrors = [err60];
+}
+else {
+vErrors.push(err60);
+}
+errors++;
+}
+}
+if(data15.conductorClass !== undefined){
+let data17 = data15.conductorClass;
+if(!((data17 === 2) || (data17 === 5))){
+const err61 = {instancePath:instancePath+"/fedFrom/type/conductorClass",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/conductorClass/enum",keyword:"enum",params:{allowedValues: schema11.properties.fedFrom.properties.type.anyOf[0].properties.conductorClass.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err61];
+}
+else {
+vErrors.push(err61);
+}
+errors++;
+}
+}
+if(data15.mm2 !== undefined){
+let data18 = data15.mm2;
+if(!(((((data18 === 0.5) || (data18 === 0.75)) || (data18 === 1)) || (data18 === 1.5)) || (data18 === 2.5))){
+const err62 = {instancePath:instancePath+"/fedFrom/type/mm2",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/mm2/enum",keyword:"enum",params:{allowedValues: schema11.properties.fedFrom.properties.type.anyOf[0].properties.mm2.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err62];
+}
+else {
+vErrors.push(err62);
+}
+errors++;
+}
+}
+if(data15.cores !== undefined){
+let data19 = data15.cores;
+if(!((typeof data19 == "number") && (!(data19 % 1) && !isNaN(data19)))){
+const err63 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err63];
+}
+else {
+vErrors.push(err63);
+}
+errors++;
+}
+if(typeof data19 == "number"){
+if(data19 > 24 || isNaN(data19)){
+const err64 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/maximum",keyword:"maximum",params:{comparison: "<=", limit: 24},message:"must be <= 24"};
+if(vErrors === null){
+vErrors = [err64];
+}
+else {
+vErrors.push(err64);
+}
+errors++;
+}
+if(data19 < 1 || isNaN(data19)){
+const err65 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err65];
+}
+else {
+vErrors.push(err65);
+}
+errors++;
+}
+}
+}
+if(data15.perConductor !== undefined){
+let data20 = data15.perConductor;
+if(!((typeof data20 == "number") && (!(data20 % 1) && !isNaN(data20)))){
+const err66 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err66];
+}
+else {
+vErrors.push(err66);
+}
+errors++;
+}
+if(typeof data20 == "number"){
+if(data20 > 4 || isNaN(data20)){
+const err67 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/maximum",keyword:"maximum",params:{comparison: "<=", limit: 4},message:"must be <= 4"};
+if(vErrors === null){
+vErrors = [err67];
+}
+else {
+vErrors.push(err67);
+}
+errors++;
+}
+if(data20 < 1 || isNaN(data20)){
+const err68 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err68];
+}
+else {
+vErrors.push(err68);
+}
+errors++;
+}
+}
+}
+if(data15.clad !== undefined){
+if(typeof data15.clad !== "boolean"){
+const err69 = {instancePath:instancePath+"/fedFrom/type/clad",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/clad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err69];
+}
+else {
+vErrors.push(err69);
+}
+errors++;
+}
+}
+}
+else {
+const err70 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err70];
+}
+else {
+vErrors.push(err70);
+}
+errors++;
+}
+var _valid0 = _errs36 === errors;
+valid5 = valid5 || _valid0;
+if(!valid5){
+const _errs48 = errors;
+if(data15 && typeof data15 == "object" && !Array.isArray(data15)){
+if(!(false)){
+if(data15.kind === undefined){
+const err71 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err71];
+}
+else {
+vErrors.push(err71);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data15.gauge === undefined){
+const err72 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "gauge"},message:"must have required property '"+"gauge"+"'"};
+if(vErrors === null){
+vErrors = [err72];
+}
+else {
+vErrors.push(err72);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data15.cores === undefined){
+const err73 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "cores"},message:"must have required property '"+"cores"+"'"};
+if(vErrors === null){
+vErrors = [err73];
+}
+else {
+vErrors.push(err73);
+}
+errors++;
+}
+}
+for(const key4 in data15){
+if(!(((((key4 === "kind") || (key4 === "gauge")) || (key4 === "cores")) || (key4 === "perConductor")) || (key4 === "clad"))){
+const err74 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err74];
+}
+else {
+vErrors.push(err74);
+}
+errors++;
+}
+}
+if(data15.kind !== undefined){
+if("awg" !== data15.kind){
+const err75 = {instancePath:instancePath+"/fedFrom/type/kind",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/kind/const",keyword:"const",params:{allowedValue: "awg"},message:"must be equal to constant"};
+if(vErrors === null){
+vErrors = [err75];
+}
+else {
+vErrors.push(err75);
+}
+errors++;
+}
+}
+if(data15.gauge !== undefined){
+let data23 = data15.gauge;
+if(!((typeof data23 == "number") && (!(data23 % 1) && !isNaN(data23)))){
+const err76 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err76];
+}
+else {
+vErrors.push(err76);
+}
+errors++;
+}
+if(typeof data23 == "number"){
+if(data23 > 28 || isNaN(data23)){
+const err77 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/maximum",keyword:"maximum",params:{comparison: "<=", limit: 28},message:"must be <= 28"};
+if(vErrors === null){
+vErrors = [err77];
+}
+else {
+vErrors.push(err77);
+}
+errors++;
+}
+if(data23 < 10 || isNaN(data23)){
+const err78 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/minimum",keyword:"minimum",params:{comparison: ">=", limit: 10},message:"must be >= 10"};
+if(vErrors === null){
+vErrors = [err78];
+}
+else {
+vErrors.push(err78);
+}
+errors++;
+}
+}
+}
+if(data15.cores !== undefined){
+let data24 = data15.cores;
+if(!((typeof data24 == "number") && (!(data24 % 1) && !isNaN(data24)))){
+const err79 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err79];
+}
+else {
+vErrors.push(err79);
+}
+errors++;
+}
+if(typeof data24 == "number"){
+if(data24 > 24 || isNaN(data24)){
+const err80 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/maximum",keyword:"maximum",params:{comparison: "<=", limit: 24},message:"must be <= 24"};
+if(vErrors === null){
+vErrors = [err80];
+}
+else {
+vErrors.push(err80);
+}
+errors++;
+}
+if(data24 < 1 || isNaN(data24)){
+const err81 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err81];
+}
+else {
+vErrors.push(err81);
+}
+errors++;
+}
+}
+}
+if(data15.perConductor !== undefined){
+let data25 = data15.perConductor;
+if(!((typeof data25 == "number") && (!(data25 % 1) && !isNaN(data25)))){
+const err82 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err82];
+}
+else {
+vErrors.push(err82);
+}
+errors++;
+}
+if(typeof data25 == "number"){
+if(data25 > 4 || isNaN(data25)){
+const err83 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/maximum",keyword:"maximum",params:{comparison: "<=", limit: 4},message:"must be <= 4"};
+if(vErrors === null){
+vErrors = [err83];
+}
+else {
+vErrors.push(err83);
+}
+errors++;
+}
+if(data25 < 1 || isNaN(data25)){
+const err84 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err84];
+}
+else {
+vErrors.push(err84);
+}
+errors++;
+}
+}
+}
+if(data15.clad !== undefined){
+if(typeof data15.clad !== "boolean"){
+const err85 = {instancePath:instancePath+"/fedFrom/type/clad",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/clad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err85];
+}
+else {
+vErrors.push(err85);
+}
+errors++;
+}
+}
+}
+else {
+const err86 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err86];
+}
+else {
+vErrors.push(err86);
+}
+errors++;
+}
+var _valid0 = _errs48 === errors;
+valid5 = valid5 || _valid0;
+}
+if(!valid5){
+const err87 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err87];
+}
+else {
+vErrors.push(err87);
+}
+errors++;
+}
+else {
+errors = _errs35;
+if(vErrors !== null){
+if(_errs35){
+vErrors.length = _errs35;
+}
+else {
+vErrors = null;
+}
+}
+}
+}
+}
+else {
+const err88 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err88];
+}
+else {
+vErrors.push(err88);
+}
+errors++;
+}
+}
+}
+else {
+const err89 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err89];
+}
+else {
+vErrors.push(err89);
+}
+errors++;
+}
+validate10.errors = vErrors;
+return errors === 0;
+}
+
+export const unit_put = validate11;
+const schema12 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"ref":{"type":"string","pattern":"^[A-Za-z0-9-]{1,8}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"cabinet":{"type":"string","minLength":1,"maxLength":120},"address":{"type":"string","maxLength":200}},"required":["id","ref","sheet","cabinet","address"]};
+
+function validate11(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.ref === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "ref"},message:"must have required property '"+"ref"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.sheet === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "sheet"},message:"must have required property '"+"sheet"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.cabinet === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "cabinet"},message:"must have required property '"+"cabinet"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.address === undefined){
+const err4 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(((((key0 === "id") || (key0 === "ref")) || (key0 === "sheet")) || (key0 === "cabinet")) || (key0 === "address"))){
+const err5 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err8 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data.ref !== undefined){
+let data1 = data.ref;
+if(typeof data1 === "string"){
+if(!pattern1.test(data1)){
+const err10 = {instancePath:instancePath+"/ref",schemaPath:"#/properties/ref/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9-]{1,8}$"},message:"must match pattern \""+"^[A-Za-z0-9-]{1,8}$"+"\""};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+else {
+const err11 = {instancePath:instancePath+"/ref",schemaPath:"#/properties/ref/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+if(data.sheet !== undefined){
+let data2 = data.sheet;
+if(typeof data2 === "string"){
+if(func3(data2) > 80){
+const err12 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err13 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(!pattern0.test(data2)){
+const err14 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+else {
+const err15 = {instancePath:instancePath+"/sheet",schemaPath:"#/properties/sheet/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+if(data.cabinet !== undefined){
+let data3 = data.cabinet;
+if(typeof data3 === "string"){
+if(func3(data3) > 120){
+const err16 = {instancePath:instancePath+"/cabinet",schemaPath:"#/properties/cabinet/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err17 = {instancePath:instancePath+"/cabinet",schemaPath:"#/properties/cabinet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+else {
+const err18 = {instancePath:instancePath+"/cabinet",schemaPath:"#/properties/cabinet/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+if(data.address !== undefined){
+let data4 = data.address;
+if(typeof data4 === "string"){
+if(func3(data4) > 200){
+const err19 = {instancePath:instancePath+"/address",schemaPath:"#/properties/address/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/address",schemaPath:"#/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+}
+else {
+const err21 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+validate11.errors = vErrors;
+return errors === 0;
+}
+
+export const job_edit = validate12;
+const schema13 = {"type":"object","additionalProperties":false,"properties":{"fields":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]},"limits":{"type":"object","additionalProperties":false,"properties":{"watchS":{"type":"number","minimum":1,"maximum":86400},"receiptS":{"type":"number","minimum":1,"maximum":86400},"reachS":{"type":"number","minimum":1,"maximum":86400},"clockS":{"type":"number","minimum":1,"maximum":86400}},"required":["watchS","receiptS","reachS","clockS"]}},"required":[]}},"required":["fields"]};
+
+function validate12(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.fields === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "fields"},message:"must have required property '"+"fields"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(key0 === "fields")){
+const err1 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(data.fields !== undefined){
+let data0 = data.fields;
+if(data0 && typeof data0 == "object" && !Array.isArray(data0)){
+for(const key1 in data0){
+if(!((((((key1 === "name") || (key1 === "client")) || (key1 === "site")) || (key1 === "zone")) || (key1 === "network")) || (key1 === "limits"))){
+const err2 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(data0.name !== undefined){
+let data1 = data0.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 120){
+const err3 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err4 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+else {
+const err5 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+if(data0.client !== undefined){
+let data2 = data0.client;
+if(typeof data2 === "string"){
+if(func3(data2) > 200){
+const err6 = {instancePath:instancePath+"/fields/client",schemaPath:"#/properties/fields/properties/client/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+else {
+const err7 = {instancePath:instancePath+"/fields/client",schemaPath:"#/properties/fields/properties/client/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+if(data0.site !== undefined){
+let data3 = data0.site;
+if(typeof data3 === "string"){
+if(func3(data3) > 200){
+const err8 = {instancePath:instancePath+"/fields/site",schemaPath:"#/properties/fields/properties/site/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/fields/site",schemaPath:"#/properties/fields/properties/site/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data0.zone !== undefined){
+let data4 = data0.zone;
+if(typeof data4 === "string"){
+if(func3(data4) > 120){
+const err10 = {instancePath:instancePath+"/fields/zone",schemaPath:"#/properties/fields/properties/zone/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err11 = {instancePath:instancePath+"/fields/zone",schemaPath:"#/properties/fields/properties/zone/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+else {
+const err12 = {instancePath:instancePath+"/fields/zone",schemaPath:"#/properties/fields/properties/zone/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data0.network !== undefined){
+let data5 = data0.network;
+if(data5 && typeof data5 == "object" && !Array.isArray(data5)){
+if(!(false)){
+if(data5.address === undefined){
+const err13 = {instancePath:instancePath+"/fields/network",schemaPath:"#/properties/fields/properties/network/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data5.prefix === undefined){
+const err14 = {instancePath:instancePath+"/fields/network",schemaPath:"#/properties/fields/properties/network/required",keyword:"required",params:{missingProperty: "prefix"},message:"must have required property '"+"prefix"+"'"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data5.gateway === undefined){
+const err15 = {instancePath:instancePath+"/fields/network",schemaPath:"#/properties/fields/properties/network/required",keyword:"required",params:{missingProperty: "gateway"},message:"must have required property '"+"gateway"+"'"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data5.timeServer === undefined){
+const err16 = {instancePath:instancePath+"/fields/network",schemaPath:"#/properties/fields/properties/network/required",keyword:"required",params:{missingProperty: "timeServer"},message:"must have required property '"+"timeServer"+"'"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+for(const key2 in data5){
+if(!(((((key2 === "address") || (key2 === "prefix")) || (key2 === "gateway")) || (key2 === "timeServer")) || (key2 === "reserved"))){
+const err17 = {instancePath:instancePath+"/fields/network",schemaPath:"#/properties/fields/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+if(data5.address !== undefined){
+let data6 = data5.address;
+if(typeof data6 === "string"){
+if(func3(data6) > 200){
+const err18 = {instancePath:instancePath+"/fields/network/address",schemaPath:"#/properties/fields/properties/network/properties/address/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+else {
+const err19 = {instancePath:instancePath+"/fields/network/address",schemaPath:"#/properties/fields/properties/network/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+if(data5.prefix !== undefined){
+let data7 = data5.prefix;
+if(!((typeof data7 == "number") && (!(data7 % 1) && !isNaN(data7)))){
+const err20 = {instancePath:instancePath+"/fields/network/prefix",schemaPath:"#/properties/fields/properties/network/properties/prefix/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+if(typeof data7 == "number"){
+if(data7 > 30 || isNaN(data7)){
+const err21 = {instancePath:instancePath+"/fields/network/prefix",schemaPath:"#/properties/fields/properties/network/properties/prefix/maximum",keyword:"maximum",params:{comparison: "<=", limit: 30},message:"must be <= 30"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+if(data7 < 8 || isNaN(data7)){
+const err22 = {instancePath:instancePath+"/fields/network/prefix",schemaPath:"#/properties/fields/properties/network/properties/prefix/minimum",keyword:"minimum",params:{comparison: ">=", limit: 8},message:"must be >= 8"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+}
+if(data5.gateway !== undefined){
+let data8 = data5.gateway;
+if(typeof data8 === "string"){
+if(func3(data8) > 200){
+const err23 = {instancePath:instancePath+"/fields/network/gateway",schemaPath:"#/properties/fields/properties/network/properties/gateway/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+else {
+const err24 = {instancePath:instancePath+"/fields/network/gateway",schemaPath:"#/properties/fields/properties/network/properties/gateway/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+if(data5.timeServer !== undefined){
+let data9 = data5.timeServer;
+if(typeof data9 === "string"){
+if(func3(data9) > 200){
+const err25 = {instancePath:instancePath+"/fields/network/timeServer",schemaPath:"#/properties/fields/properties/network/properties/timeServer/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+else {
+const err26 = {instancePath:instancePath+"/fields/network/timeServer",schemaPath:"#/properties/fields/properties/network/properties/timeServer/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+if(data5.reserved !== undefined){
+let data10 = data5.reserved;
+if(typeof data10 === "string"){
+if(func3(data10) > 200){
+const err27 = {instancePath:instancePath+"/fields/network/reserved",schemaPath:"#/properties/fields/properties/network/properties/reserved/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+else {
+const err28 = {instancePath:instancePath+"/fields/network/reserved",schemaPath:"#/properties/fields/properties/network/properties/reserved/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+}
+else {
+const err29 = {instancePath:instancePath+"/fields/network",schemaPath:"#/properties/fields/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(data0.limits !== undefined){
+let data11 = data0.limits;
+if(data11 && typeof data11 == "object" && !Array.isArray(data11)){
+if(!(false)){
+if(data11.watchS === undefined){
+const err30 = {instancePath:instancePath+"/fields/limits",schemaPath:"#/properties/fields/properties/limits/required",keyword:"required",params:{missingProperty: "watchS"},message:"must have required property '"+"watchS"+"'"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.receiptS === undefined){
+const err31 = {instancePath:instancePath+"/fields/limits",schemaPath:"#/properties/fields/properties/limits/required",keyword:"required",params:{missingProperty: "receiptS"},message:"must have required property '"+"receiptS"+"'"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.reachS === undefined){
+const err32 = {instancePath:instancePath+"/fields/limits",schemaPath:"#/properties/fields/properties/limits/required",keyword:"required",params:{missingProperty: "reachS"},message:"must have required property '"+"reachS"+"'"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.clockS === undefined){
+const err33 = {instancePath:instancePath+"/fields/limits",schemaPath:"#/properties/fields/properties/limits/required",keyword:"required",params:{missingProperty: "clockS"},message:"must have required property '"+"clockS"+"'"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+for(const key3 in data11){
+if(!((((key3 === "watchS") || (key3 === "receiptS")) || (key3 === "reachS")) || (key3 === "clockS"))){
+const err34 = {instancePath:instancePath+"/fields/limits",schemaPath:"#/properties/fields/properties/limits/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+if(data11.watchS !== undefined){
+let data12 = data11.watchS;
+if(typeof data12 == "number"){
+if(data12 > 86400 || isNaN(data12)){
+const err35 = {instancePath:instancePath+"/fields/limits/watchS",schemaPath:"#/properties/fields/properties/limits/properties/watchS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+if(data12 < 1 || isNaN(data12)){
+const err36 = {instancePath:instancePath+"/fields/limits/watchS",schemaPath:"#/properties/fields/properties/limits/properties/watchS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+else {
+const err37 = {instancePath:instancePath+"/fields/limits/watchS",schemaPath:"#/properties/fields/properties/limits/properties/watchS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+if(data11.receiptS !== undefined){
+let data13 = data11.receiptS;
+if(typeof data13 == "number"){
+if(data13 > 86400 || isNaN(data13)){
+const err38 = {instancePath:instancePath+"/fields/limits/receiptS",schemaPath:"#/properties/fields/properties/limits/properties/receiptS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+if(data13 < 1 || isNaN(data13)){
+const err39 = {instancePath:instancePath+"/fields/limits/receiptS",schemaPath:"#/properties/fields/properties/limits/properties/receiptS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+else {
+const err40 = {instancePath:instancePath+"/fields/limits/receiptS",schemaPath:"#/properties/fields/properties/limits/properties/receiptS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+if(data11.reachS !== undefined){
+let data14 = data11.reachS;
+if(typeof data14 == "number"){
+if(data14 > 86400 || isNaN(data14)){
+const err41 = {instancePath:instancePath+"/fields/limits/reachS",schemaPath:"#/properties/fields/properties/limits/properties/reachS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+if(data14 < 1 || isNaN(data14)){
+const err42 = {instancePath:instancePath+"/fields/limits/reachS",schemaPath:"#/properties/fields/properties/limits/properties/reachS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+else {
+const err43 = {instancePath:instancePath+"/fields/limits/reachS",schemaPath:"#/properties/fields/properties/limits/properties/reachS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+if(data11.clockS !== undefined){
+let data15 = data11.clockS;
+if(typeof data15 == "number"){
+if(data15 > 86400 || isNaN(data15)){
+const err44 = {instancePath:instancePath+"/fields/limits/clockS",schemaPath:"#/properties/fields/properties/limits/properties/clockS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+if(data15 < 1 || isNaN(data15)){
+const err45 = {instancePath:instancePath+"/fields/limits/clockS",schemaPath:"#/properties/fields/properties/limits/properties/clockS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+else {
+const err46 = {instancePath:instancePath+"/fields/limits/clockS",schemaPath:"#/properties/fields/properties/limits/properties/clockS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+}
+else {
+const err47 = {instancePath:instancePath+"/fields/limits",schemaPath:"#/properties/fields/properties/limits/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+}
+}
+else {
+const err48 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+}
+}
+else {
+const err49 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+validate12.errors = vErrors;
+return errors === 0;
+}
+
+export const area_put = validate13;
+const schema14 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"code":{"type":"string","pattern":"^[A-Z0-9]{1,4}$"},"name":{"type":"string","minLength":1,"maxLength":120},"parent":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","code","name"]};
+const pattern11 = new RegExp("^[A-Z0-9]{1,4}$", "u");
+
+function validate13(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.code === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "code"},message:"must have required property '"+"code"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((((key0 === "id") || (key0 === "code")) || (key0 === "name")) || (key0 === "parent"))){
+const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+else {
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+if(data.code !== undefined){
+let data1 = data.code;
+if(typeof data1 === "string"){
+if(!pattern11.test(data1)){
+const err8 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/pattern",keyword:"pattern",params:{pattern: "^[A-Z0-9]{1,4}$"},message:"must match pattern \""+"^[A-Z0-9]{1,4}$"+"\""};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data2 = data.name;
+if(typeof data2 === "string"){
+if(func3(data2) > 120){
+const err10 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+else {
+const err12 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data.parent !== undefined){
+let data3 = data.parent;
+if(typeof data3 === "string"){
+if(func3(data3) > 80){
+const err13 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err14 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+if(!pattern0.test(data3)){
+const err15 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+else {
+const err16 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+}
+else {
+const err17 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+validate13.errors = vErrors;
+return errors === 0;
+}

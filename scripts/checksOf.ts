@@ -1,0 +1,22 @@
+import { Ajv } from 'ajv'
+import standalone from 'ajv/dist/standalone/index.js'
+import formats from 'ajv-formats'
+import { commands } from '../packages/contracts/src'
+
+/** Commands that a form fills in field by field. */
+export const formCommands = ['controller.put', 'unit.put', 'job.edit', 'area.put'] as const
+
+/** The compiled checks as one module, each under its command's name. */
+export function checksOf(): string {
+  const ajv = new Ajv({ allErrors: true, strict: false, code: { source: true, esm: true, lines: true } })
+  formats.default(ajv)
+  const names = Object.fromEntries(formCommands.map((name) => [name.replace('.', '_'), name]))
+  for (const name of formCommands) {
+    const command = commands[name]
+    if (!command) throw new Error(`There is no command ${name}.`)
+    ajv.addSchema(command.schema, name)
+  }
+  const code = (standalone as unknown as { default: typeof standalone }).default ?? standalone
+  const text = (code as (ajv: Ajv, refs: Record<string, string>) => string)(ajv, names)
+  return `// Made by scripts/checks.ts from the commands' schemas: change those, then run it again.\n/* eslint-disable */\n${text.replaceAll('require("ajv/dist/runtime/ucs2length").default', 'ucs2length').replace('"use strict";', "import ucs2lengthModule from 'ajv/dist/runtime/ucs2length'\nconst ucs2length = ucs2lengthModule.default ?? ucs2lengthModule\n")}`
+}
