@@ -46,7 +46,7 @@ const withoutSignal = async (page: Page) => {
   await page.context().setOffline(true)
   await page.getByRole('checkbox', { name: 'pulled', exact: true }).click()
   await page.getByRole('textbox', { name: 'New loop resistance, Ω' }).first().fill('3,9')
-  await page.getByRole('button', { name: 'Enter' }).first().click()
+  await page.getByRole('button', { name: 'Save reading' }).first().click()
   await page.getByText('Kept on this phone; waits for the server.').waitFor()
   await page
     .getByText(/2 wait/)

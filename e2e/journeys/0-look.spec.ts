@@ -114,5 +114,30 @@ test('every main view has its name, fits the phone, and what is tapped is high e
           .map((n) => n.getAttribute('aria-label') ?? n.textContent),
       )
     expect([view, low]).toEqual([view, []])
+    expect([view, await tooSmall(page)]).toEqual([view, []])
   }
 })
+
+/** Words under 13 px, and what is tapped and is under 44 px either way; drawings are looked at with the eye. */
+const tooSmall = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const shown = (e: Element) => e.getClientRects().length > 0 && getComputedStyle(e).visibility !== 'hidden'
+    const words = [...document.querySelectorAll('body *:not(svg *):not(script):not(style)')].filter(
+      (e) =>
+        shown(e) &&
+        [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent?.trim()) &&
+        parseFloat(getComputedStyle(e).fontSize) < 13,
+    )
+    const targets = [
+      ...document.querySelectorAll('button, a[href], select, input, [role=button], [role=radio], [role=checkbox]'),
+    ].filter((e) => {
+      if (!shown(e) || e.matches('[type=file]')) return false
+      // A link is as large as what it holds.
+      const box = [e, ...e.children].map((x) => x.getBoundingClientRect())
+      const [width, height] = [Math.max(...box.map((b) => b.width)), Math.max(...box.map((b) => b.height))]
+      return width < 43.5 || height < 43.5
+    })
+    return [...words, ...targets].map(
+      (e) => `${e.tagName} ${e.getAttribute('aria-label') ?? e.textContent?.trim().slice(0, 30) ?? ''}`,
+    )
+  })

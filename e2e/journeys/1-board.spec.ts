@@ -56,7 +56,28 @@ test.describe('the board', () => {
     await page.keyboard.press('Escape')
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden()
     await page.keyboard.press('/')
-    await expect(page.getByRole('textbox', { name: /^Find a door/ })).toBeVisible()
+    await expect(page.getByRole('textbox', { name: /^Find a door/ })).toBeFocused()
+  })
+
+  test('finding goes over everything: a person and a controller are led to', async ({ page }) => {
+    await signIn(page)
+    await page.getByRole('button', { name: 'Find' }).click()
+    const field = page.getByRole('textbox', { name: /^Find a door/ })
+    await field.fill('10.61.8.21')
+    await page.getByRole('list', { name: 'Not doors' }).getByRole('button', { name: 'Controller A1' }).click()
+    await expect(page).toHaveURL(/controllers\/a1/)
+  })
+
+  test('with the keyboard the first Tab leads past the places', async ({ page }) => {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await signIn(page)
+    await page.goto('/supplies')
+    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    await page.keyboard.press('Tab')
+    const skip = page.getByRole('button', { name: 'To what this screen is about' })
+    await expect(skip).toBeInViewport()
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('main').locator('[tabindex="0"]').first()).toBeFocused()
   })
 
   test('two people see each other’s ticks within a second', async ({ page, browser }) => {

@@ -215,8 +215,8 @@ export const heldAgainst: readonly Mutant[] = [
   {
     name: 'against edits: a picture is what the store says of it',
     file: 'apps/server/src/files/photos.ts',
-    find: 'sha256: hashOf(Buffer.from(r.bytes))',
-    put: 'sha256: r.sha256',
+    find: 'sha256: hashOf(bytes), bytes',
+    put: 'sha256: r.sha256, bytes',
     tests: 'server/test/shown',
     wire: true,
   },

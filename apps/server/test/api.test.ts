@@ -167,7 +167,7 @@ describe('the HTTP interface', () => {
   it.each([
     ['a negative length', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: -3 }, /lengthM must be 0 or more/, 422],
     ['a length in words', 'cable.set', { door: 'D-01', cable: 'W1', lengthM: '100 ft' }, /must be a number/, 422],
-    ['a field nobody knows', 'door.edit', { id: 'D-01', fields: { colour: 'red' } }, /not known: colour/, 422],
+    ['a field nobody knows', 'door.edit', { id: 'D-01', fields: { colour: 'red' } }, /colour, which is not known/, 422],
     ['a command nobody knows', 'door.paint', {}, /no command door.paint/, 422],
     ['an id that does not exist', 'door.edit', { id: 'X-9', fields: { name: 'x' } }, /no door X-9/, 409],
   ])('refuses %s in words', async (_what, name, payload, says, status) => {

@@ -13,7 +13,7 @@ async function rawSetDoor(site: Site, token: string, seconds: number): Promise<v
   const digest = createHash('sha1')
     .update(Buffer.concat([nonce, Buffer.from(created), Buffer.from(unit?.memory.users[0]?.password ?? '')]))
     .digest('base64')
-  const security = `<w:Security xmlns:w="http://docs.oasis-open.org/wss/2004/01/oasis-200401-wss-wssecurity-secext-1.0.xsd"><w:UsernameToken><w:Username>installer</w:Username><w:Password>${digest}</w:Password><w:Nonce>${nonce.toString('base64')}</w:Nonce><u:Created xmlns:u="http://docs.oasis-open.org/wss/2004/01/oasis-200401-wss-wssecurity-utility-1.0.xsd">${created}</u:Created></w:UsernameToken></w:Security>`
+  const security = `<w:Security xmlns:w="http://docs.oasis-open.org/wss/2004/01/oasis-200401-wss-wssecurity-secext-1.0.xsd"><w:UsernameToken><w:Username>${unit?.memory.users[0]?.username ?? ''}</w:Username><w:Password>${digest}</w:Password><w:Nonce>${nonce.toString('base64')}</w:Nonce><u:Created xmlns:u="http://docs.oasis-open.org/wss/2004/01/oasis-200401-wss-wssecurity-utility-1.0.xsd">${created}</u:Created></w:UsernameToken></w:Security>`
   const door = `<d:SetDoor xmlns:d="http://www.onvif.org/ver10/doorcontrol/wsdl"><d:Door token="${token}"><d:Name>${token} Door 1</d:Name><d:Timings><d:ReleaseTime>PT${seconds}S</d:ReleaseTime><d:OpenTime>PT20S</d:OpenTime><d:DelayTimeBeforeRelock>PT0S</d:DelayTimeBeforeRelock></d:Timings></d:Door></d:SetDoor>`
   const host = `${(site.table.prefixes[0]?.wire ?? '').replace(/0$/, '21')}:${site.table.ports['80']}`
   const answer = await fetch(`http://${host}/onvif/door_control`, {

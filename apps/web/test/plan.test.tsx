@@ -1,4 +1,5 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react'
+import { releaseWords } from '@rauta/core'
 import type { PaperView } from '@rauta/contracts'
 import type { Told } from '../src/places/siting/siting.worker'
 
@@ -347,6 +348,12 @@ describe('supplies', () => {
     expect(
       screen.getByText('Supply and battery dead: at 1 of 2 doors nobody gets out. Not known at 1 door.'),
     ).toBeTruthy()
+    const matrix = within(screen.getByRole('table', { name: 'What opens when, door by door' }))
+    expect(matrix.getAllByRole('columnheader').map((h) => h.textContent)).toEqual([
+      'Door',
+      ...Object.values(releaseWords),
+    ])
+    expect(matrix.getAllByRole('row')).toHaveLength(4)
   })
 })
 

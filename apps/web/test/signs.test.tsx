@@ -1,5 +1,6 @@
 import { render, screen } from '@testing-library/react'
-import { marks, type DoorMarks, type Sign } from '@rauta/core'
+import { marks, type DeviceEvent, type Door, type DoorMarks, type Facts, type Sign } from '@rauta/core'
+import { leavesNow } from '../src/places/door/layers'
 import { Tick } from '../src/parts/Action'
 import { numberIn } from '../src/parts/Field'
 import { Dial } from '../src/places/prove/Dial'
@@ -71,4 +72,37 @@ it('reads numbers as a fitter types them', () => {
 
 it('tells times in the site’s zone, to a tenth where it matters', () => {
   expect(clockTime(Date.parse('2026-11-24T12:32:07.250Z'), 'Europe/Helsinki', true)).toBe('14:32:07.2')
+})
+
+describe('the leaves of a door', () => {
+  const door = (roles: string[]) =>
+    ({ id: 'D', parts: roles.map((role, i) => ({ id: `P${i}`, role, sheet: '' })) }) as unknown as Door
+  const event = (seq: number, over: Partial<DeviceEvent>) =>
+    ({ id: `e${seq}`, at: seq, seq, door: 'D', ...over }) as DeviceEvent
+  const facts = (events: DeviceEvent[]) =>
+    ({ event: Object.fromEntries(events.map((e) => [e.id, e])) }) as unknown as Facts
+  it('stand as the controller told last: one leaf as a whole, two by their own contacts, none where nobody sees it', () => {
+    const open = event(1, { kind: 'leaf', state: 'open' })
+    expect(leavesNow(facts([open]), door(['contact']))).toEqual({ first: 'open', second: null })
+    expect(leavesNow(facts([open, event(2, { kind: 'leaf', state: 'closed' })]), door(['contact']))).toEqual({
+      first: 'shut',
+      second: null,
+    })
+    expect(leavesNow(facts([]), door(['lock']))).toEqual({ first: null, second: null })
+    const two = door(['contact', 'contact2'])
+    expect(leavesNow(facts([event(1, { kind: 'input', part: 'P1', state: 'active' })]), two)).toEqual({
+      first: 'shut',
+      second: 'open',
+    })
+    expect(
+      leavesNow(
+        facts([
+          open,
+          event(2, { kind: 'input', part: 'P0', state: 'idle' }),
+          event(3, { kind: 'input', part: 'P1', state: 'active' }),
+        ]),
+        two,
+      ),
+    ).toEqual({ first: 'shut', second: 'open' })
+  })
 })

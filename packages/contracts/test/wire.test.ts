@@ -160,3 +160,19 @@ describe('the mark Wire', () => {
     ).toThrow('range')
   })
 })
+
+describe('who ticked first did it', () => {
+  it('whichever record comes first', () => {
+    const w = smallJob()
+    const payload = { door: 'D-01', cable: cableOf(w, 'R1'), what: 'pulled', done: true }
+    const by = (who: string, at: number) => {
+      w.now = at
+      w.do('tick.set', payload, 'engineer', who)
+      return w.facts.tick[`D-01/${payload.cable}`]?.pulled
+    }
+    expect(by('late', 2000)).toEqual({ by: 'late', at: 2000 })
+    // Made earlier on a phone without signal, and brought in later.
+    expect(by('early', 1000)).toEqual({ by: 'early', at: 1000 })
+    expect(by('later still', 3000)).toEqual({ by: 'early', at: 1000 })
+  })
+})

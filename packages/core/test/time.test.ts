@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import ICAL from 'ical.js'
 import {
   fromICalendar,
+  momentIn,
+  wallText,
   periodFault,
   periodWords,
   scheduleActive,
@@ -149,4 +151,30 @@ describe('POSIX zone strings', () => {
   ])('%s is %s', (zone, posix) => {
     expect(posixZone(zone, 2027)).toBe(posix)
   })
+})
+
+describe('a moment as the clock of the site shows it', () => {
+  it('is read in the site’s zone, whatever the machine’s own', () => {
+    expect(momentIn('Europe/Helsinki', '2027-01-04 06:15')).toBe(Date.parse('2027-01-04T04:15:00Z'))
+    expect(momentIn('Europe/Helsinki', '2027-07-04T6:15')).toBe(Date.parse('2027-07-04T03:15:00Z'))
+    expect(momentIn('Asia/Kathmandu', '2027-01-04 00:00')).toBe(Date.parse('2027-01-03T18:15:00Z'))
+  })
+  it('an hour that a night leaves out is none; of one that comes twice it is the first; what is no date is none', () => {
+    expect(momentIn('Europe/Helsinki', '2027-03-28 03:30')).toBeNull()
+    expect(momentIn('Europe/Helsinki', '2027-10-31 03:30')).toBe(Date.parse('2027-10-31T00:30:00Z'))
+    for (const text of ['', 'tomorrow', '2027-13-01 10:00', '2027-01-04', '2027-01-04 25:00'])
+      expect(momentIn('Europe/Helsinki', text)).toBeNull()
+  })
+  it('shown again it is what was typed', () =>
+    fc.assert(
+      fc.property(
+        fc.constantFrom('Europe/Helsinki', 'America/St_Johns', 'Pacific/Apia', 'UTC'),
+        fc.date({ min: new Date('2026-01-01T00:00:00Z'), max: new Date('2032-01-01T00:00:00Z'), noInvalidDate: true }),
+        (zone, date) => {
+          const text = wallText(Math.floor(date.getTime() / 60_000) * 60_000, zone).replace(/^\w+ /, '')
+          const ms = momentIn(zone, text)
+          expect(ms === null ? null : wallText(ms, zone).replace(/^\w+ /, '')).toBe(text)
+        },
+      ),
+    ))
 })

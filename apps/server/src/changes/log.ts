@@ -232,6 +232,8 @@ export class JobLog extends LogReader {
   }: CommandRequest): Promise<((rev: number) => { name: string; changes: Change[] } | undefined) | null> {
     if (name !== 'plan.undo' && name !== 'plan.redo') return null
     const { rev } = payload as { rev: number }
+    // Nothing is there, and the engine has no such number.
+    if (rev > this.current.rev) return null
     const row = (
       await this.db
         .select()

@@ -43,6 +43,8 @@ export async function listPdf(which: ListName, paper: PaperFor, options: ListOpt
   return out.end()
 }
 
+/** An origin that only the computer itself can open. */
+const loopback = /\/\/(127\.|localhost|\[::1\])/
 const across = 2
 const down = 9
 const tall = (841.89 - 2 * margin) / down
@@ -65,6 +67,13 @@ function drawLabels(out: PdfFile, list: readonly Label[], origin: string): void 
       .undash()
     page.code(origin + label.path, x + 12, y + 12, tall - 24)
     const left = x + tall
+    if (loopback.test(origin))
+      page.caption(
+        'Its code opens on this computer only: start with --lan for phones.',
+        x + 8,
+        y + tall - 13,
+        wide - 16,
+      )
     pdf.addStructure(
       pdf.struct('P', {}, () => {
         label.lines.forEach((line, n) =>

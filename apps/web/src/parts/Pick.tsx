@@ -1,8 +1,9 @@
+import { Picker } from '@react-native-picker/picker'
 import { View } from 'react-native'
 import { faces, useGround } from '../theme'
 import { T } from './Text'
 
-/** A choice from a longer list; the browser's own control, so that a phone shows its own wheel. */
+/** A choice from a longer list; on a page the browser's own control, so that a phone shows its own wheel. */
 export function Pick({
   label,
   value,
@@ -22,29 +23,27 @@ export function Pick({
       <T face="mid" aria-hidden>
         {label}
       </T>
-      <select
-        aria-label={label}
-        aria-invalid={error ? true : undefined}
-        value={value}
-        onChange={(e) => onChange(e.target.value)}
+      <Picker
+        {...({ 'aria-label': label, 'aria-invalid': error ? true : undefined } as object)}
+        selectedValue={value}
+        onValueChange={(v: string) => onChange(v)}
         style={{
           minHeight: 48,
           width: '100%',
           fontFamily: faces.text,
           fontSize: 17,
           color: ground.ink,
-          background: ground.sheet,
-          border: `1px solid ${ground.quiet}`,
+          backgroundColor: ground.sheet,
+          borderWidth: 1,
+          borderColor: ground.quiet,
           borderRadius: 3,
-          padding: '0 12px',
+          paddingHorizontal: 12,
         }}
       >
         {options.map((o) => (
-          <option key={o.value} value={o.value}>
-            {o.label}
-          </option>
+          <Picker.Item key={o.value} value={o.value} label={o.label} />
         ))}
-      </select>
+      </Picker>
       {error ? <T tone="madder">{error}</T> : null}
     </View>
   )

@@ -33,6 +33,8 @@ interface Props {
   notes?: Readonly<Record<string, string>>
   /** Parts that spoke last. */
   lit?: ReadonlySet<string>
+  /** How its leaves stand, on the live layer. */
+  leaves?: { first: 'open' | 'shut' | null; second: 'open' | 'shut' | null }
   /** Conductors that are under their screws; the others are drawn broken. Without it all are drawn whole. */
   ended?: ReadonlySet<string>
   /** The one conductor in hand. */
@@ -54,6 +56,7 @@ export function DoorDrawing({
   onPart,
   notes,
   lit,
+  leaves,
   ended,
   inHand,
   onConductor,
@@ -98,7 +101,14 @@ export function DoorDrawing({
             : {})}
         >
           <Svg width={layout.width} height={layout.height} role="img" aria-label={`Door drawing. ${words}`}>
-            <Wall layout={layout} from={from} to={to} ground={ground} />
+            <Wall
+              layout={layout}
+              from={from}
+              to={to}
+              ground={ground}
+              two={hasTwoLeaves(door)}
+              leaves={layer === 'live' ? leaves : undefined}
+            />
             {layout.links.map((l, i) => (
               <path
                 key={i}
@@ -206,7 +216,7 @@ function PartBox({
   const edge = part.role === 'breakGlass' ? ground.madder : ground.ink
   return (
     <g>
-      <text x={x + w / 2} y={y - 5} fontSize={12} fontFamily={faces.text} fill={ground.quiet} textAnchor="middle">
+      <text x={x + w / 2} y={y - 5} fontSize={13} fontFamily={faces.text} fill={ground.quiet} textAnchor="middle">
         {note ?? partWord[part.role]}
       </text>
       <rect x={x} y={y} width={w} height={h} fill={on ? ground.oxide : ground.sheet} stroke={edge} strokeWidth={2} />
@@ -224,8 +234,46 @@ function PartBox({
   )
 }
 
+const hasTwoLeaves = (door: Door): boolean =>
+  door.opening === 'doubleDoor' || door.parts.some((p) => p.role === 'lock2' || p.role === 'contact2')
+
+/** Each leaf from its hinge to where it ends while shut, from the middle of the opening. */
+function leafLines(
+  two: boolean,
+  leaves: Props['leaves'],
+): { key: string; hinge: number; end: number; open: boolean }[] {
+  const first = leaves?.first === 'open'
+  if (!two) return [{ key: 'first', hinge: -30, end: 30, open: first }]
+  // A gap between the two, so that they are seen to be two.
+  return [
+    { key: 'first', hinge: -30, end: -2, open: first },
+    { key: 'second', hinge: 30, end: 2, open: leaves?.second === 'open' || (leaves?.second === null && first) },
+  ]
+}
+
+function leafWords({ first, second }: NonNullable<Props['leaves']>): string {
+  if (first === 'open' && second === 'open') return 'both leaves open'
+  if (second === 'open') return 'second leaf open'
+  if (first === 'open') return 'leaf open'
+  return first === null ? 'leaf not seen' : 'shut'
+}
+
 /** The wall in section, the leaf between, and each part as a letter where it sits. */
-function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; to: string; ground: Ground }) {
+function Wall({
+  layout,
+  from,
+  to,
+  ground,
+  two,
+  leaves,
+}: {
+  layout: DoorLayout
+  from: string
+  to: string
+  ground: Ground
+  two: boolean
+  leaves: Props['leaves']
+}) {
   const middle = layout.width / 2
   const top = layout.wallY
   const at: Record<PlacedPart['side'], number> = { unsecured: middle - 68, leaf: middle, secured: middle + 42 }
@@ -263,7 +311,29 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
           ))}
         </g>
       ))}
-      <line x1={middle - 30} y1={top + 26.5} x2={middle + 30} y2={top + 26.5} stroke={ground.ink} strokeWidth={4} />
+      {leafLines(two, leaves).map(({ key, hinge, end, open }) => (
+        <line
+          key={key}
+          x1={middle + hinge}
+          y1={top + 26.5}
+          x2={open ? middle + hinge + (end - hinge) * 0.35 : middle + end}
+          y2={open ? top + 26.5 - Math.abs(end - hinge) * 0.55 : top + 26.5}
+          stroke={open ? ground.oxide : ground.ink}
+          strokeWidth={4}
+        />
+      ))}
+      {leaves ? (
+        <text
+          x={middle}
+          y={top + 12}
+          fontSize={13}
+          fontFamily={faces.strong}
+          fill={leaves.first === 'open' || leaves.second === 'open' ? ground.oxide : ground.quiet}
+          textAnchor="middle"
+        >
+          {leafWords(leaves)}
+        </text>
+      ) : null}
       {layout.parts.map(({ part, side }) => {
         const n = (count[side] = (count[side] ?? 0) + 1)
         return (
@@ -271,7 +341,7 @@ function Wall({ layout, from, to, ground }: { layout: DoorLayout; from: string; 
             key={part.id}
             x={at[side] + (n - 1) * 24 - (side === 'leaf' ? 12 : side === 'unsecured' ? 16 : 0)}
             y={top + 46}
-            fontSize={12}
+            fontSize={13}
             fontFamily={faces.mono}
             fill={ground.quiet}
           >

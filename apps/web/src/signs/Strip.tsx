@@ -123,10 +123,10 @@ export function Cell({ terminal: t, on, over, open, chosen, onTerminal, drop }: 
       <T face="mono" size={15} tone={chosen ? 'onOxide' : 'ink'}>
         {t.id}
       </T>
-      <T face="mid" size={11} tone={chosen ? 'onOxide' : 'quiet'}>
+      <T face="mid" size={13} tone={chosen ? 'onOxide' : 'quiet'}>
         {t.label}
       </T>
-      <T face="mono" size={11} tone={chosen ? 'onOxide' : over ? 'madder' : 'ink'} numberOfLines={1}>
+      <T face="mono" size={13} tone={chosen ? 'onOxide' : over ? 'madder' : 'ink'} numberOfLines={1}>
         {on.map((u) => u.split(' ')[1]).join(' ')}
       </T>
     </Pressable>

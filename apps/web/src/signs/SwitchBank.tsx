@@ -19,10 +19,10 @@ export function SwitchBank({
     <View style={{ flexDirection: 'row', alignItems: 'flex-start', gap: 8 }}>
       {coding.kind === 'binary' ? (
         <View style={{ height: 64, justifyContent: 'space-between', paddingVertical: 4 }}>
-          <T size={11} face="mid">
+          <T size={13} face="mid">
             ON
           </T>
-          <T size={11} tone="quiet">
+          <T size={13} tone="quiet">
             off
           </T>
         </View>

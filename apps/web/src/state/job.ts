@@ -52,6 +52,8 @@ interface JobState {
   outbox: Waiting[]
   /** How far loads are that are under way, by their ids. */
   loads: Readonly<Record<string, LoadProgress>>
+  /** When the server last took something that was sent from here, ms; 0 for never. */
+  savedAt: number
   /** In words: the server’s disk is full, and what is recorded waits here; null while it is not. */
   full: string | null
   /** What everybody should know of the server’s store. */
@@ -252,6 +254,7 @@ export const useJob = create<JobState>((set, getState) => {
     connection: 'joining',
     outbox: [],
     loads: {},
+    savedAt: 0,
     full: null,
     aside: [],
     join() {
@@ -310,7 +313,7 @@ export const useJob = create<JobState>((set, getState) => {
       try {
         await askFirst(getState().base, request)
         const answer = await post<CommandAnswer>('/commands', request, commandMs)
-        set({ full: null })
+        set({ full: null, savedAt: Date.now() })
         takeOver(answer, name)
         await catchUp(answer.rev)
         return answer

@@ -47,8 +47,9 @@ export const tickSet = defineCommand<{
       tested: null,
     }
     const on = p.what === 'ended' ? { on: endingDigest(door, p.cable) } : {}
-    // Who ticked it first did it; a second tick of the same thing changes nothing.
-    if (p.done && tick[p.what] && tick[p.what]?.on === on.on) return []
+    // Who ticked it first did it, whichever record comes first; a later tick of the same thing changes nothing.
+    const before = tick[p.what]
+    if (p.done && before && before.on === on.on && before.at <= at) return []
     return [put(facts, 'tick', { ...tick, [p.what]: p.done ? { by, at, ...on } : null })]
   },
   edits: (p) => ({

@@ -40,3 +40,23 @@ export function wallText(atMs: number, zone: string): string {
   const two = (n: number) => String(n).padStart(2, '0')
   return `${weekdays[weekday - 1]} ${date} ${two(Math.floor(minute / 60))}:${two(minute % 60)}`
 }
+
+/** The moment at which the clock of a zone shows `2027-01-04 06:15`; null for what is no date and time, or for an hour that a night leaves out. Of an hour that comes twice the first. */
+export function momentIn(zone: string, text: string): number | null {
+  const match = /^(\d{4}-\d{2}-\d{2})[T ](\d{1,2}):(\d{2})$/.exec(text.trim())
+  if (!match) return null
+  const [, date = '', hour = '', minute = ''] = match
+  const asUtc = Date.parse(`${date}T${hour.padStart(2, '0')}:${minute}:00Z`)
+  if (Number.isNaN(asUtc)) return null
+  const wanted = { date, minute: Number(hour) * 60 + Number(minute) }
+  const shows = (ms: number) => {
+    const wall = wallClock(ms, zone)
+    return wall.date === wanted.date && wall.minute === wanted.minute
+  }
+  // No zone is further from UTC than 14 hours; the shifts of daylight saving are whole quarters of an hour.
+  for (let quarters = -56; quarters <= 56; quarters++) {
+    const ms = asUtc + quarters * 15 * 60_000
+    if (shows(ms)) return ms
+  }
+  return null
+}

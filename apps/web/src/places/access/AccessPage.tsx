@@ -1,4 +1,4 @@
-import { all, decide, jobOf, periodWords, type Group } from '@rauta/core'
+import { all, decide, jobOf, momentIn, periodWords, type Group } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -111,7 +111,7 @@ function Why() {
   const who = facts.person[person] ?? people[0]
   const where = facts.door[door] ?? doors[0]
   if (!who || !where) return null
-  const typed = when.trim() ? Date.parse(when.trim().replace(' ', 'T')) : Date.now()
+  const typed = when.trim() ? (momentIn(zone, when) ?? NaN) : Date.now()
   const answer = Number.isNaN(typed) ? null : decide(facts, who, where, typed)
   return (
     <Sheet title="Why">

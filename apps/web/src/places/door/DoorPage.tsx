@@ -15,7 +15,7 @@ import { marksFor } from '../../state/worked'
 import { nextAction } from '../doors/next'
 import { Missing } from '../shell/Missing'
 import { Orders } from './Orders'
-import { doorMoments, litParts, voltNotes } from './layers'
+import { doorMoments, leavesNow, litParts, voltNotes } from './layers'
 
 /** A door: its marks with words, its drawing, and why each missing mark is missing. */
 export function DoorPage({ id }: { id: string }) {
@@ -94,6 +94,7 @@ export function DoorPage({ id }: { id: string }) {
             layer={layer}
             notes={voltNotes(door, moment)}
             lit={litParts(facts, door)}
+            leaves={leavesNow(facts, door)}
             onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)}
           />
         </Sheet>

@@ -16,6 +16,7 @@ import { SignIn } from '../start/SignIn'
 import { Costs } from './Costs'
 import { Keys } from './Keys'
 import { Rail } from './Rail'
+import { SkipLink } from './SkipLink'
 import { Tabs } from './Tabs'
 import { StandingDoors, TopLine } from './TopLine'
 
@@ -83,6 +84,7 @@ function Inside({ covered }: { covered: boolean }) {
   }, [covered, flush])
   return (
     <View style={{ flex: 1, flexDirection: wide ? 'row' : 'column' }}>
+      {wide ? <SkipLink /> : null}
       {wide ? <Rail /> : null}
       <View style={{ flex: 1, minWidth: 0 }}>
         <TopLine />

@@ -1,5 +1,6 @@
 import { all, jobOf, modeWords } from '@rauta/core'
 import { Link } from 'expo-router'
+import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import Svg, { Path, Rect } from 'react-native-svg'
 import { T } from '../../parts/Text'
@@ -15,6 +16,7 @@ export function TopLine() {
   const waiting = useJob((s) => s.outbox.length)
   const count = unsent(facts).length
   const away = connection === 'away'
+  const saved = useSaved()
   return (
     <View
       role="banner"
@@ -23,15 +25,15 @@ export function TopLine() {
         alignItems: 'center',
         gap: 14,
         paddingHorizontal: 16,
-        minHeight: 36,
+        minHeight: 44,
         backgroundColor: ground.paper,
       }}
     >
       <T face="mid" size={13} numberOfLines={1} style={{ flex: 1 }}>
         {jobOf(facts)?.name ?? ''}
       </T>
-      <Link href={'/waiting' as never} style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}>
-        <View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 36 }}>
+      <Link href={'/waiting' as never} style={{ minHeight: 44, justifyContent: 'center', display: 'flex' }}>
+        <View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 44 }}>
           <Svg width={9} height={9}>
             <Rect
               x={1}
@@ -44,13 +46,13 @@ export function TopLine() {
             />
           </Svg>
           <T face="mid" size={13} tone={away ? 'madder' : 'quiet'}>
-            {away ? `No server${waiting ? `, ${waiting} wait` : ''}` : waiting ? `${waiting} wait` : 'Server'}
+            {connectionWords(away, waiting, saved)}
           </T>
         </View>
       </Link>
       {count ? (
-        <Link href="/load" style={{ minHeight: 36, justifyContent: 'center', display: 'flex' }}>
-          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 5, minHeight: 36 }}>
+        <Link href="/load" style={{ minHeight: 44, justifyContent: 'center', display: 'flex' }}>
+          <View style={{ flexDirection: 'row', alignItems: 'center', gap: 5, minHeight: 44 }}>
             <Svg width={12} height={11}>
               <Path d="M6 1.2 L11 10 H1 Z" fill="none" stroke={ground.ochre} strokeWidth={1.6} />
             </Svg>
@@ -62,6 +64,27 @@ export function TopLine() {
       ) : null}
     </View>
   )
+}
+
+/** How long it is said that something was saved, ms. */
+const savedForMs = 2500
+
+/** Whether something was saved a moment ago. */
+function useSaved(): boolean {
+  const savedAt = useJob((s) => s.savedAt)
+  const [over, setOver] = useState(0)
+  useEffect(() => {
+    if (!savedAt) return undefined
+    const timer = setTimeout(() => setOver(savedAt), savedForMs)
+    return () => clearTimeout(timer)
+  }, [savedAt])
+  return savedAt > over
+}
+
+function connectionWords(away: boolean, waiting: number, saved: boolean): string {
+  if (away) return waiting ? `No server, ${waiting} wait` : 'No server'
+  if (waiting) return `${waiting} wait`
+  return saved ? 'Saved' : 'Server'
 }
 
 /** Doors that stand open or locked because somebody told them to: on every screen until they are back. */

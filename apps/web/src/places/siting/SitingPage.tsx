@@ -5,6 +5,7 @@ import { useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
+import { counted } from '../../parts/count'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { UndoBar } from '../../parts/UndoBar'
@@ -208,9 +209,7 @@ function Found({
   return (
     <>
       <Sheet title={stopped ? 'The best until you stopped' : 'Worked out'}>
-        <T
-          size={17}
-        >{`${siting.doors.length} doors placed, ${siting.newControllers} new controllers${siting.newControllers === siting.bound.controllers ? ': no fewer can do.' : `; ${siting.bound.controllers} is what nothing can go under.`}`}</T>
+        <T size={17}>{placedWords(siting)}</T>
         {siting.cableM > 0 ? (
           <T>{`${m(siting.cableM)} of run in all, ${over.toFixed(1)} % over what nothing can go under (${m(siting.bound.cableM)}: every door at its nearest cabinet).`}</T>
         ) : (
@@ -256,4 +255,13 @@ function Found({
       })}
     </>
   )
+}
+
+/** How many were placed, and how near that is to what nothing can go under. */
+function placedWords({ doors, newControllers, bound }: Siting): string {
+  if (doors.length === 0) return 'No door could be placed. See below why.'
+  const placed = `${counted(doors.length, 'door')} placed, ${counted(newControllers, 'new controller')}`
+  return newControllers === bound.controllers
+    ? `${placed}: no fewer can do.`
+    : `${placed}; ${bound.controllers} is what nothing can go under.`
 }

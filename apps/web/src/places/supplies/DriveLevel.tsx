@@ -89,7 +89,7 @@ export default function DriveLevel({ controller: supplied, answer }: { controlle
             rulesColor={ground.line}
             xAxisColor={ground.ink}
             yAxisColor={ground.ink}
-            yAxisTextStyle={{ fontFamily: faces.mono, fontSize: 11, color: ground.ink }}
+            yAxisTextStyle={{ fontFamily: faces.mono, fontSize: 13, color: ground.ink }}
             xAxisLabelsHeight={0}
             showReferenceLine1
             referenceLine1Position={d.leastV}
@@ -106,7 +106,7 @@ export default function DriveLevel({ controller: supplied, answer }: { controlle
       </View>
       <View style={{ flexDirection: 'row', justifyContent: 'space-between', paddingLeft: 36 }}>
         {['0', '250', '500', '750', '1000 ms'].map((l) => (
-          <T key={l} face="mono" size={11}>
+          <T key={l} face="mono" size={13}>
             {l}
           </T>
         ))}

@@ -7,6 +7,7 @@ import {
   supplyOf,
   type ReleaseAnswer,
   type ReleaseCase,
+  type ReleaseRow,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
@@ -14,24 +15,16 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { Chips } from '../../parts/Action'
 import { Line, Screen } from '../../parts/Screen'
-import { T, type Tone } from '../../parts/Text'
+import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
 import { doorsInOrder, reportFor } from '../../state/worked'
 import { useGround, useWide } from '../../theme'
-
-const inWords: Record<ReleaseAnswer['in'], string> = { free: 'free', works: 'as always', shut: 'shut' }
-const outWords: Record<ReleaseAnswer['out'], string> = {
-  free: 'free',
-  works: 'as always',
-  handle: 'by handle',
-  shut: 'nobody',
-}
-const toneOf = (a: ReleaseAnswer): Tone => (a.out === 'shut' ? 'madder' : a.in === 'free' ? 'ochre' : 'ink')
+import { ReleaseMatrix } from './ReleaseMatrix'
+import { inWords, outWords, toneOf } from './releaseWords'
 
 /** What opens and what stays shut, door by door, when mains, network, controller or the fire signal say so. */
 export function ReleasePage() {
   const facts = useFacts()
-  const ground = useGround()
   const wide = useWide()
   const [which, setWhich] = useState<ReleaseCase>('mains')
   const rows = doorsInOrder(facts).map((door) => {
@@ -57,6 +50,16 @@ export function ReleasePage() {
         </View>
       }
     >
+      {wide ? <ReleaseMatrix rows={rows} chosen={which} /> : <ReleaseList rows={rows} which={which} />}
+    </Screen>
+  )
+}
+
+/** Door by door, in the case that is chosen. */
+function ReleaseList({ rows, which }: { rows: readonly ReleaseRow[]; which: ReleaseCase }) {
+  const ground = useGround()
+  return (
+    <>
       <View
         style={{
           flexDirection: 'row',
@@ -107,7 +110,7 @@ export function ReleasePage() {
                   )}
                 </View>
                 {a ? (
-                  <T size={13} tone={a.out === 'shut' ? 'madder' : 'quiet'} numberOfLines={wide ? 1 : 3}>
+                  <T size={13} tone={a.out === 'shut' ? 'madder' : 'quiet'} numberOfLines={3}>
                     {a.says}
                   </T>
                 ) : null}
@@ -116,6 +119,6 @@ export function ReleasePage() {
           )
         })}
       </View>
-    </Screen>
+    </>
   )
 }
