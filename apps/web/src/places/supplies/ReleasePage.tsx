@@ -5,7 +5,6 @@ import {
   releaseTitle,
   releaseWords,
   supplyOf,
-  type ReleaseAnswer,
   type ReleaseCase,
   type ReleaseRow,
 } from '@rauta/core'
