@@ -14,6 +14,7 @@ const esm = [
   'temporal-polyfill',
   'temporal-utils',
   'zustand',
+  '@tanstack',
   '@rauta',
 ]
 

@@ -1,5 +1,6 @@
 import { act, fireEvent, render, screen, within } from '@testing-library/react'
-import { releaseWords } from '@rauta/core'
+import { releaseOf, releaseWords, type Door } from '@rauta/core'
+import { shippedSheets } from '@rauta/contracts'
 import type { PaperView } from '@rauta/contracts'
 import type { Told } from '../src/places/siting/siting.worker'
 
@@ -32,6 +33,7 @@ import { SheetForm } from '../src/places/sheets/SheetForm'
 import { SheetPage } from '../src/places/sheets/SheetPage'
 import { SheetsPage } from '../src/places/sheets/SheetsPage'
 import { SitingPage } from '../src/places/siting/SitingPage'
+import { ReleaseMatrix } from '../src/places/supplies/ReleaseMatrix'
 import { ReleasePage } from '../src/places/supplies/ReleasePage'
 import { SuppliesPage } from '../src/places/supplies/SuppliesPage'
 import { SupplyPage } from '../src/places/supplies/SupplyPage'
@@ -348,12 +350,28 @@ describe('supplies', () => {
     expect(
       screen.getByText('Supply and battery dead: at 1 of 2 doors nobody gets out. Not known at 1 door.'),
     ).toBeTruthy()
+  })
+  it('as a matrix every case of every door, and not known where nobody can say', () => {
+    const { door, controller } = useJob.getState().facts
+    const d = door['D-01'] as Door
+    const answers = releaseOf(d, controller['a1'], shippedSheets)
+    render(
+      <ReleaseMatrix
+        rows={[
+          { door: d, answers },
+          { door: { ...d, id: 'D-02', ref: 'D-02' }, answers: null },
+        ]}
+        chosen="supply"
+      />,
+    )
     const matrix = within(screen.getByRole('table', { name: 'What opens when, door by door' }))
     expect(matrix.getAllByRole('columnheader').map((h) => h.textContent)).toEqual([
       'Door',
       ...Object.values(releaseWords),
     ])
-    expect(matrix.getAllByRole('row')).toHaveLength(4)
+    const [, first, second] = matrix.getAllByRole('row')
+    expect(first?.textContent).toContain('by handlein shut')
+    expect(second?.textContent?.match(/not known/g)).toHaveLength(6)
   })
 })
 
