@@ -17,7 +17,7 @@ test('a door is planned by form, placed, and its findings mended', async ({ page
   await expect(page.getByText('On an escape route a fail-secure lock stays shut without power.')).toBeVisible()
   await page.getByRole('button', { name: 'Place on A5' }).click()
   await expect(page.getByText('Door port B · P-09')).toBeVisible()
-  await expect(page.getByText(/volts cannot be worked out/)).toBeVisible()
+  await expect(page.getByText(/volts at K1 cannot be worked out/)).toBeVisible()
 
   const length = page.getByRole('textbox', { name: 'Length of W2, m' })
   await length.fill('100 ft')

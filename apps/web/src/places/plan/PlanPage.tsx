@@ -5,6 +5,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { cableKinds, codeOf, typeOf } from '../../parts/cableKinds'
+import { counted } from '../../parts/count'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
@@ -197,7 +198,7 @@ function CableLine({ door, cable }: { door: Door; cable: Door['cables'][number] 
           <Pick
             label={`Cores of ${cable.id}`}
             value={String(cable.type.cores)}
-            options={[1, 2, 4, 6, 8, 10, 12, 16].map((n) => ({ value: String(n), label: `${n} cores` }))}
+            options={[1, 2, 4, 6, 8, 10, 12, 16].map((n) => ({ value: String(n), label: counted(n, 'core') }))}
             onChange={(n) => {
               void keep({ ...cable.type, cores: Number(n) })
             }}
