@@ -127,7 +127,7 @@ test('on a wide screen a lead is dragged to its new screw', async ({ page }) => 
   await page.mouse.down()
   await page.mouse.move(from.x + 60, from.y, { steps: 4 })
   await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 12 })
-  await expect(page.getByText(new RegExp(`^D1 a on ${name} `))).toBeVisible()
+  await expect(page.getByText(new RegExp(`^D1 contact on ${name} `))).toBeVisible()
   await page.mouse.up()
   await expect(page.getByRole('button', { name: new RegExp(`^Terminal ${name} I\\d+: V-07 D1$`) })).toBeVisible()
 })
