@@ -48,13 +48,13 @@ export function addresses(input: AddressesInput): Outcome {
   for (const f of input.foreign ?? []) exact(f.address, 'foreign')
   for (const d of input.devices) if (d.factory !== undefined) exact(d.factory, `devices: ${d.ref}, factory`)
   const open = new Map(subnets.map((s): [string, Open] => [s.name ?? '', openedOf(s, input.foreign ?? [])]))
-  const faults = new Map(input.devices.map((d) => [d.ref, faultsOf(d, placeOf(d, open), macsOf(input.devices))]))
+  const macs = macsOf(input.devices)
+  const wrong = new Map(input.devices.map((d) => [d.ref, addressFaults(d, placeOf(d, open))]))
   const devices = input.devices.map((d) => {
-    const found = faults.get(d.ref) ?? []
-    if (d.address && found.length === 0) return { ref: d.ref, address: d.address }
+    const ofAddress = wrong.get(d.ref) ?? []
+    const found = [...macFaults(d, macs), ...ofAddress]
     const place = placeOf(d, open)
-    place.free ??= new FreeAddresses(place.network, place.taken.keys(), 1)
-    const given = onlyMac(found) && d.address ? d.address : place.free.take()
+    const given = d.address && ofAddress.length === 0 ? d.address : nextFree(place)
     return {
       ref: d.ref,
       address: given || null,
@@ -65,6 +65,11 @@ export function addresses(input: AddressesInput): Outcome {
     devices.every((d) => !('faults' in d)),
     { devices, collidingFactoryAddresses: collisions(input.devices) },
   )
+}
+
+function nextFree(place: Open) {
+  place.free ??= new FreeAddresses(place.network, place.taken.keys(), 1)
+  return place.free.take()
 }
 
 const faultsTold = (faults: string[]) => (faults.length ? { fault: faults.join(' '), faults } : {})
@@ -132,35 +137,32 @@ function placeOf(device: AddressDevice, open: ReadonlyMap<string, Open>): Open {
   return named
 }
 
+const macKey = (mac: string): string => mac.toUpperCase().replaceAll('-', ':')
+
 function macsOf(devices: readonly AddressDevice[]): ReadonlyMap<string, string[]> {
   const by = new Map<string, string[]>()
-  for (const d of devices)
-    if (d.mac) {
-      const key = d.mac.toUpperCase().replaceAll('-', ':')
-      by.set(key, [...(by.get(key) ?? []), d.ref])
-    }
+  for (const d of devices) if (d.mac) by.set(macKey(d.mac), [...(by.get(macKey(d.mac)) ?? []), d.ref])
   return by
 }
 
-const macWords = 'has the same MAC address as'
-const onlyMac = (faults: readonly string[]): boolean => faults.length > 0 && faults.every((f) => f.includes(macWords))
+/** Two devices with one MAC address: one is written wrong, which says nothing of the IP address. */
+function macFaults(device: AddressDevice, macs: ReadonlyMap<string, string[]>): string[] {
+  const twins = (macs.get(macKey(device.mac ?? '')) ?? []).filter((r) => r !== device.ref)
+  if (twins.length === 0) return []
+  return [`${device.ref} has the same MAC address as ${twins.join(' and ')}: one of them is written wrong.`]
+}
 
 /** All that is wrong with a device's address; a right one is taken. */
-function faultsOf(device: AddressDevice, place: Open, macs: ReadonlyMap<string, string[]>): string[] {
-  const found: string[] = []
-  const twins = macs.get((device.mac ?? '').toUpperCase().replaceAll('-', ':')) ?? []
-  if (twins.length > 1)
-    found.push(
-      `${device.ref} ${macWords} ${twins.filter((r) => r !== device.ref).join(' and ')}: one of them is written wrong.`,
-    )
+function addressFaults(device: AddressDevice, place: Open): string[] {
   const { address } = device
-  if (address === undefined) return found
+  if (address === undefined) return []
+  const found: string[] = []
   const n = ipv4(address)
   const { ranges } = reservedRanges(place.network.reserved ?? '')
   if (n !== null && ranges.some((r) => n >= r.from && n <= r.to)) found.push(`${address} is reserved.`)
   const fault = addressFault(address, place.network, place.taken)
   if (fault) found.push(fault)
-  if (found.length === 0 || onlyMac(found)) place.taken.set(address, device.ref)
+  if (found.length === 0) place.taken.set(address, device.ref)
   return found
 }
 

@@ -36,9 +36,7 @@ export function writingFault(text: string): string | null {
 }
 
 /** What is wrong with the subnet of a site: the field, and how to mend it. Null where nothing is. */
-export function networkFault(
-  n: SiteNetwork,
-): { field: 'address' | 'gateway' | 'timeServer' | 'reserved'; says: string } | null {
+export function networkFault(n: SiteNetwork): { field: 'address' | 'gateway' | 'timeServer'; says: string } | null {
   const written = writingFault(n.address)
   if (written) return { field: 'address', says: written }
   const base = ipv4(n.address) ?? 0

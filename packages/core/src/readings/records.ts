@@ -43,12 +43,12 @@ export const readingFacts: Readonly<
   insulation: { name: 'insulation', unit: 'MΩ', unitName: 'megohms', least: 0, most: 1e6, example: '200' },
 }
 
-/** A reading's number as it is shown: two decimals, none from a hundred on. */
 /** Readings in which a meter may show that there is no end. */
 export const endlessKinds: ReadonlySet<ReadingKind> = new Set(['loop', 'endOfLine', 'insulation'])
 /** What stands for a reading over the meter’s range: the largest that a reading may be. */
 export const overRange = 1e7
 
+/** A reading's number as it is shown: two decimals, none from a hundred on. */
 export const readingText = (n: number): string => {
   if (n >= overRange) return 'OL'
   return Math.abs(n) >= 100 ? n.toFixed(0) : n.toFixed(2)

@@ -1,6 +1,6 @@
 import { boardOf } from '../devices/board'
 import type { Controller } from '../devices/records'
-import { sheetOf, type LockFacts, type Sheets } from '../devices/sheet'
+import { sheetOf, type Sheets } from '../devices/sheet'
 import { keepsNobodyIn, partOf, type Door, type Part } from '../doors/door'
 import { defaultPowerPlan, type PowerPlan } from '../power/records'
 
@@ -26,7 +26,6 @@ export interface ReleaseAnswer {
 /** A lock of the door, with what it means for somebody who stands inside. */
 interface LockThere {
   part: Part
-  facts: LockFacts
   safe: boolean
   /** Fed by a battery of its own. */ own: boolean
   /** A handle frees a latch from inside, never a magnet. */ handle: boolean
@@ -41,7 +40,6 @@ function locksOf(door: Door, sheets: Sheets): LockThere[] {
     return [
       {
         part,
-        facts: sheet.lock,
         safe: sheet.lock.fail === 'safe',
         own: !!sheet.ownBattery,
         handle: sheet.lock.principle !== 'magnetic' && (door.handle || !!sheet.ownBattery),
