@@ -22,11 +22,9 @@ export function install() {
   const wanted = hash(readFileSync(join(root, 'package-lock.json')))
   const stamp = join(root, 'node_modules', '.rauta-installed')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
-  console.log('Installing packages ...')
-  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], {
-    cwd: root,
-    stdio: ['ignore', 'inherit', 'inherit'],
-  })
+  // On standard error: standard output belongs to the answer of the command that needed them.
+  console.error('Installing packages ...')
+  execFileSync('npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'], { cwd: root, stdio: ['ignore', 2, 2] })
   writeFileSync(stamp, wanted)
 }
 
