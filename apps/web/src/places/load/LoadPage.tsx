@@ -5,6 +5,7 @@ import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { counted } from '../../parts/count'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
@@ -41,11 +42,7 @@ export function LoadPage() {
   }
   return (
     <Screen
-      title={
-        changes.length
-          ? `Not loaded: ${changes.length === 1 ? '1 device' : `${changes.length} devices`}`
-          : 'Everything is loaded'
-      }
+      title={changes.length ? `Not loaded: ${counted(changes.length, 'device')}` : 'Everything is loaded'}
       bar={
         changes.length ? (
           <Action

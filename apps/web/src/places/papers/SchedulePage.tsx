@@ -8,6 +8,7 @@ import { Action, Chips } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { counted } from '../../parts/count'
 import { T, type Tone } from '../../parts/Text'
 import { UndoBar } from '../../parts/UndoBar'
 import { AwayError, post, postFile, saysOf } from '../../state/api'
@@ -87,7 +88,7 @@ export function SchedulePage() {
           <Action kind="danger" label="Stop" onPress={() => doing.stop.abort()} />
         ) : paper && good > 0 ? (
           <Action
-            label={`Take ${good} ${good === 1 ? 'door' : 'doors'} over`}
+            label={`Take ${counted(good, 'door')} over`}
             {...(paper.counts.bad ? { aside: `${paper.counts.bad} left out` } : {})}
             onPress={() => take(paper)}
           />

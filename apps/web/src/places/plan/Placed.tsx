@@ -12,7 +12,7 @@ import {
   type DragEndEvent,
   type DragOverEvent,
 } from '@dnd-kit/core'
-import { leadsToController, type Door, type Effect, type Want } from '@rauta/core'
+import { leadsToController, type Door, type Effect, type Placement, type Want } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import type { ComponentProps, ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
@@ -58,7 +58,7 @@ export function Placed({ door, moving }: { door: Door; moving: Moving }) {
       {wants.length ? (
         // While a lead is in hand on a phone, the strip at the thumb is the one to tap.
         <View {...(!wide && lead ? { 'aria-hidden': true, style: { opacity: 0.4, pointerEvents: 'none' } } : {})}>
-          <MovingStrip moving={moving} group={placement.portGroup} {...(wide ? { CellAs: DropCell } : {})} />
+          <MovingStrip moving={moving} placement={placement} {...(wide ? { CellAs: DropCell } : {})} />
         </View>
       ) : (
         <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>
@@ -122,24 +122,20 @@ export function Placed({ door, moving }: { door: Door; moving: Moving }) {
 
 function MovingStrip({
   moving,
-  group,
+  placement,
   CellAs,
 }: {
   moving: Moving
-  group: string
+  placement: Placement
   CellAs?: ComponentProps<typeof Strip>['CellAs']
 }) {
-  const facts = useFacts()
   const { controller, lead, want, over } = moving
-  const door = Object.values(facts.door).find(
-    (d) => d.placement?.controller === controller?.id && d.placement?.portGroup === group,
-  )
   if (!controller) return null
   return (
     <Strip
       controller={controller}
-      group={group}
-      chosen={over?.id ?? (lead ? (door?.placement?.terminals[lead] ?? null) : null)}
+      group={placement.portGroup}
+      chosen={over?.id ?? (lead ? (placement.terminals[lead] ?? null) : null)}
       onTerminal={moving.tap}
       fits={(t) => !!want && t.kind === want.kind}
       {...(CellAs ? { CellAs } : {})}
@@ -174,11 +170,11 @@ function InHand({ moving }: { moving: Moving }) {
 }
 
 /** On a phone, while a lead is in hand: strip, instruction and button together where the thumb is. */
-export function StripAtThumb({ moving, group }: { moving: Moving; group: string }) {
+export function StripAtThumb({ moving, placement }: { moving: Moving; placement: Placement }) {
   return (
     <ScrollView style={{ maxHeight: 420 }} contentContainerStyle={{ gap: 8 }}>
       <View role="group" aria-label="Lead in hand" style={{ gap: 4 }}>
-        <MovingStrip moving={moving} group={group} />
+        <MovingStrip moving={moving} placement={placement} />
         <InHand moving={moving} />
         <Action kind="plain" label="Leave it where it is" onPress={() => moving.take(null)} />
       </View>

@@ -38,7 +38,7 @@ export function PlanPage({ id }: { id: string }) {
       under={door.name}
       bar={
         inHand ? (
-          <StripAtThumb moving={moving} group={inHand.portGroup} />
+          <StripAtThumb moving={moving} placement={inHand} />
         ) : door.placement ? (
           <Action label="To the door" onPress={() => router.push(`/doors/${door.id}`)} />
         ) : null

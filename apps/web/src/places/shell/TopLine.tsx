@@ -3,6 +3,7 @@ import { Link } from 'expo-router'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import Svg, { Path, Rect } from 'react-native-svg'
+import { counted } from '../../parts/count'
 import { T } from '../../parts/Text'
 import { useJob } from '../../state/job'
 import { unsent } from '../../state/worked'
@@ -57,7 +58,7 @@ export function TopLine() {
               <Path d="M6 1.2 L11 10 H1 Z" fill="none" stroke={ground.ochre} strokeWidth={1.6} />
             </Svg>
             <T face="mid" size={13} tone="ochre">
-              {count === 1 ? '1 device not loaded' : `${count} devices not loaded`}
+              {`${counted(count, 'device')} not loaded`}
             </T>
           </View>
         </Link>

@@ -2,6 +2,7 @@ import type { BatchResult } from '@rauta/contracts'
 import { useRef, useState } from 'react'
 import { Action } from '../../parts/Action'
 import { Notice, Sheet } from '../../parts/Screen'
+import { counted } from '../../parts/count'
 import { T } from '../../parts/Text'
 import { post, saysOf } from '../../state/api'
 import { readWaitingFile } from '../../state/kept'
@@ -49,6 +50,6 @@ function told(by: string, results: readonly BatchResult[]): { tone: 'verdigris' 
   const refused = results.flatMap((r) => (r.ok ? [] : [r.says]))
   const repeated = results.filter((r) => r.ok && r.repeated).length
   const fresh = results.length - refused.length - repeated
-  const text = `${fresh} ${fresh === 1 ? 'record' : 'records'} of ${by} brought in${repeated ? `, ${repeated} were here already` : ''}${refused.length ? `, ${refused.length} refused: ${[...new Set(refused)].slice(0, 3).join(' ')}` : ''}.`
+  const text = `${counted(fresh, 'record')} of ${by} brought in${repeated ? `, ${repeated} were here already` : ''}${refused.length ? `, ${refused.length} refused: ${[...new Set(refused)].slice(0, 3).join(' ')}` : ''}.`
   return { tone: refused.length ? 'ochre' : 'verdigris', text }
 }
