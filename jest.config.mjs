@@ -20,6 +20,6 @@ export default {
       'packages/demo',
       'apps/cli',
     ]),
-    node('server', ['apps/server']),
+    { ...node('server', ['apps/server']), setupFilesAfterEnv: ['<rootDir>/scripts/jest-again.cjs'] },
   ],
 }

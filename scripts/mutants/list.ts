@@ -6,7 +6,7 @@ export interface Mutant {
   put: string
   /** Unit tests that may notice it, as a pattern of paths; all of the core where it is not said. */
   tests?: string
-  /** The tests that notice it talk to the rig over the wire. */
+  /** The tests that notice it are the server's: most of them talk to the rig over the wire. */
   wire?: true
 }
 
@@ -652,5 +652,38 @@ export const mutants: readonly Mutant[] = [
     find: 'if (base % size !== 0)',
     put: 'if (false)',
     tests: 'apps/cli/test/bad',
+  },
+  // Wrong passwords, counted over all that ask.
+  {
+    name: 'wrong passwords are not held back',
+    file: 'apps/server/src/reach/sparing.ts',
+    find: 'if (!sure && (full ||',
+    put: 'if (!sure && (false ||',
+    tests: 'server/test/sparing',
+    wire: true,
+  },
+  {
+    name: 'a question under way is not counted as a refusal that may come',
+    file: 'apps/server/src/reach/sparing.ts',
+    find: 'standing.refusals.length + standing.unsure - mostRefusals',
+    put: 'standing.refusals.length - mostRefusals',
+    tests: 'server/test/sparing',
+    wire: true,
+  },
+  {
+    name: 'a password that was refused stays the one that opens',
+    file: 'apps/server/src/reach/sparing.ts',
+    find: 'if (standing.opens === password) standing.opens = null',
+    put: 'if (false) standing.opens = null',
+    tests: 'server/test/sparing',
+    wire: true,
+  },
+  {
+    name: 'the password that opened a device last does not come first',
+    file: 'apps/server/src/reach/steps.ts',
+    find: 'Number(b.password === last) - Number(a.password === last)',
+    put: '0',
+    tests: 'server/test/taking',
+    wire: true,
   },
 ]

@@ -3,6 +3,7 @@ import { DeviceError, type Dialer, type Driver, type Protocol, type Protocols, t
 import { sheetOf, type Controller, type Facts, type Secured } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import type { JobLog } from './changes/log'
+import { spared, type Sparing } from './reach/sparing'
 import type { Vault } from './security/vault'
 import type { SetAside } from './store/facts'
 import type { Room } from './store/room'
@@ -16,6 +17,8 @@ export interface Context {
   clock: Clock
   dialer: Dialer
   protocols: Protocols
+  /** Wrong passwords, by device. */
+  sparing: Sparing
   logger: Logger
   /** What everybody should know of the store: what could not be read, was made anew, or is missing. */
   notices: readonly SetAside[]
@@ -54,8 +57,16 @@ export function driverAt(
   protocol: Protocol,
   address: string,
   secret: Secret | null,
-  options: { port?: number; signal?: AbortSignal; timeoutMs?: number; secured?: Secured | undefined } = {},
+  options: {
+    port?: number
+    signal?: AbortSignal
+    timeoutMs?: number
+    secured?: Secured | undefined
+    /** A password that it has just refused is not tried again for a while. */
+    patient?: true
+  } = {},
 ): Driver {
-  const { port = protocol.port, ...rest } = options
-  return protocol.driver({ dialer: context.dialer, clock: context.clock, address, port, secret, ...rest })
+  const { port = protocol.port, patient, ...rest } = options
+  const driver = protocol.driver({ dialer: context.dialer, clock: context.clock, address, port, secret, ...rest })
+  return secret ? spared(driver, context.sparing, address, secret, patient) : driver
 }

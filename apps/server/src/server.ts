@@ -19,6 +19,7 @@ import { Subscriber } from './live/subscriber'
 import { LoadEngine } from './loads/engine'
 import { ClaimRunner } from './reach/claims'
 import { Listening } from './reach/listening'
+import { Sparing } from './reach/sparing'
 import { Watcher } from './reach/watch'
 import { Accounts } from './security/accounts'
 import { settleJobKey } from './security/jobKey'
@@ -92,6 +93,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     clock: options.clock,
     dialer: makeDialer(options.table),
     protocols: options.protocols ?? new Protocols(),
+    sparing: new Sparing(options.clock),
     logger,
     notices,
     room: store.room,

@@ -176,8 +176,10 @@ describe('a greeting moves nothing by itself', () => {
     if (!protocol) throw new Error('no protocol')
     const secret = { user: 'installer', password: 'the right one' }
     /** A device that refuses by `refuses`; asked in turn. */
+    let devices = 0
     const asked = async (refuses: (right: boolean, n: number) => boolean) => {
       let n = 0
+      const address = `10.9.${devices >> 8}.${devices++ & 255}`
       const pretending = {
         ...protocol,
         driver: (options: Parameters<typeof protocol.driver>[0]) => ({
@@ -189,7 +191,7 @@ describe('a greeting moves nothing by itself', () => {
           },
         }),
       }
-      return await knowsSecret(context, pretending, { address: '10.7.1.33', port: 80 }, secret, context.ending)
+      return await knowsSecret(context, pretending, { address, port: 80 }, secret, context.ending)
     }
     expect(await asked((right) => !right)).toBe(true)
     expect(await asked(() => false)).toBe(false)

@@ -15,7 +15,6 @@ import {
 import type { Context } from '../context'
 import { eachInService } from '../reach/eachInService'
 import { provenDriver } from '../reach/inService'
-import { refusedMs } from '../reach/secrets'
 import { failureWords } from '../words'
 import { ability, hasCode, type ToldEvent } from '@rauta/drivers'
 import { gapEvent } from './gap'
@@ -89,9 +88,7 @@ export class Subscriber {
         why = failureWords(error, log.facts.controller[id]?.ref ?? id)
         // Whoever stands at the door is told now, not when its turn to be looked at comes.
         if (!ending.aborted && !hasCode(error, 'notAuthorized')) void this.watcher.look(id).catch(() => undefined)
-        // One that refuses the password is left alone for a while: asking on would make it shut itself to everybody.
-        const refused = hasCode(error, 'notAuthorized')
-        if (!ending.aborted) await clock.sleep(refused ? refusedMs : pauseMs, ending)
+        if (!ending.aborted) await clock.sleep(pauseMs, ending)
       }
     }
   }

@@ -55,7 +55,11 @@ async function settles(context: Context, reach: Reach, signal?: AbortSignal): Pr
 export const driversOf =
   (context: Context, controller: Controller, { address, secured }: Reach, signal?: AbortSignal) =>
   (secret: Secret): Driver =>
-    driverAt(context, protocolOf(context, controller), address, secret, { secured, ...(signal ? { signal } : {}) })
+    driverAt(context, protocolOf(context, controller), address, secret, {
+      secured,
+      patient: true,
+      ...(signal ? { signal } : {}),
+    })
 
 /** Driver of a device that is in service, or null while it is not. */
 export async function serviceDriver(

@@ -13,7 +13,8 @@ import { ability, hasCode, type Heard, type Protocol, type Secret } from '@rauta
 import { sheetsFor } from '@rauta/contracts'
 import { driverAt, spoken, type Context } from '../context'
 import { knowsSecret } from './proof'
-import { ownSecret, refusedMs } from './secrets'
+import { ownSecret } from './secrets'
+import { refusedMs } from './sparing'
 import { within } from './within'
 import { failureWords } from '../words'
 
@@ -27,6 +28,8 @@ export const asking = { atOnce: 12, strangers: 4, most: 500 }
  * @param anew asks it whatever it said before: it has just started and may have been reset, or somebody named it by hand
  */
 export async function remember(context: Context, protocol: Protocol, heard: Heard, anew = false): Promise<void> {
+  // One that was reset and started is asked all the same, as soon as it can't shut itself over it.
+  if (anew) await context.clock.sleep(context.sparing.restMs(heard.address), context.ending)
   const routable = context.dialer.inReach(heard.address)
   const ours = inServiceAs(context.log.facts, heard)
   const moved = ours !== null && heard.address !== ours.address

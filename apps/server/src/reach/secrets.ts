@@ -3,9 +3,6 @@ import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { factorySecret, type Context } from '../context'
 import { strongSecret } from '../security/vault'
 
-/** A few wrong passwords within half a minute shut a device to everybody: one that refused is left alone for so long, ms. */
-export const refusedMs = 31_000
-
 const secretId = (controller: string) => `device/${controller}`
 /** One that was sent, or is about to be, and has not opened the device yet. */
 const nextId = (controller: string) => `device/${controller}/next`

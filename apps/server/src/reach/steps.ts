@@ -60,13 +60,16 @@ async function open(
   const { context, controller, found } = input
   const own = (await ownSecrets(context, controller)).map((secret) => [secret, 'ours'] as [Secret, 'ours'])
   const factory: [Secret, 'factory'] = [factorySecret(context.log.facts, controller), 'factory']
-  // What opened it last comes first: each wrong one brings a device nearer to shutting itself.
   const secrets = found.ownership === 'factory' ? [factory, ...own] : [...own, factory]
   const places = [...new Set([found.address, controller.address])]
   let silence: unknown = null
   let answered = false
   for (const at of places) {
-    for (const [secret, whose] of secrets) {
+    // What opened it last comes first: each wrong one brings a device nearer to shutting itself.
+    const last = context.sparing.opens(at)
+    for (const [secret, whose] of [...secrets].sort(
+      ([a], [b]) => Number(b.password === last) - Number(a.password === last),
+    )) {
       const driver = driverFor(input, at, secret, { secured: secured ?? undefined })
       try {
         const identity = await driver.identify()

@@ -1,10 +1,9 @@
 import { all, jobOf, put, readingChanges, usualLimits, type Config } from '@rauta/core'
-import { ability, DeviceError, hasCode, type Driver } from '@rauta/drivers'
+import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import type { Context } from '../context'
 import { eachInService } from './eachInService'
 import { proven } from './inService'
 import { StoreFullError } from '../store/room'
-import { refusedMs } from './secrets'
 import { within } from './within'
 import { zoneOf } from './zone'
 import { failureWords } from '../words'
@@ -28,8 +27,6 @@ export class Watcher {
   private readonly glimpses = new Map<string, Glimpse>()
   private readonly altering = new Set<string>()
   private readonly busy = new Set<string>()
-  /** Devices that refused their password at the last look. */
-  private readonly refused = new Set<string>()
   constructor(private readonly context: Context) {}
 
   start(): void {
@@ -37,7 +34,7 @@ export class Watcher {
     eachInService(this.context, async (id, inService) => {
       while (inService()) {
         await this.look(id).catch((error: Error) => logger.error(error))
-        await clock.sleep(this.gapMs(id), ending)
+        await clock.sleep(this.gapMs(), ending)
       }
     })
   }
@@ -51,10 +48,7 @@ export class Watcher {
     const ref = log.facts.controller[id]?.ref ?? id
     try {
       await within(this.context, lookMs, ref, (signal) => this.ask(id, signal))
-      this.refused.delete(id)
     } catch (error) {
-      if (hasCode(error, 'notAuthorized')) this.refused.add(id)
-      else this.refused.delete(id)
       // A full disk says nothing of the device.
       if (!ending.aborted && !(error instanceof StoreFullError)) await this.silent(id, began, failureWords(error, ref))
     } finally {
@@ -147,15 +141,14 @@ export class Watcher {
     const trying = Math.max(0, this.context.clock.now() - began)
     await this.context.log.patch('reach', id, says, (reach) => ({
       ...reach,
-      silentMs: reach.silentMs + Math.round(trying) + this.gapMs(id),
+      silentMs: reach.silentMs + Math.round(trying) + this.gapMs(),
       says,
     }))
   }
 
   /** How long until its next look. */
-  private gapMs(id: string): number {
-    const intervalMs = (jobOf(this.context.log.facts)?.limits.watchS ?? usualLimits.watchS) * 1000
-    return this.refused.has(id) ? Math.max(intervalMs, refusedMs) : intervalMs
+  private gapMs(): number {
+    return (jobOf(this.context.log.facts)?.limits.watchS ?? usualLimits.watchS) * 1000
   }
 }
 
