@@ -4,7 +4,17 @@ import formats from 'ajv-formats'
 import { commands } from '../packages/contracts/src'
 
 /** Commands that a form fills in field by field. */
-export const formCommands = ['controller.put', 'unit.put', 'job.edit', 'area.put'] as const
+export const formCommands = [
+  'controller.put',
+  'unit.put',
+  'job.edit',
+  'area.put',
+  'person.put',
+  'group.put',
+  'rule.put',
+  'schedule.put',
+  'specialDay.put',
+] as const
 
 /** The compiled checks as one module, each under its command's name. */
 export function checksOf(): string {
@@ -18,5 +28,15 @@ export function checksOf(): string {
   }
   const code = (standalone as unknown as { default: typeof standalone }).default ?? standalone
   const text = (code as (ajv: Ajv, refs: Record<string, string>) => string)(ajv, names)
-  return `// Made by scripts/checks.ts from the commands' schemas: change those, then run it again.\n/* eslint-disable */\n${text.replaceAll('require("ajv/dist/runtime/ucs2length").default', 'ucs2length').replace('"use strict";', "import ucs2lengthModule from 'ajv/dist/runtime/ucs2length'\nconst ucs2length = ucs2lengthModule.default ?? ucs2lengthModule\n")}`
+  return `// Made by scripts/checks.ts from the commands' schemas: change those, then run it again.\n/* eslint-disable */\n${asModule(text)}`
+}
+
+/** The compiler leaves calls of `require` in the code: each becomes an import that works however modules are joined. */
+function asModule(text: string): string {
+  const files = [...new Set([...text.matchAll(/require\("([^"]+)"\)/g)].map((m) => m[1] ?? ''))]
+  const head = files.map((file, i) => `import * as module${i} from '${file}'`)
+  const exportsOf = "const exportsOf = (m) => (m.default && typeof m.default === 'object' ? m.default : m)"
+  return text
+    .replace('"use strict";', [...head, exportsOf].join('\n') + '\n')
+    .replace(/require\("([^"]+)"\)/g, (_all, file: string) => `exportsOf(module${files.indexOf(file)})`)
 }

@@ -72,12 +72,14 @@ test.describe('the board', () => {
     await page.setViewportSize({ width: 1280, height: 800 })
     await signIn(page)
     await page.goto('/supplies')
-    await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+    const list = page.getByRole('region', { name: 'Supplies & cables' })
+    await expect(list).toBeVisible()
     await page.keyboard.press('Tab')
     const skip = page.getByRole('button', { name: 'To what this screen is about' })
     await expect(skip).toBeInViewport()
     await page.keyboard.press('Enter')
-    await expect(page.getByRole('main').locator('[tabindex="0"]').first()).toBeFocused()
+    await expect(list.locator('[tabindex="0"]').first()).toBeFocused()
+    await expect(page.getByRole('main')).toHaveCount(1)
   })
 
   test('two people see each other’s ticks within a second', async ({ page, browser }) => {

@@ -54,7 +54,7 @@ for (const [size, viewport] of [
     await page.getByRole('button', { name: `Nights ${tag}` }).click()
     await remove(page, `Nights ${tag}`, /^Nothing hangs on it\.$/)
     await expect(page.getByRole('heading', { level: 1, name: 'Time' })).toBeVisible()
-    await page.getByRole('textbox', { name: 'Date' }).fill('2031-02-03')
+    await page.getByLabel('Date').fill('2031-02-03')
     await page.getByRole('textbox', { name: 'What for' }).fill(tag)
     await page.getByRole('button', { name: 'Add the day' }).click()
     await remove(page, '2031-02-03', /every schedule runs as on any such weekday/)

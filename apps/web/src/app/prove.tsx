@@ -1,5 +1,16 @@
-import { ProveList } from '../places/prove/ProveList'
+import { Beside } from '../parts/Beside'
+import { firstToProve, ProveList } from '../places/prove/ProveList'
+import { ProvePage } from '../places/prove/ProvePage'
+import { useFacts } from '../state/job'
+import { useWide } from '../theme'
 
 export default function Route() {
-  return <ProveList />
+  const wide = useWide()
+  const first = firstToProve(useFacts())
+  if (!wide || !first) return <ProveList />
+  return (
+    <Beside list={<ProveList chosen={first.id} />}>
+      <ProvePage key={first.id} id={first.id} />
+    </Beside>
+  )
 }

@@ -2,6 +2,7 @@ import { Button, CheckBox, Chip } from './controls'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { useGround } from '../theme'
+import { useSide } from './Beside'
 import { T } from './Text'
 
 interface ActionProps {
@@ -16,6 +17,7 @@ interface ActionProps {
 /** A full-width bar: the thing this screen exists for. Waits for a promise before it can be pressed again. */
 export function Action({ label, name, aside, onPress, kind = 'main', disabled }: ActionProps) {
   const ground = useGround()
+  const side = useSide()
   const [busy, setBusy] = useState(false)
   const press = () => {
     const result = onPress()
@@ -23,7 +25,8 @@ export function Action({ label, name, aside, onPress, kind = 'main', disabled }:
     setBusy(true)
     void result.finally(() => setBusy(false))
   }
-  const main = kind === 'main'
+  // Beside its detail a list has no main action: there is one, and it is the detail's.
+  const main = kind === 'main' && side !== 'list'
   const edge = kind === 'danger' ? ground.madder : ground.ink
   return (
     <Button

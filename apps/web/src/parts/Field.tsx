@@ -49,7 +49,9 @@ export function Field({
       {...(onSubmit ? { onSubmitEditing: onSubmit } : {})}
       {...(autoComplete ? { autoComplete } : {})}
       {...(focus ? { autoFocus: true } : {})}
-      {...(mono ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0 } } : {})}
+      {...(mono
+        ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0, paddingHorizontal: 12 } }
+        : {})}
       autoCapitalize="none"
       autoCorrect={false}
     />

@@ -2,6 +2,7 @@ import Head from 'expo-router/head'
 import { useEffect, useRef, type ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useGround, useWide } from '../theme'
+import { useSide } from './Beside'
 import { T } from './Text'
 
 interface ScreenProps {
@@ -13,22 +14,31 @@ interface ScreenProps {
   children: ReactNode
   head?: ReactNode
   /** On a wide screen its sheets stand in two columns. */ columns?: boolean
+  /** It lays a wide screen out by itself. */ full?: boolean
   /** What it is about now: where that changes, the page begins at its top again. */ top?: string
 }
 
 /** One place: its title, what it holds, and the bar with the action that it exists for. */
-export function Screen({ title, mono, under, aside, bar, children, head, columns, top }: ScreenProps) {
+export function Screen({ title, mono, under, aside, bar, children, head, columns, full, top }: ScreenProps) {
   const ground = useGround()
   const page = useRef<ScrollView>(null)
   useEffect(() => page.current?.scrollTo({ y: 0, animated: false }), [top])
   // On a wide screen a place keeps the width that can be read in one look.
   const wide = useWide()
-  const width = wide ? { width: '100%' as const, maxWidth: columns ? 1240 : 860 } : {}
+  const side = useSide()
+  const list = side === 'list'
+  const inColumns = columns && wide && side === 'alone'
+  const width = wide ? { width: '100%' as const, maxWidth: inColumns || full ? 1240 : 860 } : {}
   return (
-    <View style={{ flex: 1, backgroundColor: ground.paper }} role="main">
-      <Head>
-        <title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title>
-      </Head>
+    <View
+      style={{ flex: 1, backgroundColor: ground.paper }}
+      {...(list ? { role: 'region', 'aria-label': title } : { role: 'main' })}
+    >
+      {list ? null : (
+        <Head>
+          <title>{`${mono ? `${mono} ` : ''}${title} · Rauta`}</title>
+        </Head>
+      )}
       <ScrollView ref={page} tabIndex={0} style={{ flex: 1 }} contentContainerStyle={{ paddingBottom: 24, ...width }}>
         <View
           style={{
@@ -56,7 +66,7 @@ export function Screen({ title, mono, under, aside, bar, children, head, columns
           {under ? <T tone="quiet">{under}</T> : null}
           {head}
         </View>
-        {columns && wide ? (
+        {inColumns ? (
           <View style={{ display: 'block', columnCount: 2, columnGap: 12, paddingHorizontal: 12 } as object}>
             {children}
           </View>
@@ -134,8 +144,17 @@ export function Notice({ tone, children }: { tone: 'madder' | 'ochre' | 'slate' 
   )
 }
 
-export function Line({ children, onPress, label }: { children: ReactNode; onPress?: () => void; label?: string }) {
+interface LineProps {
+  children: ReactNode
+  onPress?: () => void
+  label?: string
+  /** It stands beside its list. */
+  chosen?: boolean
+}
+
+export function Line({ children, onPress, label, chosen }: LineProps) {
   const ground = useGround()
+  const inList = useSide() === 'list'
   return (
     <View
       {...(onPress
@@ -143,6 +162,7 @@ export function Line({ children, onPress, label }: { children: ReactNode; onPres
             role: 'button',
             tabIndex: 0,
             'aria-label': label,
+            'aria-current': chosen ? 'true' : undefined,
             onClick: onPress,
             onKeyDown: (e: { key: string }) => {
               if (e.key === 'Enter') onPress()
@@ -150,9 +170,12 @@ export function Line({ children, onPress, label }: { children: ReactNode; onPres
           } as object)
         : {})}
       style={{
-        paddingHorizontal: 16,
+        paddingRight: 16,
+        paddingLeft: inList ? 12 : 16,
         paddingVertical: 10,
         minHeight: 48,
+        borderLeftWidth: inList ? 4 : 0,
+        borderLeftColor: chosen ? ground.oxide : 'transparent',
         borderBottomWidth: 1,
         borderColor: ground.line,
         justifyContent: 'center',

@@ -26,12 +26,14 @@ interface TakeAwayProps {
   id: string
   /** How it is called in a sentence: `Staff`, `A4`. */
   name: string
+  /** It stands in a sheet, not at the end of a screen. */
+  inSheet?: boolean
   /** Where to go once it is gone. */
   onGone?: () => void
 }
 
 /** Takes something out of the job: first what hangs on it, then once more whether it shall go. */
-export function TakeAway({ kind, id, name, onGone }: TakeAwayProps) {
+export function TakeAway({ kind, id, name, inSheet, onGone }: TakeAwayProps) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const role = useSession((s) => s.me?.role)
@@ -43,7 +45,12 @@ export function TakeAway({ kind, id, name, onGone }: TakeAwayProps) {
     if (asked) (told.current as unknown as Element | null)?.scrollIntoView?.({ block: 'end' })
   }, [asked])
   if (!role || !commands[command[kind]]?.roles.includes(role)) return null
-  if (!asked) return <Action kind="danger" label={`Remove ${name}`} onPress={() => setAsked(true)} />
+  if (!asked)
+    return (
+      <View style={inSheet ? undefined : { paddingHorizontal: 16, paddingTop: 12 }}>
+        <Action kind="danger" label={`Remove ${name}`} onPress={() => setAsked(true)} />
+      </View>
+    )
   const { first, goes } = hangingOn(facts, kind, id)
   const remove = () =>
     send(command[kind], { id })

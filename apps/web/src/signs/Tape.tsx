@@ -12,6 +12,7 @@ export function Tape({
   since = 0,
   limit = 30,
   older = [],
+  wide,
 }: {
   controller?: string
   doors?: readonly string[]
@@ -19,6 +20,8 @@ export function Tape({
   limit?: number
   /** Events that this phone has no more, fetched from the server. */
   older?: readonly DeviceEvent[]
+  /** With controller and card in columns of their own, and the door chosen by its line. */
+  wide?: { chosen: string | undefined; onDoor: (door: string) => void }
 }) {
   const facts = useFacts()
   const ground = useGround()
@@ -39,7 +42,20 @@ export function Tape({
       {events.map((e, i) => (
         <View
           key={e.id}
+          {...(wide && facts.door[e.door]
+            ? ({
+                role: 'button',
+                tabIndex: 0,
+                'aria-label': `${facts.door[e.door]?.ref}: ${e.says}`,
+                'aria-current': e.door === wide.chosen ? 'true' : undefined,
+                onClick: () => wide.onDoor(e.door),
+                onKeyDown: ({ key }: { key: string }) => {
+                  if (key === 'Enter') wide.onDoor(e.door)
+                },
+              } as object)
+            : {})}
           style={{
+            ...(wide ? { minHeight: 44, alignItems: 'center', cursor: 'pointer' } : {}),
             flexDirection: 'row',
             gap: 12,
             paddingVertical: 8,
@@ -50,9 +66,14 @@ export function Tape({
             ...(e.kind === 'gap' ? { borderLeftWidth: 4, borderLeftColor: ground.ochre } : {}),
           }}
         >
-          <T face="mono" size={13} tone={i ? 'quiet' : 'ink'}>
+          <T face="mono" size={13} tone={i ? 'quiet' : 'ink'} style={wide ? { width: 104 } : undefined}>
             {clockTime(e.at - e.offsetMs, zone, true)}
           </T>
+          {wide ? (
+            <T face="mono" size={13} tone="quiet" style={{ width: 30 }}>
+              {facts.controller[e.controller]?.ref ?? ''}
+            </T>
+          ) : null}
           {doors?.length === 1 ? null : (
             <T face="mono" size={13} style={{ width: 44 }}>
               {facts.door[e.door]?.ref ?? ''}
@@ -65,6 +86,11 @@ export function Tape({
           >
             {e.says}
           </T>
+          {wide && e.card ? (
+            <T face="mono" size={13} tone="quiet">
+              {e.card}
+            </T>
+          ) : null}
         </View>
       ))}
     </View>

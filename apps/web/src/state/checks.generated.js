@@ -1,12 +1,13 @@
 // Made by scripts/checks.ts from the commands' schemas: change those, then run it again.
 /* eslint-disable */
-import ucs2lengthModule from 'ajv/dist/runtime/ucs2length'
-const ucs2length = ucs2lengthModule.default ?? ucs2lengthModule
+import * as module0 from 'ajv/dist/runtime/ucs2length'
+import * as module1 from 'ajv-formats/dist/formats'
+const exportsOf = (m) => (m.default && typeof m.default === 'object' ? m.default : m)
 
 export const controller_put = validate10;
 const schema11 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"ref":{"type":"string","pattern":"^[A-Za-z0-9-]{1,8}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"cabinet":{"type":"string","minLength":1,"maxLength":120},"supply":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"address":{"type":"string","maxLength":200},"serial":{"type":"string","maxLength":200},"mac":{"type":"string","maxLength":200},"expanders":{"type":"array","maxItems":16,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^E[0-9]{1,2}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","sheet"]}},"fedFrom":{"type":"object","additionalProperties":false,"properties":{"controller":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lengthM":{"type":"number","exclusiveMinimum":0,"maximum":500},"type":{"anyOf":[{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"iec"},"conductorClass":{"enum":[2,5]},"mm2":{"enum":[0.5,0.75,1,1.5,2.5]},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","conductorClass","mm2","cores"]},{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"awg"},"gauge":{"type":"integer","minimum":10,"maximum":28},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","gauge","cores"]}]}},"required":["controller","lengthM","type"]}},"required":["id","ref","sheet","cabinet","supply","address","serial","mac"]};
 const func2 = Object.prototype.hasOwnProperty;
-const func3 = ucs2length;
+const func3 = exportsOf(module0).default;
 const pattern0 = new RegExp("^[A-Za-z0-9_.:-]+$", "u");
 const pattern1 = new RegExp("^[A-Za-z0-9-]{1,8}$", "u");
 const pattern4 = new RegExp("^E[0-9]{1,2}$", "u");
@@ -2218,5 +2219,1625 @@ vErrors.push(err17);
 errors++;
 }
 validate13.errors = vErrors;
+return errors === 0;
+}
+
+export const person_put = validate14;
+const schema15 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50}},"required":["id","number","name","cards","groups"]};
+
+function validate14(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.number === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "number"},message:"must have required property '"+"number"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.cards === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "cards"},message:"must have required property '"+"cards"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.groups === undefined){
+const err4 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "groups"},message:"must have required property '"+"groups"+"'"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(((((key0 === "id") || (key0 === "number")) || (key0 === "name")) || (key0 === "cards")) || (key0 === "groups"))){
+const err5 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err8 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data.number !== undefined){
+let data1 = data.number;
+if(typeof data1 === "string"){
+if(func3(data1) > 200){
+const err10 = {instancePath:instancePath+"/number",schemaPath:"#/properties/number/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+else {
+const err11 = {instancePath:instancePath+"/number",schemaPath:"#/properties/number/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data2 = data.name;
+if(typeof data2 === "string"){
+if(func3(data2) > 120){
+const err12 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err13 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+else {
+const err14 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+if(data.cards !== undefined){
+let data3 = data.cards;
+if(Array.isArray(data3)){
+if(data3.length > 10){
+const err15 = {instancePath:instancePath+"/cards",schemaPath:"#/properties/cards/maxItems",keyword:"maxItems",params:{limit: 10},message:"must NOT have more than 10 items"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+const len0 = data3.length;
+for(let i0=0; i0<len0; i0++){
+let data4 = data3[i0];
+if(data4 && typeof data4 == "object" && !Array.isArray(data4)){
+if(!(false)){
+if(data4.id === undefined){
+const err16 = {instancePath:instancePath+"/cards/" + i0,schemaPath:"#/properties/cards/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data4.facility === undefined){
+const err17 = {instancePath:instancePath+"/cards/" + i0,schemaPath:"#/properties/cards/items/required",keyword:"required",params:{missingProperty: "facility"},message:"must have required property '"+"facility"+"'"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data4.number === undefined){
+const err18 = {instancePath:instancePath+"/cards/" + i0,schemaPath:"#/properties/cards/items/required",keyword:"required",params:{missingProperty: "number"},message:"must have required property '"+"number"+"'"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data4.state === undefined){
+const err19 = {instancePath:instancePath+"/cards/" + i0,schemaPath:"#/properties/cards/items/required",keyword:"required",params:{missingProperty: "state"},message:"must have required property '"+"state"+"'"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+for(const key1 in data4){
+if(!((((((key1 === "id") || (key1 === "format")) || (key1 === "facility")) || (key1 === "number")) || (key1 === "serial")) || (key1 === "state"))){
+const err20 = {instancePath:instancePath+"/cards/" + i0,schemaPath:"#/properties/cards/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+if(data4.id !== undefined){
+let data5 = data4.id;
+if(typeof data5 === "string"){
+if(func3(data5) > 80){
+const err21 = {instancePath:instancePath+"/cards/" + i0+"/id",schemaPath:"#/properties/cards/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+if(func3(data5) < 1){
+const err22 = {instancePath:instancePath+"/cards/" + i0+"/id",schemaPath:"#/properties/cards/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+if(!pattern0.test(data5)){
+const err23 = {instancePath:instancePath+"/cards/" + i0+"/id",schemaPath:"#/properties/cards/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+else {
+const err24 = {instancePath:instancePath+"/cards/" + i0+"/id",schemaPath:"#/properties/cards/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+if(data4.format !== undefined){
+let data6 = data4.format;
+if(typeof data6 === "string"){
+if(func3(data6) > 40){
+const err25 = {instancePath:instancePath+"/cards/" + i0+"/format",schemaPath:"#/properties/cards/items/properties/format/maxLength",keyword:"maxLength",params:{limit: 40},message:"must NOT have more than 40 characters"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+else {
+const err26 = {instancePath:instancePath+"/cards/" + i0+"/format",schemaPath:"#/properties/cards/items/properties/format/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+if(data4.facility !== undefined){
+let data7 = data4.facility;
+if(!((typeof data7 == "number") && (!(data7 % 1) && !isNaN(data7)))){
+const err27 = {instancePath:instancePath+"/cards/" + i0+"/facility",schemaPath:"#/properties/cards/items/properties/facility/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+if(data4.number !== undefined){
+let data8 = data4.number;
+if(!((typeof data8 == "number") && (!(data8 % 1) && !isNaN(data8)))){
+const err28 = {instancePath:instancePath+"/cards/" + i0+"/number",schemaPath:"#/properties/cards/items/properties/number/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+if(data4.serial !== undefined){
+let data9 = data4.serial;
+if(typeof data9 === "string"){
+if(func3(data9) > 40){
+const err29 = {instancePath:instancePath+"/cards/" + i0+"/serial",schemaPath:"#/properties/cards/items/properties/serial/maxLength",keyword:"maxLength",params:{limit: 40},message:"must NOT have more than 40 characters"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+else {
+const err30 = {instancePath:instancePath+"/cards/" + i0+"/serial",schemaPath:"#/properties/cards/items/properties/serial/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(data4.state !== undefined){
+let data10 = data4.state;
+if(!((data10 === "in use") || (data10 === "lost"))){
+const err31 = {instancePath:instancePath+"/cards/" + i0+"/state",schemaPath:"#/properties/cards/items/properties/state/enum",keyword:"enum",params:{allowedValues: schema15.properties.cards.items.properties.state.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+}
+else {
+const err32 = {instancePath:instancePath+"/cards/" + i0,schemaPath:"#/properties/cards/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+}
+else {
+const err33 = {instancePath:instancePath+"/cards",schemaPath:"#/properties/cards/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+if(data.groups !== undefined){
+let data11 = data.groups;
+if(Array.isArray(data11)){
+if(data11.length > 50){
+const err34 = {instancePath:instancePath+"/groups",schemaPath:"#/properties/groups/maxItems",keyword:"maxItems",params:{limit: 50},message:"must NOT have more than 50 items"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+const len1 = data11.length;
+for(let i1=0; i1<len1; i1++){
+let data12 = data11[i1];
+if(typeof data12 === "string"){
+if(func3(data12) > 80){
+const err35 = {instancePath:instancePath+"/groups/" + i1,schemaPath:"#/properties/groups/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+if(func3(data12) < 1){
+const err36 = {instancePath:instancePath+"/groups/" + i1,schemaPath:"#/properties/groups/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+if(!pattern0.test(data12)){
+const err37 = {instancePath:instancePath+"/groups/" + i1,schemaPath:"#/properties/groups/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+else {
+const err38 = {instancePath:instancePath+"/groups/" + i1,schemaPath:"#/properties/groups/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+}
+}
+else {
+const err39 = {instancePath:instancePath+"/groups",schemaPath:"#/properties/groups/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+}
+else {
+const err40 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+validate14.errors = vErrors;
+return errors === 0;
+}
+
+export const group_put = validate15;
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120}},"required":["id","name"]};
+
+function validate15(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((key0 === "id") || (key0 === "name"))){
+const err2 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err3 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+else {
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data1 = data.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 120){
+const err7 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err8 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+}
+else {
+const err10 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+validate15.errors = vErrors;
+return errors === 0;
+}
+
+export const rule_put = validate16;
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":1000},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","group","doors","schedule"]};
+
+function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.group === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "group"},message:"must have required property '"+"group"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.doors === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "doors"},message:"must have required property '"+"doors"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.schedule === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "schedule"},message:"must have required property '"+"schedule"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((((key0 === "id") || (key0 === "group")) || (key0 === "doors")) || (key0 === "schedule"))){
+const err4 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+else {
+const err8 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+if(data.group !== undefined){
+let data1 = data.group;
+if(typeof data1 === "string"){
+if(func3(data1) > 80){
+const err9 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err10 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+if(!pattern0.test(data1)){
+const err11 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+else {
+const err12 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data.doors !== undefined){
+let data2 = data.doors;
+if(Array.isArray(data2)){
+if(data2.length > 1000){
+const err13 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/maxItems",keyword:"maxItems",params:{limit: 1000},message:"must NOT have more than 1000 items"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(data2.length < 1){
+const err14 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/minItems",keyword:"minItems",params:{limit: 1},message:"must NOT have fewer than 1 items"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+const len0 = data2.length;
+for(let i0=0; i0<len0; i0++){
+let data3 = data2[i0];
+if(typeof data3 === "string"){
+if(func3(data3) > 80){
+const err15 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err16 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+if(!pattern0.test(data3)){
+const err17 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+else {
+const err18 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+}
+else {
+const err19 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+if(data.schedule !== undefined){
+let data4 = data.schedule;
+if(typeof data4 === "string"){
+if(func3(data4) > 80){
+const err20 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err21 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+if(!pattern0.test(data4)){
+const err22 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+else {
+const err23 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+}
+else {
+const err24 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+validate16.errors = vErrors;
+return errors === 0;
+}
+
+export const schedule_put = validate17;
+const schema18 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
+
+function validate17(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.periods === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "periods"},message:"must have required property '"+"periods"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(((key0 === "id") || (key0 === "name")) || (key0 === "periods"))){
+const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+else {
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data1 = data.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 120){
+const err8 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err9 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+else {
+const err10 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+if(data.periods !== undefined){
+let data2 = data.periods;
+if(Array.isArray(data2)){
+if(data2.length > 30){
+const err11 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/maxItems",keyword:"maxItems",params:{limit: 30},message:"must NOT have more than 30 items"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+const len0 = data2.length;
+for(let i0=0; i0<len0; i0++){
+let data3 = data2[i0];
+if(data3 && typeof data3 == "object" && !Array.isArray(data3)){
+if(!(false)){
+if(data3.days === undefined){
+const err12 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "days"},message:"must have required property '"+"days"+"'"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.from === undefined){
+const err13 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.to === undefined){
+const err14 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "to"},message:"must have required property '"+"to"+"'"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+for(const key1 in data3){
+if(!(((key1 === "days") || (key1 === "from")) || (key1 === "to"))){
+const err15 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+if(data3.days !== undefined){
+let data4 = data3.days;
+if(Array.isArray(data4)){
+const len1 = data4.length;
+for(let i1=0; i1<len1; i1++){
+let data5 = data4[i1];
+if(!((typeof data5 == "number") && (!(data5 % 1) && !isNaN(data5)))){
+const err16 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+if(typeof data5 == "number"){
+if(data5 > 7 || isNaN(data5)){
+const err17 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 7},message:"must be <= 7"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+if(data5 < 1 || isNaN(data5)){
+const err18 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+}
+let i2 = data4.length;
+let j0;
+if(i2 > 1){
+const indices0 = {};
+for(;i2--;){
+let item0 = data4[i2];
+if(!((typeof item0 == "number") && (!(item0 % 1) && !isNaN(item0)))){
+continue;
+}
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err19 = {instancePath:instancePath+"/periods/" + i0+"/days",schemaPath:"#/properties/periods/items/properties/days/uniqueItems",keyword:"uniqueItems",params:{i: i2, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i2+" are identical)"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+break;
+}
+indices0[item0] = i2;
+}
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/periods/" + i0+"/days",schemaPath:"#/properties/periods/items/properties/days/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+if(data3.from !== undefined){
+let data6 = data3.from;
+if(typeof data6 === "string"){
+if(func3(data6) > 5){
+const err21 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+else {
+const err22 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+if(data3.to !== undefined){
+let data7 = data3.to;
+if(typeof data7 === "string"){
+if(func3(data7) > 5){
+const err23 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+else {
+const err24 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+}
+else {
+const err25 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+}
+else {
+const err26 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+}
+else {
+const err27 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+validate17.errors = vErrors;
+return errors === 0;
+}
+
+export const specialDay_put = validate18;
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}}},"required":["id","name","date","periods"]};
+const formats0 = exportsOf(module1).fullFormats.date;
+
+function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.date === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "date"},message:"must have required property '"+"date"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.periods === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "periods"},message:"must have required property '"+"periods"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((((key0 === "id") || (key0 === "name")) || (key0 === "date")) || (key0 === "periods"))){
+const err4 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+else {
+const err8 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data1 = data.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 120){
+const err9 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err10 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+else {
+const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+if(data.date !== undefined){
+let data2 = data.date;
+if(typeof data2 === "string"){
+if(!(formats0.validate(data2))){
+const err12 = {instancePath:instancePath+"/date",schemaPath:"#/properties/date/format",keyword:"format",params:{format: "date"},message:"must match format \""+"date"+"\""};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+else {
+const err13 = {instancePath:instancePath+"/date",schemaPath:"#/properties/date/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(data.periods !== undefined){
+let data3 = data.periods;
+if(Array.isArray(data3)){
+if(data3.length > 10){
+const err14 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/maxItems",keyword:"maxItems",params:{limit: 10},message:"must NOT have more than 10 items"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+const len0 = data3.length;
+for(let i0=0; i0<len0; i0++){
+let data4 = data3[i0];
+if(data4 && typeof data4 == "object" && !Array.isArray(data4)){
+if(!(false)){
+if(data4.from === undefined){
+const err15 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data4.to === undefined){
+const err16 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "to"},message:"must have required property '"+"to"+"'"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+for(const key1 in data4){
+if(!((key1 === "from") || (key1 === "to"))){
+const err17 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+if(data4.from !== undefined){
+let data5 = data4.from;
+if(typeof data5 === "string"){
+if(func3(data5) > 5){
+const err18 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+else {
+const err19 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+if(data4.to !== undefined){
+let data6 = data4.to;
+if(typeof data6 === "string"){
+if(func3(data6) > 5){
+const err20 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+else {
+const err21 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+}
+else {
+const err22 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+}
+else {
+const err23 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+}
+else {
+const err24 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+validate18.errors = vErrors;
 return errors === 0;
 }

@@ -12,6 +12,11 @@ const compiled = {
   'unit.put': checks.unit_put,
   'job.edit': checks.job_edit,
   'area.put': checks.area_put,
+  'person.put': checks.person_put,
+  'group.put': checks.group_put,
+  'rule.put': checks.rule_put,
+  'schedule.put': checks.schedule_put,
+  'specialDay.put': checks.specialDay_put,
 } as const
 type Formed = keyof typeof compiled & CommandName
 
@@ -32,11 +37,13 @@ export interface CommandForm<F extends FieldValues> {
   value: F
   set: <K extends Path<F>>(key: K) => (value: F[K]) => void
   put: (part: Partial<F>) => void
-  /** What is wrong with a field, in words; as one types once it was left. */
-  error: (field: Path<F>) => string | undefined
+  /** What is wrong with a field, in words, as one types once it was left; by its path where it lies deeper, for example `cards.0.number`. */
+  error: (field: string) => string | undefined
   /** What is wrong with none of the fields that are shown. */
   wrong: string
   submit: () => Promise<void>
+  /** Begins again, with nothing said against it. */
+  again: (first: F) => void
 }
 
 /** A form that is a command's payload: the command's own schema checks each field as one types, the server has the last word, and either stands at its field. */
@@ -50,10 +57,15 @@ export function useCommandForm<N extends Formed, F extends FieldValues>(options:
     return (Object.hasOwn(fields, bare) ? fields[bare] : bare) as Path<F>
   }
   const resolver: Resolver<F> = (values) => {
-    const errors: Record<string, { type: string; message: string }> = {}
-    for (const { path, says } of complaints(command, payload(values)))
-      errors[nameOf(path)] ??= { type: 'schema', message: says }
-    return Object.keys(errors).length ? { values: {}, errors: errors as FieldErrors<F> } : { values, errors: {} }
+    const errors: Record<string, Complaint> = {}
+    for (const { path, says } of complaints(command, payload(values))) {
+      const { field, name } = placeOf(nameOf(path))
+      const before = errors[name] ?? { type: 'schema', message: says, paths: {} }
+      errors[name] = { ...before, paths: { ...before.paths, [field]: says } }
+    }
+    return Object.keys(errors).length
+      ? { values: {}, errors: errors as unknown as FieldErrors<F> }
+      : { values, errors: {} }
   }
   const form = useForm<F>({ defaultValues: kept.value as never, resolver, mode: 'onTouched', shouldFocusError: false })
   const value = form.watch()
@@ -64,10 +76,11 @@ export function useCommandForm<N extends Formed, F extends FieldValues>(options:
   }
   const refused = (error: unknown) => {
     const field = fieldOf(error)
-    const name = field === undefined ? null : nameOf(field)
-    if (name !== null && Object.hasOwn(form.getValues(), name))
-      form.setError(name, { type: 'server', message: saysOf(error) })
-    else setWrong(saysOf(error))
+    const place = field === undefined ? null : placeOf(nameOf(field))
+    if (place && Object.hasOwn(form.getValues(), place.name)) {
+      const complaint: Complaint = { type: 'server', message: saysOf(error), paths: { [place.field]: saysOf(error) } }
+      form.setError(place.name as Path<F>, complaint)
+    } else setWrong(saysOf(error))
     showFirstWrong()
   }
   const submit = form.handleSubmit(
@@ -94,13 +107,25 @@ export function useCommandForm<N extends Formed, F extends FieldValues>(options:
     set: (key) => (v) => put({ [key]: v } as unknown as Partial<F>),
     put,
     error: (field) => {
-      const found = form.formState.errors[field]?.message
-      return found === undefined ? undefined : String(found)
+      const found = form.formState.errors[placeOf(field).name] as Complaint | undefined
+      return found?.paths[field]
     },
     wrong,
     submit: () => submit(),
+    again: (next) => {
+      kept.forget()
+      form.reset(next)
+    },
   }
 }
+
+/** What is wrong with a field of the form, and with what lies deeper in it, by its path. */
+interface Complaint {
+  type: string
+  message: string
+  paths: Record<string, string>
+}
+const placeOf = (field: string) => ({ field, name: field.split('.')[0] ?? field })
 
 /** What a command's schema has against a payload, by field: the first of each. */
 export function complaints(command: Formed, payload: unknown): { path: string; says: string }[] {

@@ -1,5 +1,7 @@
 import {
   all,
+  byRef,
+  byWalk,
   difference,
   Keeper,
   wantedConfig,
@@ -26,10 +28,8 @@ export const marksFor = (facts: Facts, door: Door): DoorMarks => kept(facts).mar
 export const marksKnown = (facts: Facts, door: Door): boolean => kept(facts).knows(door.id)
 export const reportFor = (facts: Facts, controller: Controller): SupplyReport => kept(facts).reportOf(controller)
 
-export const doorsInOrder = (facts: Facts): Door[] =>
-  all(facts, 'door').sort((a, b) => a.walk - b.walk || a.ref.localeCompare(b.ref))
-export const controllersInOrder = (facts: Facts): Controller[] =>
-  all(facts, 'controller').sort((a, b) => a.ref.localeCompare(b.ref))
+export const doorsInOrder = (facts: Facts): Door[] => all(facts, 'door').sort(byWalk)
+export const controllersInOrder = (facts: Facts): Controller[] => all(facts, 'controller').sort(byRef)
 
 /** Controllers that are in service and do not hold what the job wants, with what differs. */
 export function unsent(facts: Facts): { controller: Controller; differences: Difference[] }[] {

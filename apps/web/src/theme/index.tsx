@@ -37,9 +37,15 @@ export function ThemeProvider({ children }: { children: ReactNode }) {
               borderRadius: 3,
               backgroundColor: ground.sheet,
               minHeight: 48,
+            },
+            inputStyle: {
+              fontFamily: faces.text,
+              fontSize: 17,
+              color: ground.ink,
+              minHeight: 46,
+              minWidth: 0,
               paddingHorizontal: 12,
             },
-            inputStyle: { fontFamily: faces.text, fontSize: 17, color: ground.ink, minHeight: 46, minWidth: 0 },
             labelStyle: {
               fontFamily: faces.mid,
               fontWeight: 'normal',

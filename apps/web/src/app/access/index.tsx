@@ -1,5 +1,11 @@
-import { AccessPage } from '../../places/access/AccessPage'
+import { RuleForm } from '../../places/lazyForms'
+import { firstRule, AccessPage } from '../../places/access/AccessPage'
+import { useFacts } from '../../state/job'
+import { useWide } from '../../theme'
 
+/** On a wide screen the list stands beside it already, and the first of it is shown. */
 export default function Route() {
-  return <AccessPage />
+  const wide = useWide()
+  const first = firstRule(useFacts())
+  return wide ? <RuleForm key={first?.id ?? ''} {...(first ? { id: first.id } : {})} /> : <AccessPage />
 }

@@ -1,5 +1,11 @@
-import { ControllersPage } from '../../places/controllers/ControllersPage'
+import { ControllerPage } from '../../places/controllers/ControllerPage'
+import { firstController, ControllersPage } from '../../places/controllers/ControllersPage'
+import { useFacts } from '../../state/job'
+import { useWide } from '../../theme'
 
+/** On a wide screen the list stands beside it already, and the first of it is shown. */
 export default function Route() {
-  return <ControllersPage />
+  const wide = useWide()
+  const first = firstController(useFacts())
+  return wide && first ? <ControllerPage key={first.id} id={first.id} /> : <ControllersPage />
 }

@@ -1,5 +1,11 @@
-import { PeoplePage } from '../../places/people/PeoplePage'
+import { PersonForm } from '../../places/lazyForms'
+import { firstPerson, PeoplePage } from '../../places/people/PeoplePage'
+import { useFacts } from '../../state/job'
+import { useWide } from '../../theme'
 
+/** On a wide screen the list stands beside it already, and the first of it is shown. */
 export default function Route() {
-  return <PeoplePage />
+  const wide = useWide()
+  const first = firstPerson(useFacts())
+  return wide ? <PersonForm key={first?.id ?? ''} {...(first ? { id: first.id } : {})} /> : <PeoplePage />
 }

@@ -1,5 +1,11 @@
-import { SheetsPage } from '../../places/sheets/SheetsPage'
+import { SheetPage } from '../../places/sheets/SheetPage'
+import { firstSheet, SheetsPage } from '../../places/sheets/SheetsPage'
+import { useFacts } from '../../state/job'
+import { useWide } from '../../theme'
 
+/** On a wide screen the list stands beside it already, and the first of it is shown. */
 export default function Route() {
-  return <SheetsPage />
+  const wide = useWide()
+  const first = firstSheet(useFacts())
+  return wide && first ? <SheetPage key={first.id} id={first.id} /> : <SheetsPage />
 }

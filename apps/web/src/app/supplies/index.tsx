@@ -1,5 +1,11 @@
-import { SuppliesPage } from '../../places/supplies/SuppliesPage'
+import { firstSupply, SuppliesPage } from '../../places/supplies/SuppliesPage'
+import { SupplyPage } from '../../places/supplies/SupplyPage'
+import { useFacts } from '../../state/job'
+import { useWide } from '../../theme'
 
+/** On a wide screen the list stands beside it already, and the first of it is shown. */
 export default function Route() {
-  return <SuppliesPage />
+  const wide = useWide()
+  const first = firstSupply(useFacts())
+  return wide && first ? <SupplyPage key={first.id} id={first.id} /> : <SuppliesPage />
 }

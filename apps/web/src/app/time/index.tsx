@@ -1,5 +1,11 @@
-import { TimePage } from '../../places/time/TimePage'
+import { ScheduleForm } from '../../places/lazyForms'
+import { firstSchedule, TimePage } from '../../places/time/TimePage'
+import { useFacts } from '../../state/job'
+import { useWide } from '../../theme'
 
+/** On a wide screen the list stands beside it already, and the first of it is shown. */
 export default function Route() {
-  return <TimePage />
+  const wide = useWide()
+  const first = firstSchedule(useFacts())
+  return wide ? <ScheduleForm key={first?.id ?? ''} {...(first ? { id: first.id } : {})} /> : <TimePage />
 }

@@ -1,6 +1,6 @@
-import { all, decide, jobOf, momentIn, periodWords, type Group } from '@rauta/core'
+import { all, byRef, decide, jobOf, momentIn, periodWords, type Facts, type Group, type Rule } from '@rauta/core'
 import { router } from 'expo-router'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
@@ -8,46 +8,97 @@ import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { counted } from '../../parts/count'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
+import { Table, type TableColumn } from '../../parts/Table'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
+import { When } from '../../parts/When'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { doorsInOrder } from '../../state/worked'
+import { useWide } from '../../theme'
 
-/** Which group passes which doors on which schedule, and why somebody would or would not pass. */
-export function AccessPage() {
+export const firstRule = (facts: Facts): Rule | undefined => all(facts, 'rule')[0]
+
+const groupOf = (facts: Facts, { group }: Rule) => facts.group[group]?.name ?? group
+const scheduleOf = (facts: Facts, { schedule }: Rule) => facts.schedule[schedule]?.name ?? schedule
+const refsOf = (facts: Facts, { doors }: Rule): string[] =>
+  doors
+    .map((d) => ({ ref: facts.door[d]?.ref ?? d }))
+    .sort(byRef)
+    .map((d) => d.ref)
+
+/** References of a rule's doors; a line breaks between two, never within one. */
+function Refs({ rule }: { rule: Rule }) {
+  return (
+    <View style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 14 }}>
+      {refsOf(useFacts(), rule).map((ref) => (
+        <T key={ref} face="mono" size={13}>
+          {ref}
+        </T>
+      ))}
+    </View>
+  )
+}
+
+/** Which group passes which doors on which schedule, and why somebody would or would not pass. @param chosen the rule that stands beside the list */
+export function AccessPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
+  const wide = useWide()
   return (
     <Screen
       title="Access"
       under="No rule means refused"
       bar={<Action label="Add a rule" onPress={() => router.push('/access/new')} />}
     >
-      <Why />
+      {wide ? null : <Why />}
       <Sheet flush title="Rules">
-        {all(facts, 'rule').map((r) => (
-          <Line key={r.id}>
-            <T face="strong">{`${facts.group[r.group]?.name ?? r.group} on ${facts.schedule[r.schedule]?.name ?? r.schedule}`}</T>
-            <T face="mono" size={13}>
-              {r.doors.map((d) => facts.door[d]?.ref ?? d).join('  ')}
-            </T>
-            <T size={13} tone="quiet">
-              {facts.schedule[r.schedule]?.periods.map(periodWords).join(', ') ?? ''}
-            </T>
-            <View style={{ flexDirection: 'row', gap: 8, marginTop: 6 }}>
-              <View style={{ flex: 1 }}>
-                <Action kind="plain" label="Edit" onPress={() => router.push(`/access/${r.id}`)} />
-              </View>
-            </View>
-          </Line>
-        ))}
+        {wide ? <RuleTable chosen={chosen} /> : all(facts, 'rule').map((r) => <RuleLine key={r.id} rule={r} />)}
         {all(facts, 'rule').length === 0 ? (
           <T style={{ padding: 16 }}>No rule yet: everybody is refused at every door.</T>
         ) : null}
       </Sheet>
+      {wide ? <Why /> : null}
       <Groups />
     </Screen>
+  )
+}
+
+function RuleLine({ rule }: { rule: Rule }) {
+  const facts = useFacts()
+  return (
+    <Line>
+      <T face="strong">{`${groupOf(facts, rule)} on ${scheduleOf(facts, rule)}`}</T>
+      <Refs rule={rule} />
+      <T size={13} tone="quiet">
+        {facts.schedule[rule.schedule]?.periods.map(periodWords).join(', ') ?? ''}
+      </T>
+      <View style={{ marginTop: 6 }}>
+        <Action kind="plain" label="Edit" onPress={() => router.push(`/access/${rule.id}`)} />
+      </View>
+    </Line>
+  )
+}
+
+function RuleTable({ chosen }: { chosen: string | undefined }) {
+  const facts = useFacts()
+  const columns = useMemo(
+    (): TableColumn<Rule>[] => [
+      { id: 'group', head: 'Group', value: (r) => groupOf(facts, r), width: 132 },
+      { id: 'schedule', head: 'On', value: (r) => scheduleOf(facts, r), width: 132 },
+      { id: 'doors', head: 'Doors', value: (r) => refsOf(facts, r).join(' '), cell: (r) => <Refs rule={r} /> },
+    ],
+    [facts],
+  )
+  return (
+    <Table
+      label="Rules"
+      rows={all(facts, 'rule')}
+      columns={columns}
+      chosen={chosen}
+      nameOf={(r) => `${groupOf(facts, r)} on ${scheduleOf(facts, r)}`}
+      onOpen={(r) => router.push(`/access/${r.id}`)}
+    />
   )
 }
 
@@ -93,7 +144,7 @@ function GroupRow({ group }: { group: Group }) {
     <View style={{ gap: 8 }}>
       <Field label={`Name of ${group.name}`} value={name} onChange={setName} error={wrong || undefined} />
       <Action kind="plain" label="Save the name" onPress={save} />
-      <TakeAway kind="group" id={group.id} name={group.name} />
+      <TakeAway inSheet kind="group" id={group.id} name={group.name} />
       <Action kind="plain" label="Close" onPress={() => setOpen(false)} />
     </View>
   )
@@ -127,13 +178,12 @@ function Why() {
         options={doors.map((d) => ({ value: d.id, label: `${d.ref} ${d.name}` }))}
         onChange={setDoor}
       />
-      <Field
+      <When
+        kind="datetime-local"
         label="Moment, empty for now"
         value={when}
         onChange={setWhen}
-        hint="2027-01-04 06:15"
-        mono
-        error={answer ? undefined : 'Write the moment as 2027-01-04 06:15.'}
+        error={answer ? undefined : 'This moment is left out here: clocks are put forward over it.'}
       />
       {answer ? (
         <Notice tone={answer.passes ? 'verdigris' : 'madder'}>{`${dayTime(typed, zone)}: ${answer.says}`}</Notice>

@@ -1,6 +1,5 @@
-import { all, areaTree, isInside } from '@rauta/core'
+import { all, areaTree, isInside, type Rule } from '@rauta/core'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
@@ -8,9 +7,10 @@ import { counted } from '../../parts/count'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
-import { saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
 import { doorsInOrder } from '../../state/worked'
+import { useAfter } from '../shell/after'
 
 /** All doors into an area, and into those inside it, in one tap; tapped again they are off. */
 function AreaTicks({ chosen, onChange }: { chosen: readonly string[]; onChange: (doors: string[]) => void }) {
@@ -44,18 +44,18 @@ function AreaTicks({ chosen, onChange }: { chosen: readonly string[]; onChange: 
 /** A rule: which group passes which doors on which schedule. */
 export function RuleForm({ id }: { id?: string }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
+  const after = useAfter('/access')
   const before = id ? facts.rule[id] : undefined
   const groups = all(facts, 'group')
   const schedules = all(facts, 'schedule')
-  const [form, setForm] = useState(
-    before ?? { id: v7(), group: groups[0]?.id ?? '', schedule: schedules[0]?.id ?? '', doors: [] as string[] },
-  )
-  const [wrong, setWrong] = useState('')
-  const keep = () =>
-    send('rule.put', form)
-      .then(() => router.push('/access'))
-      .catch((e: unknown) => setWrong(saysOf(e)))
+  const form = useCommandForm<'rule.put', Rule>({
+    command: 'rule.put',
+    draft: `rule-${id ?? 'new'}`,
+    first: before ?? { id: v7(), group: groups[0]?.id ?? '', schedule: schedules[0]?.id ?? '', doors: [] },
+    payload: (rule) => rule,
+    onSent: (rule) => after(rule.id),
+  })
+  const { value, put, set, error } = form
   if (groups.length === 0 || schedules.length === 0)
     return (
       <Screen title="Add a rule" bar={<Action label="Back" onPress={() => router.push('/access')} />}>
@@ -65,33 +65,38 @@ export function RuleForm({ id }: { id?: string }) {
       </Screen>
     )
   return (
-    <Screen title={before ? 'Edit the rule' : 'Add a rule'} bar={<Action label="Save the rule" onPress={keep} />}>
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+    <Screen
+      title={before ? 'Edit the rule' : 'Add a rule'}
+      bar={<Action label="Save the rule" onPress={form.submit} />}
+    >
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Sheet>
         <Pick
           label="Group"
-          value={form.group}
+          value={value.group}
           options={groups.map((g) => ({ value: g.id, label: g.name }))}
-          onChange={(group) => setForm({ ...form, group })}
+          onChange={set('group')}
+          error={error('group')}
         />
         <Pick
           label="Schedule"
-          value={form.schedule}
+          value={value.schedule}
           options={schedules.map((s) => ({ value: s.id, label: s.name }))}
-          onChange={(schedule) => setForm({ ...form, schedule })}
+          onChange={set('schedule')}
+          error={error('schedule')}
         />
       </Sheet>
       <Sheet title="Doors">
-        <AreaTicks chosen={form.doors} onChange={(doors) => setForm({ ...form, doors })} />
+        {error('doors') ? <Notice tone="madder">{error('doors')}</Notice> : null}
+        <AreaTicks chosen={value.doors} onChange={(doors) => put({ doors })} />
         {doorsInOrder(facts).map((d) => (
           <Tick
             key={d.id}
             label={`${d.ref} ${d.name}`}
-            on={form.doors.includes(d.id)}
+            on={value.doors.includes(d.id)}
             onPress={() =>
-              setForm({
-                ...form,
-                doors: form.doors.includes(d.id) ? form.doors.filter((x) => x !== d.id) : [...form.doors, d.id],
+              put({
+                doors: value.doors.includes(d.id) ? value.doors.filter((x) => x !== d.id) : [...value.doors, d.id],
               })
             }
           />

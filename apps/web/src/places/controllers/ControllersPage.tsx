@@ -1,4 +1,4 @@
-import { all, sheetOf, type Controller } from '@rauta/core'
+import { all, sheetOf, type Controller, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -8,8 +8,10 @@ import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
 
-/** Controllers under the cabinets that they hang in. */
-export function ControllersPage() {
+export const firstController = (facts: Facts): Controller | undefined => controllersInOrder(facts)[0]
+
+/** Controllers under the cabinets that they hang in. @param chosen the controller or cabinet that stands beside the list */
+export function ControllersPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
   const controllers = controllersInOrder(facts)
   const cabinets = [...new Set([...controllers, ...all(facts, 'unit')].map((c) => c.cabinet))].sort()
@@ -25,6 +27,7 @@ export function ControllersPage() {
         <View key={name} style={{ marginTop: 12 }}>
           <Line
             label={`Inside of ${name}`}
+            chosen={chosen === name}
             onPress={() => router.push(`/cabinets/${encodeURIComponent(name)}` as never)}
           >
             <View style={{ flexDirection: 'row', alignItems: 'baseline' }}>
@@ -37,7 +40,12 @@ export function ControllersPage() {
           {controllers
             .filter((c) => c.cabinet === name)
             .map((c) => (
-              <ControllerLine key={c.id} controller={c} name={sheetOf(sheetsFor(facts), c.sheet).name} />
+              <ControllerLine
+                key={c.id}
+                controller={c}
+                name={sheetOf(sheetsFor(facts), c.sheet).name}
+                chosen={chosen === c.id}
+              />
             ))}
         </View>
       ))}
@@ -45,9 +53,9 @@ export function ControllersPage() {
   )
 }
 
-function ControllerLine({ controller: c, name }: { controller: Controller; name: string }) {
+function ControllerLine({ controller: c, name, chosen }: { controller: Controller; name: string; chosen: boolean }) {
   return (
-    <Line label={`${c.ref} ${name}`} onPress={() => router.push(`/controllers/${c.id}`)}>
+    <Line label={`${c.ref} ${name}`} chosen={chosen} onPress={() => router.push(`/controllers/${c.id}`)}>
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <T face="mono">{c.ref}</T>
         <View style={{ flex: 1 }}>

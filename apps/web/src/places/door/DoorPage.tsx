@@ -17,11 +17,11 @@ import { Missing } from '../shell/Missing'
 import { Orders } from './Orders'
 import { doorMoments, leavesNow, litParts, voltNotes } from './layers'
 
-/** A door: its marks with words, its drawing, and why each missing mark is missing. */
-export function DoorPage({ id }: { id: string }) {
+/** A door: its marks with words, its drawing, and why each missing mark is missing. @param first layer that the drawing shows at first */
+export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
-  const [layer, setLayer] = useState<Layer>('parts')
+  const [layer, setLayer] = useState<Layer>(first)
   const [says, setSays] = useState('')
   const door = facts.door[id]
   if (!door) return <Missing what="door" which={id} />

@@ -13,7 +13,7 @@ import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { marksToShow, useMarksKnown, useRowsSoFar } from '../../state/slowly'
 import { doorsInOrder, marksFor } from '../../state/worked'
-import { useGround, useWide } from '../../theme'
+import { useWide } from '../../theme'
 import { nextAction } from './next'
 
 /** Columns under the counts on a wide screen, px for each mark. */
@@ -254,15 +254,11 @@ const DoorRow = memo(function DoorRow({
   on: boolean
   wide: boolean
 }) {
-  const ground = useGround()
   const next = nextAction(door.id, state)
   const says = next ? `${markWord[next.mark]}: ${next.says}` : state.sign.says
   return (
-    <View
-      role="listitem"
-      style={wide ? { borderLeftWidth: 4, borderColor: on ? ground.oxide : 'transparent' } : undefined}
-    >
-      <Line label={`${door.ref} ${door.name}. ${says}`} onPress={() => open(door.id)}>
+    <View role="listitem">
+      <Line label={`${door.ref} ${door.name}. ${says}`} chosen={on} onPress={() => open(door.id)}>
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
           <View style={{ flex: 1, minWidth: 0 }}>
             <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>

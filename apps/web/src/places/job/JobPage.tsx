@@ -18,6 +18,7 @@ import { Action, Chips } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { FormatPick } from '../../parts/FormatPick'
 import { Pick } from '../../parts/Pick'
+import { ZonePick } from '../../parts/ZonePick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
@@ -120,7 +121,7 @@ function Areas() {
       />
       <Action kind="plain" label={chosen ? 'Save the area' : 'Add the area'} onPress={add} />
       {chosen ? (
-        <TakeAway kind="area" id={chosen} name={facts.area[chosen]?.name ?? ''} onGone={() => choose('')} />
+        <TakeAway inSheet kind="area" id={chosen} name={facts.area[chosen]?.name ?? ''} onGone={() => choose('')} />
       ) : null}
     </Sheet>
   )
@@ -208,7 +209,7 @@ function JobForm() {
       {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Field label="Client" value={value.client} error={error('client')} onChange={set('client')} />
       <Field label="Site" value={value.site} error={error('site')} onChange={set('site')} />
-      <Field label="Time zone" value={value.zone} error={error('zone')} onChange={set('zone')} />
+      <ZonePick label="Time zone" value={value.zone} error={error('zone')} onChange={set('zone')} />
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <View style={{ flex: 2 }}>
           <Field label="Subnet" value={value.address} error={error('address')} onChange={set('address')} mono />

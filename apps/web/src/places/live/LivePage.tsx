@@ -1,4 +1,4 @@
-import { all, jobOf, type DeviceEvent } from '@rauta/core'
+import { all, jobOf, type DeviceEvent, type Facts } from '@rauta/core'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
@@ -11,8 +11,18 @@ import { doorsInOrder } from '../../state/worked'
 /** Lines of the tape at first, and with each look further back. */
 const page = 120
 
+export const lastDoorHeard = (facts: Facts): string | undefined =>
+  all(facts, 'event')
+    .filter((e) => facts.door[e.door])
+    .reduce<DeviceEvent | undefined>((last, e) => (last && last.received >= e.received ? last : e), undefined)?.door
+
+interface LiveProps {
+  /** The door that stands beside it. */ chosen?: string
+  onDoor?: (door: string) => void
+}
+
 /** What the doors say, as it happens; older events are fetched from the server. */
-export function LivePage() {
+export function LivePage({ chosen, onDoor }: LiveProps) {
   const facts = useFacts()
   const [area, setArea] = useState('all')
   const [limit, setLimit] = useState(page)
@@ -47,7 +57,12 @@ export function LivePage() {
         />
       </View>
       <Sheet flush>
-        <Tape {...(area === 'all' ? {} : { doors })} limit={limit} older={older} />
+        <Tape
+          {...(area === 'all' ? {} : { doors })}
+          limit={limit}
+          older={older}
+          {...(onDoor ? { wide: { chosen, onDoor } } : {})}
+        />
         {says ? <Notice tone="slate">{says}</Notice> : null}
         <View style={{ padding: 12 }}>
           <Action kind="plain" label="Show older events" onPress={furtherBack} />

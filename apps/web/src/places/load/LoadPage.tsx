@@ -1,17 +1,20 @@
-import { all, jobOf, sheetOf, twoSided, type Difference, type Load, type TwoSided } from '@rauta/core'
+import { all, jobOf, sheetOf, twoSided, type Controller, type Difference, type Load, type TwoSided } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { counted } from '../../parts/count'
+import { Table, type TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { roundingsOf, unsent } from '../../state/worked'
-import { useGround } from '../../theme'
+import { useGround, useWide } from '../../theme'
+
+type Change = ReturnType<typeof unsent>[number]
 
 const open = (l: Load) => l.state === 'queued' || l.state === 'running' || l.state === 'waits'
 
@@ -21,7 +24,10 @@ export function LoadPage() {
   const send = useJob((s) => s.send)
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
   const [wrong, setWrong] = useState('')
+  const [opened, setOpened] = useState('')
+  const wide = useWide()
   const changes = unsent(facts)
+  const shown = changes.find((c) => c.controller.id === opened) ?? changes[0]
   const running = all(facts, 'load').filter(open)
   const ready = changes.filter(
     (u) => !left.has(u.controller.id) && !running.some((l) => l.controller === u.controller.id),
@@ -42,6 +48,7 @@ export function LoadPage() {
   }
   return (
     <Screen
+      full
       title={changes.length ? `Not loaded: ${counted(changes.length, 'device')}` : 'Everything is loaded'}
       bar={
         changes.length ? (
@@ -65,47 +72,148 @@ export function LoadPage() {
             : 'No device is in service yet. Take one into service under Reach.'}
         </T>
       ) : null}
-      {changes.map(({ controller, differences }) => {
-        const reach = facts.reach[controller.id]
-        return (
-          <Sheet key={controller.id} flush>
-            <View style={{ paddingHorizontal: 16, paddingTop: 6, flexDirection: 'row', alignItems: 'center' }}>
-              <View style={{ flex: 1 }}>
-                <Tick
-                  label={`${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}`}
-                  on={!left.has(controller.id)}
-                  onPress={() => toggle(controller.id)}
+      {wide && changes.length ? (
+        <View style={{ flexDirection: 'row', gap: 12 }}>
+          <View style={{ flex: 1, minWidth: 0 }}>
+            <DeviceTable
+              changes={changes}
+              left={left}
+              onToggle={toggle}
+              chosen={shown?.controller.id}
+              onOpen={setOpened}
+            />
+            <Past loads={past} />
+          </View>
+          <View style={{ flex: 1, minWidth: 0 }}>{shown ? <Changes change={shown} /> : null}</View>
+        </View>
+      ) : (
+        <>
+          {changes.map((change) => (
+            <Changes
+              key={change.controller.id}
+              change={change}
+              tick={
+                <LoadTick
+                  change={change}
+                  on={!left.has(change.controller.id)}
+                  onPress={() => toggle(change.controller.id)}
                 />
-              </View>
-              <T size={13} tone={reach?.silentMs ? 'ochre' : 'quiet'}>
-                {reach?.silentMs ? 'offline, waits' : 'answers'}
-              </T>
-            </View>
-            {roundingsOf(facts, controller).map((r) => (
-              <Notice key={r.door + r.says} tone="ochre">{`${r.door}: ${r.says}`}</Notice>
-            ))}
-            <Lines differences={differences} />
-          </Sheet>
-        )
-      })}
-      {past.length ? (
-        <Sheet flush title="Past loads">
-          {past.map((l) => (
-            <Line key={l.id}>
-              <View style={{ flexDirection: 'row', gap: 10 }}>
-                <T face="mono" style={{ width: 34 }}>
-                  {facts.controller[l.controller]?.ref ?? ''}
-                </T>
-                <View style={{ flex: 1 }}>
-                  <T tone={l.state === 'held' ? 'verdigris' : l.state === 'stopped' ? 'quiet' : 'madder'}>{l.says}</T>
-                  <T size={13} tone="quiet">{`${l.by}, ${dayTime(l.endedAt, jobOf(facts)?.zone ?? 'UTC')}`}</T>
-                </View>
-              </View>
-            </Line>
+              }
+            />
           ))}
-        </Sheet>
-      ) : null}
+          <Past loads={past} />
+        </>
+      )}
     </Screen>
+  )
+}
+
+interface TickProps {
+  change: Change
+  on: boolean
+  onPress: () => void
+  /** The device is named beside it. */
+  bare?: boolean
+}
+
+function LoadTick({ change: { controller }, on, onPress, bare }: TickProps) {
+  const facts = useFacts()
+  const name = `${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}`
+  return <Tick label={bare ? '' : name} name={name} on={on} onPress={onPress} />
+}
+
+function Answers({ controller }: { controller: Controller }) {
+  const silentMs = useFacts().reach[controller.id]?.silentMs ?? 0
+  return (
+    <T size={13} tone={silentMs ? 'ochre' : 'quiet'}>
+      {silentMs ? 'offline, waits' : 'answers'}
+    </T>
+  )
+}
+
+/** What one device holds and will hold. */
+function Changes({ change: { controller, differences }, tick }: { change: Change; tick?: ReactNode }) {
+  const facts = useFacts()
+  return (
+    <Sheet flush {...(tick ? {} : { title: `${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}` })}>
+      {tick ? (
+        <View style={{ paddingHorizontal: 16, paddingTop: 6, flexDirection: 'row', alignItems: 'center' }}>
+          <View style={{ flex: 1 }}>{tick}</View>
+          <Answers controller={controller} />
+        </View>
+      ) : null}
+      {roundingsOf(facts, controller).map((r) => (
+        <Notice key={r.door + r.says} tone="ochre">{`${r.door}: ${r.says}`}</Notice>
+      ))}
+      <Lines differences={differences} />
+    </Sheet>
+  )
+}
+
+interface DeviceTableProps {
+  changes: readonly Change[]
+  left: ReadonlySet<string>
+  onToggle: (id: string) => void
+  chosen: string | undefined
+  onOpen: (id: string) => void
+}
+
+function DeviceTable({ changes, left, onToggle, chosen, onOpen }: DeviceTableProps) {
+  const facts = useFacts()
+  const rows = changes.map((change) => ({ id: change.controller.id, change }))
+  const columns: TableColumn<(typeof rows)[number]>[] = [
+    {
+      id: 'device',
+      head: 'Device',
+      value: ({ change: { controller } }) => `${controller.ref} ${sheetOf(sheetsFor(facts), controller.sheet).name}`,
+    },
+    { id: 'changes', head: 'Changes', value: ({ change }) => String(change.differences.length), width: 92 },
+    {
+      id: 'answers',
+      head: 'Now',
+      value: () => '',
+      cell: ({ change }) => <Answers controller={change.controller} />,
+      width: 108,
+    },
+    {
+      id: 'load',
+      head: 'Load',
+      value: ({ id }) => (left.has(id) ? 'no' : 'yes'),
+      cell: ({ id, change }) => <LoadTick bare change={change} on={!left.has(id)} onPress={() => onToggle(id)} />,
+      width: 64,
+    },
+  ]
+  return (
+    <Table
+      label="Devices"
+      rows={rows}
+      columns={columns}
+      chosen={chosen}
+      nameOf={({ change: { controller } }) => `Changes of ${controller.ref}`}
+      onOpen={({ id }) => onOpen(id)}
+    />
+  )
+}
+
+function Past({ loads }: { loads: readonly Load[] }) {
+  const facts = useFacts()
+  if (loads.length === 0) return null
+  return (
+    <Sheet flush title="Past loads">
+      {loads.map((l) => (
+        <Line key={l.id}>
+          <View style={{ flexDirection: 'row', gap: 10 }}>
+            <T face="mono" style={{ width: 34 }}>
+              {facts.controller[l.controller]?.ref ?? ''}
+            </T>
+            <View style={{ flex: 1 }}>
+              <T tone={l.state === 'held' ? 'verdigris' : l.state === 'stopped' ? 'quiet' : 'madder'}>{l.says}</T>
+              <T size={13} tone="quiet">{`${l.by}, ${dayTime(l.endedAt, jobOf(facts)?.zone ?? 'UTC')}`}</T>
+            </View>
+          </View>
+        </Line>
+      ))}
+    </Sheet>
   )
 }
 

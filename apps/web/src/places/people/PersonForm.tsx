@@ -1,6 +1,5 @@
 import { all, isSerial, numberedCard, serialCard, usualFormat, type Person } from '@rauta/core'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Chips, Tick } from '../../parts/Action'
@@ -9,9 +8,9 @@ import { FormatPick } from '../../parts/FormatPick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
-import { fieldOf, saysOf } from '../../state/api'
-import { useDraft } from '../../state/draft'
-import { useFacts, useJob } from '../../state/job'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
+import { useAfter } from '../shell/after'
 import { Missing } from '../shell/Missing'
 
 interface CardForm {
@@ -27,56 +26,31 @@ interface CardForm {
 /** One person: name, number, cards, groups. */
 export function PersonForm({ id }: { id?: string }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
+  const after = useAfter('/people')
   const person = id ? facts.person[id] : undefined
-  const [form, setForm, forget] = useDraft(`person-${id ?? 'new'}`, formOf(person))
-  const [wrong, setWrong] = useState<{ says: string; field: string | undefined } | null>(null)
+  const form = useCommandForm<'person.put', PersonFields>({
+    command: 'person.put',
+    draft: `person-${id ?? 'new'}`,
+    first: fieldsOf(person),
+    payload: personOf,
+    onSent: (p) => after(p.id),
+  })
   if (id && !person) return <Missing what="person" which={id} />
+  const { value, set, put, error } = form
   const setCard = (i: number, card: Partial<CardForm>) =>
-    setForm({ ...form, cards: form.cards.map((c, n) => (n === i ? { ...c, ...card } : c)) })
-  const error = (field: string) => (wrong?.field === field ? wrong.says : undefined)
-  const keep = async () => {
-    const cards = form.cards.map((c) => ({
-      id: c.id,
-      ...(isSerial(c.format)
-        ? serialCard(c.format, c.serial)
-        : numberedCard(c.format, numberIn(c.facility) ?? NaN, numberIn(c.number) ?? NaN)),
-      state: c.state,
-    }))
-    const bad = cards.findIndex((c) => Number.isNaN(c.facility) || Number.isNaN(c.number))
-    if (bad >= 0) {
-      setWrong({ says: 'Facility and number of a card are whole numbers, as printed on it.', field: `cards.${bad}` })
-      return
-    }
-    try {
-      await send('person.put', {
-        id: person?.id ?? v7(),
-        number: form.number.trim(),
-        name: form.name.trim(),
-        cards,
-        groups: form.groups,
-      })
-      forget()
-      router.push('/people')
-    } catch (e) {
-      setWrong({ says: saysOf(e), field: fieldOf(e) })
-    }
-  }
+    put({ cards: value.cards.map((c, n) => (n === i ? { ...c, ...card } : c)) })
   return (
-    <Screen title={person ? person.name : 'Add a person'} bar={<Action label="Save the person" onPress={keep} />}>
-      {wrong && !wrong.field?.startsWith('cards') ? <Notice tone="madder">{wrong.says}</Notice> : null}
+    <Screen
+      title={person ? person.name : 'Add a person'}
+      bar={<Action label="Save the person" onPress={form.submit} />}
+    >
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Sheet>
-        <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} error={error('name')} />
-        <Field
-          label="Number"
-          value={form.number}
-          onChange={(number) => setForm({ ...form, number })}
-          mono
-          error={error('number')}
-        />
+        <Field label="Name" value={value.name} onChange={set('name')} error={error('name')} />
+        <Field label="Number" value={value.number} onChange={set('number')} mono error={error('number')} />
       </Sheet>
       <Sheet title="Cards">
-        {form.cards.map((c, i) => (
+        {value.cards.map((c, i) => (
           <View key={c.id} style={{ gap: 4 }}>
             <FormatPick
               label={`Format, card ${i + 1}`}
@@ -88,6 +62,7 @@ export function PersonForm({ id }: { id?: string }) {
                 label={`Serial number, card ${i + 1}`}
                 value={c.serial}
                 onChange={(serial) => setCard(i, { serial })}
+                error={error(`cards.${i}.serial`)}
                 mono
               />
             ) : (
@@ -97,6 +72,7 @@ export function PersonForm({ id }: { id?: string }) {
                     label={`Facility, card ${i + 1}`}
                     value={c.facility}
                     onChange={(facility) => setCard(i, { facility })}
+                    error={error(`cards.${i}.facility`)}
                     keyboard="numeric"
                     mono
                   />
@@ -106,6 +82,7 @@ export function PersonForm({ id }: { id?: string }) {
                     label={`Number, card ${i + 1}`}
                     value={c.number}
                     onChange={(number) => setCard(i, { number })}
+                    error={error(`cards.${i}.number`)}
                     keyboard="numeric"
                     mono
                   />
@@ -125,7 +102,7 @@ export function PersonForm({ id }: { id?: string }) {
             <Action
               kind="plain"
               label={`Take card ${i + 1} away`}
-              onPress={() => setForm({ ...form, cards: form.cards.filter((_, n) => n !== i) })}
+              onPress={() => put({ cards: value.cards.filter((_, n) => n !== i) })}
             />
           </View>
         ))}
@@ -133,10 +110,9 @@ export function PersonForm({ id }: { id?: string }) {
           kind="plain"
           label="Add a card"
           onPress={() =>
-            setForm({
-              ...form,
+            put({
               cards: [
-                ...form.cards,
+                ...value.cards,
                 { id: v7(), format: usualFormat, facility: '', number: '', serial: '', state: 'in use' },
               ],
             })
@@ -148,11 +124,10 @@ export function PersonForm({ id }: { id?: string }) {
           <Tick
             key={g.id}
             label={g.name}
-            on={form.groups.includes(g.id)}
+            on={value.groups.includes(g.id)}
             onPress={() =>
-              setForm({
-                ...form,
-                groups: form.groups.includes(g.id) ? form.groups.filter((x) => x !== g.id) : [...form.groups, g.id],
+              put({
+                groups: value.groups.includes(g.id) ? value.groups.filter((x) => x !== g.id) : [...value.groups, g.id],
               })
             }
           />
@@ -166,10 +141,19 @@ export function PersonForm({ id }: { id?: string }) {
   )
 }
 
-const formOf = (p: Person | undefined) => ({
+interface PersonFields {
+  id: string
+  number: string
+  name: string
+  cards: CardForm[]
+  groups: string[]
+}
+
+const fieldsOf = (p: Person | undefined): PersonFields => ({
+  id: p?.id ?? v7(),
   name: p?.name ?? '',
   number: p?.number ?? '',
-  groups: p?.groups ?? ([] as string[]),
+  groups: p?.groups ?? [],
   cards: (p?.cards ?? []).map((c): CardForm => ({
     id: c.id,
     format: c.format ?? usualFormat,
@@ -178,4 +162,19 @@ const formOf = (p: Person | undefined) => ({
     serial: c.serial ?? '',
     state: c.state,
   })),
+})
+
+/** What is no whole number goes as none: the check says so at its field. */
+const personOf = ({ id, number, name, cards, groups }: PersonFields): Person => ({
+  id,
+  number: number.trim(),
+  name: name.trim(),
+  cards: cards.map((c) => ({
+    id: c.id,
+    ...(isSerial(c.format)
+      ? serialCard(c.format, c.serial)
+      : numberedCard(c.format, numberIn(c.facility) ?? NaN, numberIn(c.number) ?? NaN)),
+    state: c.state,
+  })),
+  groups,
 })

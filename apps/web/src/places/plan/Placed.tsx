@@ -64,7 +64,14 @@ export function Placed({ door, moving }: { door: Door; moving: Moving }) {
         <T style={{ padding: 16 }}>It stands behind the controller by radio or network: no lead goes to a terminal.</T>
       )}
       {/* Under the strip: nothing that a lead is carried to may move away. */}
-      {wide || !lead ? <InHand moving={moving} /> : null}
+      {wide || !lead ? (
+        <>
+          <InHand moving={moving} />
+          <View style={{ paddingHorizontal: 16 }}>
+            <PutIt moving={moving} />
+          </View>
+        </>
+      ) : null}
       <View style={{ padding: 16 }}>
         <Action
           kind="plain"
@@ -143,10 +150,10 @@ function MovingStrip({
   )
 }
 
-/** What to do with the lead in hand, and what that would bring. A lead that would bring a stop is put there all the same only by a plain button. */
+/** What to do with the lead in hand, and what that would bring. */
 function InHand({ moving }: { moving: Moving }) {
   const wide = useWide()
-  const { lead, leadName, over, effect, harms, wrong, put } = moving
+  const { lead, leadName, over, effect, wrong } = moving
   return (
     <>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
@@ -156,29 +163,35 @@ function InHand({ moving }: { moving: Moving }) {
       {over && lead && effect ? (
         <Consequence effect={effect} title={`${leadName} on ${over.id} ${over.label}`} />
       ) : null}
-      {over && lead ? (
-        <View style={{ padding: 16, paddingTop: 0 }}>
-          <Action
-            {...(harms ? { kind: 'plain' as const } : {})}
-            label={harms ? `Put it on ${over.id} all the same` : `Put it on ${over.id}`}
-            onPress={() => put(over, lead)}
-          />
-        </View>
-      ) : null}
     </>
   )
 }
 
-/** On a phone, while a lead is in hand: strip, instruction and button together where the thumb is. */
+/** A lead that would bring a stop is put there all the same only by a plain button. */
+function PutIt({ moving: { over, lead, harms, put } }: { moving: Moving }) {
+  if (!over || !lead) return null
+  return (
+    <Action
+      {...(harms ? { kind: 'plain' as const } : {})}
+      label={harms ? `Put it on ${over.id} all the same` : `Put it on ${over.id}`}
+      onPress={() => put(over, lead)}
+    />
+  )
+}
+
+/** On a phone, while a lead is in hand: instruction, strip and buttons together where the thumb is; a long strip is scrolled between the two. */
 export function StripAtThumb({ moving, placement }: { moving: Moving; placement: Placement }) {
   return (
-    <ScrollView style={{ maxHeight: 420 }} contentContainerStyle={{ gap: 8 }}>
-      <View role="group" aria-label="Lead in hand" style={{ gap: 4 }}>
-        <MovingStrip moving={moving} placement={placement} />
+    <View role="group" aria-label="Lead in hand" style={{ gap: 4 }}>
+      <ScrollView style={{ maxHeight: 130, flexGrow: 0 }}>
         <InHand moving={moving} />
-        <Action kind="plain" label="Leave it where it is" onPress={() => moving.take(null)} />
-      </View>
-    </ScrollView>
+      </ScrollView>
+      <ScrollView style={{ maxHeight: 330, flexGrow: 0 }}>
+        <MovingStrip moving={moving} placement={placement} />
+      </ScrollView>
+      <PutIt moving={moving} />
+      <Action kind="plain" label="Leave it where it is" onPress={() => moving.take(null)} />
+    </View>
   )
 }
 

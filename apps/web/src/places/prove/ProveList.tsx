@@ -1,3 +1,4 @@
+import type { Door, DoorMarks, Facts } from '@rauta/core'
 import { router } from 'expo-router'
 import { View } from 'react-native'
 import { Line, Screen } from '../../parts/Screen'
@@ -6,14 +7,19 @@ import { Rungs, signTone } from '../../signs/Rungs'
 import { useFacts } from '../../state/job'
 import { doorsInOrder, marksFor } from '../../state/worked'
 
-/** Doors to prove: those that are ready first. */
-export function ProveList() {
-  const facts = useFacts()
-  const rank = (sign: string) => ({ stopped: 0, stale: 1, underWay: 2, todo: 3, given: 5 })[sign] ?? 4
-  const doors = doorsInOrder(facts)
+const rank = (sign: string) => ({ stopped: 0, stale: 1, underWay: 2, todo: 3, given: 5 })[sign] ?? 4
+
+const toProve = (facts: Facts): { door: Door; marks: DoorMarks }[] =>
+  doorsInOrder(facts)
     .map((door) => ({ door, marks: marksFor(facts, door) }))
     .filter(({ marks }) => marks.load.sign === 'given' || marks.prove.sign !== 'todo')
     .sort((a, b) => rank(a.marks.prove.sign) - rank(b.marks.prove.sign))
+export const firstToProve = (facts: Facts): Door | undefined => toProve(facts)[0]?.door
+
+/** Doors to prove: those that are ready first. @param chosen the one that stands beside the list */
+export function ProveList({ chosen }: { chosen?: string | undefined }) {
+  const facts = useFacts()
+  const doors = toProve(facts)
   const left = doors.filter((d) => d.marks.prove.sign !== 'given').length
   return (
     <Screen title="Prove" under={left === 1 ? '1 door has tests left' : `${left} doors have tests left`}>
@@ -24,6 +30,7 @@ export function ProveList() {
         <Line
           key={door.id}
           label={`Prove ${door.ref} ${door.name}: ${marks.prove.says}`}
+          chosen={door.id === chosen}
           onPress={() => router.push(`/doors/${door.id}/prove`)}
         >
           <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>

@@ -14,8 +14,10 @@ import { controllersInOrder } from '../../state/worked'
 import { useGround } from '../../theme'
 import { standingOf, type Standing } from './standing'
 
-/** The bench: what was found beside what is expected, and how far each has come. */
-export function BenchPage() {
+export const firstExpected = (facts: Facts): Controller | undefined => controllersInOrder(facts)[0]
+
+/** What was found beside what is expected, and how far each has come. @param chosen the device that stands beside the list */
+export function BenchPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
   const [says, setSays] = useState('')
   const [wrong, setWrong] = useState('')
@@ -43,7 +45,7 @@ export function BenchPage() {
         <T style={{ padding: 16 }}>No controller is planned yet. What is found waits here until one is.</T>
       ) : null}
       {planned.map((c) => (
-        <Pair key={c.id} controller={c} />
+        <Pair key={c.id} controller={c} chosen={c.id === chosen} />
       ))}
       {loose.length ? (
         <Sheet flush title="Found, not planned">
@@ -88,14 +90,18 @@ function OneAddress() {
   )
 }
 
-function Pair({ controller }: { controller: Controller }) {
+function Pair({ controller, chosen }: { controller: Controller; chosen: boolean }) {
   const facts = useFacts()
   const ground = useGround()
   const found = all(facts, 'found').find((f) => f.controller === controller.id)
   const standing = standingOf(facts, controller)
   return (
     <View style={{ marginTop: 12, borderTopWidth: 1, borderColor: ground.line }}>
-      <Line label={`${controller.ref}: ${standing.says}`} onPress={() => router.push(`/reach/${controller.id}`)}>
+      <Line
+        label={`${controller.ref}: ${standing.says}`}
+        chosen={chosen}
+        onPress={() => router.push(`/reach/${controller.id}`)}
+      >
         <View style={{ flexDirection: 'row', gap: 8 }}>
           <View style={{ flex: 1 }}>
             <T size={13} tone="quiet">

@@ -1,4 +1,4 @@
-import { deviceKinds, kindWords } from '@rauta/core'
+import { deviceKinds, kindWords, type DeviceSheet, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -9,15 +9,19 @@ import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 
-/** Every device type there is a sheet for, by kind. */
-export function SheetsPage() {
+const sheetsByKind = (facts: Facts): DeviceSheet[] => {
+  const sheets = Object.values(sheetsFor(facts))
+  return deviceKinds.flatMap((kind) => sheets.filter((s) => s.kind === kind))
+}
+export const firstSheet = (facts: Facts): DeviceSheet | undefined => sheetsByKind(facts)[0]
+
+/** Every device type there is a sheet for, by kind. @param chosen the one that stands beside the list */
+export function SheetsPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
   const [find, setFind] = useState('')
   const text = find.trim().toLowerCase()
-  const sheets = Object.values(sheetsFor(facts)).filter(
-    (s) => !text || `${s.name} ${s.says} ${s.id}`.toLowerCase().includes(text),
-  )
+  const sheets = sheetsByKind(facts).filter((s) => !text || `${s.name} ${s.says} ${s.id}`.toLowerCase().includes(text))
   return (
     <Screen
       title="Device sheets"
@@ -32,7 +36,12 @@ export function SheetsPage() {
         return mine.length === 0 ? null : (
           <Sheet key={kind} flush title={kindWords[kind][1]}>
             {mine.map((s) => (
-              <Line key={s.id} label={s.name} onPress={() => router.push(`/sheets/${s.id}` as never)}>
+              <Line
+                key={s.id}
+                label={s.name}
+                chosen={s.id === chosen}
+                onPress={() => router.push(`/sheets/${s.id}` as never)}
+              >
                 <T face="strong">
                   {s.name}
                   {facts.sheet[s.id] ? ' · yours' : ''}

@@ -2,7 +2,7 @@ import { Link, usePathname } from 'expo-router'
 import { ScrollView, View } from 'react-native'
 import { T } from '../../parts/Text'
 import { useGround } from '../../theme'
-import { inPlace, places } from './places'
+import { inPlace, places, type Place } from './places'
 
 export function Rail() {
   const path = usePathname()
@@ -11,45 +11,52 @@ export function Rail() {
     <View
       role="navigation"
       aria-label="Places"
-      style={{ width: 148, borderRightWidth: 2, borderColor: ground.ink, backgroundColor: ground.paper }}
+      style={{ width: railWidth, borderRightWidth: edge, borderColor: ground.ink, backgroundColor: ground.paper }}
     >
-      {/* On a low screen the last places are scrolled to; none is made too small to hit. */}
-      <ScrollView contentContainerStyle={{ paddingTop: 8 }}>
-        <T face="strong" size={22} style={{ paddingHorizontal: 14, paddingBottom: 6 }}>
+      {/* On a lower screen the last places are scrolled to. */}
+      <ScrollView contentContainerStyle={{ paddingTop: 6 }}>
+        <T face="strong" size={22} style={{ paddingHorizontal: 14, paddingBottom: 2 }}>
           Rauta
         </T>
         {places.map((part) => (
-          <View key={part.head} style={{ marginBottom: 4 }}>
-            <T face="mid" size={13} tone="quiet" style={{ paddingHorizontal: 14, paddingVertical: 4 }}>
+          <View key={part.head}>
+            <T face="mid" size={13} tone="quiet" style={{ paddingHorizontal: 14, paddingTop: 6 }}>
               {part.head}
             </T>
-            {part.items.map((item) => {
-              const on = inPlace(path, item.href)
-              return (
-                <Link
-                  key={item.href}
-                  href={item.href}
-                  aria-current={on ? 'page' : undefined}
-                  style={{ textDecorationLine: 'none' }}
-                >
-                  <View
-                    style={{
-                      minHeight: 44,
-                      width: 146,
-                      justifyContent: 'center',
-                      paddingHorizontal: 12,
-                      borderLeftWidth: 4,
-                      borderLeftColor: on ? ground.oxide : 'transparent',
-                    }}
-                  >
-                    <T face={on ? 'strong' : 'mid'}>{item.label}</T>
-                  </View>
-                </Link>
-              )
-            })}
+            <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+              {part.items.map((item) => (
+                <RailLink key={item.href} place={item} on={inPlace(path, item.href)} />
+              ))}
+            </View>
           </View>
         ))}
       </ScrollView>
     </View>
+  )
+}
+
+const railWidth = 150
+const edge = 2
+
+function RailLink({ place, on }: { place: Place; on: boolean }) {
+  const ground = useGround()
+  const width = (railWidth - edge) / (place.half ? 2 : 1)
+  return (
+    <Link href={place.href as never} aria-current={on ? 'page' : undefined} style={{ textDecorationLine: 'none' }}>
+      <View
+        style={{
+          minHeight: 44,
+          width,
+          justifyContent: 'center',
+          paddingLeft: 10,
+          borderLeftWidth: 4,
+          borderLeftColor: on ? ground.oxide : 'transparent',
+        }}
+      >
+        <T face={on ? 'strong' : 'mid'} numberOfLines={1}>
+          {place.label}
+        </T>
+      </View>
+    </Link>
   )
 }

@@ -1,11 +1,14 @@
 import { useState } from 'react'
 import { faces, useGround } from '../../theme'
 
+/** The list, where one stands beside its detail, or the detail alone: whichever comes first. */
+const firstStop = ['region', 'main'].map((role) => `[role="${role}"] [tabindex="0"]`).join(', ')
+
 /** The first Tab leads past the places to what the screen is about; seen only while it has the cursor. */
 export function SkipLink() {
   const ground = useGround()
   const [on, setOn] = useState(false)
-  const skip = () => document.querySelector<HTMLElement>('[role="main"] [tabindex="0"]')?.focus()
+  const skip = () => document.querySelector<HTMLElement>(firstStop)?.focus()
   return (
     <button
       type="button"

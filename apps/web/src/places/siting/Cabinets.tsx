@@ -8,6 +8,7 @@ import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
+import { SiteGrid } from '../../signs/SiteGrid'
 
 /** Where cabinets hang: a place on the site's grid, from which lengths are worked out where none is given. */
 export function Cabinets() {
@@ -34,8 +35,19 @@ export function Cabinets() {
       })
       .catch((e: unknown) => setWrong(saysOf(e)))
   }
+  const inHand = form.id.trim() ? { id: form.id.trim(), x: numberIn(form.x), y: numberIn(form.y) } : null
   return (
     <Sheet title={`Cabinets, ${cabinets.length}`}>
+      <SiteGrid
+        places={all(facts, 'cabinetPlace')}
+        doors={all(facts, 'door')}
+        inHand={inHand}
+        onPlace={(x, y) => setForm({ ...form, x: String(x), y: String(y) })}
+      />
+      <T tone={inHand ? 'oxide' : 'quiet'}>
+        {inHand ? `Tap where ${inHand.id} hangs, then save.` : 'North is up. Take a cabinet in hand to place it.'}
+      </T>
+      {inHand ? <Action kind="plain" label="Save the cabinet’s place" onPress={keep} /> : null}
       {cabinets.map((c) => {
         const place = facts.cabinetPlace[c]
         return (
@@ -65,7 +77,7 @@ export function Cabinets() {
           <Field label="North, m" value={form.y} onChange={(y) => setForm({ ...form, y })} keyboard="decimal" mono />
         </View>
       </View>
-      <Action kind="plain" label="Save the cabinet’s place" onPress={keep} />
+      {inHand ? null : <Action kind="plain" label="Save the cabinet’s place" onPress={keep} />}
     </Sheet>
   )
 }

@@ -86,6 +86,7 @@ export function SitingPage() {
   )
   return (
     <Screen
+      columns
       title="Place doors on controllers"
       under={`${doors.length} doors, ${open.length} without a place`}
       bar={bar}

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
+import { ZonePick } from '../../parts/ZonePick'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { fieldOf, post, saysOf } from '../../state/api'
@@ -82,7 +83,7 @@ export function FirstUse() {
       <Field label="Job" value={form.job} onChange={set('job')} hint="What the job is called" />
       <Field label="Client" value={form.client} onChange={set('client')} />
       <Field label="Site" value={form.site} onChange={set('site')} hint="Where it is" />
-      <Field
+      <ZonePick
         label="Time zone of the site"
         value={form.zone}
         onChange={set('zone')}

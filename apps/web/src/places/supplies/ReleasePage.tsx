@@ -36,6 +36,7 @@ export function ReleasePage() {
   })
   return (
     <Screen
+      full
       title="What opens when"
       under={releaseTitle(rows, which)}
       head={

@@ -23,14 +23,19 @@ import { canFit, useSession } from '../../state/session'
 import { controllersInOrder, reportFor } from '../../state/worked'
 import { Meter } from './Meter'
 
-/** Every supply and every source of network power, with what is wrong first. */
-export function SuppliesPage() {
-  const facts = useFacts()
-  const me = useSession((s) => s.me)
-  const controllers = controllersInOrder(facts)
+/** Controllers that have a supply of their own, what is wrong first. */
+const suppliesInOrder = (facts: Facts): { controller: Controller; report: SupplyReport }[] =>
+  controllersInOrder(facts)
     .filter((c) => supplyOf(c, facts.controller).id === c.id)
     .map((controller) => ({ controller, report: reportFor(facts, controller) }))
     .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
+export const firstSupply = (facts: Facts): Controller | undefined => suppliesInOrder(facts)[0]?.controller
+
+/** Every supply and every source of network power. @param chosen the one that stands beside the list */
+export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
+  const facts = useFacts()
+  const me = useSession((s) => s.me)
+  const controllers = suppliesInOrder(facts)
   const bad = controllers.filter((c) => faultsOf(c.report) > 0).length
   const units = all(facts, 'unit').sort(byRef)
   return (
@@ -58,6 +63,7 @@ export function SuppliesPage() {
             <Line
               key={c.id}
               label={`Supply of ${c.ref}. ${says}`}
+              chosen={c.id === chosen}
               onPress={() => router.push(`/supplies/${c.id}` as never)}
             >
               <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
@@ -99,7 +105,7 @@ export function SuppliesPage() {
         {units
           .filter((u) => sheetOf(sheetsFor(facts), u.sheet).networkSource)
           .map((u) => (
-            <NetworkLine key={u.id} facts={facts} unit={u} />
+            <NetworkLine key={u.id} facts={facts} unit={u} chosen={u.id === chosen} />
           ))}
         {canFit(me) ? (
           <View style={{ padding: 16 }}>
@@ -118,7 +124,7 @@ export function SuppliesPage() {
 const feedOf = (facts: Facts, c: Controller) => boardOf(sheetsFor(facts), c).feeds
 const faultsOf = (r: SupplyReport): number => r.faults.length + r.locks.filter((l) => !l.enough && !l.onlyAtEnd).length
 
-function NetworkLine({ facts, unit }: { facts: Facts; unit: Unit }) {
+function NetworkLine({ facts, unit, chosen }: { facts: Facts; unit: Unit; chosen: boolean }) {
   const source = sheetOf(sheetsFor(facts), unit.sheet).networkSource
   if (!source) return null
   const answer = networkPower(source, demandsOf(facts, unit, sheetsFor(facts)))
@@ -127,6 +133,7 @@ function NetworkLine({ facts, unit }: { facts: Facts; unit: Unit }) {
   return (
     <Line
       label={`Network power of ${unit.ref}. ${says}`}
+      chosen={chosen}
       onPress={() => router.push(`/supplies/units/${unit.id}` as never)}
     >
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>

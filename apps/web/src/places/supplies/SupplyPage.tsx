@@ -17,6 +17,7 @@ import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { Suspense, useState } from 'react'
 import { View } from 'react-native'
+import { useSide } from '../../parts/Beside'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Figure } from '../../parts/Figure'
@@ -34,6 +35,7 @@ import { DriveLevel } from './lazyDriveLevel'
 
 /** One supply: volts at every lock in every moment, amps, battery, and what to do where it falls short. */
 export function SupplyPage({ id }: { id: string }) {
+  const side = useSide()
   const facts = useFacts()
   const me = useSession((s) => s.me)
   const asked = facts.controller[id]
@@ -53,7 +55,11 @@ export function SupplyPage({ id }: { id: string }) {
       mono={controller.ref}
       title="Supply"
       under={`${controller.cabinet} · ${sheet?.name ?? 'no supply chosen'}`}
-      bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}
+      bar={
+        side === 'detail' ? null : (
+          <Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />
+        )
+      }
     >
       {asked.id === controller.id ? null : (
         <Notice tone="slate">{`${asked.ref} is fed on from ${controller.ref}: this is the supply of both.`}</Notice>

@@ -1,6 +1,5 @@
 import { periodFault, periodWords, type Period, type Schedule } from '@rauta/core'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
@@ -8,9 +7,10 @@ import { Field } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
-import { saysOf } from '../../state/api'
-import { useDraft } from '../../state/draft'
-import { useFacts, useJob } from '../../state/job'
+import { When } from '../../parts/When'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
+import { useAfter } from '../shell/after'
 import { Week } from './Week'
 
 const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
@@ -18,72 +18,95 @@ const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 /** A schedule: its days and hours. */
 export function ScheduleForm({ id }: { id?: string }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
+  const after = useAfter('/time')
   const before = id ? facts.schedule[id] : undefined
-  const [form, setForm, forget] = useDraft<Schedule>(
-    `schedule-${id ?? 'new'}`,
-    before ?? { id: v7(), name: '', periods: [{ days: [1, 2, 3, 4, 5], from: '07:00', to: '17:00' }] },
-  )
-  const [wrong, setWrong] = useState('')
+  const form = useCommandForm<'schedule.put', Schedule>({
+    command: 'schedule.put',
+    draft: `schedule-${id ?? 'new'}`,
+    first: before ?? { id: v7(), name: '', periods: [{ days: [1, 2, 3, 4, 5], from: '07:00', to: '17:00' }] },
+    payload: (s) => ({ ...s, name: s.name.trim() }),
+    onSent: (s) => after(s.id),
+  })
+  const { value, put } = form
   const set = (i: number, period: Partial<Period>) =>
-    setForm({ ...form, periods: form.periods.map((p, n) => (n === i ? { ...p, ...period } : p)) })
-  const keep = () =>
-    send('schedule.put', form)
-      .then(() => {
-        forget()
-        router.push('/time')
-      })
-      .catch((e: unknown) => setWrong(saysOf(e)))
+    put({ periods: value.periods.map((p, n) => (n === i ? { ...p, ...period } : p)) })
   return (
-    <Screen title={before ? before.name : 'Add a schedule'} bar={<Action label="Save the schedule" onPress={keep} />}>
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+    <Screen
+      title={before ? before.name : 'Add a schedule'}
+      bar={<Action label="Save the schedule" onPress={form.submit} />}
+    >
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Sheet>
-        <Field label="Name" value={form.name} onChange={(name) => setForm({ ...form, name })} />
-        <Week periods={form.periods} />
+        <Field label="Name" value={value.name} onChange={form.set('name')} error={form.error('name')} />
+        <Week periods={value.periods} />
       </Sheet>
-      {form.periods.map((p, i) => (
-        <Sheet key={i} title={`Period ${i + 1}`}>
-          <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
-            {dayNames.map((name, d) => (
-              <Tick
-                key={name}
-                under
-                label={name}
-                on={p.days.includes(d + 1)}
-                onPress={() =>
-                  set(i, { days: p.days.includes(d + 1) ? p.days.filter((x) => x !== d + 1) : [...p.days, d + 1] })
-                }
-              />
-            ))}
-          </View>
-          <View style={{ flexDirection: 'row', gap: 12 }}>
-            <View style={{ flex: 1 }}>
-              <Field label={`From, period ${i + 1}`} value={p.from} onChange={(from) => set(i, { from })} mono />
-            </View>
-            <View style={{ flex: 1 }}>
-              <Field label={`To, period ${i + 1}`} value={p.to} onChange={(to) => set(i, { to })} mono />
-            </View>
-          </View>
-          <T size={13} tone={periodFault(p) ? 'madder' : 'quiet'}>
-            {periodFault(p) ?? periodWords(p)}
-          </T>
-          <Action
-            kind="plain"
-            label={`Take period ${i + 1} out`}
-            onPress={() => setForm({ ...form, periods: form.periods.filter((_, n) => n !== i) })}
-          />
-        </Sheet>
+      {value.periods.map((period, i) => (
+        <PeriodSheet
+          key={i}
+          n={i + 1}
+          period={period}
+          error={form.error(`periods.${i}`)}
+          onChange={(part) => set(i, part)}
+          onOut={() => put({ periods: value.periods.filter((_, n) => n !== i) })}
+        />
       ))}
       <Sheet>
         <Action
           kind="plain"
           label="Add a period"
-          onPress={() => setForm({ ...form, periods: [...form.periods, { days: [6, 7], from: '08:00', to: '12:00' }] })}
+          onPress={() => put({ periods: [...value.periods, { days: [6, 7], from: '08:00', to: '12:00' }] })}
         />
       </Sheet>
       {before ? (
         <TakeAway kind="schedule" id={before.id} name={before.name} onGone={() => router.push('/time')} />
       ) : null}
     </Screen>
+  )
+}
+
+interface PeriodSheetProps {
+  n: number
+  period: Period
+  error: string | undefined
+  onChange: (part: Partial<Period>) => void
+  onOut: () => void
+}
+
+function PeriodSheet({ n, period, error, onChange, onOut }: PeriodSheetProps) {
+  const { days, from, to } = period
+  const fault = periodFault(period)
+  const toggle = (day: number) =>
+    onChange({ days: days.includes(day) ? days.filter((x) => x !== day) : [...days, day].sort() })
+  return (
+    <Sheet title={`Period ${n}`}>
+      <View style={{ flexDirection: 'row', flexWrap: 'wrap' }}>
+        {dayNames.map((name, d) => (
+          <Tick key={name} under label={name} on={days.includes(d + 1)} onPress={() => toggle(d + 1)} />
+        ))}
+      </View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <When kind="time" label={`From, period ${n}`} value={from} onChange={(next) => onChange({ from: next })} />
+        </View>
+        <View style={{ flex: 1 }}>
+          {/* A clock has no 24:00: an end at midnight is the end of the day. */}
+          <When
+            kind="time"
+            label={`To, period ${n}`}
+            value={to === '24:00' ? '00:00' : to}
+            onChange={(next) => onChange({ to: next === '00:00' ? '24:00' : next })}
+          />
+        </View>
+      </View>
+      {error && error !== fault ? <Notice tone="madder">{error}</Notice> : null}
+      {fault && error ? <Notice tone="madder">{fault}</Notice> : null}
+      {fault && !error ? <T tone="madder">{fault}</T> : null}
+      {fault ? null : (
+        <T size={13} tone="quiet">
+          {periodWords(period)}
+        </T>
+      )}
+      <Action kind="plain" label={`Take period ${n} out`} onPress={onOut} />
+    </Sheet>
   )
 }

@@ -1,6 +1,5 @@
-import { all, jobOf, periodWords } from '@rauta/core'
+import { all, jobOf, periodWords, type Facts, type Schedule } from '@rauta/core'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
@@ -8,11 +7,15 @@ import { Field } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
-import { saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
+import { When } from '../../parts/When'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
 import { Week } from './Week'
 
-export function TimePage() {
+export const firstSchedule = (facts: Facts): Schedule | undefined => all(facts, 'schedule')[0]
+
+/** @param chosen the schedule that stands beside the list */
+export function TimePage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
   return (
     <Screen
@@ -22,7 +25,7 @@ export function TimePage() {
     >
       <Sheet flush title="Schedules">
         {all(facts, 'schedule').map((s) => (
-          <Line key={s.id} label={s.name} onPress={() => router.push(`/time/${s.id}`)}>
+          <Line key={s.id} label={s.name} chosen={s.id === chosen} onPress={() => router.push(`/time/${s.id}`)}>
             <T face="strong">{s.name}</T>
             {s.periods.map((p, i) => (
               <T key={i} face="mono" size={13} tone="quiet">
@@ -41,21 +44,31 @@ export function TimePage() {
   )
 }
 
+interface DayForm {
+  id: string
+  date: string
+  name: string
+  from: string
+  to: string
+}
+const noDay = (): DayForm => ({ id: v7(), date: '', name: '', from: '', to: '' })
+
 function SpecialDays() {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const [form, setForm] = useState({ date: '', name: '', from: '', to: '' })
-  const [wrong, setWrong] = useState('')
-  const add = async () => {
-    const periods = form.from || form.to ? [{ from: form.from, to: form.to }] : []
-    try {
-      await send('specialDay.put', { id: v7(), date: form.date.trim(), name: form.name.trim(), periods })
-      setForm({ date: '', name: '', from: '', to: '' })
-      setWrong('')
-    } catch (e) {
-      setWrong(saysOf(e))
-    }
-  }
+  const form = useCommandForm<'specialDay.put', DayForm>({
+    command: 'specialDay.put',
+    draft: 'special-day',
+    first: noDay(),
+    payload: ({ id, date, name, from, to }) => ({
+      id,
+      date,
+      name: name.trim(),
+      periods: from || to ? [{ from, to }] : [],
+    }),
+    fields: { periods: 'from', 'periods.0': 'from' },
+    onSent: () => form.again(noDay()),
+  })
+  const { value, set, error } = form
   return (
     <Sheet title="Special days">
       {all(facts, 'specialDay')
@@ -66,33 +79,38 @@ function SpecialDays() {
               <T face="mono">{d.date}</T>
               {`  ${d.name}, ${d.periods.length ? d.periods.map((p) => `${p.from}–${p.to}`).join(' ') : 'closed all day'}`}
             </T>
-            <TakeAway kind="specialDay" id={d.id} name={d.date} />
+            <TakeAway inSheet kind="specialDay" id={d.id} name={d.date} />
           </View>
         ))}
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <View style={{ flexDirection: 'row', gap: 12 }}>
         <View style={{ flex: 1 }}>
-          <Field
-            label="Date"
-            value={form.date}
-            onChange={(date) => setForm({ ...form, date })}
-            hint="2027-12-24"
-            mono
+          <When kind="date" label="Date" value={value.date} onChange={set('date')} error={error('date')} />
+        </View>
+        <View style={{ flex: 1 }}>
+          <Field label="What for" value={value.name} onChange={set('name')} error={error('name')} />
+        </View>
+      </View>
+      <View style={{ flexDirection: 'row', gap: 12 }}>
+        <View style={{ flex: 1 }}>
+          <When
+            kind="time"
+            label="Open from, or empty"
+            value={value.from}
+            onChange={set('from')}
+            error={error('from')}
           />
         </View>
         <View style={{ flex: 1 }}>
-          <Field label="What for" value={form.name} onChange={(name) => setForm({ ...form, name })} />
+          <When
+            kind="time"
+            label="Open to, or empty"
+            value={value.to === '24:00' ? '00:00' : value.to}
+            onChange={(to) => set('to')(to === '00:00' ? '24:00' : to)}
+          />
         </View>
       </View>
-      <View style={{ flexDirection: 'row', gap: 12 }}>
-        <View style={{ flex: 1 }}>
-          <Field label="Open from, or empty" value={form.from} onChange={(from) => setForm({ ...form, from })} mono />
-        </View>
-        <View style={{ flex: 1 }}>
-          <Field label="Open to, or empty" value={form.to} onChange={(to) => setForm({ ...form, to })} mono />
-        </View>
-      </View>
-      <Action kind="plain" label="Add the day" onPress={add} />
+      <Action kind="plain" label="Add the day" onPress={form.submit} />
     </Sheet>
   )
 }
