@@ -113,6 +113,32 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
   await expect(page.getByRole('textbox', { name: 'Release time, s' })).toHaveValue('9')
 })
 
+test('a test is begun at the door with signal, and is one person’s: another sees whose it is, and a lead may stop it', async ({
+  page,
+  context,
+  browser,
+}) => {
+  await signIn(page, 'inka')
+  await page.goto('/doors/T-03/prove')
+  const begin = page.getByRole('button', { name: 'Begin this test' })
+  await expect(begin).toBeVisible()
+  await context.setOffline(true)
+  await begin.click()
+  await expect(page.getByRole('alert').first()).toContainText('No signal to the server: this was not done.')
+  await expect(page.getByText('Stop without a verdict')).toHaveCount(0)
+  await context.setOffline(false)
+  const lead = await anotherPage(browser, 'vesa')
+  await lead.goto('/doors/T-03/prove')
+  await expect(lead.getByRole('button', { name: 'Begin this test' })).toBeVisible()
+  await begin.click()
+  await expect(page.getByRole('button', { name: 'Stop without a verdict' })).toBeVisible()
+  await expect(lead.getByText('inka runs this test.')).toBeVisible()
+  await expect(lead.getByRole('button', { name: 'It didn’t' })).toHaveCount(0)
+  await lead.getByRole('button', { name: 'Stop the test of inka' }).click()
+  await expect(begin).toBeVisible()
+  await lead.context().close()
+})
+
 test('a failure becomes a snag with an owner', async ({ page }) => {
   await signIn(page)
   await page.goto('/doors/T-01')

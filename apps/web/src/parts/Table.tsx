@@ -25,6 +25,8 @@ export interface TableColumn<R> {
   cell?: (row: R) => ReactNode
   /** px; without one it takes its share of what is left. */
   width?: number
+  /** What is looked at now: its head is underlined. */
+  marked?: boolean
 }
 
 interface TableProps<R> {
@@ -75,7 +77,11 @@ export function Table<R extends { id: string }>({ label, rows, columns, chosen, 
               key={header.id}
               role="columnheader"
               {...({ 'aria-sort': sorted ? sortWords[sorted] : 'none' } as object)}
-              style={widthOf(header.column.id)}
+              style={{
+                ...widthOf(header.column.id),
+                borderBottomWidth: 4,
+                borderColor: columns.some((c) => c.marked && c.id === header.column.id) ? ground.oxide : 'transparent',
+              }}
             >
               <Pressable
                 role="button"

@@ -1,103 +1,82 @@
 import { releaseCases, releaseWords, type ReleaseCase, type ReleaseRow } from '@rauta/core'
-import { createColumnHelper, tableFeatures, useTable } from '@tanstack/react-table'
 import { router } from 'expo-router'
 import { useMemo } from 'react'
 import { View } from 'react-native'
-import { Line } from '../../parts/Screen'
+import { Table, type TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
-import { useGround } from '../../theme'
 import { inWords, outWords, toneOf } from './releaseWords'
 
-const features = tableFeatures({})
-const helper = createColumnHelper<typeof features, ReleaseRow>()
-const columns = helper.columns([
-  helper.accessor((row) => `${row.door.ref} ${row.door.name}`, { id: 'door', header: 'Door' }),
-  ...releaseCases.map((which) =>
-    helper.accessor((row) => row.answers?.find((a) => a.case === which) ?? null, {
-      id: which,
-      header: releaseWords[which],
-    }),
-  ),
-])
-
-const caseWidth = 96
+type Row = ReleaseRow & { id: string }
 
 /** Every door against every case at once: out large, in beneath; the case that is chosen is marked, and its reason told. */
 export function ReleaseMatrix({ rows, chosen }: { rows: readonly ReleaseRow[]; chosen: ReleaseCase }) {
-  const ground = useGround()
-  const data = useMemo(() => [...rows], [rows])
-  const table = useTable({ features, columns, data })
+  const columns = useMemo(
+    (): TableColumn<Row>[] => [
+      {
+        id: 'door',
+        head: 'Door',
+        value: ({ door }) => `${door.ref} ${door.name}`,
+        cell: (row) => <DoorCell row={row} chosen={chosen} />,
+      },
+      ...releaseCases.map((which): TableColumn<Row> => ({
+        id: which,
+        head: releaseWords[which],
+        marked: which === chosen,
+        value: (row) => outOf(row, which),
+        cell: (row) => <CaseCell row={row} which={which} />,
+        width: 112,
+      })),
+    ],
+    [chosen],
+  )
   return (
-    <View role="table" aria-label="What opens when, door by door">
-      {table.getHeaderGroups().map((group) => (
-        <View
-          key={group.id}
-          role="row"
-          style={{ flexDirection: 'row', paddingHorizontal: 16, borderBottomWidth: 1, borderColor: ground.ink }}
-        >
-          {group.headers.map((header) => (
-            <View
-              key={header.id}
-              role="columnheader"
-              style={{
-                ...(header.id === 'door' ? { flex: 1 } : { width: caseWidth }),
-                paddingVertical: 8,
-                paddingRight: 8,
-                borderBottomWidth: header.id === chosen ? 4 : 0,
-                borderColor: ground.oxide,
-              }}
-            >
-              <T face="mid">{String(header.column.columnDef.header)}</T>
-            </View>
-          ))}
-        </View>
-      ))}
-      {table.getRowModel().rows.map(({ id, original }) => (
-        <View key={id} role="row">
-          <Line
-            label={`${original.door.ref} ${original.door.name}`}
-            onPress={() => router.push(`/doors/${original.door.id}/plan`)}
-          >
-            <MatrixRow row={original} chosen={chosen} />
-          </Line>
-        </View>
-      ))}
-    </View>
+    <Table
+      label="What opens when, door by door"
+      rows={rows.map((row) => ({ ...row, id: row.door.id }))}
+      columns={columns}
+      nameOf={({ door }) => `${door.ref} ${door.name}`}
+      onOpen={({ door }) => router.push(`/doors/${door.id}/plan`)}
+    />
   )
 }
 
-function MatrixRow({ row: { door, answers }, chosen }: { row: ReleaseRow; chosen: ReleaseCase }) {
-  const told = answers?.find((a) => a.case === chosen)
+const answerOf = ({ answers }: ReleaseRow, which: ReleaseCase) => answers?.find((a) => a.case === which)
+const outOf = (row: ReleaseRow, which: ReleaseCase): string => {
+  const a = answerOf(row, which)
+  return a ? outWords[a.out] : 'not known'
+}
+
+function DoorCell({ row, chosen }: { row: ReleaseRow; chosen: ReleaseCase }) {
+  const told = answerOf(row, chosen)
   return (
-    <View>
-      <View style={{ flexDirection: 'row' }}>
-        <View role="cell" style={{ flex: 1, flexDirection: 'row', gap: 8, minWidth: 0 }}>
-          <T face="mono" size={15}>
-            {door.ref}
-          </T>
-          <T face="strong" numberOfLines={1} style={{ flex: 1 }}>
-            {door.name}
-          </T>
-        </View>
-        {releaseCases.map((which) => {
-          const a = answers?.find((x) => x.case === which)
-          return (
-            <View key={which} role="cell" style={{ width: caseWidth }}>
-              <T face={a?.out === 'shut' ? 'strong' : 'mid'} tone={a ? toneOf(a) : 'quiet'}>
-                {a ? outWords[a.out] : 'not known'}
-              </T>
-              <T size={13} tone="quiet">
-                {a ? `in ${inWords[a.in]}` : ''}
-              </T>
-            </View>
-          )
-        })}
+    <View style={{ paddingVertical: 6 }}>
+      <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
+        <T face="mono" size={15}>
+          {row.door.ref}
+        </T>
+        <T face="strong" numberOfLines={1} style={{ flex: 1 }}>
+          {row.door.name}
+        </T>
       </View>
       {told ? (
-        <T size={13} tone={told.out === 'shut' ? 'madder' : 'quiet'} numberOfLines={1}>
+        <T size={13} tone={told.out === 'shut' ? 'madder' : 'quiet'} numberOfLines={2}>
           {told.says}
         </T>
       ) : null}
     </View>
+  )
+}
+
+function CaseCell({ row, which }: { row: ReleaseRow; which: ReleaseCase }) {
+  const a = answerOf(row, which)
+  return (
+    <>
+      <T face={a?.out === 'shut' ? 'strong' : 'mid'} tone={a ? toneOf(a) : 'quiet'}>
+        {outOf(row, which)}
+      </T>
+      <T size={13} tone="quiet">
+        {a ? `in ${inWords[a.in]}` : ''}
+      </T>
+    </>
   )
 }
