@@ -1,4 +1,4 @@
-import { all, boardOf, coresOf, coreWords, netOf, sheetOf, type Controller, type Facts } from '@rauta/core'
+import { all, boardOf, checkOff, coresOf, coreWords, netOf, sheetOf, type Controller, type Facts } from '@rauta/core'
 import { atHandList, cableList, cutList, labels } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
@@ -350,6 +350,36 @@ describe('lists', () => {
     })
     expect(() => w.do('procured.set', { id: 'x', due: '2026-13-40' })).toThrow('is no day')
     expect(sheetOf(sheets, 'wireless-handle').atHand).toContain('Site radio key')
+  })
+  it('what is pulled, terminated or hung needs no bringing any more; tools and cards do; a tick taken back brings it again', () => {
+    const w = many()
+    const counts = () => new Map(atHandList(w.facts, sheets).map((i) => [i.id, i.count]))
+    const before = counts()
+    const door = Object.values(w.facts.door).find((d) => d.cables.some((c) => c.lengthM > 0))
+    const cable = door?.cables.find((c) => c.lengthM > 0)
+    const part = door?.parts.find((p) => p.id === cable?.part)
+    if (!door || !cable || !part) throw new Error('no cable')
+    const metres = (list: Map<string, number | null>) =>
+      [...list].filter(([id]) => id.startsWith('cable-')).reduce((s, [, n]) => s + (n ?? 0), 0)
+    const tick = (what: 'pulled' | 'ended', done: boolean) =>
+      w.do('tick.set', { door: door.id, cable: cable.id, what, done })
+    tick('pulled', true)
+    expect(metres(before) - metres(counts())).toBe(cable.lengthM + 2)
+    expect(counts().get(`device-${part.sheet}`)).toBe(before.get(`device-${part.sheet}`))
+    tick('ended', true)
+    expect(counts().get(`device-${part.sheet}`) ?? 0).toBe((before.get(`device-${part.sheet}`) ?? 0) - 1)
+    const controller = w.facts.controller['a8']
+    if (!controller) throw new Error('no controller')
+    const board = `device-${controller.sheet}`
+    for (const item of checkOff(controller, w.facts, sheets)) {
+      expect(counts().get(board)).toBe(before.get(board))
+      w.do('cabinet.check', { controller: 'a8', item: item.id, done: true })
+    }
+    expect(counts().get(board) ?? 0).toBe((before.get(board) ?? 0) - 1)
+    const lasting = [...before].filter(([id]) => /^(tool|card|setup)-/.test(id))
+    for (const [id, count] of lasting) expect([id, counts().get(id)]).toEqual([id, count])
+    tick('ended', false)
+    expect(counts().get(`device-${part.sheet}`)).toBe(before.get(`device-${part.sheet}`))
   })
   it('counts licences by the doors or devices that need them, names a tool once with what it runs on, and drops what nothing needs', () => {
     const w = smallJob()

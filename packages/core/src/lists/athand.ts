@@ -1,5 +1,7 @@
 import type { Controller } from '../devices/records'
+import { checkOff } from '../cabinets/checkoff'
 import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { busPlans } from '../network/plan'
 import { cableList, cutList } from './cables'
@@ -29,14 +31,15 @@ const some = (refs: readonly string[]) => {
   return list.length > 4 ? `${list.slice(0, 3).join(', ')} and ${list.length - 3} more` : list.join(', ')
 }
 
-/** What must be at hand for the whole job, worked out from the plan and the device sheets. */
+/** What must be at hand for what is not fitted yet, worked out from the plan and the device sheets; tools, cards and licences for the whole job. */
 export function atHandList(facts: Facts, sheets: Sheets): AtHandItem[] {
   const list = planned(facts, sheets)
+  const toFit = list.filter((p) => !p.fitted)
   return [
     ...cables(facts, sheets),
-    ...devices(list),
+    ...devices(toFit),
     ...smallParts(facts, sheets),
-    ...batteries(facts, sheets, list),
+    ...batteries(facts, sheets, toFit),
     ...cards(list),
     ...tools(list),
     ...setUps(list),
@@ -44,7 +47,8 @@ export function atHandList(facts: Facts, sheets: Sheets): AtHandItem[] {
 }
 
 function cables(facts: Facts, sheets: Sheets): AtHandItem[] {
-  return cutList(cableList(facts, sheets), usualDrumM, usualEndsM).map((c): AtHandItem => ({
+  const toPull = cableList(facts, sheets).filter((c) => c.state === 'to pull')
+  return cutList(toPull, usualDrumM, usualEndsM).map((c): AtHandItem => ({
     id: `cable-${slug(c.kind)}`,
     group: 'cable',
     what: c.kind,
@@ -58,26 +62,45 @@ interface PlannedDevice {
   sheet: DeviceSheet
   /** What it is for. */ ref: string
   /** How many doors are on it. */ doors: number
+  fitted: boolean
+}
+
+/** A part hangs where it belongs once its cable is terminated on it; one without a cable counts until its door was proved once. */
+function fittedParts(facts: Facts): (door: Door, part: string) => boolean {
+  const proved = new Set(all(facts, 'proof').flatMap((p) => (p.verdict === 'passed' ? [p.door] : [])))
+  return (door, part) => {
+    const cable = door.cables.find((c) => c.part === part)
+    return cable ? !!facts.tick[`${door.id}/${cable.id}`]?.ended : proved.has(door.id)
+  }
+}
+
+/** A board hangs with its supply and battery once its cabinet is checked off, or when it is in service. */
+function boardFitted(facts: Facts, controller: Controller, sheets: Sheets): boolean {
+  const done = facts.cabinet[controller.id]?.done ?? {}
+  return !!facts.reach[controller.id]?.owned || checkOff(controller, facts, sheets).every((item) => done[item.id])
 }
 
 /** Every planned device. */
 function planned(facts: Facts, sheets: Sheets): PlannedDevice[] {
   const found: PlannedDevice[] = []
+  const isFitted = fittedParts(facts)
   const doorsOn = grouped(all(facts, 'door'), (d) => d.placement?.controller ?? '')
-  const add = (id: string | undefined, ref: string, doors = 1) => {
+  const add = (id: string | undefined, ref: string, fitted: boolean, doors = 1) => {
     const sheet = id ? sheets[id] : undefined
-    if (sheet) found.push({ sheet, ref, doors })
+    if (sheet) found.push({ sheet, ref, doors, fitted })
   }
   for (const c of all(facts, 'controller')) {
-    add(c.sheet, c.ref, doorsOn.get(c.id)?.length ?? 0)
-    if (!c.fedFrom) add(ownSupply(c, sheets), c.ref)
-    for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`)
+    const fitted = boardFitted(facts, c, sheets)
+    add(c.sheet, c.ref, fitted, doorsOn.get(c.id)?.length ?? 0)
+    if (!c.fedFrom) add(ownSupply(c, sheets), c.ref, fitted)
+    for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`, fitted)
   }
-  for (const u of all(facts, 'unit')) add(u.sheet, u.ref)
+  for (const u of all(facts, 'unit')) add(u.sheet, u.ref, false)
   for (const d of all(facts, 'door'))
     for (const p of d.parts) {
-      add(p.sheet, `${d.ref} ${p.id}`)
-      add(p.via, `${d.ref} ${p.id}`)
+      const fitted = isFitted(d, p.id)
+      add(p.sheet, `${d.ref} ${p.id}`, fitted)
+      add(p.via, `${d.ref} ${p.id}`, fitted)
     }
   return found
 }
@@ -105,10 +128,11 @@ function devices(planned: readonly PlannedDevice[]): AtHandItem[] {
 function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
   const found: AtHandItem[] = []
   const doors = all(facts, 'door')
+  const isFitted = fittedParts(facts)
   const ends = doors.flatMap((d) =>
     d.ends
       ? d.parts
-          .filter((p) => sheetOf(sheets, p.sheet).leads.some((l) => l.kind === 'contactA'))
+          .filter((p) => !isFitted(d, p.id) && sheetOf(sheets, p.sheet).leads.some((l) => l.kind === 'contactA'))
           .flatMap(() => [
             { ref: d.ref, ohm: d.ends?.seriesOhm ?? 0 },
             { ref: d.ref, ohm: d.ends?.parallelOhm ?? 0 },
@@ -128,7 +152,9 @@ function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
     d.parts
       .filter((p) => {
         const s = sheetOf(sheets, p.sheet)
-        return s.lock && s.leads.some((l) => l.kind === 'lock+') && s.lock.suppressionMs === undefined
+        return (
+          !isFitted(d, p.id) && s.lock && s.leads.some((l) => l.kind === 'lock+') && s.lock.suppressionMs === undefined
+        )
       })
       .map((p) => `${d.ref} ${p.id}`),
   )
@@ -161,7 +187,7 @@ function batteries(facts: Facts, sheets: Sheets, planned: readonly PlannedDevice
   const wanted = all(facts, 'controller').flatMap((c) => {
     const plan = facts.powerPlan[c.id]
     const kind = sheets[c.supply]?.supply?.battery
-    return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds
+    return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds && !boardFitted(facts, c, sheets)
       ? Array.from({ length: plan.batteryCount }, () => ({
           ref: c.ref,
           what: `Battery ${kind.volts} V, ${plan.batteryAh} Ah`,
