@@ -71,9 +71,9 @@ const views: View[] = [
   { name: 'load', path: '/load', size: phone },
   { name: 'prove', path: '/doors/T-01/prove', size: phone },
   { name: 'sign', path: '/doors/Q-01/sign', size: phone },
-  { name: 'at-hand', path: '/at-hand', size: phone },
   { name: 'doors-wide', path: '/doors/C-02', size: wide },
   { name: 'plan-wide', path: '/doors/V-07/plan', size: wide },
+  { name: 'people-wide', path: '/people', size: wide },
   { name: 'waiting', path: '/doors/V-05/wire', size: phone, before: withoutSignal },
 ]
 

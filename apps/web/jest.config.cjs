@@ -31,6 +31,8 @@ module.exports = {
       {
         configFile: require.resolve('./babel.config.js'),
         caller: { name: 'metro', bundler: 'metro', platform: 'web' },
+        // What comes later in a browser is required here.
+        plugins: ['@babel/plugin-transform-dynamic-import'],
       },
     ],
   },

@@ -149,6 +149,7 @@ describe('a form is its command’s payload', () => {
   })
   it('a number that is none is refused at its field, with the others kept', async () => {
     render(<JobPage />)
+    await screen.findByRole('textbox', { name: 'Prefix' }, { timeout: 30_000 })
     await type('Prefix', 'twenty')
     await type('Gateway', '10.1.1.254')
     await press('button', 'Save site and network')

@@ -351,7 +351,7 @@ describe('supplies', () => {
       screen.getByText('Supply and battery dead: at 1 of 2 doors nobody gets out. Not known at 1 door.'),
     ).toBeTruthy()
   })
-  it('as a matrix every case of every door, and not known where nobody can say', () => {
+  it('as a matrix every case of every door, and not known where nobody can say', async () => {
     const { door, controller } = useJob.getState().facts
     const d = door['D-01'] as Door
     const answers = releaseOf(d, controller['a1'], shippedSheets)
@@ -364,7 +364,9 @@ describe('supplies', () => {
         chosen="supply"
       />,
     )
-    const matrix = within(screen.getByRole('table', { name: 'What opens when, door by door' }))
+    const matrix = within(
+      await screen.findByRole('table', { name: 'What opens when, door by door' }, { timeout: 30_000 }),
+    )
     expect(matrix.getAllByRole('columnheader').map((h) => h.textContent)).toEqual([
       'Door',
       ...Object.values(releaseWords),

@@ -9,7 +9,8 @@ jest.mock('expo-router', () => ({
 }))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
-import { Beside, useChosen } from '../src/parts/Beside'
+import { Beside } from '../src/parts/Beside'
+import { useChosen } from '../src/places/shell/chosen'
 import { Screen } from '../src/parts/Screen'
 import { Table, type TableColumn } from '../src/parts/Table'
 import { AccessPage } from '../src/places/access/AccessPage'
@@ -27,6 +28,8 @@ import { smallJob } from './small'
 import fc from 'fast-check'
 
 const sent: [string, unknown][] = []
+/** What comes later is read and compiled first, when a test is the first to ask for it. */
+const late = { timeout: 30_000 }
 const press = (role: 'button' | 'checkbox', name: string | RegExp) =>
   act(async () => {
     fireEvent.click(screen.getByRole(role, { name }))
@@ -75,7 +78,7 @@ describe('a list beside its detail', () => {
       {null}
     </Screen>
   )
-  it('on a wide screen both stand there, the detail being what the page is about; on a phone the detail alone', () => {
+  it('on a wide screen both stand there, the detail being what the page is about; on a phone the detail alone', async () => {
     widths(1280)
     const { unmount } = render(
       <Beside list={<PeoplePage chosen="p2" />}>
@@ -84,7 +87,9 @@ describe('a list beside its detail', () => {
     )
     expect(within(screen.getByRole('main')).getByRole('heading', { level: 1 }).textContent).toBe('One of them')
     const list = screen.getByRole('region', { name: '2 people' })
-    expect(within(list).getByRole('button', { name: 'Bodil Ek' }).getAttribute('aria-current')).toBe('true')
+    expect((await within(list).findByRole('button', { name: 'Bodil Ek' }, late)).getAttribute('aria-current')).toBe(
+      'true',
+    )
     expect(screen.getAllByRole('main')).toHaveLength(1)
     unmount()
     widths(390)
@@ -172,6 +177,7 @@ describe('people and access on a wide screen', () => {
   it('people are a table, by name; a number sorts as a number', async () => {
     widths(1280)
     render(<PeoplePage />)
+    await screen.findByRole('table', { name: 'People' }, late)
     const names = () =>
       within(screen.getByRole('table', { name: 'People' }))
         .getAllByRole('row')
@@ -186,10 +192,10 @@ describe('people and access on a wide screen', () => {
     await press('button', 'Alva Quist')
     expect(pushed).toEqual(['/people/p1'])
   })
-  it('rules are a table with their doors in order', () => {
+  it('rules are a table with their doors in order', async () => {
     widths(1280)
     render(<AccessPage />)
-    const row = within(screen.getByRole('table', { name: 'Rules' })).getAllByRole('row')[1] as HTMLElement
+    const row = within(await screen.findByRole('table', { name: 'Rules' }, late)).getAllByRole('row')[1] as HTMLElement
     expect(
       within(row)
         .getAllByRole('cell')
@@ -268,6 +274,7 @@ describe('forms say at each field what is wrong with it', () => {
 
   it('a special day: the date is picked; one that is missing says so at its field; the form begins again', async () => {
     render(<TimePage />)
+    await screen.findByLabelText('What for', {}, late)
     await type('What for', 'Feast')
     await press('button', 'Add the day')
     expect(sent).toEqual([])

@@ -1,6 +1,6 @@
 import { Beside } from '../parts/Beside'
-import { firstToProve, ProveList } from '../places/prove/ProveList'
-import { ProvePage } from '../places/prove/ProvePage'
+import { ProveList, ProvePage } from '../places/lazyPages'
+import { firstToProve } from '../state/inOrder'
 import { useFacts } from '../state/job'
 import { useWide } from '../theme'
 

@@ -1,4 +1,3 @@
-import { usePathname } from 'expo-router'
 import { createContext, useContext, type ReactNode } from 'react'
 import { View } from 'react-native'
 import { useGround, useWide } from '../theme'
@@ -22,10 +21,4 @@ export function Beside({ list, children, share = 1 }: { list: ReactNode; childre
       </View>
     </View>
   )
-}
-
-/** What stands beside a list: the id in the address, or the first of the list where there is none. */
-export function useChosen(first: string | undefined): string | undefined {
-  const id = usePathname().split('/')[2]
-  return id === undefined ? first : decodeURIComponent(id)
 }

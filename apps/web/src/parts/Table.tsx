@@ -29,7 +29,7 @@ export interface TableColumn<R> {
   marked?: boolean
 }
 
-interface TableProps<R> {
+export interface TableProps<R> {
   label: string
   rows: readonly R[]
   columns: readonly TableColumn<R>[]

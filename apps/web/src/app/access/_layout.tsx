@@ -1,6 +1,8 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { firstRule, AccessPage } from '../../places/access/AccessPage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { AccessPage } from '../../places/lazyPages'
+import { firstRule } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {

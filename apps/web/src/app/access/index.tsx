@@ -1,5 +1,6 @@
 import { RuleForm } from '../../places/lazyForms'
-import { firstRule, AccessPage } from '../../places/access/AccessPage'
+import { AccessPage } from '../../places/lazyPages'
+import { firstRule } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
 

@@ -1,6 +1,7 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { ControllersPage } from '../../places/controllers/ControllersPage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { ControllersPage } from '../../places/lazyPages'
 
 export default function Layout() {
   const chosen = useChosen(undefined)

@@ -1,6 +1,8 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { firstController, ControllersPage } from '../../places/controllers/ControllersPage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { ControllersPage } from '../../places/lazyPages'
+import { firstController } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {

@@ -1,5 +1,5 @@
-import { ControllerPage } from '../../places/controllers/ControllerPage'
-import { firstController, ControllersPage } from '../../places/controllers/ControllersPage'
+import { ControllerPage, ControllersPage } from '../../places/lazyPages'
+import { firstController } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
 

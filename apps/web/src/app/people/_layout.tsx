@@ -1,6 +1,8 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { firstPerson, PeoplePage } from '../../places/people/PeoplePage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { PeoplePage } from '../../places/lazyPages'
+import { firstPerson } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {

@@ -1,5 +1,6 @@
 import { PersonForm } from '../../places/lazyForms'
-import { firstPerson, PeoplePage } from '../../places/people/PeoplePage'
+import { PeoplePage } from '../../places/lazyPages'
+import { firstPerson } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
 

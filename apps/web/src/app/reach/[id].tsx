@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ClaimPage } from '../../places/reach/ClaimPage'
+import { ClaimPage } from '../../places/lazyPages'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

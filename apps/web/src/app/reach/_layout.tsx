@@ -1,10 +1,12 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { firstExpected, BenchPage } from '../../places/reach/BenchPage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { BenchPage } from '../../places/lazyPages'
+import { firstController } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {
-  const chosen = useChosen(firstExpected(useFacts())?.id)
+  const chosen = useChosen(firstController(useFacts())?.id)
   return (
     <Beside list={<BenchPage chosen={chosen} />}>
       <Slot />

@@ -1,6 +1,8 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { firstSheet, SheetsPage } from '../../places/sheets/SheetsPage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { SheetsPage } from '../../places/lazyPages'
+import { firstSheet } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {

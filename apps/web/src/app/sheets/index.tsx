@@ -1,5 +1,5 @@
-import { SheetPage } from '../../places/sheets/SheetPage'
-import { firstSheet, SheetsPage } from '../../places/sheets/SheetsPage'
+import { SheetPage, SheetsPage } from '../../places/lazyPages'
+import { firstSheet } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
 

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { SupplyPage } from '../../places/supplies/SupplyPage'
+import { SupplyPage } from '../../places/lazyPages'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

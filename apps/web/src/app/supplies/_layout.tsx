@@ -1,6 +1,7 @@
 import { Slot, usePathname } from 'expo-router'
 import { Beside } from '../../parts/Beside'
-import { firstSupply, SuppliesPage } from '../../places/supplies/SuppliesPage'
+import { SuppliesPage } from '../../places/lazyPages'
+import { firstSupply } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {

@@ -1,5 +1,5 @@
-import { firstSupply, SuppliesPage } from '../../places/supplies/SuppliesPage'
-import { SupplyPage } from '../../places/supplies/SupplyPage'
+import { SuppliesPage, SupplyPage } from '../../places/lazyPages'
+import { firstSupply } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
 

@@ -1,6 +1,8 @@
 import { Slot } from 'expo-router'
-import { Beside, useChosen } from '../../parts/Beside'
-import { firstSchedule, TimePage } from '../../places/time/TimePage'
+import { Beside } from '../../parts/Beside'
+import { useChosen } from '../../places/shell/chosen'
+import { TimePage } from '../../places/lazyPages'
+import { firstSchedule } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 
 export default function Layout() {

@@ -1,5 +1,6 @@
 import { ScheduleForm } from '../../places/lazyForms'
-import { firstSchedule, TimePage } from '../../places/time/TimePage'
+import { TimePage } from '../../places/lazyPages'
+import { firstSchedule } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
 

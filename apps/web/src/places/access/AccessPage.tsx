@@ -8,7 +8,8 @@ import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { counted } from '../../parts/count'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
-import { Table, type TableColumn } from '../../parts/Table'
+import { LazyTable } from '../../parts/LazyTable'
+import type { TableColumn } from '../../parts/Table'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
 import { When } from '../../parts/When'
@@ -17,8 +18,6 @@ import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { doorsInOrder } from '../../state/worked'
 import { useWide } from '../../theme'
-
-export const firstRule = (facts: Facts): Rule | undefined => all(facts, 'rule')[0]
 
 const groupOf = (facts: Facts, { group }: Rule) => facts.group[group]?.name ?? group
 const scheduleOf = (facts: Facts, { schedule }: Rule) => facts.schedule[schedule]?.name ?? schedule
@@ -91,7 +90,7 @@ function RuleTable({ chosen }: { chosen: string | undefined }) {
     [facts],
   )
   return (
-    <Table
+    <LazyTable
       label="Rules"
       rows={all(facts, 'rule')}
       columns={columns}

@@ -1,4 +1,4 @@
-import { all, sheetOf, type Controller, type Facts } from '@rauta/core'
+import { all, sheetOf, type Controller } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -7,8 +7,6 @@ import { Line, Screen } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
-
-export const firstController = (facts: Facts): Controller | undefined => controllersInOrder(facts)[0]
 
 /** Controllers under the cabinets that they hang in. @param chosen the controller or cabinet that stands beside the list */
 export function ControllersPage({ chosen }: { chosen?: string | undefined }) {

@@ -6,7 +6,8 @@ import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { counted } from '../../parts/count'
-import { Table, type TableColumn } from '../../parts/Table'
+import { LazyTable } from '../../parts/LazyTable'
+import type { TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
@@ -184,7 +185,7 @@ function DeviceTable({ changes, left, onToggle, chosen, onOpen }: DeviceTablePro
     },
   ]
   return (
-    <Table
+    <LazyTable
       label="Devices"
       rows={rows}
       columns={columns}

@@ -1,4 +1,4 @@
-import { all, cardName, type Facts, type Person } from '@rauta/core'
+import { cardName, type Facts, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
@@ -6,13 +6,12 @@ import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { counted } from '../../parts/count'
 import { Line, Screen } from '../../parts/Screen'
-import { Table, type TableColumn } from '../../parts/Table'
+import { LazyTable } from '../../parts/LazyTable'
+import type { TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
+import { peopleInOrder } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { useWide } from '../../theme'
-
-const peopleInOrder = (facts: Facts): Person[] => all(facts, 'person').sort((a, b) => a.name.localeCompare(b.name))
-export const firstPerson = (facts: Facts): Person | undefined => peopleInOrder(facts)[0]
 
 /** @param chosen whoever stands beside the list */
 export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
@@ -34,7 +33,7 @@ export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
         <T style={{ padding: 16 }}>Nobody yet. People are let through by the groups they are in.</T>
       ) : null}
       {wide && people.length ? (
-        <Table
+        <LazyTable
           label="People"
           rows={people}
           columns={columns}

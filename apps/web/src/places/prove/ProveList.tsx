@@ -1,20 +1,10 @@
-import type { Door, DoorMarks, Facts } from '@rauta/core'
 import { router } from 'expo-router'
 import { View } from 'react-native'
 import { Line, Screen } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { Rungs, signTone } from '../../signs/Rungs'
+import { toProve } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
-import { doorsInOrder, marksFor } from '../../state/worked'
-
-const rank = (sign: string) => ({ stopped: 0, stale: 1, underWay: 2, todo: 3, given: 5 })[sign] ?? 4
-
-const toProve = (facts: Facts): { door: Door; marks: DoorMarks }[] =>
-  doorsInOrder(facts)
-    .map((door) => ({ door, marks: marksFor(facts, door) }))
-    .filter(({ marks }) => marks.load.sign === 'given' || marks.prove.sign !== 'todo')
-    .sort((a, b) => rank(a.marks.prove.sign) - rank(b.marks.prove.sign))
-export const firstToProve = (facts: Facts): Door | undefined => toProve(facts)[0]?.door
 
 /** Doors to prove: those that are ready first. @param chosen the one that stands beside the list */
 export function ProveList({ chosen }: { chosen?: string | undefined }) {

@@ -14,8 +14,6 @@ import { controllersInOrder } from '../../state/worked'
 import { useGround } from '../../theme'
 import { standingOf, type Standing } from './standing'
 
-export const firstExpected = (facts: Facts): Controller | undefined => controllersInOrder(facts)[0]
-
 /** What was found beside what is expected, and how far each has come. @param chosen the device that stands beside the list */
 export function BenchPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()

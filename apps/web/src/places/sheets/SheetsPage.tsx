@@ -1,19 +1,13 @@
-import { deviceKinds, kindWords, type DeviceSheet, type Facts } from '@rauta/core'
-import { sheetsFor } from '@rauta/contracts'
+import { deviceKinds, kindWords } from '@rauta/core'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { Line, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
+import { sheetsByKind } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
-
-const sheetsByKind = (facts: Facts): DeviceSheet[] => {
-  const sheets = Object.values(sheetsFor(facts))
-  return deviceKinds.flatMap((kind) => sheets.filter((s) => s.kind === kind))
-}
-export const firstSheet = (facts: Facts): DeviceSheet | undefined => sheetsByKind(facts)[0]
 
 /** Every device type there is a sheet for, by kind. @param chosen the one that stands beside the list */
 export function SheetsPage({ chosen }: { chosen?: string | undefined }) {

@@ -2,7 +2,8 @@ import { releaseCases, releaseWords, type ReleaseCase, type ReleaseRow } from '@
 import { router } from 'expo-router'
 import { useMemo } from 'react'
 import { View } from 'react-native'
-import { Table, type TableColumn } from '../../parts/Table'
+import { LazyTable } from '../../parts/LazyTable'
+import type { TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
 import { inWords, outWords, toneOf } from './releaseWords'
 
@@ -30,7 +31,7 @@ export function ReleaseMatrix({ rows, chosen }: { rows: readonly ReleaseRow[]; c
     [chosen],
   )
   return (
-    <Table
+    <LazyTable
       label="What opens when, door by door"
       rows={rows.map((row) => ({ ...row, id: row.door.id }))}
       columns={columns}

@@ -6,10 +6,8 @@ import {
   boardsOn,
   networkPower,
   sheetOf,
-  supplyOf,
   type Controller,
   type Facts,
-  type SupplyReport,
   type Unit,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
@@ -18,18 +16,10 @@ import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { Line, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
+import { faultsOf, suppliesInOrder } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
-import { controllersInOrder, reportFor } from '../../state/worked'
 import { Meter } from './Meter'
-
-/** Controllers that have a supply of their own, what is wrong first. */
-const suppliesInOrder = (facts: Facts): { controller: Controller; report: SupplyReport }[] =>
-  controllersInOrder(facts)
-    .filter((c) => supplyOf(c, facts.controller).id === c.id)
-    .map((controller) => ({ controller, report: reportFor(facts, controller) }))
-    .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
-export const firstSupply = (facts: Facts): Controller | undefined => suppliesInOrder(facts)[0]?.controller
 
 /** Every supply and every source of network power. @param chosen the one that stands beside the list */
 export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
@@ -122,7 +112,6 @@ export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
 }
 
 const feedOf = (facts: Facts, c: Controller) => boardOf(sheetsFor(facts), c).feeds
-const faultsOf = (r: SupplyReport): number => r.faults.length + r.locks.filter((l) => !l.enough && !l.onlyAtEnd).length
 
 function NetworkLine({ facts, unit, chosen }: { facts: Facts; unit: Unit; chosen: boolean }) {
   const source = sheetOf(sheetsFor(facts), unit.sheet).networkSource

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ControllerPage } from '../../../places/controllers/ControllerPage'
+import { ControllerPage } from '../../../places/lazyPages'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

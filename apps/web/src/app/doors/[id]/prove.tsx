@@ -1,7 +1,6 @@
 import { useLocalSearchParams } from 'expo-router'
 import { Beside } from '../../../parts/Beside'
-import { ProveList } from '../../../places/prove/ProveList'
-import { ProvePage } from '../../../places/prove/ProvePage'
+import { ProveList, ProvePage } from '../../../places/lazyPages'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

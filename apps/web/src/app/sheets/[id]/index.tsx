@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { SheetPage } from '../../../places/sheets/SheetPage'
+import { SheetPage } from '../../../places/lazyPages'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()

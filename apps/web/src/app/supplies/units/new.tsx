@@ -1,4 +1,4 @@
-import { UnitForm } from '../../../places/supplies/UnitForm'
+import { UnitForm } from '../../../places/lazyForms'
 
 export default function Route() {
   return <UnitForm />

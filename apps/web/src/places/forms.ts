@@ -1,0 +1,10 @@
+/** The forms in one piece, with the package, the checks and the words that only they need. */
+export { RuleForm } from './access/RuleForm'
+export { ControllerForm } from './controllers/ControllerForm'
+export { SiteForm } from './job/SiteForm'
+export { PersonForm } from './people/PersonForm'
+export { DoorForm } from './plan/DoorForm'
+export { SheetForm } from './sheets/SheetForm'
+export { UnitForm } from './supplies/UnitForm'
+export { ScheduleForm } from './time/ScheduleForm'
+export { SpecialDays } from './time/SpecialDays'
