@@ -9,6 +9,7 @@ export const formCommands = [
   'unit.put',
   'job.edit',
   'area.put',
+  'doors.edit',
   'person.put',
   'group.put',
   'rule.put',

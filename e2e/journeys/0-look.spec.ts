@@ -5,6 +5,7 @@ import { signIn } from './helpers'
 const views = [
   '/doors',
   '/doors/C-02',
+  '/doors/many',
   '/doors/Q-02/plan',
   '/doors/P-01/wire',
   '/doors/Q-01/behaviour',

@@ -15,6 +15,7 @@ import { Screen } from '../src/parts/Screen'
 import { Table, type TableColumn } from '../src/parts/Table'
 import { AccessPage } from '../src/places/access/AccessPage'
 import { RuleForm } from '../src/places/access/RuleForm'
+import { ManyForm } from '../src/places/doors/ManyForm'
 import { PeoplePage } from '../src/places/people/PeoplePage'
 import { PersonForm } from '../src/places/people/PersonForm'
 import { ScheduleForm } from '../src/places/time/ScheduleForm'
@@ -256,6 +257,27 @@ describe('forms say at each field what is wrong with it', () => {
     await press('button', 'Save the rule')
     expect(sent).toMatchObject([['rule.put', { doors: ['D-02'] }]])
     expect(pushed).toEqual([`/access/${(sent[0]?.[1] as { id: string }).id}`])
+  })
+
+  it('many doors: only what is filled in is sent, a time that is none says so at its field, nothing chosen cannot be sent', async () => {
+    render(<ManyForm />)
+    const button = () => screen.getByRole('button', { name: /^Change them/ })
+    expect(button().getAttribute('aria-disabled')).toBe('true')
+    await press('checkbox', 'Inside, 2 doors')
+    expect(button().getAttribute('aria-disabled')).toBe('true')
+    await type('Release time, s', 'soon')
+    await press('button', 'Change them, 2 doors')
+    expect(sent).toEqual([])
+    expect(screen.getByLabelText('Release time, s').getAttribute('aria-invalid')).toBe('true')
+    await type('Release time, s', '7,5')
+    fireEvent.click(
+      within(screen.getByRole('radiogroup', { name: 'On an escape route' })).getByRole('radio', { name: 'Yes' }),
+    )
+    await press('button', 'Change them, 2 doors')
+    expect(sent).toEqual([
+      ['doors.edit', { doors: ['D-01', 'D-02'], fields: { escapeRoute: true, behaviour: { releaseS: 7.5 } } }],
+    ])
+    expect(pushed).toEqual(['/doors'])
   })
 
   it('a schedule: times are picked, midnight as an end is the end of the day, an empty period is refused at it', async () => {

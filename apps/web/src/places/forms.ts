@@ -1,6 +1,7 @@
 /** The forms in one piece, with the package, the checks and the words that only they need. */
 export { RuleForm } from './access/RuleForm'
 export { ControllerForm } from './controllers/ControllerForm'
+export { ManyForm } from './doors/ManyForm'
 export { SiteForm } from './job/SiteForm'
 export { PersonForm } from './people/PersonForm'
 export { DoorForm } from './plan/DoorForm'

@@ -4,6 +4,7 @@ import { lazy } from 'react'
 const forms = () => import('./forms')
 export const ControllerForm = lazy(() => forms().then((m) => ({ default: m.ControllerForm })))
 export const DoorForm = lazy(() => forms().then((m) => ({ default: m.DoorForm })))
+export const ManyForm = lazy(() => forms().then((m) => ({ default: m.ManyForm })))
 export const PersonForm = lazy(() => forms().then((m) => ({ default: m.PersonForm })))
 export const RuleForm = lazy(() => forms().then((m) => ({ default: m.RuleForm })))
 export const ScheduleForm = lazy(() => forms().then((m) => ({ default: m.ScheduleForm })))

@@ -8,6 +8,7 @@ export const controller_put: Check
 export const unit_put: Check
 export const job_edit: Check
 export const area_put: Check
+export const doors_edit: Check
 export const person_put: Check
 export const group_put: Check
 export const rule_put: Check

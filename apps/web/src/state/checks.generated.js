@@ -2222,10 +2222,549 @@ validate13.errors = vErrors;
 return errors === 0;
 }
 
-export const person_put = validate14;
-const schema15 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50}},"required":["id","number","name","cards","groups"]};
+export const doors_edit = validate14;
+const schema15 = {"type":"object","additionalProperties":false,"properties":{"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":5000,"uniqueItems":true},"fields":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"forcedAlarm":{"type":"boolean"}},"required":[],"minProperties":1}},"required":[],"minProperties":1}},"required":["doors","fields"]};
 
 function validate14(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.doors === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "doors"},message:"must have required property '"+"doors"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.fields === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "fields"},message:"must have required property '"+"fields"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((key0 === "doors") || (key0 === "fields"))){
+const err2 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(data.doors !== undefined){
+let data0 = data.doors;
+if(Array.isArray(data0)){
+if(data0.length > 5000){
+const err3 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/maxItems",keyword:"maxItems",params:{limit: 5000},message:"must NOT have more than 5000 items"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+if(data0.length < 1){
+const err4 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/minItems",keyword:"minItems",params:{limit: 1},message:"must NOT have fewer than 1 items"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+const len0 = data0.length;
+for(let i0=0; i0<len0; i0++){
+let data1 = data0[i0];
+if(typeof data1 === "string"){
+if(func3(data1) > 80){
+const err5 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err6 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+if(!pattern0.test(data1)){
+const err7 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+else {
+const err8 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+let i1 = data0.length;
+let j0;
+if(i1 > 1){
+const indices0 = {};
+for(;i1--;){
+let item0 = data0[i1];
+if(typeof item0 !== "string"){
+continue;
+}
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err9 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/uniqueItems",keyword:"uniqueItems",params:{i: i1, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i1+" are identical)"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+break;
+}
+indices0[item0] = i1;
+}
+}
+}
+else {
+const err10 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+if(data.fields !== undefined){
+let data2 = data.fields;
+if(data2 && typeof data2 == "object" && !Array.isArray(data2)){
+if(Object.keys(data2).length < 1){
+const err11 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/minProperties",keyword:"minProperties",params:{limit: 1},message:"must NOT have fewer than 1 properties"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+for(const key1 in data2){
+if(!(func2.call(schema15.properties.fields.properties, key1))){
+const err12 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data2.from !== undefined){
+let data3 = data2.from;
+if(typeof data3 === "string"){
+if(func3(data3) > 80){
+const err13 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err14 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+if(!pattern0.test(data3)){
+const err15 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+else {
+const err16 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+if(data2.to !== undefined){
+let data4 = data2.to;
+if(typeof data4 === "string"){
+if(func3(data4) > 80){
+const err17 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err18 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+if(!pattern0.test(data4)){
+const err19 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+if(data2.escapeRoute !== undefined){
+if(typeof data2.escapeRoute !== "boolean"){
+const err21 = {instancePath:instancePath+"/fields/escapeRoute",schemaPath:"#/properties/fields/properties/escapeRoute/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+if(data2.handle !== undefined){
+if(typeof data2.handle !== "boolean"){
+const err22 = {instancePath:instancePath+"/fields/handle",schemaPath:"#/properties/fields/properties/handle/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+if(data2.otherWayOut !== undefined){
+if(typeof data2.otherWayOut !== "boolean"){
+const err23 = {instancePath:instancePath+"/fields/otherWayOut",schemaPath:"#/properties/fields/properties/otherWayOut/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+if(data2.outdoor !== undefined){
+if(typeof data2.outdoor !== "boolean"){
+const err24 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+if(data2.pinned !== undefined){
+if(typeof data2.pinned !== "boolean"){
+const err25 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data2.passagesPerDay !== undefined){
+let data10 = data2.passagesPerDay;
+if(!((typeof data10 == "number") && (!(data10 % 1) && !isNaN(data10)))){
+const err26 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+if(typeof data10 == "number"){
+if(data10 > 100000 || isNaN(data10)){
+const err27 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+if(data10 < 0 || isNaN(data10)){
+const err28 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+}
+if(data2.behaviour !== undefined){
+let data11 = data2.behaviour;
+if(data11 && typeof data11 == "object" && !Array.isArray(data11)){
+if(Object.keys(data11).length < 1){
+const err29 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/minProperties",keyword:"minProperties",params:{limit: 1},message:"must NOT have fewer than 1 properties"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+for(const key2 in data11){
+if(!((((key2 === "releaseS") || (key2 === "heldOpenS")) || (key2 === "relockDelayS")) || (key2 === "forcedAlarm"))){
+const err30 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(data11.releaseS !== undefined){
+let data12 = data11.releaseS;
+if(typeof data12 == "number"){
+if(data12 > 3600 || isNaN(data12)){
+const err31 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+if(data12 < 0.5 || isNaN(data12)){
+const err32 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+else {
+const err33 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+if(data11.heldOpenS !== undefined){
+let data13 = data11.heldOpenS;
+if(typeof data13 == "number"){
+if(data13 > 3600 || isNaN(data13)){
+const err34 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+if(data13 < 1 || isNaN(data13)){
+const err35 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+}
+else {
+const err36 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+if(data11.relockDelayS !== undefined){
+let data14 = data11.relockDelayS;
+if(typeof data14 == "number"){
+if(data14 > 3600 || isNaN(data14)){
+const err37 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+if(data14 < 0 || isNaN(data14)){
+const err38 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+}
+else {
+const err39 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+if(data11.forcedAlarm !== undefined){
+if(typeof data11.forcedAlarm !== "boolean"){
+const err40 = {instancePath:instancePath+"/fields/behaviour/forcedAlarm",schemaPath:"#/properties/fields/properties/behaviour/properties/forcedAlarm/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+}
+else {
+const err41 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+}
+}
+else {
+const err42 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+}
+else {
+const err43 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+validate14.errors = vErrors;
+return errors === 0;
+}
+
+export const person_put = validate15;
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50}},"required":["id","number","name","cards","groups"]};
+
+function validate15(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -2607,7 +3146,7 @@ errors++;
 if(data4.state !== undefined){
 let data10 = data4.state;
 if(!((data10 === "in use") || (data10 === "lost"))){
-const err31 = {instancePath:instancePath+"/cards/" + i0+"/state",schemaPath:"#/properties/cards/items/properties/state/enum",keyword:"enum",params:{allowedValues: schema15.properties.cards.items.properties.state.enum},message:"must be equal to one of the allowed values"};
+const err31 = {instancePath:instancePath+"/cards/" + i0+"/state",schemaPath:"#/properties/cards/items/properties/state/enum",keyword:"enum",params:{allowedValues: schema16.properties.cards.items.properties.state.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err31];
 }
@@ -2723,14 +3262,14 @@ vErrors.push(err40);
 }
 errors++;
 }
-validate14.errors = vErrors;
+validate15.errors = vErrors;
 return errors === 0;
 }
 
-export const group_put = validate15;
-const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120}},"required":["id","name"]};
+export const group_put = validate16;
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120}},"required":["id","name"]};
 
-function validate15(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -2861,14 +3400,14 @@ vErrors.push(err10);
 }
 errors++;
 }
-validate15.errors = vErrors;
+validate16.errors = vErrors;
 return errors === 0;
 }
 
-export const rule_put = validate16;
-const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":1000},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","group","doors","schedule"]};
+export const rule_put = validate17;
+const schema18 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":1000},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","group","doors","schedule"]};
 
-function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate17(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -3159,14 +3698,14 @@ vErrors.push(err24);
 }
 errors++;
 }
-validate16.errors = vErrors;
+validate17.errors = vErrors;
 return errors === 0;
 }
 
-export const schedule_put = validate17;
-const schema18 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
+export const schedule_put = validate18;
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
 
-function validate17(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -3523,15 +4062,15 @@ vErrors.push(err27);
 }
 errors++;
 }
-validate17.errors = vErrors;
+validate18.errors = vErrors;
 return errors === 0;
 }
 
-export const specialDay_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}}},"required":["id","name","date","periods"]};
+export const specialDay_put = validate19;
+const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}}},"required":["id","name","date","periods"]};
 const formats0 = exportsOf(module1).fullFormats.date;
 
-function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -3838,6 +4377,6 @@ vErrors.push(err24);
 }
 errors++;
 }
-validate18.errors = vErrors;
+validate19.errors = vErrors;
 return errors === 0;
 }

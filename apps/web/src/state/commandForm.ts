@@ -12,6 +12,7 @@ const compiled = {
   'unit.put': checks.unit_put,
   'job.edit': checks.job_edit,
   'area.put': checks.area_put,
+  'doors.edit': checks.doors_edit,
   'person.put': checks.person_put,
   'group.put': checks.group_put,
   'rule.put': checks.rule_put,

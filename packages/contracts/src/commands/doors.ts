@@ -28,25 +28,23 @@ import { placementSchema } from './site'
 
 const seconds = { type: 'number', minimum: 0, maximum: 3600 } as const
 const idle = { enum: ['closed', 'open'] } as const
-const behaviour = object(
-  {
-    releaseS: { ...seconds, minimum: 0.5 },
-    heldOpenS: { ...seconds, minimum: 1 },
-    relockDelayS: seconds,
-    contactIdle: idle,
-    exitIdle: idle,
-    forcedAlarm: flag,
-    openerAfterS: { ...seconds, maximum: 60 },
-    deskReleaseS: { ...seconds, minimum: 0.5 },
-    idle: {
-      type: 'object',
-      maxProperties: 40,
-      propertyNames: { pattern: '^[A-Z][0-9]{1,2}$' },
-      additionalProperties: idle,
-    },
+export const behaviourProperties = {
+  releaseS: { ...seconds, minimum: 0.5 },
+  heldOpenS: { ...seconds, minimum: 1 },
+  relockDelayS: seconds,
+  contactIdle: idle,
+  exitIdle: idle,
+  forcedAlarm: flag,
+  openerAfterS: { ...seconds, maximum: 60 },
+  deskReleaseS: { ...seconds, minimum: 0.5 },
+  idle: {
+    type: 'object',
+    maxProperties: 40,
+    propertyNames: { pattern: '^[A-Z][0-9]{1,2}$' },
+    additionalProperties: idle,
   },
-  ['openerAfterS', 'deskReleaseS', 'idle'],
-)
+} as const
+const behaviour = object(behaviourProperties, ['openerAfterS', 'deskReleaseS', 'idle'])
 const hardware = object(
   Object.fromEntries(partRoles.map((role) => [role, id])) as Record<PartRole, typeof id>,
   partRoles,
@@ -183,7 +181,7 @@ function checkRef(facts: Facts, wanted: string, own: string): void {
   if (twin) throw new Refusal(`Reference ${wanted} is already used by ${twin.name}. Choose another.`, 'ref')
 }
 
-function checkAreas(facts: Facts, from: string, to: string): void {
+export function checkAreas(facts: Facts, from: string, to: string): void {
   if (!facts.area[from]) throw new Refusal('Choose the area the door leads from.', 'from')
   if (!facts.area[to]) throw new Refusal('Choose the area the door leads to.', 'to')
 }

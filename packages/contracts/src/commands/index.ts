@@ -4,6 +4,7 @@ import * as devices from './devices'
 import * as doorlist from './doorlist'
 import * as doors from './doors'
 import * as job from './job'
+import * as manyDoors from './manyDoors'
 import * as people from './people'
 import * as proving from './proving'
 import * as sheets from './sheets'
@@ -16,7 +17,7 @@ const isCommand = (value: unknown): value is Command =>
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, doorlist, devices, site, sheets, undo, wire, people, proving]
+  [job, doors, manyDoors, doorlist, devices, site, sheets, undo, wire, people, proving]
     .flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand))
     .map((command) => [command.name, command]),
 )
@@ -36,6 +37,7 @@ type PayloadsOf<M> = {
 /** What each command takes, by its name: `send('reading.add', …)` is held to it where it is written. */
 export type CommandPayloads = PayloadsOf<typeof job> &
   PayloadsOf<typeof doors> &
+  PayloadsOf<typeof manyDoors> &
   PayloadsOf<typeof doorlist> &
   PayloadsOf<typeof devices> &
   PayloadsOf<typeof site> &
@@ -51,6 +53,7 @@ export * from './fit'
 export { zoneFault } from './job'
 export { type DoorsImport } from './doorlist'
 export { type DoorFields, type Hardware } from './doors'
+export { type ManyFields } from './manyDoors'
 export { takenAddresses } from './devices'
 export { cabinetsOf, type SitePlacement } from './site'
 export { planEdits, undoAndRedo, type PlanEdit } from './undo'

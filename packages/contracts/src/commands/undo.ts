@@ -5,6 +5,7 @@ import { defineCommand, everyFitter, object, Refusal, type CommandContext } from
 export const planEdits: ReadonlySet<string> = new Set([
   'door.add',
   'door.edit',
+  'doors.edit',
   'door.place',
   'door.placeProposed',
   'door.remove',

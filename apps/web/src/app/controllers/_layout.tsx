@@ -1,15 +1,5 @@
-import { Slot } from 'expo-router'
-import { Beside } from '../../parts/Beside'
-import { useChosen } from '../../places/shell/chosen'
 import { ControllersPage } from '../../places/lazyPages'
+import { listLayout } from '../../places/shell/listRoutes'
 import { firstController } from '../../state/inOrder'
-import { useFacts } from '../../state/job'
 
-export default function Layout() {
-  const chosen = useChosen(firstController(useFacts())?.id)
-  return (
-    <Beside list={<ControllersPage chosen={chosen} />}>
-      <Slot />
-    </Beside>
-  )
-}
+export default listLayout(ControllersPage, firstController)

@@ -1,12 +1,6 @@
 import { PersonForm } from '../../places/lazyForms'
 import { PeoplePage } from '../../places/lazyPages'
+import { listIndex } from '../../places/shell/listRoutes'
 import { firstPerson } from '../../state/inOrder'
-import { useFacts } from '../../state/job'
-import { useWide } from '../../theme'
 
-/** On a wide screen the list stands beside it already, and the first of it is shown. */
-export default function Route() {
-  const wide = useWide()
-  const first = firstPerson(useFacts())
-  return wide ? <PersonForm key={first?.id ?? ''} {...(first ? { id: first.id } : {})} /> : <PeoplePage />
-}
+export default listIndex(PeoplePage, firstPerson, PersonForm, PersonForm)

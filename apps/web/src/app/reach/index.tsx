@@ -1,11 +1,5 @@
 import { BenchPage, ClaimPage } from '../../places/lazyPages'
+import { listIndex } from '../../places/shell/listRoutes'
 import { firstController } from '../../state/inOrder'
-import { useFacts } from '../../state/job'
-import { useWide } from '../../theme'
 
-/** On a wide screen the list stands beside it already, and the first of it is shown. */
-export default function Route() {
-  const wide = useWide()
-  const first = firstController(useFacts())
-  return wide && first ? <ClaimPage key={first.id} id={first.id} /> : <BenchPage />
-}
+export default listIndex(BenchPage, firstController, ClaimPage)

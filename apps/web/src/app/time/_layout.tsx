@@ -1,15 +1,5 @@
-import { Slot } from 'expo-router'
-import { Beside } from '../../parts/Beside'
-import { useChosen } from '../../places/shell/chosen'
 import { TimePage } from '../../places/lazyPages'
+import { listLayout } from '../../places/shell/listRoutes'
 import { firstSchedule } from '../../state/inOrder'
-import { useFacts } from '../../state/job'
 
-export default function Layout() {
-  const chosen = useChosen(firstSchedule(useFacts())?.id)
-  return (
-    <Beside list={<TimePage chosen={chosen} />}>
-      <Slot />
-    </Beside>
-  )
-}
+export default listLayout(TimePage, firstSchedule)

@@ -1,45 +1,14 @@
-import { all, areaTree, isInside, type Rule } from '@rauta/core'
+import { all, type Rule } from '@rauta/core'
 import { router } from 'expo-router'
-import { View } from 'react-native'
 import { v7 } from 'uuid'
-import { Action, Tick } from '../../parts/Action'
-import { counted } from '../../parts/count'
+import { Action } from '../../parts/Action'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
-import { doorsInOrder } from '../../state/worked'
+import { DoorTicks } from '../doors/DoorTicks'
 import { useAfter } from '../shell/after'
-
-/** All doors into an area, and into those inside it, in one tap; tapped again they are off. */
-function AreaTicks({ chosen, onChange }: { chosen: readonly string[]; onChange: (doors: string[]) => void }) {
-  const facts = useFacts()
-  const doors = doorsInOrder(facts)
-  const areas = areaTree(all(facts, 'area'))
-    .map(({ area }) => ({ area, ids: doors.filter((d) => isInside(facts, d.to, area.id)).map((d) => d.id) }))
-    .filter(({ ids }) => ids.length > 0)
-  return (
-    <View
-      role="group"
-      aria-label="All doors into an area"
-      style={{ flexDirection: 'row', flexWrap: 'wrap', columnGap: 16 }}
-    >
-      {areas.map(({ area, ids }) => {
-        const on = ids.every((id) => chosen.includes(id))
-        const without = chosen.filter((id) => !ids.includes(id))
-        return (
-          <Tick
-            key={area.id}
-            label={`${area.name}, ${counted(ids.length, 'door')}`}
-            on={on}
-            onPress={() => onChange(on ? without : [...without, ...ids])}
-          />
-        )
-      })}
-    </View>
-  )
-}
 
 /** A rule: which group passes which doors on which schedule. */
 export function RuleForm({ id }: { id?: string }) {
@@ -88,19 +57,7 @@ export function RuleForm({ id }: { id?: string }) {
       </Sheet>
       <Sheet title="Doors">
         {error('doors') ? <Notice tone="madder">{error('doors')}</Notice> : null}
-        <AreaTicks chosen={value.doors} onChange={(doors) => put({ doors })} />
-        {doorsInOrder(facts).map((d) => (
-          <Tick
-            key={d.id}
-            label={`${d.ref} ${d.name}`}
-            on={value.doors.includes(d.id)}
-            onPress={() =>
-              put({
-                doors: value.doors.includes(d.id) ? value.doors.filter((x) => x !== d.id) : [...value.doors, d.id],
-              })
-            }
-          />
-        ))}
+        <DoorTicks chosen={value.doors} onChange={(doors) => put({ doors })} />
       </Sheet>
       {before ? <TakeAway kind="rule" id={before.id} name="this rule" onGone={() => router.push('/access')} /> : null}
     </Screen>

@@ -96,7 +96,20 @@ export function Board({ chosen }: { chosen?: string }) {
           ) : null}
         </View>
       }
-      bar={canFit(me) ? <Action kind="plain" label="Add a door" onPress={() => router.push('/doors/new')} /> : null}
+      bar={
+        canFit(me) ? (
+          <View style={{ flexDirection: 'row', gap: 8 }}>
+            <View style={{ flex: 1 }}>
+              <Action kind="plain" label="Add a door" onPress={() => router.push('/doors/new')} />
+            </View>
+            {everything.length > 1 ? (
+              <View style={{ flex: 1 }}>
+                <Action kind="plain" label="Change many" onPress={() => router.push('/doors/many')} />
+              </View>
+            ) : null}
+          </View>
+        ) : null
+      }
     >
       {everything.length === 0 ? <NoDoorYet may={canFit(me)} /> : null}
       {everything.length > 0 && doors.length === 0 && !filter.find.trim() ? (

@@ -1,0 +1,5 @@
+import { ManyForm } from '../../places/lazyForms'
+
+export default function Route() {
+  return <ManyForm />
+}
