@@ -11,6 +11,8 @@ export default defineConfig({
   testDir: './journeys',
   workers: 1,
   fullyParallel: false,
+  // On a busy machine a wait can run out: what failed is told, and tried once more.
+  retries: 1,
   timeout: 150_000,
   expect: { timeout: 15_000 },
   reporter: [

@@ -42,7 +42,7 @@ for (const [size, viewport] of [
     await expect(page.getByText(`Visitors ${tag}`)).toHaveCount(0)
 
     await page.goto('/people')
-    await page.getByRole('button', { name: `Aino ${tag}` }).click()
+    await page.getByRole('button', { name: `Aino ${tag}`, exact: true }).click()
     await remove(page, `Aino ${tag}`, /^Nothing hangs on it\.$/)
     await expect(page.getByRole('heading', { level: 1, name: /people$/ })).toBeVisible()
     await expect(page.getByText(`Aino ${tag}`)).toHaveCount(0)
@@ -51,7 +51,7 @@ for (const [size, viewport] of [
     await page.getByRole('textbox', { name: 'Name', exact: true }).fill(`Nights ${tag}`)
     await page.getByRole('button', { name: 'Save the schedule' }).click()
     await page.goto('/time')
-    await page.getByRole('button', { name: `Nights ${tag}` }).click()
+    await page.getByRole('button', { name: `Nights ${tag}`, exact: true }).click()
     await remove(page, `Nights ${tag}`, /^Nothing hangs on it\.$/)
     await expect(page.getByRole('heading', { level: 1, name: 'Time' })).toBeVisible()
     await page.getByLabel('Date').fill('2031-02-03')
