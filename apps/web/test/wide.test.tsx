@@ -6,10 +6,13 @@ jest.mock('expo-router', () => ({
   router: { push: (href: string) => pushed.push(href), replace: (href: string) => pushed.push(href) },
   usePathname: () => mockPath,
   useLocalSearchParams: () => ({}),
+  Slot: () => null,
 }))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
 import { Beside } from '../src/parts/Beside'
+import { listLayout } from '../src/places/shell/listRoutes'
+import { firstPerson } from '../src/state/inOrder'
 import { useChosen } from '../src/places/shell/chosen'
 import { Screen } from '../src/parts/Screen'
 import { Table, type TableColumn } from '../src/parts/Table'
@@ -103,13 +106,20 @@ describe('a list beside its detail', () => {
     expect(screen.getByRole('main')).toBeTruthy()
   })
 
+  it('where nothing is chosen the first of the list is', async () => {
+    widths(1280)
+    const Layout = listLayout(PeoplePage, firstPerson)
+    render(<Layout />)
+    expect((await screen.findByRole('button', { name: 'Alva Quist' }, late)).getAttribute('aria-current')).toBe('true')
+  })
+
   it.each([
     ['/people', 'first'],
     ['/people/p%201', 'p 1'],
     ['/people/p1/edit', 'p1'],
   ])('of %s %s is chosen', (at, chosen) => {
     mockPath = at
-    const Shows = () => <>{useChosen('first')}</>
+    const Shows = () => <>{useChosen() ?? 'first'}</>
     render(<Shows />)
     expect(document.body.textContent).toBe(chosen)
   })

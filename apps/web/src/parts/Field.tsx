@@ -89,6 +89,9 @@ export function numberIn(text: string): number | null {
   return /^-?\d+(\.\d+)?$/.test(clean) ? Number(clean) : null
 }
 
+/** A number as it was typed, or the text itself, which the check refuses in words. */
+export const typedNumber = (text: string): number => (numberIn(text) ?? text) as number
+
 export function Group({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <View style={{ gap: 4 }}>

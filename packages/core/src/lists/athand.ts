@@ -33,13 +33,14 @@ const some = (refs: readonly string[]) => {
 
 /** What must be at hand for what is not fitted yet, worked out from the plan and the device sheets; tools, cards and licences for the whole job. */
 export function atHandList(facts: Facts, sheets: Sheets): AtHandItem[] {
-  const list = planned(facts, sheets)
+  const fitted = fittedIn(facts, sheets)
+  const list = planned(facts, sheets, fitted)
   const toFit = list.filter((p) => !p.fitted)
   return [
     ...cables(facts, sheets),
     ...devices(toFit),
-    ...smallParts(facts, sheets),
-    ...batteries(facts, sheets, toFit),
+    ...smallParts(facts, sheets, fitted),
+    ...batteries(facts, sheets, toFit, fitted),
     ...cards(list),
     ...tools(list),
     ...setUps(list),
@@ -65,32 +66,42 @@ interface PlannedDevice {
   fitted: boolean
 }
 
-/** A part hangs where it belongs once its cable is terminated on it; one without a cable counts until its door was proved once. */
-function fittedParts(facts: Facts): (door: Door, part: string) => boolean {
+/** What hangs already where it belongs. */
+interface Fitted {
+  /** Once its cable is terminated on it; one without a cable once its door was proved. */
+  part(door: Door, part: string): boolean
+  /** With its supply and battery, once its cabinet is checked off, or when it is in service. */
+  board(controller: Controller): boolean
+}
+
+function fittedIn(facts: Facts, sheets: Sheets): Fitted {
   const proved = new Set(all(facts, 'proof').flatMap((p) => (p.verdict === 'passed' ? [p.door] : [])))
-  return (door, part) => {
-    const cable = door.cables.find((c) => c.part === part)
-    return cable ? !!facts.tick[`${door.id}/${cable.id}`]?.ended : proved.has(door.id)
+  const hanging = new Set(
+    all(facts, 'controller').flatMap((c) => {
+      const done = facts.cabinet[c.id]?.done ?? {}
+      const hangs = facts.reach[c.id]?.owned || checkOff(c, facts, sheets).every((item) => done[item.id])
+      return hangs ? [c.id] : []
+    }),
+  )
+  return {
+    part(door, part) {
+      const cable = door.cables.find((c) => c.part === part)
+      return cable ? !!facts.tick[`${door.id}/${cable.id}`]?.ended : proved.has(door.id)
+    },
+    board: (controller) => hanging.has(controller.id),
   }
 }
 
-/** A board hangs with its supply and battery once its cabinet is checked off, or when it is in service. */
-function boardFitted(facts: Facts, controller: Controller, sheets: Sheets): boolean {
-  const done = facts.cabinet[controller.id]?.done ?? {}
-  return !!facts.reach[controller.id]?.owned || checkOff(controller, facts, sheets).every((item) => done[item.id])
-}
-
 /** Every planned device. */
-function planned(facts: Facts, sheets: Sheets): PlannedDevice[] {
+function planned(facts: Facts, sheets: Sheets, hangs: Fitted): PlannedDevice[] {
   const found: PlannedDevice[] = []
-  const isFitted = fittedParts(facts)
   const doorsOn = grouped(all(facts, 'door'), (d) => d.placement?.controller ?? '')
   const add = (id: string | undefined, ref: string, fitted: boolean, doors = 1) => {
     const sheet = id ? sheets[id] : undefined
     if (sheet) found.push({ sheet, ref, doors, fitted })
   }
   for (const c of all(facts, 'controller')) {
-    const fitted = boardFitted(facts, c, sheets)
+    const fitted = hangs.board(c)
     add(c.sheet, c.ref, fitted, doorsOn.get(c.id)?.length ?? 0)
     if (!c.fedFrom) add(ownSupply(c, sheets), c.ref, fitted)
     for (const e of c.expanders ?? []) add(e.sheet, `${c.ref} ${e.id}`, fitted)
@@ -98,7 +109,7 @@ function planned(facts: Facts, sheets: Sheets): PlannedDevice[] {
   for (const u of all(facts, 'unit')) add(u.sheet, u.ref, false)
   for (const d of all(facts, 'door'))
     for (const p of d.parts) {
-      const fitted = isFitted(d, p.id)
+      const fitted = hangs.part(d, p.id)
       add(p.sheet, `${d.ref} ${p.id}`, fitted)
       add(p.via, `${d.ref} ${p.id}`, fitted)
     }
@@ -125,14 +136,13 @@ function devices(planned: readonly PlannedDevice[]): AtHandItem[] {
   }))
 }
 
-function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
+function smallParts(facts: Facts, sheets: Sheets, fitted: Fitted): AtHandItem[] {
   const found: AtHandItem[] = []
   const doors = all(facts, 'door')
-  const isFitted = fittedParts(facts)
   const ends = doors.flatMap((d) =>
     d.ends
       ? d.parts
-          .filter((p) => !isFitted(d, p.id) && sheetOf(sheets, p.sheet).leads.some((l) => l.kind === 'contactA'))
+          .filter((p) => !fitted.part(d, p.id) && sheetOf(sheets, p.sheet).leads.some((l) => l.kind === 'contactA'))
           .flatMap(() => [
             { ref: d.ref, ohm: d.ends?.seriesOhm ?? 0 },
             { ref: d.ref, ohm: d.ends?.parallelOhm ?? 0 },
@@ -153,7 +163,10 @@ function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
       .filter((p) => {
         const s = sheetOf(sheets, p.sheet)
         return (
-          !isFitted(d, p.id) && s.lock && s.leads.some((l) => l.kind === 'lock+') && s.lock.suppressionMs === undefined
+          !fitted.part(d, p.id) &&
+          s.lock &&
+          s.leads.some((l) => l.kind === 'lock+') &&
+          s.lock.suppressionMs === undefined
         )
       })
       .map((p) => `${d.ref} ${p.id}`),
@@ -183,11 +196,11 @@ function smallParts(facts: Facts, sheets: Sheets): AtHandItem[] {
   return found
 }
 
-function batteries(facts: Facts, sheets: Sheets, planned: readonly PlannedDevice[]): AtHandItem[] {
+function batteries(facts: Facts, sheets: Sheets, planned: readonly PlannedDevice[], fitted: Fitted): AtHandItem[] {
   const wanted = all(facts, 'controller').flatMap((c) => {
     const plan = facts.powerPlan[c.id]
     const kind = sheets[c.supply]?.supply?.battery
-    return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds && !boardFitted(facts, c, sheets)
+    return plan && kind && !c.fedFrom && !sheets[c.sheet]?.feeds && !fitted.board(c)
       ? Array.from({ length: plan.batteryCount }, () => ({
           ref: c.ref,
           what: `Battery ${kind.volts} V, ${plan.batteryAh} Ah`,

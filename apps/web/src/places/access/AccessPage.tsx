@@ -16,6 +16,7 @@ import { When } from '../../parts/When'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
+import { peopleInOrder } from '../../state/inOrder'
 import { doorsInOrder } from '../../state/worked'
 import { useWide } from '../../theme'
 
@@ -152,7 +153,7 @@ function GroupRow({ group }: { group: Group }) {
 /** For a person, a door and a moment: what would happen and which rule decides. */
 function Why() {
   const facts = useFacts()
-  const people = all(facts, 'person').sort((a, b) => a.name.localeCompare(b.name))
+  const people = peopleInOrder(facts)
   const doors = doorsInOrder(facts)
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const [person, setPerson] = useState('')

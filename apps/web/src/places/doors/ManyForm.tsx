@@ -1,7 +1,7 @@
 import type { ManyFields } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { Action, Chips } from '../../parts/Action'
-import { Field, Group, numberIn } from '../../parts/Field'
+import { Field, Group, typedNumber } from '../../parts/Field'
 import { counted } from '../../parts/count'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { useCommandForm } from '../../state/commandForm'
@@ -32,9 +32,8 @@ const nothing: Many = {
   pinned: '',
 }
 
-/** What is no number goes as it was typed: the check says so at its field. */
 const said = <K extends string>(key: K, text: string): Partial<Record<K, number>> =>
-  text.trim() ? ({ [key]: numberIn(text) ?? text } as Record<K, number>) : {}
+  text.trim() ? ({ [key]: typedNumber(text) } as Record<K, number>) : {}
 const flagged = <K extends string>(key: K, value: Said): Partial<Record<K, boolean>> =>
   value ? ({ [key]: value === 'yes' } as Record<K, boolean>) : {}
 

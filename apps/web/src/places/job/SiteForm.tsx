@@ -2,7 +2,7 @@ import { jobOf, usualLimits } from '@rauta/core'
 import type { CommandPayloads } from '@rauta/contracts'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
+import { Field, typedNumber } from '../../parts/Field'
 import { ZonePick } from '../../parts/ZonePick'
 import { Notice, Sheet } from '../../parts/Screen'
 import { useCommandForm } from '../../state/commandForm'
@@ -23,9 +23,6 @@ interface SiteFields {
   reach: string
   receipt: string
 }
-
-/** A number as it was typed, or the text itself, which the check refuses in words. */
-const typedNumber = (text: string): number => (numberIn(text) ?? text) as number
 
 const sitePayload = (form: SiteFields): CommandPayloads['job.edit'] => ({
   fields: {

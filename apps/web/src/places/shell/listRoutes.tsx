@@ -12,9 +12,11 @@ type First = (facts: Facts) => { id: string } | undefined
 /** Layout of a place that is a list: on a wide screen it stands beside whatever of it is open. */
 export function listLayout(Shown: List, first: First, share?: number) {
   return function ListLayout() {
-    const chosen = useChosen(first(useFacts())?.id)
+    const id = useChosen()
+    const facts = useFacts()
+    if (!useWide()) return <Slot />
     return (
-      <Beside list={<Shown chosen={chosen} />} {...(share ? { share } : {})}>
+      <Beside list={<Shown chosen={id ?? first(facts)?.id} />} {...(share ? { share } : {})}>
         <Slot />
       </Beside>
     )
@@ -30,8 +32,9 @@ export function listIndex(
 ) {
   return function ListIndex() {
     const wide = useWide()
-    const one = first(useFacts())
+    const facts = useFacts()
     if (!wide) return <Shown />
+    const one = first(facts)
     return one ? <Detail key={one.id} id={one.id} /> : <Empty />
   }
 }
