@@ -14,6 +14,7 @@ export default tseslint.config(
       '**/*.cjs',
       'apps/web/*.js',
       'apps/web/src/**/*.generated.js',
+      'apps/web/src/**/*.generated.d.ts',
       'scripts/shell/*.js',
     ],
   },

@@ -1,27 +1,37 @@
 import { Ajv } from 'ajv'
 import standalone from 'ajv/dist/standalone/index.js'
 import formats from 'ajv-formats'
-import { commands } from '../packages/contracts/src'
+import { bodies, commands } from '../packages/contracts/src'
 
 /** Commands that a form fills in field by field. */
 export const formCommands = [
   'controller.put',
   'unit.put',
+  'unitFeed.put',
   'job.edit',
   'area.put',
+  'door.add',
+  'door.edit',
   'doors.edit',
+  'sheet.put',
   'person.put',
   'group.put',
   'rule.put',
   'schedule.put',
   'specialDay.put',
 ] as const
+/** Bodies of requests that a form fills in. */
+export const formBodies = ['account', 'newPassword', 'ownPassword', 'firstUse'] as const
 
-/** The compiled checks as one module, each under its command's name. */
+/** The compiled checks as one module, each under its command's or its body's name. */
 export function checksOf(): string {
   const ajv = new Ajv({ allErrors: true, strict: false, code: { source: true, esm: true, lines: true } })
   formats.default(ajv)
-  const names = Object.fromEntries(formCommands.map((name) => [name.replace('.', '_'), name]))
+  const names = Object.fromEntries([
+    ...formCommands.map((name) => [name.replace('.', '_'), name]),
+    ...formBodies.map((name) => [`body_${name}`, `body_${name}`]),
+  ]) as Record<string, string>
+  for (const name of formBodies) ajv.addSchema(bodies[name], `body_${name}`)
   for (const name of formCommands) {
     const command = commands[name]
     if (!command) throw new Error(`There is no command ${name}.`)

@@ -10,9 +10,12 @@ jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
 import { RuleForm } from '../src/places/access/RuleForm'
 import Elsewhere from '../src/places/doors/Elsewhere'
+import { BehaviourPage } from '../src/places/plan/BehaviourPage'
 import { DoorForm } from '../src/places/plan/DoorForm'
+import { FirstUse } from '../src/places/start/FirstUse'
 import { ProblemError } from '../src/state/api'
 import { ControllerForm } from '../src/places/controllers/ControllerForm'
+import { AddAccount, OwnPassword } from '../src/places/job/Accounts'
 import { JobPage } from '../src/places/job/JobPage'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
@@ -159,5 +162,108 @@ describe('a form is its command’s payload', () => {
     await type('Prefix', '24')
     await press('button', 'Save site and network')
     expect(sent).toMatchObject([['job.edit', { fields: { network: { prefix: 24, gateway: '10.1.1.254' } } }]])
+  })
+})
+
+describe('each form says at its field what is wrong with it', () => {
+  const type = (name: string | RegExp, value: string) =>
+    act(async () => {
+      const field = screen.getByLabelText(name, { selector: 'input' })
+      fireEvent.change(field, { target: { value } })
+      fireEvent.blur(field)
+    })
+  const invalid = () =>
+    [...document.querySelectorAll('[aria-invalid="true"]')].map((field) => field.getAttribute('aria-label'))
+  const fetched = globalThis.fetch
+  const answered = (status: number, body: object) => {
+    const asked = jest.fn(
+      async (_url: string, init?: RequestInit) =>
+        ({ ok: status < 400, status, json: async () => (init?.method === 'GET' ? [] : body) }) as Response,
+    )
+    globalThis.fetch = asked as typeof fetch
+    return asked
+  }
+  afterEach(() => {
+    globalThis.fetch = fetched
+  })
+
+  it('a door: reference, place on the grid and seconds, the numbers as they were typed', async () => {
+    render(<DoorForm onDone={(id) => pushed.push(id)} />)
+    await type('Reference', '')
+    await type('Name', '  ')
+    await type('Passages per day', '12.5')
+    await type('East on the grid, m', 'far')
+    await press('button', 'Add the door')
+    expect(sent).toEqual([])
+    expect(invalid()).toEqual(['Reference', 'Name', 'Passages per day', 'East on the grid, m', 'North, m'])
+    await type('Reference', 'Q 04')
+    await type('Name', 'Stores')
+    await type('Passages per day', '12')
+    await type('East on the grid, m', '3,5')
+    await type('North, m', '-2')
+    expect(invalid()).toEqual([])
+    await press('button', 'Add the door')
+    // A reference with a blank makes no address: the door has an id of its own.
+    expect(sent).toMatchObject([['door.add', { fields: { ref: 'Q 04', passagesPerDay: 12, at: { x: 3.5, y: -2 } } }]])
+    expect((sent[0]?.[1] as { id: string }).id).toMatch(/^[0-9a-f-]{36}$/)
+  })
+
+  it('behaviour: every time that is none', async () => {
+    render(<BehaviourPage id="D-01" />)
+    await type('Release time, s', 'long')
+    await type('Delay before relock, s', '-1')
+    await press('button', 'Save the behaviour')
+    expect(sent).toEqual([])
+    expect(invalid()).toEqual(['Release time, s', 'Delay before relock, s'])
+    await type('Release time, s', '7,5')
+    await type('Delay before relock, s', '0')
+    await press('button', 'Save the behaviour')
+    expect(sent).toMatchObject([['door.edit', { fields: { behaviour: { releaseS: 7.5, relockDelayS: 0 } } }]])
+  })
+
+  it('an account: a short password while it is typed, a name that is taken when the server says so; the password stays', async () => {
+    const asked = answered(409, { says: 'There is an account called ann already.', field: 'name' })
+    render(<AddAccount onDone={(says) => pushed.push(says)} />)
+    await type('Name', 'ann')
+    await type(/^Password/, 'short')
+    await press('button', 'Add the account')
+    expect(screen.getByText('This is too short: 10 letters at least.')).toBeTruthy()
+    expect(asked).not.toHaveBeenCalled()
+    await type(/^Password/, 'long enough now')
+    await press('button', 'Add the account')
+    expect(invalid()).toEqual(['Name'])
+    expect(screen.getByText('There is an account called ann already.')).toBeTruthy()
+    expect(screen.getByLabelText<HTMLInputElement>(/^Password/, { selector: 'input' }).value).toBe('long enough now')
+    answered(200, { says: 'bo may sign in as engineer.' })
+    await type('Name', 'bo')
+    await press('button', 'Add the account')
+    expect(pushed).toEqual(['bo may sign in as engineer.'])
+    expect(screen.getByLabelText<HTMLInputElement>(/^Password/, { selector: 'input' }).value).toBe('')
+  })
+
+  it('one’s own password: the one until now is refused at its field', async () => {
+    answered(403, { says: 'The password until now is wrong.', field: 'old' })
+    render(<OwnPassword />)
+    await press('button', 'Change my password')
+    await type('Password until now', 'not this one')
+    await type(/^New password/, 'a new long one')
+    await press('button', 'Change it')
+    expect(invalid()).toEqual(['Password until now'])
+  })
+
+  it('the first job: the network by the job’s names, as the schema and as the server say', async () => {
+    const asked = answered(422, { says: 'The gateway is not in the subnet.', field: 'network.gateway' })
+    render(<FirstUse />)
+    await type('Prefix', '40')
+    await press('button', 'Begin the job')
+    expect(invalid()).toEqual(['Your name', 'Password, 10 characters or more', 'Job', 'Prefix'])
+    await type('Your name', 'vesa')
+    await type('Password, 10 characters or more', 'long enough now')
+    await type('Job', 'Ferry terminal')
+    await type('Prefix', '24')
+    await press('button', 'Begin the job')
+    expect(asked).toHaveBeenCalledTimes(1)
+    expect(invalid()).toEqual(['Gateway'])
+    expect(screen.getByText('The gateway is not in the subnet.')).toBeTruthy()
   })
 })

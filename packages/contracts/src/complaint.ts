@@ -37,7 +37,7 @@ export function complaintWords({ keyword, params, message }: Complaint): string 
     case 'maximum':
       return `must be ${String(p['limit'])} or less`
     case 'minLength':
-      return 'must not be blank'
+      return p['limit'] === 1 ? 'must not be blank' : `is too short: ${String(p['limit'])} letters at least`
     case 'maxLength':
       return `is too long: ${String(p['limit'])} letters at most`
     case 'minItems':

@@ -1,4 +1,4 @@
-import { TeamPage } from '../places/job/TeamPage'
+import { TeamPage } from '../places/lazyForms'
 
 export default function Route() {
   return <TeamPage />

@@ -4,7 +4,7 @@ import { faces, useGround } from '../theme'
 import { T } from './Text'
 
 /** A choice from a longer list; on a page the browser's own control, so that a phone shows its own wheel. */
-export function Pick({
+export function Pick<V extends string>({
   label,
   value,
   options,
@@ -12,9 +12,9 @@ export function Pick({
   error,
 }: {
   label: string
-  value: string
-  options: readonly { value: string; label: string }[]
-  onChange: (value: string) => void
+  value: V
+  options: readonly { value: V; label: string }[]
+  onChange: (value: V) => void
   error?: string | undefined
 }) {
   const ground = useGround()
@@ -26,7 +26,7 @@ export function Pick({
       <Picker
         {...({ 'aria-label': label, 'aria-invalid': error ? true : undefined } as object)}
         selectedValue={value}
-        onValueChange={(v: string) => onChange(v)}
+        onValueChange={(v: V) => onChange(v)}
         style={{
           minHeight: 48,
           width: '100%',

@@ -1,5 +1,5 @@
 /** A compiled schema: whether a payload is as its command asks, and what is wrong with it. */
-interface Check {
+export interface Check {
   (payload: unknown): boolean
   errors?:
     { keyword: string; instancePath: string; params: Record<string, unknown>; message?: string }[] | null | undefined
@@ -14,3 +14,11 @@ export const group_put: Check
 export const rule_put: Check
 export const schedule_put: Check
 export const specialDay_put: Check
+export const unitFeed_put: Check
+export const door_add: Check
+export const door_edit: Check
+export const sheet_put: Check
+export const body_account: Check
+export const body_newPassword: Check
+export const body_ownPassword: Check
+export const body_firstUse: Check

@@ -1383,10 +1383,233 @@ validate11.errors = vErrors;
 return errors === 0;
 }
 
-export const job_edit = validate12;
-const schema13 = {"type":"object","additionalProperties":false,"properties":{"fields":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]},"limits":{"type":"object","additionalProperties":false,"properties":{"watchS":{"type":"number","minimum":1,"maximum":86400},"receiptS":{"type":"number","minimum":1,"maximum":86400},"reachS":{"type":"number","minimum":1,"maximum":86400},"clockS":{"type":"number","minimum":1,"maximum":86400}},"required":["watchS","receiptS","reachS","clockS"]}},"required":[]}},"required":["fields"]};
+export const unitFeed_put = validate12;
+const schema13 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$"},"unit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"port":{"type":"string","minLength":1,"maxLength":20},"lengthM":{"type":"number","minimum":0,"maximum":2000}},"required":["id","unit","port","lengthM"]};
+const pattern10 = new RegExp("^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$", "u");
 
 function validate12(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.unit === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "unit"},message:"must have required property '"+"unit"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.port === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "port"},message:"must have required property '"+"port"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.lengthM === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "lengthM"},message:"must have required property '"+"lengthM"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((((key0 === "id") || (key0 === "unit")) || (key0 === "port")) || (key0 === "lengthM"))){
+const err4 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(!pattern10.test(data0)){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$"},message:"must match pattern \""+"^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$"+"\""};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+else {
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.unit !== undefined){
+let data1 = data.unit;
+if(typeof data1 === "string"){
+if(func3(data1) > 80){
+const err7 = {instancePath:instancePath+"/unit",schemaPath:"#/properties/unit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err8 = {instancePath:instancePath+"/unit",schemaPath:"#/properties/unit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+if(!pattern0.test(data1)){
+const err9 = {instancePath:instancePath+"/unit",schemaPath:"#/properties/unit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+else {
+const err10 = {instancePath:instancePath+"/unit",schemaPath:"#/properties/unit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+if(data.port !== undefined){
+let data2 = data.port;
+if(typeof data2 === "string"){
+if(func3(data2) > 20){
+const err11 = {instancePath:instancePath+"/port",schemaPath:"#/properties/port/maxLength",keyword:"maxLength",params:{limit: 20},message:"must NOT have more than 20 characters"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err12 = {instancePath:instancePath+"/port",schemaPath:"#/properties/port/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+else {
+const err13 = {instancePath:instancePath+"/port",schemaPath:"#/properties/port/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(data.lengthM !== undefined){
+let data3 = data.lengthM;
+if(typeof data3 == "number"){
+if(data3 > 2000 || isNaN(data3)){
+const err14 = {instancePath:instancePath+"/lengthM",schemaPath:"#/properties/lengthM/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+if(data3 < 0 || isNaN(data3)){
+const err15 = {instancePath:instancePath+"/lengthM",schemaPath:"#/properties/lengthM/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+else {
+const err16 = {instancePath:instancePath+"/lengthM",schemaPath:"#/properties/lengthM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+}
+else {
+const err17 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+validate12.errors = vErrors;
+return errors === 0;
+}
+
+export const job_edit = validate13;
+const schema14 = {"type":"object","additionalProperties":false,"properties":{"fields":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]},"limits":{"type":"object","additionalProperties":false,"properties":{"watchS":{"type":"number","minimum":1,"maximum":86400},"receiptS":{"type":"number","minimum":1,"maximum":86400},"reachS":{"type":"number","minimum":1,"maximum":86400},"clockS":{"type":"number","minimum":1,"maximum":86400}},"required":["watchS","receiptS","reachS","clockS"]}},"required":[]}},"required":["fields"]};
+
+function validate13(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -1997,15 +2220,15 @@ vErrors.push(err49);
 }
 errors++;
 }
-validate12.errors = vErrors;
+validate13.errors = vErrors;
 return errors === 0;
 }
 
-export const area_put = validate13;
-const schema14 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"code":{"type":"string","pattern":"^[A-Z0-9]{1,4}$"},"name":{"type":"string","minLength":1,"maxLength":120},"parent":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","code","name"]};
-const pattern11 = new RegExp("^[A-Z0-9]{1,4}$", "u");
+export const area_put = validate14;
+const schema15 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"code":{"type":"string","pattern":"^[A-Z0-9]{1,4}$"},"name":{"type":"string","minLength":1,"maxLength":120},"parent":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","code","name"]};
+const pattern13 = new RegExp("^[A-Z0-9]{1,4}$", "u");
 
-function validate13(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate14(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -2105,7 +2328,7 @@ errors++;
 if(data.code !== undefined){
 let data1 = data.code;
 if(typeof data1 === "string"){
-if(!pattern11.test(data1)){
+if(!pattern13.test(data1)){
 const err8 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/pattern",keyword:"pattern",params:{pattern: "^[A-Z0-9]{1,4}$"},message:"must match pattern \""+"^[A-Z0-9]{1,4}$"+"\""};
 if(vErrors === null){
 vErrors = [err8];
@@ -2218,14 +2441,4076 @@ vErrors.push(err17);
 }
 errors++;
 }
-validate13.errors = vErrors;
+validate14.errors = vErrors;
 return errors === 0;
 }
 
-export const doors_edit = validate14;
-const schema15 = {"type":"object","additionalProperties":false,"properties":{"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":5000,"uniqueItems":true},"fields":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"forcedAlarm":{"type":"boolean"}},"required":[],"minProperties":1}},"required":[],"minProperties":1}},"required":["doors","fields"]};
+export const door_add = validate15;
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
+const pattern16 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
+const pattern19 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
 
-function validate14(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate15(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.fields === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "fields"},message:"must have required property '"+"fields"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((key0 === "id") || (key0 === "fields"))){
+const err2 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err3 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+else {
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.fields !== undefined){
+let data1 = data.fields;
+if(data1 && typeof data1 == "object" && !Array.isArray(data1)){
+if(!(false)){
+if(data1.ref === undefined){
+const err7 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/required",keyword:"required",params:{missingProperty: "ref"},message:"must have required property '"+"ref"+"'"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data1.name === undefined){
+const err8 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data1.from === undefined){
+const err9 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data1.to === undefined){
+const err10 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/required",keyword:"required",params:{missingProperty: "to"},message:"must have required property '"+"to"+"'"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+for(const key1 in data1){
+if(!(func2.call(schema16.properties.fields.properties, key1))){
+const err11 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+if(data1.ref !== undefined){
+let data2 = data1.ref;
+if(typeof data2 === "string"){
+if(!pattern16.test(data2)){
+const err12 = {instancePath:instancePath+"/fields/ref",schemaPath:"#/properties/fields/properties/ref/pattern",keyword:"pattern",params:{pattern: "^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},message:"must match pattern \""+"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"+"\""};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+else {
+const err13 = {instancePath:instancePath+"/fields/ref",schemaPath:"#/properties/fields/properties/ref/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(data1.name !== undefined){
+let data3 = data1.name;
+if(typeof data3 === "string"){
+if(func3(data3) > 120){
+const err14 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err15 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+else {
+const err16 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+if(data1.from !== undefined){
+let data4 = data1.from;
+if(typeof data4 === "string"){
+if(func3(data4) > 80){
+const err17 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err18 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+if(!pattern0.test(data4)){
+const err19 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+if(data1.to !== undefined){
+let data5 = data1.to;
+if(typeof data5 === "string"){
+if(func3(data5) > 80){
+const err21 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+if(func3(data5) < 1){
+const err22 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+if(!pattern0.test(data5)){
+const err23 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+else {
+const err24 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+if(data1.escapeRoute !== undefined){
+if(typeof data1.escapeRoute !== "boolean"){
+const err25 = {instancePath:instancePath+"/fields/escapeRoute",schemaPath:"#/properties/fields/properties/escapeRoute/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data1.passagesPerDay !== undefined){
+let data7 = data1.passagesPerDay;
+if(!((typeof data7 == "number") && (!(data7 % 1) && !isNaN(data7)))){
+const err26 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+if(typeof data7 == "number"){
+if(data7 > 100000 || isNaN(data7)){
+const err27 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+if(data7 < 0 || isNaN(data7)){
+const err28 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+}
+if(data1.walk !== undefined){
+let data8 = data1.walk;
+if(!((typeof data8 == "number") && (!(data8 % 1) && !isNaN(data8)))){
+const err29 = {instancePath:instancePath+"/fields/walk",schemaPath:"#/properties/fields/properties/walk/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(data1.handle !== undefined){
+if(typeof data1.handle !== "boolean"){
+const err30 = {instancePath:instancePath+"/fields/handle",schemaPath:"#/properties/fields/properties/handle/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(data1.otherWayOut !== undefined){
+if(typeof data1.otherWayOut !== "boolean"){
+const err31 = {instancePath:instancePath+"/fields/otherWayOut",schemaPath:"#/properties/fields/properties/otherWayOut/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+if(data1.behaviour !== undefined){
+let data11 = data1.behaviour;
+if(data11 && typeof data11 == "object" && !Array.isArray(data11)){
+if(!(false)){
+if(data11.releaseS === undefined){
+const err32 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "releaseS"},message:"must have required property '"+"releaseS"+"'"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.heldOpenS === undefined){
+const err33 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "heldOpenS"},message:"must have required property '"+"heldOpenS"+"'"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.relockDelayS === undefined){
+const err34 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "relockDelayS"},message:"must have required property '"+"relockDelayS"+"'"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.contactIdle === undefined){
+const err35 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "contactIdle"},message:"must have required property '"+"contactIdle"+"'"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.exitIdle === undefined){
+const err36 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "exitIdle"},message:"must have required property '"+"exitIdle"+"'"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.forcedAlarm === undefined){
+const err37 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "forcedAlarm"},message:"must have required property '"+"forcedAlarm"+"'"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+for(const key2 in data11){
+if(!(func2.call(schema16.properties.fields.properties.behaviour.properties, key2))){
+const err38 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+}
+if(data11.releaseS !== undefined){
+let data12 = data11.releaseS;
+if(typeof data12 == "number"){
+if(data12 > 3600 || isNaN(data12)){
+const err39 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+if(data12 < 0.5 || isNaN(data12)){
+const err40 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+else {
+const err41 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+}
+if(data11.heldOpenS !== undefined){
+let data13 = data11.heldOpenS;
+if(typeof data13 == "number"){
+if(data13 > 3600 || isNaN(data13)){
+const err42 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+if(data13 < 1 || isNaN(data13)){
+const err43 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+else {
+const err44 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+}
+if(data11.relockDelayS !== undefined){
+let data14 = data11.relockDelayS;
+if(typeof data14 == "number"){
+if(data14 > 3600 || isNaN(data14)){
+const err45 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+if(data14 < 0 || isNaN(data14)){
+const err46 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+else {
+const err47 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+}
+if(data11.contactIdle !== undefined){
+let data15 = data11.contactIdle;
+if(!((data15 === "closed") || (data15 === "open"))){
+const err48 = {instancePath:instancePath+"/fields/behaviour/contactIdle",schemaPath:"#/properties/fields/properties/behaviour/properties/contactIdle/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.contactIdle.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+}
+if(data11.exitIdle !== undefined){
+let data16 = data11.exitIdle;
+if(!((data16 === "closed") || (data16 === "open"))){
+const err49 = {instancePath:instancePath+"/fields/behaviour/exitIdle",schemaPath:"#/properties/fields/properties/behaviour/properties/exitIdle/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.exitIdle.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+}
+if(data11.forcedAlarm !== undefined){
+if(typeof data11.forcedAlarm !== "boolean"){
+const err50 = {instancePath:instancePath+"/fields/behaviour/forcedAlarm",schemaPath:"#/properties/fields/properties/behaviour/properties/forcedAlarm/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err50];
+}
+else {
+vErrors.push(err50);
+}
+errors++;
+}
+}
+if(data11.openerAfterS !== undefined){
+let data18 = data11.openerAfterS;
+if(typeof data18 == "number"){
+if(data18 > 60 || isNaN(data18)){
+const err51 = {instancePath:instancePath+"/fields/behaviour/openerAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/openerAfterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
+if(vErrors === null){
+vErrors = [err51];
+}
+else {
+vErrors.push(err51);
+}
+errors++;
+}
+if(data18 < 0 || isNaN(data18)){
+const err52 = {instancePath:instancePath+"/fields/behaviour/openerAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/openerAfterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err52];
+}
+else {
+vErrors.push(err52);
+}
+errors++;
+}
+}
+else {
+const err53 = {instancePath:instancePath+"/fields/behaviour/openerAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/openerAfterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err53];
+}
+else {
+vErrors.push(err53);
+}
+errors++;
+}
+}
+if(data11.deskReleaseS !== undefined){
+let data19 = data11.deskReleaseS;
+if(typeof data19 == "number"){
+if(data19 > 3600 || isNaN(data19)){
+const err54 = {instancePath:instancePath+"/fields/behaviour/deskReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/deskReleaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err54];
+}
+else {
+vErrors.push(err54);
+}
+errors++;
+}
+if(data19 < 0.5 || isNaN(data19)){
+const err55 = {instancePath:instancePath+"/fields/behaviour/deskReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/deskReleaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
+if(vErrors === null){
+vErrors = [err55];
+}
+else {
+vErrors.push(err55);
+}
+errors++;
+}
+}
+else {
+const err56 = {instancePath:instancePath+"/fields/behaviour/deskReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/deskReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err56];
+}
+else {
+vErrors.push(err56);
+}
+errors++;
+}
+}
+if(data11.idle !== undefined){
+let data20 = data11.idle;
+if(data20 && typeof data20 == "object" && !Array.isArray(data20)){
+if(Object.keys(data20).length > 40){
+const err57 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/maxProperties",keyword:"maxProperties",params:{limit: 40},message:"must NOT have more than 40 properties"};
+if(vErrors === null){
+vErrors = [err57];
+}
+else {
+vErrors.push(err57);
+}
+errors++;
+}
+for(const key3 in data20){
+const _errs44 = errors;
+if(typeof key3 === "string"){
+if(!pattern19.test(key3)){
+const err58 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
+if(vErrors === null){
+vErrors = [err58];
+}
+else {
+vErrors.push(err58);
+}
+errors++;
+}
+}
+var valid3 = _errs44 === errors;
+if(!valid3){
+const err59 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames",keyword:"propertyNames",params:{propertyName: key3},message:"property name must be valid"};
+if(vErrors === null){
+vErrors = [err59];
+}
+else {
+vErrors.push(err59);
+}
+errors++;
+}
+}
+for(const key4 in data20){
+let data21 = data20[key4];
+if(!((data21 === "closed") || (data21 === "open"))){
+const err60 = {instancePath:instancePath+"/fields/behaviour/idle/" + key4.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/behaviour/properties/idle/additionalProperties/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.idle.additionalProperties.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err60];
+}
+else {
+vErrors.push(err60);
+}
+errors++;
+}
+}
+}
+else {
+const err61 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err61];
+}
+else {
+vErrors.push(err61);
+}
+errors++;
+}
+}
+}
+else {
+const err62 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err62];
+}
+else {
+vErrors.push(err62);
+}
+errors++;
+}
+}
+if(data1.hardware !== undefined){
+let data22 = data1.hardware;
+if(data22 && typeof data22 == "object" && !Array.isArray(data22)){
+for(const key5 in data22){
+if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
+const err63 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err63];
+}
+else {
+vErrors.push(err63);
+}
+errors++;
+}
+}
+if(data22.entryReader !== undefined){
+let data23 = data22.entryReader;
+if(typeof data23 === "string"){
+if(func3(data23) > 80){
+const err64 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err64];
+}
+else {
+vErrors.push(err64);
+}
+errors++;
+}
+if(func3(data23) < 1){
+const err65 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err65];
+}
+else {
+vErrors.push(err65);
+}
+errors++;
+}
+if(!pattern0.test(data23)){
+const err66 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err66];
+}
+else {
+vErrors.push(err66);
+}
+errors++;
+}
+}
+else {
+const err67 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err67];
+}
+else {
+vErrors.push(err67);
+}
+errors++;
+}
+}
+if(data22.exitReader !== undefined){
+let data24 = data22.exitReader;
+if(typeof data24 === "string"){
+if(func3(data24) > 80){
+const err68 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err68];
+}
+else {
+vErrors.push(err68);
+}
+errors++;
+}
+if(func3(data24) < 1){
+const err69 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err69];
+}
+else {
+vErrors.push(err69);
+}
+errors++;
+}
+if(!pattern0.test(data24)){
+const err70 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err70];
+}
+else {
+vErrors.push(err70);
+}
+errors++;
+}
+}
+else {
+const err71 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err71];
+}
+else {
+vErrors.push(err71);
+}
+errors++;
+}
+}
+if(data22.lock !== undefined){
+let data25 = data22.lock;
+if(typeof data25 === "string"){
+if(func3(data25) > 80){
+const err72 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err72];
+}
+else {
+vErrors.push(err72);
+}
+errors++;
+}
+if(func3(data25) < 1){
+const err73 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err73];
+}
+else {
+vErrors.push(err73);
+}
+errors++;
+}
+if(!pattern0.test(data25)){
+const err74 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err74];
+}
+else {
+vErrors.push(err74);
+}
+errors++;
+}
+}
+else {
+const err75 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err75];
+}
+else {
+vErrors.push(err75);
+}
+errors++;
+}
+}
+if(data22.lock2 !== undefined){
+let data26 = data22.lock2;
+if(typeof data26 === "string"){
+if(func3(data26) > 80){
+const err76 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err76];
+}
+else {
+vErrors.push(err76);
+}
+errors++;
+}
+if(func3(data26) < 1){
+const err77 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err77];
+}
+else {
+vErrors.push(err77);
+}
+errors++;
+}
+if(!pattern0.test(data26)){
+const err78 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err78];
+}
+else {
+vErrors.push(err78);
+}
+errors++;
+}
+}
+else {
+const err79 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err79];
+}
+else {
+vErrors.push(err79);
+}
+errors++;
+}
+}
+if(data22.contact !== undefined){
+let data27 = data22.contact;
+if(typeof data27 === "string"){
+if(func3(data27) > 80){
+const err80 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err80];
+}
+else {
+vErrors.push(err80);
+}
+errors++;
+}
+if(func3(data27) < 1){
+const err81 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err81];
+}
+else {
+vErrors.push(err81);
+}
+errors++;
+}
+if(!pattern0.test(data27)){
+const err82 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err82];
+}
+else {
+vErrors.push(err82);
+}
+errors++;
+}
+}
+else {
+const err83 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err83];
+}
+else {
+vErrors.push(err83);
+}
+errors++;
+}
+}
+if(data22.contact2 !== undefined){
+let data28 = data22.contact2;
+if(typeof data28 === "string"){
+if(func3(data28) > 80){
+const err84 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err84];
+}
+else {
+vErrors.push(err84);
+}
+errors++;
+}
+if(func3(data28) < 1){
+const err85 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err85];
+}
+else {
+vErrors.push(err85);
+}
+errors++;
+}
+if(!pattern0.test(data28)){
+const err86 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err86];
+}
+else {
+vErrors.push(err86);
+}
+errors++;
+}
+}
+else {
+const err87 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err87];
+}
+else {
+vErrors.push(err87);
+}
+errors++;
+}
+}
+if(data22.boltContact !== undefined){
+let data29 = data22.boltContact;
+if(typeof data29 === "string"){
+if(func3(data29) > 80){
+const err88 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err88];
+}
+else {
+vErrors.push(err88);
+}
+errors++;
+}
+if(func3(data29) < 1){
+const err89 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err89];
+}
+else {
+vErrors.push(err89);
+}
+errors++;
+}
+if(!pattern0.test(data29)){
+const err90 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err90];
+}
+else {
+vErrors.push(err90);
+}
+errors++;
+}
+}
+else {
+const err91 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err91];
+}
+else {
+vErrors.push(err91);
+}
+errors++;
+}
+}
+if(data22.exit !== undefined){
+let data30 = data22.exit;
+if(typeof data30 === "string"){
+if(func3(data30) > 80){
+const err92 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err92];
+}
+else {
+vErrors.push(err92);
+}
+errors++;
+}
+if(func3(data30) < 1){
+const err93 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err93];
+}
+else {
+vErrors.push(err93);
+}
+errors++;
+}
+if(!pattern0.test(data30)){
+const err94 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err94];
+}
+else {
+vErrors.push(err94);
+}
+errors++;
+}
+}
+else {
+const err95 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err95];
+}
+else {
+vErrors.push(err95);
+}
+errors++;
+}
+}
+if(data22.exitSensor !== undefined){
+let data31 = data22.exitSensor;
+if(typeof data31 === "string"){
+if(func3(data31) > 80){
+const err96 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err96];
+}
+else {
+vErrors.push(err96);
+}
+errors++;
+}
+if(func3(data31) < 1){
+const err97 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err97];
+}
+else {
+vErrors.push(err97);
+}
+errors++;
+}
+if(!pattern0.test(data31)){
+const err98 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err98];
+}
+else {
+vErrors.push(err98);
+}
+errors++;
+}
+}
+else {
+const err99 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err99];
+}
+else {
+vErrors.push(err99);
+}
+errors++;
+}
+}
+if(data22.deskButton !== undefined){
+let data32 = data22.deskButton;
+if(typeof data32 === "string"){
+if(func3(data32) > 80){
+const err100 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err100];
+}
+else {
+vErrors.push(err100);
+}
+errors++;
+}
+if(func3(data32) < 1){
+const err101 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err101];
+}
+else {
+vErrors.push(err101);
+}
+errors++;
+}
+if(!pattern0.test(data32)){
+const err102 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err102];
+}
+else {
+vErrors.push(err102);
+}
+errors++;
+}
+}
+else {
+const err103 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err103];
+}
+else {
+vErrors.push(err103);
+}
+errors++;
+}
+}
+if(data22.breakGlass !== undefined){
+let data33 = data22.breakGlass;
+if(typeof data33 === "string"){
+if(func3(data33) > 80){
+const err104 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err104];
+}
+else {
+vErrors.push(err104);
+}
+errors++;
+}
+if(func3(data33) < 1){
+const err105 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err105];
+}
+else {
+vErrors.push(err105);
+}
+errors++;
+}
+if(!pattern0.test(data33)){
+const err106 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err106];
+}
+else {
+vErrors.push(err106);
+}
+errors++;
+}
+}
+else {
+const err107 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err107];
+}
+else {
+vErrors.push(err107);
+}
+errors++;
+}
+}
+if(data22.opener !== undefined){
+let data34 = data22.opener;
+if(typeof data34 === "string"){
+if(func3(data34) > 80){
+const err108 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err108];
+}
+else {
+vErrors.push(err108);
+}
+errors++;
+}
+if(func3(data34) < 1){
+const err109 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err109];
+}
+else {
+vErrors.push(err109);
+}
+errors++;
+}
+if(!pattern0.test(data34)){
+const err110 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err110];
+}
+else {
+vErrors.push(err110);
+}
+errors++;
+}
+}
+else {
+const err111 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err111];
+}
+else {
+vErrors.push(err111);
+}
+errors++;
+}
+}
+if(data22.tamper !== undefined){
+let data35 = data22.tamper;
+if(typeof data35 === "string"){
+if(func3(data35) > 80){
+const err112 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err112];
+}
+else {
+vErrors.push(err112);
+}
+errors++;
+}
+if(func3(data35) < 1){
+const err113 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err113];
+}
+else {
+vErrors.push(err113);
+}
+errors++;
+}
+if(!pattern0.test(data35)){
+const err114 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err114];
+}
+else {
+vErrors.push(err114);
+}
+errors++;
+}
+}
+else {
+const err115 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err115];
+}
+else {
+vErrors.push(err115);
+}
+errors++;
+}
+}
+if(data22.spare !== undefined){
+let data36 = data22.spare;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err116 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err116];
+}
+else {
+vErrors.push(err116);
+}
+errors++;
+}
+if(func3(data36) < 1){
+const err117 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err117];
+}
+else {
+vErrors.push(err117);
+}
+errors++;
+}
+if(!pattern0.test(data36)){
+const err118 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err118];
+}
+else {
+vErrors.push(err118);
+}
+errors++;
+}
+}
+else {
+const err119 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err119];
+}
+else {
+vErrors.push(err119);
+}
+errors++;
+}
+}
+}
+else {
+const err120 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err120];
+}
+else {
+vErrors.push(err120);
+}
+errors++;
+}
+}
+if(data1.opening !== undefined){
+let data37 = data1.opening;
+if(!(((((((((data37 === "door") || (data37 === "doubleDoor")) || (data37 === "gate")) || (data37 === "shutter")) || (data37 === "turnstile")) || (data37 === "cabinet")) || (data37 === "locker")) || (data37 === "padlock")) || (data37 === "liftCall"))){
+const err121 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err121];
+}
+else {
+vErrors.push(err121);
+}
+errors++;
+}
+}
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err122 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err122];
+}
+else {
+vErrors.push(err122);
+}
+errors++;
+}
+}
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err123 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err123];
+}
+else {
+vErrors.push(err123);
+}
+errors++;
+}
+}
+if(data1.decides !== undefined){
+let data40 = data1.decides;
+if(data40 && typeof data40 == "object" && !Array.isArray(data40)){
+if(!(false)){
+if(data40.by === undefined){
+const err124 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(vErrors === null){
+vErrors = [err124];
+}
+else {
+vErrors.push(err124);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data40.afterS === undefined){
+const err125 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+if(vErrors === null){
+vErrors = [err125];
+}
+else {
+vErrors.push(err125);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data40.then === undefined){
+const err126 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(vErrors === null){
+vErrors = [err126];
+}
+else {
+vErrors.push(err126);
+}
+errors++;
+}
+}
+for(const key6 in data40){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err127 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err127];
+}
+else {
+vErrors.push(err127);
+}
+errors++;
+}
+}
+if(data40.by !== undefined){
+let data41 = data40.by;
+if(!((((data41 === "reader") || (data41 === "lock")) || (data41 === "controller")) || (data41 === "server"))){
+const err128 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err128];
+}
+else {
+vErrors.push(err128);
+}
+errors++;
+}
+}
+if(data40.afterS !== undefined){
+let data42 = data40.afterS;
+if(typeof data42 == "number"){
+if(data42 > 3600 || isNaN(data42)){
+const err129 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err129];
+}
+else {
+vErrors.push(err129);
+}
+errors++;
+}
+if(data42 < 0 || isNaN(data42)){
+const err130 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err130];
+}
+else {
+vErrors.push(err130);
+}
+errors++;
+}
+}
+else {
+const err131 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err131];
+}
+else {
+vErrors.push(err131);
+}
+errors++;
+}
+}
+if(data40.then !== undefined){
+let data43 = data40.then;
+if(!(((data43 === "staysShut") || (data43 === "opens")) || (data43 === "knownCards"))){
+const err132 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err132];
+}
+else {
+vErrors.push(err132);
+}
+errors++;
+}
+}
+}
+else {
+const err133 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err133];
+}
+else {
+vErrors.push(err133);
+}
+errors++;
+}
+}
+if(data1.ends !== undefined){
+let data44 = data1.ends;
+if(data44 && typeof data44 == "object" && !Array.isArray(data44)){
+if(!(false)){
+if(data44.seriesOhm === undefined){
+const err134 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(vErrors === null){
+vErrors = [err134];
+}
+else {
+vErrors.push(err134);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data44.parallelOhm === undefined){
+const err135 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(vErrors === null){
+vErrors = [err135];
+}
+else {
+vErrors.push(err135);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data44.at === undefined){
+const err136 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(vErrors === null){
+vErrors = [err136];
+}
+else {
+vErrors.push(err136);
+}
+errors++;
+}
+}
+for(const key7 in data44){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err137 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err137];
+}
+else {
+vErrors.push(err137);
+}
+errors++;
+}
+}
+if(data44.seriesOhm !== undefined){
+let data45 = data44.seriesOhm;
+if(typeof data45 == "number"){
+if(data45 > 100000 || isNaN(data45)){
+const err138 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err138];
+}
+else {
+vErrors.push(err138);
+}
+errors++;
+}
+if(data45 < 0 || isNaN(data45)){
+const err139 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err139];
+}
+else {
+vErrors.push(err139);
+}
+errors++;
+}
+}
+else {
+const err140 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err140];
+}
+else {
+vErrors.push(err140);
+}
+errors++;
+}
+}
+if(data44.parallelOhm !== undefined){
+let data46 = data44.parallelOhm;
+if(typeof data46 == "number"){
+if(data46 > 100000 || isNaN(data46)){
+const err141 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err141];
+}
+else {
+vErrors.push(err141);
+}
+errors++;
+}
+if(data46 < 0 || isNaN(data46)){
+const err142 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err142];
+}
+else {
+vErrors.push(err142);
+}
+errors++;
+}
+}
+else {
+const err143 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err143];
+}
+else {
+vErrors.push(err143);
+}
+errors++;
+}
+}
+if(data44.at !== undefined){
+let data47 = data44.at;
+if(!((data47 === "device") || (data47 === "controller"))){
+const err144 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err144];
+}
+else {
+vErrors.push(err144);
+}
+errors++;
+}
+}
+}
+else {
+const err145 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err145];
+}
+else {
+vErrors.push(err145);
+}
+errors++;
+}
+}
+if(data1.drive !== undefined){
+let data48 = data1.drive;
+if(data48 && typeof data48 == "object" && !Array.isArray(data48)){
+if(!(false)){
+if(data48.pullMs === undefined){
+const err146 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+if(vErrors === null){
+vErrors = [err146];
+}
+else {
+vErrors.push(err146);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data48.holdShare === undefined){
+const err147 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(vErrors === null){
+vErrors = [err147];
+}
+else {
+vErrors.push(err147);
+}
+errors++;
+}
+}
+for(const key8 in data48){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err148 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err148];
+}
+else {
+vErrors.push(err148);
+}
+errors++;
+}
+}
+if(data48.pullMs !== undefined){
+let data49 = data48.pullMs;
+if(typeof data49 == "number"){
+if(data49 > 5000 || isNaN(data49)){
+const err149 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(vErrors === null){
+vErrors = [err149];
+}
+else {
+vErrors.push(err149);
+}
+errors++;
+}
+if(data49 < 20 || isNaN(data49)){
+const err150 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+if(vErrors === null){
+vErrors = [err150];
+}
+else {
+vErrors.push(err150);
+}
+errors++;
+}
+}
+else {
+const err151 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err151];
+}
+else {
+vErrors.push(err151);
+}
+errors++;
+}
+}
+if(data48.holdShare !== undefined){
+let data50 = data48.holdShare;
+if(typeof data50 == "number"){
+if(data50 > 1 || isNaN(data50)){
+const err152 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err152];
+}
+else {
+vErrors.push(err152);
+}
+errors++;
+}
+if(data50 < 0.05 || isNaN(data50)){
+const err153 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+if(vErrors === null){
+vErrors = [err153];
+}
+else {
+vErrors.push(err153);
+}
+errors++;
+}
+}
+else {
+const err154 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err154];
+}
+else {
+vErrors.push(err154);
+}
+errors++;
+}
+}
+}
+else {
+const err155 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err155];
+}
+else {
+vErrors.push(err155);
+}
+errors++;
+}
+}
+if(data1.distances !== undefined){
+let data51 = data1.distances;
+if(data51 && typeof data51 == "object" && !Array.isArray(data51)){
+if(Object.keys(data51).length > 100){
+const err156 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(vErrors === null){
+vErrors = [err156];
+}
+else {
+vErrors.push(err156);
+}
+errors++;
+}
+for(const key9 in data51){
+let data52 = data51[key9];
+if(typeof data52 == "number"){
+if(data52 > 2000 || isNaN(data52)){
+const err157 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err157];
+}
+else {
+vErrors.push(err157);
+}
+errors++;
+}
+if(data52 < 0 || isNaN(data52)){
+const err158 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err158];
+}
+else {
+vErrors.push(err158);
+}
+errors++;
+}
+}
+else {
+const err159 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err159];
+}
+else {
+vErrors.push(err159);
+}
+errors++;
+}
+}
+}
+else {
+const err160 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err160];
+}
+else {
+vErrors.push(err160);
+}
+errors++;
+}
+}
+if(data1.at !== undefined){
+let data53 = data1.at;
+if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
+if(!(false)){
+if(data53.x === undefined){
+const err161 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(vErrors === null){
+vErrors = [err161];
+}
+else {
+vErrors.push(err161);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data53.y === undefined){
+const err162 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(vErrors === null){
+vErrors = [err162];
+}
+else {
+vErrors.push(err162);
+}
+errors++;
+}
+}
+for(const key10 in data53){
+if(!((key10 === "x") || (key10 === "y"))){
+const err163 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err163];
+}
+else {
+vErrors.push(err163);
+}
+errors++;
+}
+}
+if(data53.x !== undefined){
+let data54 = data53.x;
+if(typeof data54 == "number"){
+if(data54 > 100000 || isNaN(data54)){
+const err164 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err164];
+}
+else {
+vErrors.push(err164);
+}
+errors++;
+}
+if(data54 < -100000 || isNaN(data54)){
+const err165 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err165];
+}
+else {
+vErrors.push(err165);
+}
+errors++;
+}
+}
+else {
+const err166 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err166];
+}
+else {
+vErrors.push(err166);
+}
+errors++;
+}
+}
+if(data53.y !== undefined){
+let data55 = data53.y;
+if(typeof data55 == "number"){
+if(data55 > 100000 || isNaN(data55)){
+const err167 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err167];
+}
+else {
+vErrors.push(err167);
+}
+errors++;
+}
+if(data55 < -100000 || isNaN(data55)){
+const err168 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err168];
+}
+else {
+vErrors.push(err168);
+}
+errors++;
+}
+}
+else {
+const err169 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err169];
+}
+else {
+vErrors.push(err169);
+}
+errors++;
+}
+}
+}
+else {
+const err170 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err170];
+}
+else {
+vErrors.push(err170);
+}
+errors++;
+}
+}
+}
+else {
+const err171 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err171];
+}
+else {
+vErrors.push(err171);
+}
+errors++;
+}
+}
+}
+else {
+const err172 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err172];
+}
+else {
+vErrors.push(err172);
+}
+errors++;
+}
+validate15.errors = vErrors;
+return errors === 0;
+}
+
+export const door_edit = validate16;
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
+
+function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.fields === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "fields"},message:"must have required property '"+"fields"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((key0 === "id") || (key0 === "fields"))){
+const err2 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err3 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+else {
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.fields !== undefined){
+let data1 = data.fields;
+if(data1 && typeof data1 == "object" && !Array.isArray(data1)){
+for(const key1 in data1){
+if(!(func2.call(schema17.properties.fields.properties, key1))){
+const err7 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+if(data1.ref !== undefined){
+let data2 = data1.ref;
+if(typeof data2 === "string"){
+if(!pattern16.test(data2)){
+const err8 = {instancePath:instancePath+"/fields/ref",schemaPath:"#/properties/fields/properties/ref/pattern",keyword:"pattern",params:{pattern: "^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},message:"must match pattern \""+"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"+"\""};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/fields/ref",schemaPath:"#/properties/fields/properties/ref/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data1.name !== undefined){
+let data3 = data1.name;
+if(typeof data3 === "string"){
+if(func3(data3) > 120){
+const err10 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+if(func3(data3) < 1){
+const err11 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+else {
+const err12 = {instancePath:instancePath+"/fields/name",schemaPath:"#/properties/fields/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data1.from !== undefined){
+let data4 = data1.from;
+if(typeof data4 === "string"){
+if(func3(data4) > 80){
+const err13 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err14 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+if(!pattern0.test(data4)){
+const err15 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+else {
+const err16 = {instancePath:instancePath+"/fields/from",schemaPath:"#/properties/fields/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+if(data1.to !== undefined){
+let data5 = data1.to;
+if(typeof data5 === "string"){
+if(func3(data5) > 80){
+const err17 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+if(func3(data5) < 1){
+const err18 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+if(!pattern0.test(data5)){
+const err19 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/fields/to",schemaPath:"#/properties/fields/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+if(data1.escapeRoute !== undefined){
+if(typeof data1.escapeRoute !== "boolean"){
+const err21 = {instancePath:instancePath+"/fields/escapeRoute",schemaPath:"#/properties/fields/properties/escapeRoute/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+if(data1.passagesPerDay !== undefined){
+let data7 = data1.passagesPerDay;
+if(!((typeof data7 == "number") && (!(data7 % 1) && !isNaN(data7)))){
+const err22 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+if(typeof data7 == "number"){
+if(data7 > 100000 || isNaN(data7)){
+const err23 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+if(data7 < 0 || isNaN(data7)){
+const err24 = {instancePath:instancePath+"/fields/passagesPerDay",schemaPath:"#/properties/fields/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+}
+if(data1.walk !== undefined){
+let data8 = data1.walk;
+if(!((typeof data8 == "number") && (!(data8 % 1) && !isNaN(data8)))){
+const err25 = {instancePath:instancePath+"/fields/walk",schemaPath:"#/properties/fields/properties/walk/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data1.handle !== undefined){
+if(typeof data1.handle !== "boolean"){
+const err26 = {instancePath:instancePath+"/fields/handle",schemaPath:"#/properties/fields/properties/handle/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+if(data1.otherWayOut !== undefined){
+if(typeof data1.otherWayOut !== "boolean"){
+const err27 = {instancePath:instancePath+"/fields/otherWayOut",schemaPath:"#/properties/fields/properties/otherWayOut/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+if(data1.behaviour !== undefined){
+let data11 = data1.behaviour;
+if(data11 && typeof data11 == "object" && !Array.isArray(data11)){
+if(!(false)){
+if(data11.releaseS === undefined){
+const err28 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "releaseS"},message:"must have required property '"+"releaseS"+"'"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.heldOpenS === undefined){
+const err29 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "heldOpenS"},message:"must have required property '"+"heldOpenS"+"'"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.relockDelayS === undefined){
+const err30 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "relockDelayS"},message:"must have required property '"+"relockDelayS"+"'"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.contactIdle === undefined){
+const err31 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "contactIdle"},message:"must have required property '"+"contactIdle"+"'"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.exitIdle === undefined){
+const err32 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "exitIdle"},message:"must have required property '"+"exitIdle"+"'"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data11.forcedAlarm === undefined){
+const err33 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/required",keyword:"required",params:{missingProperty: "forcedAlarm"},message:"must have required property '"+"forcedAlarm"+"'"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+for(const key2 in data11){
+if(!(func2.call(schema17.properties.fields.properties.behaviour.properties, key2))){
+const err34 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+if(data11.releaseS !== undefined){
+let data12 = data11.releaseS;
+if(typeof data12 == "number"){
+if(data12 > 3600 || isNaN(data12)){
+const err35 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+if(data12 < 0.5 || isNaN(data12)){
+const err36 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+else {
+const err37 = {instancePath:instancePath+"/fields/behaviour/releaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/releaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+if(data11.heldOpenS !== undefined){
+let data13 = data11.heldOpenS;
+if(typeof data13 == "number"){
+if(data13 > 3600 || isNaN(data13)){
+const err38 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+if(data13 < 1 || isNaN(data13)){
+const err39 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+else {
+const err40 = {instancePath:instancePath+"/fields/behaviour/heldOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/heldOpenS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+if(data11.relockDelayS !== undefined){
+let data14 = data11.relockDelayS;
+if(typeof data14 == "number"){
+if(data14 > 3600 || isNaN(data14)){
+const err41 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+if(data14 < 0 || isNaN(data14)){
+const err42 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+else {
+const err43 = {instancePath:instancePath+"/fields/behaviour/relockDelayS",schemaPath:"#/properties/fields/properties/behaviour/properties/relockDelayS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+if(data11.contactIdle !== undefined){
+let data15 = data11.contactIdle;
+if(!((data15 === "closed") || (data15 === "open"))){
+const err44 = {instancePath:instancePath+"/fields/behaviour/contactIdle",schemaPath:"#/properties/fields/properties/behaviour/properties/contactIdle/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.contactIdle.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+}
+if(data11.exitIdle !== undefined){
+let data16 = data11.exitIdle;
+if(!((data16 === "closed") || (data16 === "open"))){
+const err45 = {instancePath:instancePath+"/fields/behaviour/exitIdle",schemaPath:"#/properties/fields/properties/behaviour/properties/exitIdle/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.exitIdle.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+if(data11.forcedAlarm !== undefined){
+if(typeof data11.forcedAlarm !== "boolean"){
+const err46 = {instancePath:instancePath+"/fields/behaviour/forcedAlarm",schemaPath:"#/properties/fields/properties/behaviour/properties/forcedAlarm/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+if(data11.openerAfterS !== undefined){
+let data18 = data11.openerAfterS;
+if(typeof data18 == "number"){
+if(data18 > 60 || isNaN(data18)){
+const err47 = {instancePath:instancePath+"/fields/behaviour/openerAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/openerAfterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+if(data18 < 0 || isNaN(data18)){
+const err48 = {instancePath:instancePath+"/fields/behaviour/openerAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/openerAfterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+}
+else {
+const err49 = {instancePath:instancePath+"/fields/behaviour/openerAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/openerAfterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+}
+if(data11.deskReleaseS !== undefined){
+let data19 = data11.deskReleaseS;
+if(typeof data19 == "number"){
+if(data19 > 3600 || isNaN(data19)){
+const err50 = {instancePath:instancePath+"/fields/behaviour/deskReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/deskReleaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err50];
+}
+else {
+vErrors.push(err50);
+}
+errors++;
+}
+if(data19 < 0.5 || isNaN(data19)){
+const err51 = {instancePath:instancePath+"/fields/behaviour/deskReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/deskReleaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
+if(vErrors === null){
+vErrors = [err51];
+}
+else {
+vErrors.push(err51);
+}
+errors++;
+}
+}
+else {
+const err52 = {instancePath:instancePath+"/fields/behaviour/deskReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/deskReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err52];
+}
+else {
+vErrors.push(err52);
+}
+errors++;
+}
+}
+if(data11.idle !== undefined){
+let data20 = data11.idle;
+if(data20 && typeof data20 == "object" && !Array.isArray(data20)){
+if(Object.keys(data20).length > 40){
+const err53 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/maxProperties",keyword:"maxProperties",params:{limit: 40},message:"must NOT have more than 40 properties"};
+if(vErrors === null){
+vErrors = [err53];
+}
+else {
+vErrors.push(err53);
+}
+errors++;
+}
+for(const key3 in data20){
+const _errs44 = errors;
+if(typeof key3 === "string"){
+if(!pattern19.test(key3)){
+const err54 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
+if(vErrors === null){
+vErrors = [err54];
+}
+else {
+vErrors.push(err54);
+}
+errors++;
+}
+}
+var valid3 = _errs44 === errors;
+if(!valid3){
+const err55 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames",keyword:"propertyNames",params:{propertyName: key3},message:"property name must be valid"};
+if(vErrors === null){
+vErrors = [err55];
+}
+else {
+vErrors.push(err55);
+}
+errors++;
+}
+}
+for(const key4 in data20){
+let data21 = data20[key4];
+if(!((data21 === "closed") || (data21 === "open"))){
+const err56 = {instancePath:instancePath+"/fields/behaviour/idle/" + key4.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/behaviour/properties/idle/additionalProperties/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.idle.additionalProperties.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err56];
+}
+else {
+vErrors.push(err56);
+}
+errors++;
+}
+}
+}
+else {
+const err57 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err57];
+}
+else {
+vErrors.push(err57);
+}
+errors++;
+}
+}
+}
+else {
+const err58 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err58];
+}
+else {
+vErrors.push(err58);
+}
+errors++;
+}
+}
+if(data1.hardware !== undefined){
+let data22 = data1.hardware;
+if(data22 && typeof data22 == "object" && !Array.isArray(data22)){
+for(const key5 in data22){
+if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
+const err59 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err59];
+}
+else {
+vErrors.push(err59);
+}
+errors++;
+}
+}
+if(data22.entryReader !== undefined){
+let data23 = data22.entryReader;
+if(typeof data23 === "string"){
+if(func3(data23) > 80){
+const err60 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err60];
+}
+else {
+vErrors.push(err60);
+}
+errors++;
+}
+if(func3(data23) < 1){
+const err61 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err61];
+}
+else {
+vErrors.push(err61);
+}
+errors++;
+}
+if(!pattern0.test(data23)){
+const err62 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err62];
+}
+else {
+vErrors.push(err62);
+}
+errors++;
+}
+}
+else {
+const err63 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err63];
+}
+else {
+vErrors.push(err63);
+}
+errors++;
+}
+}
+if(data22.exitReader !== undefined){
+let data24 = data22.exitReader;
+if(typeof data24 === "string"){
+if(func3(data24) > 80){
+const err64 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err64];
+}
+else {
+vErrors.push(err64);
+}
+errors++;
+}
+if(func3(data24) < 1){
+const err65 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err65];
+}
+else {
+vErrors.push(err65);
+}
+errors++;
+}
+if(!pattern0.test(data24)){
+const err66 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err66];
+}
+else {
+vErrors.push(err66);
+}
+errors++;
+}
+}
+else {
+const err67 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err67];
+}
+else {
+vErrors.push(err67);
+}
+errors++;
+}
+}
+if(data22.lock !== undefined){
+let data25 = data22.lock;
+if(typeof data25 === "string"){
+if(func3(data25) > 80){
+const err68 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err68];
+}
+else {
+vErrors.push(err68);
+}
+errors++;
+}
+if(func3(data25) < 1){
+const err69 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err69];
+}
+else {
+vErrors.push(err69);
+}
+errors++;
+}
+if(!pattern0.test(data25)){
+const err70 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err70];
+}
+else {
+vErrors.push(err70);
+}
+errors++;
+}
+}
+else {
+const err71 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err71];
+}
+else {
+vErrors.push(err71);
+}
+errors++;
+}
+}
+if(data22.lock2 !== undefined){
+let data26 = data22.lock2;
+if(typeof data26 === "string"){
+if(func3(data26) > 80){
+const err72 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err72];
+}
+else {
+vErrors.push(err72);
+}
+errors++;
+}
+if(func3(data26) < 1){
+const err73 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err73];
+}
+else {
+vErrors.push(err73);
+}
+errors++;
+}
+if(!pattern0.test(data26)){
+const err74 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err74];
+}
+else {
+vErrors.push(err74);
+}
+errors++;
+}
+}
+else {
+const err75 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err75];
+}
+else {
+vErrors.push(err75);
+}
+errors++;
+}
+}
+if(data22.contact !== undefined){
+let data27 = data22.contact;
+if(typeof data27 === "string"){
+if(func3(data27) > 80){
+const err76 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err76];
+}
+else {
+vErrors.push(err76);
+}
+errors++;
+}
+if(func3(data27) < 1){
+const err77 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err77];
+}
+else {
+vErrors.push(err77);
+}
+errors++;
+}
+if(!pattern0.test(data27)){
+const err78 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err78];
+}
+else {
+vErrors.push(err78);
+}
+errors++;
+}
+}
+else {
+const err79 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err79];
+}
+else {
+vErrors.push(err79);
+}
+errors++;
+}
+}
+if(data22.contact2 !== undefined){
+let data28 = data22.contact2;
+if(typeof data28 === "string"){
+if(func3(data28) > 80){
+const err80 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err80];
+}
+else {
+vErrors.push(err80);
+}
+errors++;
+}
+if(func3(data28) < 1){
+const err81 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err81];
+}
+else {
+vErrors.push(err81);
+}
+errors++;
+}
+if(!pattern0.test(data28)){
+const err82 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err82];
+}
+else {
+vErrors.push(err82);
+}
+errors++;
+}
+}
+else {
+const err83 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err83];
+}
+else {
+vErrors.push(err83);
+}
+errors++;
+}
+}
+if(data22.boltContact !== undefined){
+let data29 = data22.boltContact;
+if(typeof data29 === "string"){
+if(func3(data29) > 80){
+const err84 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err84];
+}
+else {
+vErrors.push(err84);
+}
+errors++;
+}
+if(func3(data29) < 1){
+const err85 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err85];
+}
+else {
+vErrors.push(err85);
+}
+errors++;
+}
+if(!pattern0.test(data29)){
+const err86 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err86];
+}
+else {
+vErrors.push(err86);
+}
+errors++;
+}
+}
+else {
+const err87 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err87];
+}
+else {
+vErrors.push(err87);
+}
+errors++;
+}
+}
+if(data22.exit !== undefined){
+let data30 = data22.exit;
+if(typeof data30 === "string"){
+if(func3(data30) > 80){
+const err88 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err88];
+}
+else {
+vErrors.push(err88);
+}
+errors++;
+}
+if(func3(data30) < 1){
+const err89 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err89];
+}
+else {
+vErrors.push(err89);
+}
+errors++;
+}
+if(!pattern0.test(data30)){
+const err90 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err90];
+}
+else {
+vErrors.push(err90);
+}
+errors++;
+}
+}
+else {
+const err91 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err91];
+}
+else {
+vErrors.push(err91);
+}
+errors++;
+}
+}
+if(data22.exitSensor !== undefined){
+let data31 = data22.exitSensor;
+if(typeof data31 === "string"){
+if(func3(data31) > 80){
+const err92 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err92];
+}
+else {
+vErrors.push(err92);
+}
+errors++;
+}
+if(func3(data31) < 1){
+const err93 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err93];
+}
+else {
+vErrors.push(err93);
+}
+errors++;
+}
+if(!pattern0.test(data31)){
+const err94 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err94];
+}
+else {
+vErrors.push(err94);
+}
+errors++;
+}
+}
+else {
+const err95 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err95];
+}
+else {
+vErrors.push(err95);
+}
+errors++;
+}
+}
+if(data22.deskButton !== undefined){
+let data32 = data22.deskButton;
+if(typeof data32 === "string"){
+if(func3(data32) > 80){
+const err96 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err96];
+}
+else {
+vErrors.push(err96);
+}
+errors++;
+}
+if(func3(data32) < 1){
+const err97 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err97];
+}
+else {
+vErrors.push(err97);
+}
+errors++;
+}
+if(!pattern0.test(data32)){
+const err98 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err98];
+}
+else {
+vErrors.push(err98);
+}
+errors++;
+}
+}
+else {
+const err99 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err99];
+}
+else {
+vErrors.push(err99);
+}
+errors++;
+}
+}
+if(data22.breakGlass !== undefined){
+let data33 = data22.breakGlass;
+if(typeof data33 === "string"){
+if(func3(data33) > 80){
+const err100 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err100];
+}
+else {
+vErrors.push(err100);
+}
+errors++;
+}
+if(func3(data33) < 1){
+const err101 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err101];
+}
+else {
+vErrors.push(err101);
+}
+errors++;
+}
+if(!pattern0.test(data33)){
+const err102 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err102];
+}
+else {
+vErrors.push(err102);
+}
+errors++;
+}
+}
+else {
+const err103 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err103];
+}
+else {
+vErrors.push(err103);
+}
+errors++;
+}
+}
+if(data22.opener !== undefined){
+let data34 = data22.opener;
+if(typeof data34 === "string"){
+if(func3(data34) > 80){
+const err104 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err104];
+}
+else {
+vErrors.push(err104);
+}
+errors++;
+}
+if(func3(data34) < 1){
+const err105 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err105];
+}
+else {
+vErrors.push(err105);
+}
+errors++;
+}
+if(!pattern0.test(data34)){
+const err106 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err106];
+}
+else {
+vErrors.push(err106);
+}
+errors++;
+}
+}
+else {
+const err107 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err107];
+}
+else {
+vErrors.push(err107);
+}
+errors++;
+}
+}
+if(data22.tamper !== undefined){
+let data35 = data22.tamper;
+if(typeof data35 === "string"){
+if(func3(data35) > 80){
+const err108 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err108];
+}
+else {
+vErrors.push(err108);
+}
+errors++;
+}
+if(func3(data35) < 1){
+const err109 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err109];
+}
+else {
+vErrors.push(err109);
+}
+errors++;
+}
+if(!pattern0.test(data35)){
+const err110 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err110];
+}
+else {
+vErrors.push(err110);
+}
+errors++;
+}
+}
+else {
+const err111 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err111];
+}
+else {
+vErrors.push(err111);
+}
+errors++;
+}
+}
+if(data22.spare !== undefined){
+let data36 = data22.spare;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err112 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err112];
+}
+else {
+vErrors.push(err112);
+}
+errors++;
+}
+if(func3(data36) < 1){
+const err113 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err113];
+}
+else {
+vErrors.push(err113);
+}
+errors++;
+}
+if(!pattern0.test(data36)){
+const err114 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err114];
+}
+else {
+vErrors.push(err114);
+}
+errors++;
+}
+}
+else {
+const err115 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err115];
+}
+else {
+vErrors.push(err115);
+}
+errors++;
+}
+}
+}
+else {
+const err116 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err116];
+}
+else {
+vErrors.push(err116);
+}
+errors++;
+}
+}
+if(data1.opening !== undefined){
+let data37 = data1.opening;
+if(!(((((((((data37 === "door") || (data37 === "doubleDoor")) || (data37 === "gate")) || (data37 === "shutter")) || (data37 === "turnstile")) || (data37 === "cabinet")) || (data37 === "locker")) || (data37 === "padlock")) || (data37 === "liftCall"))){
+const err117 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err117];
+}
+else {
+vErrors.push(err117);
+}
+errors++;
+}
+}
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err118 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err118];
+}
+else {
+vErrors.push(err118);
+}
+errors++;
+}
+}
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err119 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err119];
+}
+else {
+vErrors.push(err119);
+}
+errors++;
+}
+}
+if(data1.decides !== undefined){
+let data40 = data1.decides;
+if(data40 && typeof data40 == "object" && !Array.isArray(data40)){
+if(!(false)){
+if(data40.by === undefined){
+const err120 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(vErrors === null){
+vErrors = [err120];
+}
+else {
+vErrors.push(err120);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data40.afterS === undefined){
+const err121 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+if(vErrors === null){
+vErrors = [err121];
+}
+else {
+vErrors.push(err121);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data40.then === undefined){
+const err122 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(vErrors === null){
+vErrors = [err122];
+}
+else {
+vErrors.push(err122);
+}
+errors++;
+}
+}
+for(const key6 in data40){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err123 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err123];
+}
+else {
+vErrors.push(err123);
+}
+errors++;
+}
+}
+if(data40.by !== undefined){
+let data41 = data40.by;
+if(!((((data41 === "reader") || (data41 === "lock")) || (data41 === "controller")) || (data41 === "server"))){
+const err124 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err124];
+}
+else {
+vErrors.push(err124);
+}
+errors++;
+}
+}
+if(data40.afterS !== undefined){
+let data42 = data40.afterS;
+if(typeof data42 == "number"){
+if(data42 > 3600 || isNaN(data42)){
+const err125 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(vErrors === null){
+vErrors = [err125];
+}
+else {
+vErrors.push(err125);
+}
+errors++;
+}
+if(data42 < 0 || isNaN(data42)){
+const err126 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err126];
+}
+else {
+vErrors.push(err126);
+}
+errors++;
+}
+}
+else {
+const err127 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err127];
+}
+else {
+vErrors.push(err127);
+}
+errors++;
+}
+}
+if(data40.then !== undefined){
+let data43 = data40.then;
+if(!(((data43 === "staysShut") || (data43 === "opens")) || (data43 === "knownCards"))){
+const err128 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err128];
+}
+else {
+vErrors.push(err128);
+}
+errors++;
+}
+}
+}
+else {
+const err129 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err129];
+}
+else {
+vErrors.push(err129);
+}
+errors++;
+}
+}
+if(data1.ends !== undefined){
+let data44 = data1.ends;
+if(data44 && typeof data44 == "object" && !Array.isArray(data44)){
+if(!(false)){
+if(data44.seriesOhm === undefined){
+const err130 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(vErrors === null){
+vErrors = [err130];
+}
+else {
+vErrors.push(err130);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data44.parallelOhm === undefined){
+const err131 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(vErrors === null){
+vErrors = [err131];
+}
+else {
+vErrors.push(err131);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data44.at === undefined){
+const err132 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(vErrors === null){
+vErrors = [err132];
+}
+else {
+vErrors.push(err132);
+}
+errors++;
+}
+}
+for(const key7 in data44){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err133 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err133];
+}
+else {
+vErrors.push(err133);
+}
+errors++;
+}
+}
+if(data44.seriesOhm !== undefined){
+let data45 = data44.seriesOhm;
+if(typeof data45 == "number"){
+if(data45 > 100000 || isNaN(data45)){
+const err134 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err134];
+}
+else {
+vErrors.push(err134);
+}
+errors++;
+}
+if(data45 < 0 || isNaN(data45)){
+const err135 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err135];
+}
+else {
+vErrors.push(err135);
+}
+errors++;
+}
+}
+else {
+const err136 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err136];
+}
+else {
+vErrors.push(err136);
+}
+errors++;
+}
+}
+if(data44.parallelOhm !== undefined){
+let data46 = data44.parallelOhm;
+if(typeof data46 == "number"){
+if(data46 > 100000 || isNaN(data46)){
+const err137 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err137];
+}
+else {
+vErrors.push(err137);
+}
+errors++;
+}
+if(data46 < 0 || isNaN(data46)){
+const err138 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err138];
+}
+else {
+vErrors.push(err138);
+}
+errors++;
+}
+}
+else {
+const err139 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err139];
+}
+else {
+vErrors.push(err139);
+}
+errors++;
+}
+}
+if(data44.at !== undefined){
+let data47 = data44.at;
+if(!((data47 === "device") || (data47 === "controller"))){
+const err140 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err140];
+}
+else {
+vErrors.push(err140);
+}
+errors++;
+}
+}
+}
+else {
+const err141 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err141];
+}
+else {
+vErrors.push(err141);
+}
+errors++;
+}
+}
+if(data1.drive !== undefined){
+let data48 = data1.drive;
+if(data48 && typeof data48 == "object" && !Array.isArray(data48)){
+if(!(false)){
+if(data48.pullMs === undefined){
+const err142 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+if(vErrors === null){
+vErrors = [err142];
+}
+else {
+vErrors.push(err142);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data48.holdShare === undefined){
+const err143 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(vErrors === null){
+vErrors = [err143];
+}
+else {
+vErrors.push(err143);
+}
+errors++;
+}
+}
+for(const key8 in data48){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err144 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err144];
+}
+else {
+vErrors.push(err144);
+}
+errors++;
+}
+}
+if(data48.pullMs !== undefined){
+let data49 = data48.pullMs;
+if(typeof data49 == "number"){
+if(data49 > 5000 || isNaN(data49)){
+const err145 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(vErrors === null){
+vErrors = [err145];
+}
+else {
+vErrors.push(err145);
+}
+errors++;
+}
+if(data49 < 20 || isNaN(data49)){
+const err146 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+if(vErrors === null){
+vErrors = [err146];
+}
+else {
+vErrors.push(err146);
+}
+errors++;
+}
+}
+else {
+const err147 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err147];
+}
+else {
+vErrors.push(err147);
+}
+errors++;
+}
+}
+if(data48.holdShare !== undefined){
+let data50 = data48.holdShare;
+if(typeof data50 == "number"){
+if(data50 > 1 || isNaN(data50)){
+const err148 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err148];
+}
+else {
+vErrors.push(err148);
+}
+errors++;
+}
+if(data50 < 0.05 || isNaN(data50)){
+const err149 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+if(vErrors === null){
+vErrors = [err149];
+}
+else {
+vErrors.push(err149);
+}
+errors++;
+}
+}
+else {
+const err150 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err150];
+}
+else {
+vErrors.push(err150);
+}
+errors++;
+}
+}
+}
+else {
+const err151 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err151];
+}
+else {
+vErrors.push(err151);
+}
+errors++;
+}
+}
+if(data1.distances !== undefined){
+let data51 = data1.distances;
+if(data51 && typeof data51 == "object" && !Array.isArray(data51)){
+if(Object.keys(data51).length > 100){
+const err152 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(vErrors === null){
+vErrors = [err152];
+}
+else {
+vErrors.push(err152);
+}
+errors++;
+}
+for(const key9 in data51){
+let data52 = data51[key9];
+if(typeof data52 == "number"){
+if(data52 > 2000 || isNaN(data52)){
+const err153 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err153];
+}
+else {
+vErrors.push(err153);
+}
+errors++;
+}
+if(data52 < 0 || isNaN(data52)){
+const err154 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err154];
+}
+else {
+vErrors.push(err154);
+}
+errors++;
+}
+}
+else {
+const err155 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err155];
+}
+else {
+vErrors.push(err155);
+}
+errors++;
+}
+}
+}
+else {
+const err156 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err156];
+}
+else {
+vErrors.push(err156);
+}
+errors++;
+}
+}
+if(data1.at !== undefined){
+let data53 = data1.at;
+if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
+if(!(false)){
+if(data53.x === undefined){
+const err157 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(vErrors === null){
+vErrors = [err157];
+}
+else {
+vErrors.push(err157);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data53.y === undefined){
+const err158 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(vErrors === null){
+vErrors = [err158];
+}
+else {
+vErrors.push(err158);
+}
+errors++;
+}
+}
+for(const key10 in data53){
+if(!((key10 === "x") || (key10 === "y"))){
+const err159 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err159];
+}
+else {
+vErrors.push(err159);
+}
+errors++;
+}
+}
+if(data53.x !== undefined){
+let data54 = data53.x;
+if(typeof data54 == "number"){
+if(data54 > 100000 || isNaN(data54)){
+const err160 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err160];
+}
+else {
+vErrors.push(err160);
+}
+errors++;
+}
+if(data54 < -100000 || isNaN(data54)){
+const err161 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err161];
+}
+else {
+vErrors.push(err161);
+}
+errors++;
+}
+}
+else {
+const err162 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err162];
+}
+else {
+vErrors.push(err162);
+}
+errors++;
+}
+}
+if(data53.y !== undefined){
+let data55 = data53.y;
+if(typeof data55 == "number"){
+if(data55 > 100000 || isNaN(data55)){
+const err163 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err163];
+}
+else {
+vErrors.push(err163);
+}
+errors++;
+}
+if(data55 < -100000 || isNaN(data55)){
+const err164 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err164];
+}
+else {
+vErrors.push(err164);
+}
+errors++;
+}
+}
+else {
+const err165 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err165];
+}
+else {
+vErrors.push(err165);
+}
+errors++;
+}
+}
+}
+else {
+const err166 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err166];
+}
+else {
+vErrors.push(err166);
+}
+errors++;
+}
+}
+}
+else {
+const err167 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err167];
+}
+else {
+vErrors.push(err167);
+}
+errors++;
+}
+}
+}
+else {
+const err168 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err168];
+}
+else {
+vErrors.push(err168);
+}
+errors++;
+}
+validate16.errors = vErrors;
+return errors === 0;
+}
+
+export const doors_edit = validate17;
+const schema18 = {"type":"object","additionalProperties":false,"properties":{"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":5000,"uniqueItems":true},"fields":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"forcedAlarm":{"type":"boolean"}},"required":[],"minProperties":1}},"required":[],"minProperties":1}},"required":["doors","fields"]};
+
+function validate17(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -2384,7 +6669,7 @@ vErrors.push(err11);
 errors++;
 }
 for(const key1 in data2){
-if(!(func2.call(schema15.properties.fields.properties, key1))){
+if(!(func2.call(schema18.properties.fields.properties, key1))){
 const err12 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err12];
@@ -2757,14 +7042,5570 @@ vErrors.push(err43);
 }
 errors++;
 }
-validate14.errors = vErrors;
+validate17.errors = vErrors;
 return errors === 0;
 }
 
-export const person_put = validate15;
-const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50}},"required":["id","number","name","cards","groups"]};
+export const sheet_put = validate18;
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const pattern56 = new RegExp("^[a-z0-9-]{1,40}$", "u");
+const pattern58 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
-function validate15(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.kind === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.says === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.restA === undefined){
+const err4 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "restA"},message:"must have required property '"+"restA"+"'"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.terminals === undefined){
+const err5 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "terminals"},message:"must have required property '"+"terminals"+"'"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.leads === undefined){
+const err6 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "leads"},message:"must have required property '"+"leads"+"'"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.atHand === undefined){
+const err7 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "atHand"},message:"must have required property '"+"atHand"+"'"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(func2.call(schema19.properties, key0))){
+const err8 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(!pattern56.test(data0)){
+const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+else {
+const err10 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data1 = data.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 200){
+const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err12 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+else {
+const err13 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(data.kind !== undefined){
+let data2 = data.kind;
+if(!((((((((((((((((data2 === "controller") || (data2 === "reader")) || (data2 === "lock")) || (data2 === "contact")) || (data2 === "exit")) || (data2 === "breakGlass")) || (data2 === "supply")) || (data2 === "expander")) || (data2 === "hub")) || (data2 === "wirelessLock")) || (data2 === "station")) || (data2 === "module")) || (data2 === "converter")) || (data2 === "switch")) || (data2 === "midspan")) || (data2 === "opener"))){
+const err14 = {instancePath:instancePath+"/kind",schemaPath:"#/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+if(data.protocol !== undefined){
+let data3 = data.protocol;
+if(typeof data3 === "string"){
+if(!pattern56.test(data3)){
+const err15 = {instancePath:instancePath+"/protocol",schemaPath:"#/properties/protocol/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+else {
+const err16 = {instancePath:instancePath+"/protocol",schemaPath:"#/properties/protocol/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+if(data.also !== undefined){
+let data4 = data.also;
+if(Array.isArray(data4)){
+if(data4.length > 400){
+const err17 = {instancePath:instancePath+"/also",schemaPath:"#/properties/also/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+const len0 = data4.length;
+for(let i0=0; i0<len0; i0++){
+let data5 = data4[i0];
+if(!((((((((((((((((data5 === "controller") || (data5 === "reader")) || (data5 === "lock")) || (data5 === "contact")) || (data5 === "exit")) || (data5 === "breakGlass")) || (data5 === "supply")) || (data5 === "expander")) || (data5 === "hub")) || (data5 === "wirelessLock")) || (data5 === "station")) || (data5 === "module")) || (data5 === "converter")) || (data5 === "switch")) || (data5 === "midspan")) || (data5 === "opener"))){
+const err18 = {instancePath:instancePath+"/also/" + i0,schemaPath:"#/properties/also/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.also.items.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+}
+else {
+const err19 = {instancePath:instancePath+"/also",schemaPath:"#/properties/also/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+if(data.says !== undefined){
+let data6 = data.says;
+if(typeof data6 === "string"){
+if(func3(data6) > 400){
+const err20 = {instancePath:instancePath+"/says",schemaPath:"#/properties/says/maxLength",keyword:"maxLength",params:{limit: 400},message:"must NOT have more than 400 characters"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+else {
+const err21 = {instancePath:instancePath+"/says",schemaPath:"#/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+if(data.restA !== undefined){
+let data7 = data.restA;
+if(typeof data7 == "number"){
+if(data7 > 100 || isNaN(data7)){
+const err22 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100},message:"must be <= 100"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+if(data7 < 0 || isNaN(data7)){
+const err23 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+else {
+const err24 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+if(data.place !== undefined){
+let data8 = data.place;
+if(!((data8 === "indoor") || (data8 === "outdoor"))){
+const err25 = {instancePath:instancePath+"/place",schemaPath:"#/properties/place/enum",keyword:"enum",params:{allowedValues: schema19.properties.place.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data.terminals !== undefined){
+let data9 = data.terminals;
+if(Array.isArray(data9)){
+if(data9.length > 400){
+const err26 = {instancePath:instancePath+"/terminals",schemaPath:"#/properties/terminals/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+const len1 = data9.length;
+for(let i1=0; i1<len1; i1++){
+let data10 = data9[i1];
+if(data10 && typeof data10 == "object" && !Array.isArray(data10)){
+if(!(false)){
+if(data10.id === undefined){
+const err27 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.label === undefined){
+const err28 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "label"},message:"must have required property '"+"label"+"'"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.kind === undefined){
+const err29 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.group === undefined){
+const err30 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "group"},message:"must have required property '"+"group"+"'"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.port === undefined){
+const err31 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "port"},message:"must have required property '"+"port"+"'"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.maxConductors === undefined){
+const err32 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "maxConductors"},message:"must have required property '"+"maxConductors"+"'"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+for(const key1 in data10){
+if(!(((((((key1 === "id") || (key1 === "label")) || (key1 === "kind")) || (key1 === "group")) || (key1 === "port")) || (key1 === "maxConductors")) || (key1 === "mostMm2"))){
+const err33 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+if(data10.id !== undefined){
+let data11 = data10.id;
+if(typeof data11 === "string"){
+if(func3(data11) > 200){
+const err34 = {instancePath:instancePath+"/terminals/" + i1+"/id",schemaPath:"#/properties/terminals/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+if(func3(data11) < 1){
+const err35 = {instancePath:instancePath+"/terminals/" + i1+"/id",schemaPath:"#/properties/terminals/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+}
+else {
+const err36 = {instancePath:instancePath+"/terminals/" + i1+"/id",schemaPath:"#/properties/terminals/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+if(data10.label !== undefined){
+let data12 = data10.label;
+if(typeof data12 === "string"){
+if(func3(data12) > 200){
+const err37 = {instancePath:instancePath+"/terminals/" + i1+"/label",schemaPath:"#/properties/terminals/items/properties/label/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+if(func3(data12) < 1){
+const err38 = {instancePath:instancePath+"/terminals/" + i1+"/label",schemaPath:"#/properties/terminals/items/properties/label/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+}
+else {
+const err39 = {instancePath:instancePath+"/terminals/" + i1+"/label",schemaPath:"#/properties/terminals/items/properties/label/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+if(data10.kind !== undefined){
+let data13 = data10.kind;
+if(!(((((((((((((((((data13 === "reader+") || (data13 === "reader-")) || (data13 === "d0")) || (data13 === "d1")) || (data13 === "led")) || (data13 === "busA")) || (data13 === "busB")) || (data13 === "bus0")) || (data13 === "input")) || (data13 === "inputCommon")) || (data13 === "relayC")) || (data13 === "relayNO")) || (data13 === "relayNC")) || (data13 === "auxC")) || (data13 === "auxNO")) || (data13 === "feed+")) || (data13 === "feed-"))){
+const err40 = {instancePath:instancePath+"/terminals/" + i1+"/kind",schemaPath:"#/properties/terminals/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.terminals.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+if(data10.group !== undefined){
+let data14 = data10.group;
+if(typeof data14 === "string"){
+if(func3(data14) > 200){
+const err41 = {instancePath:instancePath+"/terminals/" + i1+"/group",schemaPath:"#/properties/terminals/items/properties/group/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+if(func3(data14) < 1){
+const err42 = {instancePath:instancePath+"/terminals/" + i1+"/group",schemaPath:"#/properties/terminals/items/properties/group/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+else {
+const err43 = {instancePath:instancePath+"/terminals/" + i1+"/group",schemaPath:"#/properties/terminals/items/properties/group/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+if(data10.port !== undefined){
+let data15 = data10.port;
+if(typeof data15 === "string"){
+if(func3(data15) > 200){
+const err44 = {instancePath:instancePath+"/terminals/" + i1+"/port",schemaPath:"#/properties/terminals/items/properties/port/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+if(func3(data15) < 1){
+const err45 = {instancePath:instancePath+"/terminals/" + i1+"/port",schemaPath:"#/properties/terminals/items/properties/port/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+else {
+const err46 = {instancePath:instancePath+"/terminals/" + i1+"/port",schemaPath:"#/properties/terminals/items/properties/port/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+if(data10.maxConductors !== undefined){
+let data16 = data10.maxConductors;
+if(!((typeof data16 == "number") && (!(data16 % 1) && !isNaN(data16)))){
+const err47 = {instancePath:instancePath+"/terminals/" + i1+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+if(typeof data16 == "number"){
+if(data16 > 10 || isNaN(data16)){
+const err48 = {instancePath:instancePath+"/terminals/" + i1+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/maximum",keyword:"maximum",params:{comparison: "<=", limit: 10},message:"must be <= 10"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+if(data16 < 1 || isNaN(data16)){
+const err49 = {instancePath:instancePath+"/terminals/" + i1+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+}
+}
+if(data10.mostMm2 !== undefined){
+let data17 = data10.mostMm2;
+if(typeof data17 == "number"){
+if(data17 <= 0 || isNaN(data17)){
+const err50 = {instancePath:instancePath+"/terminals/" + i1+"/mostMm2",schemaPath:"#/properties/terminals/items/properties/mostMm2/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err50];
+}
+else {
+vErrors.push(err50);
+}
+errors++;
+}
+}
+else {
+const err51 = {instancePath:instancePath+"/terminals/" + i1+"/mostMm2",schemaPath:"#/properties/terminals/items/properties/mostMm2/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err51];
+}
+else {
+vErrors.push(err51);
+}
+errors++;
+}
+}
+}
+else {
+const err52 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err52];
+}
+else {
+vErrors.push(err52);
+}
+errors++;
+}
+}
+}
+else {
+const err53 = {instancePath:instancePath+"/terminals",schemaPath:"#/properties/terminals/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err53];
+}
+else {
+vErrors.push(err53);
+}
+errors++;
+}
+}
+if(data.leads !== undefined){
+let data18 = data.leads;
+if(Array.isArray(data18)){
+if(data18.length > 400){
+const err54 = {instancePath:instancePath+"/leads",schemaPath:"#/properties/leads/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err54];
+}
+else {
+vErrors.push(err54);
+}
+errors++;
+}
+const len2 = data18.length;
+for(let i2=0; i2<len2; i2++){
+let data19 = data18[i2];
+if(data19 && typeof data19 == "object" && !Array.isArray(data19)){
+if(!(false)){
+if(data19.id === undefined){
+const err55 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err55];
+}
+else {
+vErrors.push(err55);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data19.name === undefined){
+const err56 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err56];
+}
+else {
+vErrors.push(err56);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data19.colour === undefined){
+const err57 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "colour"},message:"must have required property '"+"colour"+"'"};
+if(vErrors === null){
+vErrors = [err57];
+}
+else {
+vErrors.push(err57);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data19.kind === undefined){
+const err58 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err58];
+}
+else {
+vErrors.push(err58);
+}
+errors++;
+}
+}
+for(const key2 in data19){
+if(!((((key2 === "id") || (key2 === "name")) || (key2 === "colour")) || (key2 === "kind"))){
+const err59 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err59];
+}
+else {
+vErrors.push(err59);
+}
+errors++;
+}
+}
+if(data19.id !== undefined){
+let data20 = data19.id;
+if(typeof data20 === "string"){
+if(!pattern58.test(data20)){
+const err60 = {instancePath:instancePath+"/leads/" + i2+"/id",schemaPath:"#/properties/leads/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9]{1,12}$"},message:"must match pattern \""+"^[A-Za-z0-9]{1,12}$"+"\""};
+if(vErrors === null){
+vErrors = [err60];
+}
+else {
+vErrors.push(err60);
+}
+errors++;
+}
+}
+else {
+const err61 = {instancePath:instancePath+"/leads/" + i2+"/id",schemaPath:"#/properties/leads/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err61];
+}
+else {
+vErrors.push(err61);
+}
+errors++;
+}
+}
+if(data19.name !== undefined){
+let data21 = data19.name;
+if(typeof data21 === "string"){
+if(func3(data21) > 200){
+const err62 = {instancePath:instancePath+"/leads/" + i2+"/name",schemaPath:"#/properties/leads/items/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err62];
+}
+else {
+vErrors.push(err62);
+}
+errors++;
+}
+if(func3(data21) < 1){
+const err63 = {instancePath:instancePath+"/leads/" + i2+"/name",schemaPath:"#/properties/leads/items/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err63];
+}
+else {
+vErrors.push(err63);
+}
+errors++;
+}
+}
+else {
+const err64 = {instancePath:instancePath+"/leads/" + i2+"/name",schemaPath:"#/properties/leads/items/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err64];
+}
+else {
+vErrors.push(err64);
+}
+errors++;
+}
+}
+if(data19.colour !== undefined){
+let data22 = data19.colour;
+if(typeof data22 === "string"){
+if(func3(data22) > 40){
+const err65 = {instancePath:instancePath+"/leads/" + i2+"/colour",schemaPath:"#/properties/leads/items/properties/colour/maxLength",keyword:"maxLength",params:{limit: 40},message:"must NOT have more than 40 characters"};
+if(vErrors === null){
+vErrors = [err65];
+}
+else {
+vErrors.push(err65);
+}
+errors++;
+}
+}
+else {
+const err66 = {instancePath:instancePath+"/leads/" + i2+"/colour",schemaPath:"#/properties/leads/items/properties/colour/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err66];
+}
+else {
+vErrors.push(err66);
+}
+errors++;
+}
+}
+if(data19.kind !== undefined){
+let data23 = data19.kind;
+if(!((((((((((((((((data23 === "supply+") || (data23 === "supply-")) || (data23 === "d0")) || (data23 === "d1")) || (data23 === "led")) || (data23 === "busA")) || (data23 === "busB")) || (data23 === "bus0")) || (data23 === "contactA")) || (data23 === "contactB")) || (data23 === "lock+")) || (data23 === "lock-")) || (data23 === "break1")) || (data23 === "break2")) || (data23 === "drive1")) || (data23 === "drive2"))){
+const err67 = {instancePath:instancePath+"/leads/" + i2+"/kind",schemaPath:"#/properties/leads/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.leads.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err67];
+}
+else {
+vErrors.push(err67);
+}
+errors++;
+}
+}
+}
+else {
+const err68 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err68];
+}
+else {
+vErrors.push(err68);
+}
+errors++;
+}
+}
+}
+else {
+const err69 = {instancePath:instancePath+"/leads",schemaPath:"#/properties/leads/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err69];
+}
+else {
+vErrors.push(err69);
+}
+errors++;
+}
+}
+if(data.lock !== undefined){
+let data24 = data.lock;
+if(data24 && typeof data24 == "object" && !Array.isArray(data24)){
+if(!(false)){
+if(data24.principle === undefined){
+const err70 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "principle"},message:"must have required property '"+"principle"+"'"};
+if(vErrors === null){
+vErrors = [err70];
+}
+else {
+vErrors.push(err70);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data24.fail === undefined){
+const err71 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "fail"},message:"must have required property '"+"fail"+"'"};
+if(vErrors === null){
+vErrors = [err71];
+}
+else {
+vErrors.push(err71);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data24.nominalV === undefined){
+const err72 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "nominalV"},message:"must have required property '"+"nominalV"+"'"};
+if(vErrors === null){
+vErrors = [err72];
+}
+else {
+vErrors.push(err72);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data24.leastV === undefined){
+const err73 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "leastV"},message:"must have required property '"+"leastV"+"'"};
+if(vErrors === null){
+vErrors = [err73];
+}
+else {
+vErrors.push(err73);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data24.pullA === undefined){
+const err74 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "pullA"},message:"must have required property '"+"pullA"+"'"};
+if(vErrors === null){
+vErrors = [err74];
+}
+else {
+vErrors.push(err74);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data24.sensing === undefined){
+const err75 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "sensing"},message:"must have required property '"+"sensing"+"'"};
+if(vErrors === null){
+vErrors = [err75];
+}
+else {
+vErrors.push(err75);
+}
+errors++;
+}
+}
+for(const key3 in data24){
+if(!(func2.call(schema19.properties.lock.properties, key3))){
+const err76 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err76];
+}
+else {
+vErrors.push(err76);
+}
+errors++;
+}
+}
+if(data24.principle !== undefined){
+let data25 = data24.principle;
+if(!(((data25 === "magnetic") || (data25 === "strike")) || (data25 === "motor"))){
+const err77 = {instancePath:instancePath+"/lock/principle",schemaPath:"#/properties/lock/properties/principle/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.principle.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err77];
+}
+else {
+vErrors.push(err77);
+}
+errors++;
+}
+}
+if(data24.fail !== undefined){
+let data26 = data24.fail;
+if(!((data26 === "safe") || (data26 === "secure"))){
+const err78 = {instancePath:instancePath+"/lock/fail",schemaPath:"#/properties/lock/properties/fail/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.fail.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err78];
+}
+else {
+vErrors.push(err78);
+}
+errors++;
+}
+}
+if(data24.current !== undefined){
+let data27 = data24.current;
+if(!((data27 === "direct") || (data27 === "alternating"))){
+const err79 = {instancePath:instancePath+"/lock/current",schemaPath:"#/properties/lock/properties/current/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.current.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err79];
+}
+else {
+vErrors.push(err79);
+}
+errors++;
+}
+}
+if(data24.nominalV !== undefined){
+let data28 = data24.nominalV;
+if(typeof data28 == "number"){
+if(data28 <= 0 || isNaN(data28)){
+const err80 = {instancePath:instancePath+"/lock/nominalV",schemaPath:"#/properties/lock/properties/nominalV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err80];
+}
+else {
+vErrors.push(err80);
+}
+errors++;
+}
+}
+else {
+const err81 = {instancePath:instancePath+"/lock/nominalV",schemaPath:"#/properties/lock/properties/nominalV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err81];
+}
+else {
+vErrors.push(err81);
+}
+errors++;
+}
+}
+if(data24.leastV !== undefined){
+let data29 = data24.leastV;
+if(typeof data29 == "number"){
+if(data29 <= 0 || isNaN(data29)){
+const err82 = {instancePath:instancePath+"/lock/leastV",schemaPath:"#/properties/lock/properties/leastV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err82];
+}
+else {
+vErrors.push(err82);
+}
+errors++;
+}
+}
+else {
+const err83 = {instancePath:instancePath+"/lock/leastV",schemaPath:"#/properties/lock/properties/leastV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err83];
+}
+else {
+vErrors.push(err83);
+}
+errors++;
+}
+}
+if(data24.pullA !== undefined){
+let data30 = data24.pullA;
+if(typeof data30 == "number"){
+if(data30 <= 0 || isNaN(data30)){
+const err84 = {instancePath:instancePath+"/lock/pullA",schemaPath:"#/properties/lock/properties/pullA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err84];
+}
+else {
+vErrors.push(err84);
+}
+errors++;
+}
+}
+else {
+const err85 = {instancePath:instancePath+"/lock/pullA",schemaPath:"#/properties/lock/properties/pullA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err85];
+}
+else {
+vErrors.push(err85);
+}
+errors++;
+}
+}
+if(data24.pullMs !== undefined){
+let data31 = data24.pullMs;
+if(typeof data31 == "number"){
+if(data31 <= 0 || isNaN(data31)){
+const err86 = {instancePath:instancePath+"/lock/pullMs",schemaPath:"#/properties/lock/properties/pullMs/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err86];
+}
+else {
+vErrors.push(err86);
+}
+errors++;
+}
+}
+else {
+const err87 = {instancePath:instancePath+"/lock/pullMs",schemaPath:"#/properties/lock/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err87];
+}
+else {
+vErrors.push(err87);
+}
+errors++;
+}
+}
+if(data24.holdA !== undefined){
+let data32 = data24.holdA;
+if(typeof data32 == "number"){
+if(data32 < 0 || isNaN(data32)){
+const err88 = {instancePath:instancePath+"/lock/holdA",schemaPath:"#/properties/lock/properties/holdA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err88];
+}
+else {
+vErrors.push(err88);
+}
+errors++;
+}
+}
+else {
+const err89 = {instancePath:instancePath+"/lock/holdA",schemaPath:"#/properties/lock/properties/holdA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err89];
+}
+else {
+vErrors.push(err89);
+}
+errors++;
+}
+}
+if(data24.dropOutV !== undefined){
+let data33 = data24.dropOutV;
+if(typeof data33 == "number"){
+if(data33 < 0 || isNaN(data33)){
+const err90 = {instancePath:instancePath+"/lock/dropOutV",schemaPath:"#/properties/lock/properties/dropOutV/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err90];
+}
+else {
+vErrors.push(err90);
+}
+errors++;
+}
+}
+else {
+const err91 = {instancePath:instancePath+"/lock/dropOutV",schemaPath:"#/properties/lock/properties/dropOutV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err91];
+}
+else {
+vErrors.push(err91);
+}
+errors++;
+}
+}
+if(data24.duty !== undefined){
+let data34 = data24.duty;
+if(typeof data34 == "number"){
+if(data34 > 1 || isNaN(data34)){
+const err92 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err92];
+}
+else {
+vErrors.push(err92);
+}
+errors++;
+}
+if(data34 <= 0 || isNaN(data34)){
+const err93 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err93];
+}
+else {
+vErrors.push(err93);
+}
+errors++;
+}
+}
+else {
+const err94 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err94];
+}
+else {
+vErrors.push(err94);
+}
+errors++;
+}
+}
+if(data24.sensing !== undefined){
+if(typeof data24.sensing !== "boolean"){
+const err95 = {instancePath:instancePath+"/lock/sensing",schemaPath:"#/properties/lock/properties/sensing/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err95];
+}
+else {
+vErrors.push(err95);
+}
+errors++;
+}
+}
+if(data24.suppressionMs !== undefined){
+let data36 = data24.suppressionMs;
+if(typeof data36 == "number"){
+if(data36 < 0 || isNaN(data36)){
+const err96 = {instancePath:instancePath+"/lock/suppressionMs",schemaPath:"#/properties/lock/properties/suppressionMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err96];
+}
+else {
+vErrors.push(err96);
+}
+errors++;
+}
+}
+else {
+const err97 = {instancePath:instancePath+"/lock/suppressionMs",schemaPath:"#/properties/lock/properties/suppressionMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err97];
+}
+else {
+vErrors.push(err97);
+}
+errors++;
+}
+}
+}
+else {
+const err98 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err98];
+}
+else {
+vErrors.push(err98);
+}
+errors++;
+}
+}
+if(data.controller !== undefined){
+let data37 = data.controller;
+if(data37 && typeof data37 == "object" && !Array.isArray(data37)){
+if(!(false)){
+if(data37.doors === undefined){
+const err99 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "doors"},message:"must have required property '"+"doors"+"'"};
+if(vErrors === null){
+vErrors = [err99];
+}
+else {
+vErrors.push(err99);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.portGroups === undefined){
+const err100 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "portGroups"},message:"must have required property '"+"portGroups"+"'"};
+if(vErrors === null){
+vErrors = [err100];
+}
+else {
+vErrors.push(err100);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.releaseStepS === undefined){
+const err101 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "releaseStepS"},message:"must have required property '"+"releaseStepS"+"'"};
+if(vErrors === null){
+vErrors = [err101];
+}
+else {
+vErrors.push(err101);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.longestReleaseS === undefined){
+const err102 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "longestReleaseS"},message:"must have required property '"+"longestReleaseS"+"'"};
+if(vErrors === null){
+vErrors = [err102];
+}
+else {
+vErrors.push(err102);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.cardFormats === undefined){
+const err103 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "cardFormats"},message:"must have required property '"+"cardFormats"+"'"};
+if(vErrors === null){
+vErrors = [err103];
+}
+else {
+vErrors.push(err103);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.feedVolts === undefined){
+const err104 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "feedVolts"},message:"must have required property '"+"feedVolts"+"'"};
+if(vErrors === null){
+vErrors = [err104];
+}
+else {
+vErrors.push(err104);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.feedA === undefined){
+const err105 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "feedA"},message:"must have required property '"+"feedA"+"'"};
+if(vErrors === null){
+vErrors = [err105];
+}
+else {
+vErrors.push(err105);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.factory === undefined){
+const err106 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(vErrors === null){
+vErrors = [err106];
+}
+else {
+vErrors.push(err106);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.terminalOneAt === undefined){
+const err107 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "terminalOneAt"},message:"must have required property '"+"terminalOneAt"+"'"};
+if(vErrors === null){
+vErrors = [err107];
+}
+else {
+vErrors.push(err107);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.reset === undefined){
+const err108 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "reset"},message:"must have required property '"+"reset"+"'"};
+if(vErrors === null){
+vErrors = [err108];
+}
+else {
+vErrors.push(err108);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.lamps === undefined){
+const err109 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "lamps"},message:"must have required property '"+"lamps"+"'"};
+if(vErrors === null){
+vErrors = [err109];
+}
+else {
+vErrors.push(err109);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data37.cabinet === undefined){
+const err110 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "cabinet"},message:"must have required property '"+"cabinet"+"'"};
+if(vErrors === null){
+vErrors = [err110];
+}
+else {
+vErrors.push(err110);
+}
+errors++;
+}
+}
+for(const key4 in data37){
+if(!(func2.call(schema19.properties.controller.properties, key4))){
+const err111 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err111];
+}
+else {
+vErrors.push(err111);
+}
+errors++;
+}
+}
+if(data37.doors !== undefined){
+let data38 = data37.doors;
+if(!((typeof data38 == "number") && (!(data38 % 1) && !isNaN(data38)))){
+const err112 = {instancePath:instancePath+"/controller/doors",schemaPath:"#/properties/controller/properties/doors/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err112];
+}
+else {
+vErrors.push(err112);
+}
+errors++;
+}
+if(typeof data38 == "number"){
+if(data38 < 0 || isNaN(data38)){
+const err113 = {instancePath:instancePath+"/controller/doors",schemaPath:"#/properties/controller/properties/doors/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err113];
+}
+else {
+vErrors.push(err113);
+}
+errors++;
+}
+}
+}
+if(data37.portGroups !== undefined){
+let data39 = data37.portGroups;
+if(Array.isArray(data39)){
+if(data39.length > 400){
+const err114 = {instancePath:instancePath+"/controller/portGroups",schemaPath:"#/properties/controller/properties/portGroups/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err114];
+}
+else {
+vErrors.push(err114);
+}
+errors++;
+}
+const len3 = data39.length;
+for(let i3=0; i3<len3; i3++){
+let data40 = data39[i3];
+if(data40 && typeof data40 == "object" && !Array.isArray(data40)){
+if(!(false)){
+if(data40.id === undefined){
+const err115 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err115];
+}
+else {
+vErrors.push(err115);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data40.name === undefined){
+const err116 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err116];
+}
+else {
+vErrors.push(err116);
+}
+errors++;
+}
+}
+for(const key5 in data40){
+if(!((key5 === "id") || (key5 === "name"))){
+const err117 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err117];
+}
+else {
+vErrors.push(err117);
+}
+errors++;
+}
+}
+if(data40.id !== undefined){
+let data41 = data40.id;
+if(typeof data41 === "string"){
+if(func3(data41) > 200){
+const err118 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err118];
+}
+else {
+vErrors.push(err118);
+}
+errors++;
+}
+if(func3(data41) < 1){
+const err119 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err119];
+}
+else {
+vErrors.push(err119);
+}
+errors++;
+}
+}
+else {
+const err120 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err120];
+}
+else {
+vErrors.push(err120);
+}
+errors++;
+}
+}
+if(data40.name !== undefined){
+let data42 = data40.name;
+if(typeof data42 === "string"){
+if(func3(data42) > 200){
+const err121 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err121];
+}
+else {
+vErrors.push(err121);
+}
+errors++;
+}
+if(func3(data42) < 1){
+const err122 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err122];
+}
+else {
+vErrors.push(err122);
+}
+errors++;
+}
+}
+else {
+const err123 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err123];
+}
+else {
+vErrors.push(err123);
+}
+errors++;
+}
+}
+}
+else {
+const err124 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err124];
+}
+else {
+vErrors.push(err124);
+}
+errors++;
+}
+}
+}
+else {
+const err125 = {instancePath:instancePath+"/controller/portGroups",schemaPath:"#/properties/controller/properties/portGroups/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err125];
+}
+else {
+vErrors.push(err125);
+}
+errors++;
+}
+}
+if(data37.releaseStepS !== undefined){
+let data43 = data37.releaseStepS;
+if(typeof data43 == "number"){
+if(data43 <= 0 || isNaN(data43)){
+const err126 = {instancePath:instancePath+"/controller/releaseStepS",schemaPath:"#/properties/controller/properties/releaseStepS/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err126];
+}
+else {
+vErrors.push(err126);
+}
+errors++;
+}
+}
+else {
+const err127 = {instancePath:instancePath+"/controller/releaseStepS",schemaPath:"#/properties/controller/properties/releaseStepS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err127];
+}
+else {
+vErrors.push(err127);
+}
+errors++;
+}
+}
+if(data37.longestReleaseS !== undefined){
+let data44 = data37.longestReleaseS;
+if(typeof data44 == "number"){
+if(data44 <= 0 || isNaN(data44)){
+const err128 = {instancePath:instancePath+"/controller/longestReleaseS",schemaPath:"#/properties/controller/properties/longestReleaseS/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err128];
+}
+else {
+vErrors.push(err128);
+}
+errors++;
+}
+}
+else {
+const err129 = {instancePath:instancePath+"/controller/longestReleaseS",schemaPath:"#/properties/controller/properties/longestReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err129];
+}
+else {
+vErrors.push(err129);
+}
+errors++;
+}
+}
+if(data37.cardFormats !== undefined){
+let data45 = data37.cardFormats;
+if(Array.isArray(data45)){
+if(data45.length > 400){
+const err130 = {instancePath:instancePath+"/controller/cardFormats",schemaPath:"#/properties/controller/properties/cardFormats/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err130];
+}
+else {
+vErrors.push(err130);
+}
+errors++;
+}
+const len4 = data45.length;
+for(let i4=0; i4<len4; i4++){
+let data46 = data45[i4];
+if(!((((data46 === "wiegand26") || (data46 === "wiegand34")) || (data46 === "serial4")) || (data46 === "serial7"))){
+const err131 = {instancePath:instancePath+"/controller/cardFormats/" + i4,schemaPath:"#/properties/controller/properties/cardFormats/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.cardFormats.items.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err131];
+}
+else {
+vErrors.push(err131);
+}
+errors++;
+}
+}
+}
+else {
+const err132 = {instancePath:instancePath+"/controller/cardFormats",schemaPath:"#/properties/controller/properties/cardFormats/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err132];
+}
+else {
+vErrors.push(err132);
+}
+errors++;
+}
+}
+if(data37.feedVolts !== undefined){
+let data47 = data37.feedVolts;
+if(typeof data47 == "number"){
+if(data47 < 0 || isNaN(data47)){
+const err133 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err133];
+}
+else {
+vErrors.push(err133);
+}
+errors++;
+}
+}
+else {
+const err134 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err134];
+}
+else {
+vErrors.push(err134);
+}
+errors++;
+}
+}
+if(data37.feedA !== undefined){
+let data48 = data37.feedA;
+if(typeof data48 == "number"){
+if(data48 < 0 || isNaN(data48)){
+const err135 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err135];
+}
+else {
+vErrors.push(err135);
+}
+errors++;
+}
+}
+else {
+const err136 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err136];
+}
+else {
+vErrors.push(err136);
+}
+errors++;
+}
+}
+if(data37.factory !== undefined){
+let data49 = data37.factory;
+if(data49 && typeof data49 == "object" && !Array.isArray(data49)){
+if(!(false)){
+if(data49.address === undefined){
+const err137 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+if(vErrors === null){
+vErrors = [err137];
+}
+else {
+vErrors.push(err137);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data49.user === undefined){
+const err138 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "user"},message:"must have required property '"+"user"+"'"};
+if(vErrors === null){
+vErrors = [err138];
+}
+else {
+vErrors.push(err138);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data49.password === undefined){
+const err139 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+if(vErrors === null){
+vErrors = [err139];
+}
+else {
+vErrors.push(err139);
+}
+errors++;
+}
+}
+for(const key6 in data49){
+if(!(((key6 === "address") || (key6 === "user")) || (key6 === "password"))){
+const err140 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err140];
+}
+else {
+vErrors.push(err140);
+}
+errors++;
+}
+}
+if(data49.address !== undefined){
+if(typeof data49.address !== "string"){
+const err141 = {instancePath:instancePath+"/controller/factory/address",schemaPath:"#/properties/controller/properties/factory/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err141];
+}
+else {
+vErrors.push(err141);
+}
+errors++;
+}
+}
+if(data49.user !== undefined){
+if(typeof data49.user !== "string"){
+const err142 = {instancePath:instancePath+"/controller/factory/user",schemaPath:"#/properties/controller/properties/factory/properties/user/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err142];
+}
+else {
+vErrors.push(err142);
+}
+errors++;
+}
+}
+if(data49.password !== undefined){
+if(typeof data49.password !== "string"){
+const err143 = {instancePath:instancePath+"/controller/factory/password",schemaPath:"#/properties/controller/properties/factory/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err143];
+}
+else {
+vErrors.push(err143);
+}
+errors++;
+}
+}
+}
+else {
+const err144 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err144];
+}
+else {
+vErrors.push(err144);
+}
+errors++;
+}
+}
+if(data37.terminalOneAt !== undefined){
+let data53 = data37.terminalOneAt;
+if(!((data53 === "left") || (data53 === "right"))){
+const err145 = {instancePath:instancePath+"/controller/terminalOneAt",schemaPath:"#/properties/controller/properties/terminalOneAt/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.terminalOneAt.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err145];
+}
+else {
+vErrors.push(err145);
+}
+errors++;
+}
+}
+if(data37.reset !== undefined){
+let data54 = data37.reset;
+if(Array.isArray(data54)){
+if(data54.length > 400){
+const err146 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err146];
+}
+else {
+vErrors.push(err146);
+}
+errors++;
+}
+const len5 = data54.length;
+for(let i5=0; i5<len5; i5++){
+let data55 = data54[i5];
+if(data55 && typeof data55 == "object" && !Array.isArray(data55)){
+if(!(false)){
+if(data55.says === undefined){
+const err147 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(vErrors === null){
+vErrors = [err147];
+}
+else {
+vErrors.push(err147);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data55.seconds === undefined){
+const err148 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "seconds"},message:"must have required property '"+"seconds"+"'"};
+if(vErrors === null){
+vErrors = [err148];
+}
+else {
+vErrors.push(err148);
+}
+errors++;
+}
+}
+for(const key7 in data55){
+if(!(((key7 === "says") || (key7 === "seconds")) || (key7 === "holds"))){
+const err149 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err149];
+}
+else {
+vErrors.push(err149);
+}
+errors++;
+}
+}
+if(data55.says !== undefined){
+let data56 = data55.says;
+if(typeof data56 === "string"){
+if(func3(data56) > 200){
+const err150 = {instancePath:instancePath+"/controller/reset/" + i5+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err150];
+}
+else {
+vErrors.push(err150);
+}
+errors++;
+}
+if(func3(data56) < 1){
+const err151 = {instancePath:instancePath+"/controller/reset/" + i5+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err151];
+}
+else {
+vErrors.push(err151);
+}
+errors++;
+}
+}
+else {
+const err152 = {instancePath:instancePath+"/controller/reset/" + i5+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err152];
+}
+else {
+vErrors.push(err152);
+}
+errors++;
+}
+}
+if(data55.seconds !== undefined){
+let data57 = data55.seconds;
+if(typeof data57 == "number"){
+if(data57 < 0 || isNaN(data57)){
+const err153 = {instancePath:instancePath+"/controller/reset/" + i5+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err153];
+}
+else {
+vErrors.push(err153);
+}
+errors++;
+}
+}
+else {
+const err154 = {instancePath:instancePath+"/controller/reset/" + i5+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err154];
+}
+else {
+vErrors.push(err154);
+}
+errors++;
+}
+}
+if(data55.holds !== undefined){
+if(true !== data55.holds){
+const err155 = {instancePath:instancePath+"/controller/reset/" + i5+"/holds",schemaPath:"#/properties/controller/properties/reset/items/properties/holds/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
+if(vErrors === null){
+vErrors = [err155];
+}
+else {
+vErrors.push(err155);
+}
+errors++;
+}
+}
+}
+else {
+const err156 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err156];
+}
+else {
+vErrors.push(err156);
+}
+errors++;
+}
+}
+}
+else {
+const err157 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err157];
+}
+else {
+vErrors.push(err157);
+}
+errors++;
+}
+}
+if(data37.lamps !== undefined){
+let data59 = data37.lamps;
+if(Array.isArray(data59)){
+if(data59.length > 400){
+const err158 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err158];
+}
+else {
+vErrors.push(err158);
+}
+errors++;
+}
+const len6 = data59.length;
+for(let i6=0; i6<len6; i6++){
+let data60 = data59[i6];
+if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
+if(!(false)){
+if(data60.lamp === undefined){
+const err159 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+if(vErrors === null){
+vErrors = [err159];
+}
+else {
+vErrors.push(err159);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data60.means === undefined){
+const err160 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(vErrors === null){
+vErrors = [err160];
+}
+else {
+vErrors.push(err160);
+}
+errors++;
+}
+}
+for(const key8 in data60){
+if(!((key8 === "lamp") || (key8 === "means"))){
+const err161 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err161];
+}
+else {
+vErrors.push(err161);
+}
+errors++;
+}
+}
+if(data60.lamp !== undefined){
+let data61 = data60.lamp;
+if(typeof data61 === "string"){
+if(func3(data61) > 200){
+const err162 = {instancePath:instancePath+"/controller/lamps/" + i6+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err162];
+}
+else {
+vErrors.push(err162);
+}
+errors++;
+}
+if(func3(data61) < 1){
+const err163 = {instancePath:instancePath+"/controller/lamps/" + i6+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err163];
+}
+else {
+vErrors.push(err163);
+}
+errors++;
+}
+}
+else {
+const err164 = {instancePath:instancePath+"/controller/lamps/" + i6+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err164];
+}
+else {
+vErrors.push(err164);
+}
+errors++;
+}
+}
+if(data60.means !== undefined){
+let data62 = data60.means;
+if(typeof data62 === "string"){
+if(func3(data62) > 200){
+const err165 = {instancePath:instancePath+"/controller/lamps/" + i6+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err165];
+}
+else {
+vErrors.push(err165);
+}
+errors++;
+}
+if(func3(data62) < 1){
+const err166 = {instancePath:instancePath+"/controller/lamps/" + i6+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err166];
+}
+else {
+vErrors.push(err166);
+}
+errors++;
+}
+}
+else {
+const err167 = {instancePath:instancePath+"/controller/lamps/" + i6+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err167];
+}
+else {
+vErrors.push(err167);
+}
+errors++;
+}
+}
+}
+else {
+const err168 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err168];
+}
+else {
+vErrors.push(err168);
+}
+errors++;
+}
+}
+}
+else {
+const err169 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err169];
+}
+else {
+vErrors.push(err169);
+}
+errors++;
+}
+}
+if(data37.cabinet !== undefined){
+let data63 = data37.cabinet;
+if(Array.isArray(data63)){
+if(data63.length > 400){
+const err170 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err170];
+}
+else {
+vErrors.push(err170);
+}
+errors++;
+}
+const len7 = data63.length;
+for(let i7=0; i7<len7; i7++){
+let data64 = data63[i7];
+if(data64 && typeof data64 == "object" && !Array.isArray(data64)){
+if(!(false)){
+if(data64.id === undefined){
+const err171 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err171];
+}
+else {
+vErrors.push(err171);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data64.says === undefined){
+const err172 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(vErrors === null){
+vErrors = [err172];
+}
+else {
+vErrors.push(err172);
+}
+errors++;
+}
+}
+for(const key9 in data64){
+if(!(((key9 === "id") || (key9 === "says")) || (key9 === "after"))){
+const err173 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key9},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err173];
+}
+else {
+vErrors.push(err173);
+}
+errors++;
+}
+}
+if(data64.id !== undefined){
+let data65 = data64.id;
+if(typeof data65 === "string"){
+if(func3(data65) > 200){
+const err174 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err174];
+}
+else {
+vErrors.push(err174);
+}
+errors++;
+}
+if(func3(data65) < 1){
+const err175 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err175];
+}
+else {
+vErrors.push(err175);
+}
+errors++;
+}
+}
+else {
+const err176 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err176];
+}
+else {
+vErrors.push(err176);
+}
+errors++;
+}
+}
+if(data64.says !== undefined){
+let data66 = data64.says;
+if(typeof data66 === "string"){
+if(func3(data66) > 200){
+const err177 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err177];
+}
+else {
+vErrors.push(err177);
+}
+errors++;
+}
+if(func3(data66) < 1){
+const err178 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err178];
+}
+else {
+vErrors.push(err178);
+}
+errors++;
+}
+}
+else {
+const err179 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err179];
+}
+else {
+vErrors.push(err179);
+}
+errors++;
+}
+}
+if(data64.after !== undefined){
+let data67 = data64.after;
+if(Array.isArray(data67)){
+if(data67.length > 400){
+const err180 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err180];
+}
+else {
+vErrors.push(err180);
+}
+errors++;
+}
+const len8 = data67.length;
+for(let i8=0; i8<len8; i8++){
+let data68 = data67[i8];
+if(typeof data68 === "string"){
+if(func3(data68) > 200){
+const err181 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after/" + i8,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err181];
+}
+else {
+vErrors.push(err181);
+}
+errors++;
+}
+if(func3(data68) < 1){
+const err182 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after/" + i8,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err182];
+}
+else {
+vErrors.push(err182);
+}
+errors++;
+}
+}
+else {
+const err183 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after/" + i8,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err183];
+}
+else {
+vErrors.push(err183);
+}
+errors++;
+}
+}
+}
+else {
+const err184 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err184];
+}
+else {
+vErrors.push(err184);
+}
+errors++;
+}
+}
+}
+else {
+const err185 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err185];
+}
+else {
+vErrors.push(err185);
+}
+errors++;
+}
+}
+}
+else {
+const err186 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err186];
+}
+else {
+vErrors.push(err186);
+}
+errors++;
+}
+}
+if(data37.supervised !== undefined){
+let data69 = data37.supervised;
+if(data69 && typeof data69 == "object" && !Array.isArray(data69)){
+if(!(false)){
+if(data69.shortBelow === undefined){
+const err187 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "shortBelow"},message:"must have required property '"+"shortBelow"+"'"};
+if(vErrors === null){
+vErrors = [err187];
+}
+else {
+vErrors.push(err187);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data69.closedBelow === undefined){
+const err188 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "closedBelow"},message:"must have required property '"+"closedBelow"+"'"};
+if(vErrors === null){
+vErrors = [err188];
+}
+else {
+vErrors.push(err188);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data69.cutAbove === undefined){
+const err189 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "cutAbove"},message:"must have required property '"+"cutAbove"+"'"};
+if(vErrors === null){
+vErrors = [err189];
+}
+else {
+vErrors.push(err189);
+}
+errors++;
+}
+}
+for(const key10 in data69){
+if(!(((key10 === "shortBelow") || (key10 === "closedBelow")) || (key10 === "cutAbove"))){
+const err190 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err190];
+}
+else {
+vErrors.push(err190);
+}
+errors++;
+}
+}
+if(data69.shortBelow !== undefined){
+let data70 = data69.shortBelow;
+if(typeof data70 == "number"){
+if(data70 <= 0 || isNaN(data70)){
+const err191 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err191];
+}
+else {
+vErrors.push(err191);
+}
+errors++;
+}
+}
+else {
+const err192 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err192];
+}
+else {
+vErrors.push(err192);
+}
+errors++;
+}
+}
+if(data69.closedBelow !== undefined){
+let data71 = data69.closedBelow;
+if(typeof data71 == "number"){
+if(data71 <= 0 || isNaN(data71)){
+const err193 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err193];
+}
+else {
+vErrors.push(err193);
+}
+errors++;
+}
+}
+else {
+const err194 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err194];
+}
+else {
+vErrors.push(err194);
+}
+errors++;
+}
+}
+if(data69.cutAbove !== undefined){
+let data72 = data69.cutAbove;
+if(typeof data72 == "number"){
+if(data72 <= 0 || isNaN(data72)){
+const err195 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err195];
+}
+else {
+vErrors.push(err195);
+}
+errors++;
+}
+}
+else {
+const err196 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err196];
+}
+else {
+vErrors.push(err196);
+}
+errors++;
+}
+}
+}
+else {
+const err197 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err197];
+}
+else {
+vErrors.push(err197);
+}
+errors++;
+}
+}
+if(data37.functions !== undefined){
+let data73 = data37.functions;
+if(Array.isArray(data73)){
+if(data73.length > 400){
+const err198 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err198];
+}
+else {
+vErrors.push(err198);
+}
+errors++;
+}
+const len9 = data73.length;
+for(let i9=0; i9<len9; i9++){
+let data74 = data73[i9];
+if(!((((((((((((((((data74 === "entryReader") || (data74 === "exitReader")) || (data74 === "lock")) || (data74 === "secondLock")) || (data74 === "opener")) || (data74 === "contact")) || (data74 === "secondContact")) || (data74 === "lockSensing")) || (data74 === "exitButton")) || (data74 === "exitSensor")) || (data74 === "deskButton")) || (data74 === "glassPole")) || (data74 === "tamper")) || (data74 === "spare")) || (data74 === "emergencyRelease")) || (data74 === "feed"))){
+const err199 = {instancePath:instancePath+"/controller/functions/" + i9,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err199];
+}
+else {
+vErrors.push(err199);
+}
+errors++;
+}
+}
+}
+else {
+const err200 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err200];
+}
+else {
+vErrors.push(err200);
+}
+errors++;
+}
+}
+}
+else {
+const err201 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err201];
+}
+else {
+vErrors.push(err201);
+}
+errors++;
+}
+}
+if(data.supply !== undefined){
+let data75 = data.supply;
+if(data75 && typeof data75 == "object" && !Array.isArray(data75)){
+if(!(false)){
+if(data75.volts === undefined){
+const err202 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(vErrors === null){
+vErrors = [err202];
+}
+else {
+vErrors.push(err202);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data75.amps === undefined){
+const err203 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(vErrors === null){
+vErrors = [err203];
+}
+else {
+vErrors.push(err203);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data75.internalOhm === undefined){
+const err204 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+if(vErrors === null){
+vErrors = [err204];
+}
+else {
+vErrors.push(err204);
+}
+errors++;
+}
+}
+for(const key11 in data75){
+if(!(func2.call(schema19.properties.supply.properties, key11))){
+const err205 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key11},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err205];
+}
+else {
+vErrors.push(err205);
+}
+errors++;
+}
+}
+if(data75.volts !== undefined){
+let data76 = data75.volts;
+if(typeof data76 == "number"){
+if(data76 <= 0 || isNaN(data76)){
+const err206 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err206];
+}
+else {
+vErrors.push(err206);
+}
+errors++;
+}
+}
+else {
+const err207 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err207];
+}
+else {
+vErrors.push(err207);
+}
+errors++;
+}
+}
+if(data75.amps !== undefined){
+let data77 = data75.amps;
+if(typeof data77 == "number"){
+if(data77 <= 0 || isNaN(data77)){
+const err208 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err208];
+}
+else {
+vErrors.push(err208);
+}
+errors++;
+}
+}
+else {
+const err209 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err209];
+}
+else {
+vErrors.push(err209);
+}
+errors++;
+}
+}
+if(data75.internalOhm !== undefined){
+let data78 = data75.internalOhm;
+if(typeof data78 == "number"){
+if(data78 < 0 || isNaN(data78)){
+const err210 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err210];
+}
+else {
+vErrors.push(err210);
+}
+errors++;
+}
+}
+else {
+const err211 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err211];
+}
+else {
+vErrors.push(err211);
+}
+errors++;
+}
+}
+if(data75.floatV !== undefined){
+let data79 = data75.floatV;
+if(typeof data79 == "number"){
+if(data79 <= 0 || isNaN(data79)){
+const err212 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err212];
+}
+else {
+vErrors.push(err212);
+}
+errors++;
+}
+}
+else {
+const err213 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err213];
+}
+else {
+vErrors.push(err213);
+}
+errors++;
+}
+}
+if(data75.endV !== undefined){
+let data80 = data75.endV;
+if(typeof data80 == "number"){
+if(data80 <= 0 || isNaN(data80)){
+const err214 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err214];
+}
+else {
+vErrors.push(err214);
+}
+errors++;
+}
+}
+else {
+const err215 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err215];
+}
+else {
+vErrors.push(err215);
+}
+errors++;
+}
+}
+if(data75.chargerA !== undefined){
+let data81 = data75.chargerA;
+if(typeof data81 == "number"){
+if(data81 < 0 || isNaN(data81)){
+const err216 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err216];
+}
+else {
+vErrors.push(err216);
+}
+errors++;
+}
+}
+else {
+const err217 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err217];
+}
+else {
+vErrors.push(err217);
+}
+errors++;
+}
+}
+if(data75.battery !== undefined){
+let data82 = data75.battery;
+if(data82 && typeof data82 == "object" && !Array.isArray(data82)){
+if(!(false)){
+if(data82.volts === undefined){
+const err218 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(vErrors === null){
+vErrors = [err218];
+}
+else {
+vErrors.push(err218);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data82.peukert === undefined){
+const err219 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(vErrors === null){
+vErrors = [err219];
+}
+else {
+vErrors.push(err219);
+}
+errors++;
+}
+}
+for(const key12 in data82){
+if(!((key12 === "volts") || (key12 === "peukert"))){
+const err220 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key12},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err220];
+}
+else {
+vErrors.push(err220);
+}
+errors++;
+}
+}
+if(data82.volts !== undefined){
+let data83 = data82.volts;
+if(typeof data83 == "number"){
+if(data83 <= 0 || isNaN(data83)){
+const err221 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err221];
+}
+else {
+vErrors.push(err221);
+}
+errors++;
+}
+}
+else {
+const err222 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err222];
+}
+else {
+vErrors.push(err222);
+}
+errors++;
+}
+}
+if(data82.peukert !== undefined){
+let data84 = data82.peukert;
+const _errs171 = errors;
+let valid33 = false;
+const _errs172 = errors;
+if(typeof data84 == "number"){
+if(data84 > 2 || isNaN(data84)){
+const err223 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+if(vErrors === null){
+vErrors = [err223];
+}
+else {
+vErrors.push(err223);
+}
+errors++;
+}
+if(data84 < 1 || isNaN(data84)){
+const err224 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err224];
+}
+else {
+vErrors.push(err224);
+}
+errors++;
+}
+}
+else {
+const err225 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err225];
+}
+else {
+vErrors.push(err225);
+}
+errors++;
+}
+var _valid0 = _errs172 === errors;
+valid33 = valid33 || _valid0;
+if(!valid33){
+const _errs174 = errors;
+if(data84 !== null){
+const err226 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(vErrors === null){
+vErrors = [err226];
+}
+else {
+vErrors.push(err226);
+}
+errors++;
+}
+var _valid0 = _errs174 === errors;
+valid33 = valid33 || _valid0;
+}
+if(!valid33){
+const err227 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err227];
+}
+else {
+vErrors.push(err227);
+}
+errors++;
+}
+else {
+errors = _errs171;
+if(vErrors !== null){
+if(_errs171){
+vErrors.length = _errs171;
+}
+else {
+vErrors = null;
+}
+}
+}
+}
+}
+else {
+const err228 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err228];
+}
+else {
+vErrors.push(err228);
+}
+errors++;
+}
+}
+if(data75.outputs !== undefined){
+let data85 = data75.outputs;
+if(Array.isArray(data85)){
+if(data85.length > 400){
+const err229 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err229];
+}
+else {
+vErrors.push(err229);
+}
+errors++;
+}
+const len10 = data85.length;
+for(let i10=0; i10<len10; i10++){
+let data86 = data85[i10];
+if(data86 && typeof data86 == "object" && !Array.isArray(data86)){
+if(!(false)){
+if(data86.id === undefined){
+const err230 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err230];
+}
+else {
+vErrors.push(err230);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data86.fuseA === undefined){
+const err231 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+if(vErrors === null){
+vErrors = [err231];
+}
+else {
+vErrors.push(err231);
+}
+errors++;
+}
+}
+for(const key13 in data86){
+if(!((key13 === "id") || (key13 === "fuseA"))){
+const err232 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err232];
+}
+else {
+vErrors.push(err232);
+}
+errors++;
+}
+}
+if(data86.id !== undefined){
+let data87 = data86.id;
+if(typeof data87 === "string"){
+if(func3(data87) > 200){
+const err233 = {instancePath:instancePath+"/supply/outputs/" + i10+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err233];
+}
+else {
+vErrors.push(err233);
+}
+errors++;
+}
+if(func3(data87) < 1){
+const err234 = {instancePath:instancePath+"/supply/outputs/" + i10+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err234];
+}
+else {
+vErrors.push(err234);
+}
+errors++;
+}
+}
+else {
+const err235 = {instancePath:instancePath+"/supply/outputs/" + i10+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err235];
+}
+else {
+vErrors.push(err235);
+}
+errors++;
+}
+}
+if(data86.fuseA !== undefined){
+let data88 = data86.fuseA;
+if(typeof data88 == "number"){
+if(data88 <= 0 || isNaN(data88)){
+const err236 = {instancePath:instancePath+"/supply/outputs/" + i10+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err236];
+}
+else {
+vErrors.push(err236);
+}
+errors++;
+}
+}
+else {
+const err237 = {instancePath:instancePath+"/supply/outputs/" + i10+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err237];
+}
+else {
+vErrors.push(err237);
+}
+errors++;
+}
+}
+}
+else {
+const err238 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err238];
+}
+else {
+vErrors.push(err238);
+}
+errors++;
+}
+}
+}
+else {
+const err239 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err239];
+}
+else {
+vErrors.push(err239);
+}
+errors++;
+}
+}
+if(data75.tripA !== undefined){
+let data89 = data75.tripA;
+if(typeof data89 == "number"){
+if(data89 <= 0 || isNaN(data89)){
+const err240 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err240];
+}
+else {
+vErrors.push(err240);
+}
+errors++;
+}
+}
+else {
+const err241 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err241];
+}
+else {
+vErrors.push(err241);
+}
+errors++;
+}
+}
+}
+else {
+const err242 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err242];
+}
+else {
+vErrors.push(err242);
+}
+errors++;
+}
+}
+if(data.operatingV !== undefined){
+let data90 = data.operatingV;
+if(data90 && typeof data90 == "object" && !Array.isArray(data90)){
+if(!(false)){
+if(data90.least === undefined){
+const err243 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+if(vErrors === null){
+vErrors = [err243];
+}
+else {
+vErrors.push(err243);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data90.most === undefined){
+const err244 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(vErrors === null){
+vErrors = [err244];
+}
+else {
+vErrors.push(err244);
+}
+errors++;
+}
+}
+for(const key14 in data90){
+if(!((key14 === "least") || (key14 === "most"))){
+const err245 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err245];
+}
+else {
+vErrors.push(err245);
+}
+errors++;
+}
+}
+if(data90.least !== undefined){
+let data91 = data90.least;
+if(typeof data91 == "number"){
+if(data91 <= 0 || isNaN(data91)){
+const err246 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err246];
+}
+else {
+vErrors.push(err246);
+}
+errors++;
+}
+}
+else {
+const err247 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err247];
+}
+else {
+vErrors.push(err247);
+}
+errors++;
+}
+}
+if(data90.most !== undefined){
+let data92 = data90.most;
+if(typeof data92 == "number"){
+if(data92 <= 0 || isNaN(data92)){
+const err248 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err248];
+}
+else {
+vErrors.push(err248);
+}
+errors++;
+}
+}
+else {
+const err249 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err249];
+}
+else {
+vErrors.push(err249);
+}
+errors++;
+}
+}
+}
+else {
+const err250 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err250];
+}
+else {
+vErrors.push(err250);
+}
+errors++;
+}
+}
+if(data.inrush !== undefined){
+let data93 = data.inrush;
+if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
+if(!(false)){
+if(data93.amps === undefined){
+const err251 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(vErrors === null){
+vErrors = [err251];
+}
+else {
+vErrors.push(err251);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data93.ms === undefined){
+const err252 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+if(vErrors === null){
+vErrors = [err252];
+}
+else {
+vErrors.push(err252);
+}
+errors++;
+}
+}
+for(const key15 in data93){
+if(!((key15 === "amps") || (key15 === "ms"))){
+const err253 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err253];
+}
+else {
+vErrors.push(err253);
+}
+errors++;
+}
+}
+if(data93.amps !== undefined){
+let data94 = data93.amps;
+if(typeof data94 == "number"){
+if(data94 <= 0 || isNaN(data94)){
+const err254 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err254];
+}
+else {
+vErrors.push(err254);
+}
+errors++;
+}
+}
+else {
+const err255 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err255];
+}
+else {
+vErrors.push(err255);
+}
+errors++;
+}
+}
+if(data93.ms !== undefined){
+let data95 = data93.ms;
+if(typeof data95 == "number"){
+if(data95 <= 0 || isNaN(data95)){
+const err256 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err256];
+}
+else {
+vErrors.push(err256);
+}
+errors++;
+}
+}
+else {
+const err257 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err257];
+}
+else {
+vErrors.push(err257);
+}
+errors++;
+}
+}
+}
+else {
+const err258 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err258];
+}
+else {
+vErrors.push(err258);
+}
+errors++;
+}
+}
+if(data.reading !== undefined){
+let data96 = data.reading;
+if(data96 && typeof data96 == "object" && !Array.isArray(data96)){
+if(!(false)){
+if(data96.by === undefined){
+const err259 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(vErrors === null){
+vErrors = [err259];
+}
+else {
+vErrors.push(err259);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data96.technologies === undefined){
+const err260 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+if(vErrors === null){
+vErrors = [err260];
+}
+else {
+vErrors.push(err260);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data96.keypad === undefined){
+const err261 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+if(vErrors === null){
+vErrors = [err261];
+}
+else {
+vErrors.push(err261);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data96.reachM === undefined){
+const err262 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(vErrors === null){
+vErrors = [err262];
+}
+else {
+vErrors.push(err262);
+}
+errors++;
+}
+}
+for(const key16 in data96){
+if(!((((((key16 === "by") || (key16 === "technologies")) || (key16 === "keypad")) || (key16 === "reachM")) || (key16 === "unitLoad")) || (key16 === "takes"))){
+const err263 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err263];
+}
+else {
+vErrors.push(err263);
+}
+errors++;
+}
+}
+if(data96.by !== undefined){
+let data97 = data96.by;
+if(!((((data97 === "wiegand") || (data97 === "osdp")) || (data97 === "network")) || (data97 === "radio"))){
+const err264 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err264];
+}
+else {
+vErrors.push(err264);
+}
+errors++;
+}
+}
+if(data96.technologies !== undefined){
+let data98 = data96.technologies;
+if(Array.isArray(data98)){
+if(data98.length > 400){
+const err265 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err265];
+}
+else {
+vErrors.push(err265);
+}
+errors++;
+}
+const len11 = data98.length;
+for(let i11=0; i11<len11; i11++){
+let data99 = data98[i11];
+if(typeof data99 === "string"){
+if(func3(data99) > 200){
+const err266 = {instancePath:instancePath+"/reading/technologies/" + i11,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err266];
+}
+else {
+vErrors.push(err266);
+}
+errors++;
+}
+if(func3(data99) < 1){
+const err267 = {instancePath:instancePath+"/reading/technologies/" + i11,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err267];
+}
+else {
+vErrors.push(err267);
+}
+errors++;
+}
+}
+else {
+const err268 = {instancePath:instancePath+"/reading/technologies/" + i11,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err268];
+}
+else {
+vErrors.push(err268);
+}
+errors++;
+}
+}
+}
+else {
+const err269 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err269];
+}
+else {
+vErrors.push(err269);
+}
+errors++;
+}
+}
+if(data96.keypad !== undefined){
+if(typeof data96.keypad !== "boolean"){
+const err270 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err270];
+}
+else {
+vErrors.push(err270);
+}
+errors++;
+}
+}
+if(data96.reachM !== undefined){
+let data101 = data96.reachM;
+if(typeof data101 == "number"){
+if(data101 <= 0 || isNaN(data101)){
+const err271 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err271];
+}
+else {
+vErrors.push(err271);
+}
+errors++;
+}
+}
+else {
+const err272 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err272];
+}
+else {
+vErrors.push(err272);
+}
+errors++;
+}
+}
+if(data96.unitLoad !== undefined){
+let data102 = data96.unitLoad;
+if(typeof data102 == "number"){
+if(data102 <= 0 || isNaN(data102)){
+const err273 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err273];
+}
+else {
+vErrors.push(err273);
+}
+errors++;
+}
+}
+else {
+const err274 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err274];
+}
+else {
+vErrors.push(err274);
+}
+errors++;
+}
+}
+if(data96.takes !== undefined){
+let data103 = data96.takes;
+if(Array.isArray(data103)){
+if(data103.length > 400){
+const err275 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err275];
+}
+else {
+vErrors.push(err275);
+}
+errors++;
+}
+const len12 = data103.length;
+for(let i12=0; i12<len12; i12++){
+let data104 = data103[i12];
+if(!(((((data104 === "card") || (data104 === "code")) || (data104 === "finger")) || (data104 === "face")) || (data104 === "picture"))){
+const err276 = {instancePath:instancePath+"/reading/takes/" + i12,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err276];
+}
+else {
+vErrors.push(err276);
+}
+errors++;
+}
+}
+}
+else {
+const err277 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err277];
+}
+else {
+vErrors.push(err277);
+}
+errors++;
+}
+}
+}
+else {
+const err278 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err278];
+}
+else {
+vErrors.push(err278);
+}
+errors++;
+}
+}
+if(data.coding !== undefined){
+let data105 = data.coding;
+if(data105 && typeof data105 == "object" && !Array.isArray(data105)){
+if(!(false)){
+if(data105.kind === undefined){
+const err279 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err279];
+}
+else {
+vErrors.push(err279);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data105.positions === undefined){
+const err280 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(vErrors === null){
+vErrors = [err280];
+}
+else {
+vErrors.push(err280);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data105.order === undefined){
+const err281 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+if(vErrors === null){
+vErrors = [err281];
+}
+else {
+vErrors.push(err281);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data105.inverted === undefined){
+const err282 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+if(vErrors === null){
+vErrors = [err282];
+}
+else {
+vErrors.push(err282);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data105.offset === undefined){
+const err283 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+if(vErrors === null){
+vErrors = [err283];
+}
+else {
+vErrors.push(err283);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data105.factory === undefined){
+const err284 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(vErrors === null){
+vErrors = [err284];
+}
+else {
+vErrors.push(err284);
+}
+errors++;
+}
+}
+for(const key17 in data105){
+if(!(((((((key17 === "kind") || (key17 === "positions")) || (key17 === "order")) || (key17 === "inverted")) || (key17 === "offset")) || (key17 === "factory")) || (key17 === "says"))){
+const err285 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err285];
+}
+else {
+vErrors.push(err285);
+}
+errors++;
+}
+}
+if(data105.kind !== undefined){
+let data106 = data105.kind;
+if(!((data106 === "binary") || (data106 === "decade"))){
+const err286 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err286];
+}
+else {
+vErrors.push(err286);
+}
+errors++;
+}
+}
+if(data105.positions !== undefined){
+let data107 = data105.positions;
+if(!((typeof data107 == "number") && (!(data107 % 1) && !isNaN(data107)))){
+const err287 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err287];
+}
+else {
+vErrors.push(err287);
+}
+errors++;
+}
+if(typeof data107 == "number"){
+if(data107 > 12 || isNaN(data107)){
+const err288 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+if(vErrors === null){
+vErrors = [err288];
+}
+else {
+vErrors.push(err288);
+}
+errors++;
+}
+if(data107 < 1 || isNaN(data107)){
+const err289 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err289];
+}
+else {
+vErrors.push(err289);
+}
+errors++;
+}
+}
+}
+if(data105.order !== undefined){
+let data108 = data105.order;
+if(!((data108 === "leastFirst") || (data108 === "mostFirst"))){
+const err290 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err290];
+}
+else {
+vErrors.push(err290);
+}
+errors++;
+}
+}
+if(data105.inverted !== undefined){
+if(typeof data105.inverted !== "boolean"){
+const err291 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err291];
+}
+else {
+vErrors.push(err291);
+}
+errors++;
+}
+}
+if(data105.offset !== undefined){
+let data110 = data105.offset;
+if(!((typeof data110 == "number") && (!(data110 % 1) && !isNaN(data110)))){
+const err292 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err292];
+}
+else {
+vErrors.push(err292);
+}
+errors++;
+}
+if(typeof data110 == "number"){
+if(data110 > 1000 || isNaN(data110)){
+const err293 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+if(vErrors === null){
+vErrors = [err293];
+}
+else {
+vErrors.push(err293);
+}
+errors++;
+}
+if(data110 < 0 || isNaN(data110)){
+const err294 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err294];
+}
+else {
+vErrors.push(err294);
+}
+errors++;
+}
+}
+}
+if(data105.factory !== undefined){
+let data111 = data105.factory;
+if(Array.isArray(data111)){
+if(data111.length > 400){
+const err295 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err295];
+}
+else {
+vErrors.push(err295);
+}
+errors++;
+}
+const len13 = data111.length;
+for(let i13=0; i13<len13; i13++){
+let data112 = data111[i13];
+if(!((typeof data112 == "number") && (!(data112 % 1) && !isNaN(data112)))){
+const err296 = {instancePath:instancePath+"/coding/factory/" + i13,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err296];
+}
+else {
+vErrors.push(err296);
+}
+errors++;
+}
+if(typeof data112 == "number"){
+if(data112 > 9 || isNaN(data112)){
+const err297 = {instancePath:instancePath+"/coding/factory/" + i13,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+if(vErrors === null){
+vErrors = [err297];
+}
+else {
+vErrors.push(err297);
+}
+errors++;
+}
+if(data112 < 0 || isNaN(data112)){
+const err298 = {instancePath:instancePath+"/coding/factory/" + i13,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err298];
+}
+else {
+vErrors.push(err298);
+}
+errors++;
+}
+}
+}
+}
+else {
+const err299 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err299];
+}
+else {
+vErrors.push(err299);
+}
+errors++;
+}
+}
+if(data105.says !== undefined){
+let data113 = data105.says;
+if(typeof data113 === "string"){
+if(func3(data113) > 200){
+const err300 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err300];
+}
+else {
+vErrors.push(err300);
+}
+errors++;
+}
+if(func3(data113) < 1){
+const err301 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err301];
+}
+else {
+vErrors.push(err301);
+}
+errors++;
+}
+}
+else {
+const err302 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err302];
+}
+else {
+vErrors.push(err302);
+}
+errors++;
+}
+}
+}
+else {
+const err303 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err303];
+}
+else {
+vErrors.push(err303);
+}
+errors++;
+}
+}
+if(data.jumpers !== undefined){
+let data114 = data.jumpers;
+if(Array.isArray(data114)){
+if(data114.length > 400){
+const err304 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err304];
+}
+else {
+vErrors.push(err304);
+}
+errors++;
+}
+const len14 = data114.length;
+for(let i14=0; i14<len14; i14++){
+let data115 = data114[i14];
+if(data115 && typeof data115 == "object" && !Array.isArray(data115)){
+if(!(false)){
+if(data115.id === undefined){
+const err305 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err305];
+}
+else {
+vErrors.push(err305);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data115.says === undefined){
+const err306 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(vErrors === null){
+vErrors = [err306];
+}
+else {
+vErrors.push(err306);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data115.positions === undefined){
+const err307 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(vErrors === null){
+vErrors = [err307];
+}
+else {
+vErrors.push(err307);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data115.factory === undefined){
+const err308 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(vErrors === null){
+vErrors = [err308];
+}
+else {
+vErrors.push(err308);
+}
+errors++;
+}
+}
+for(const key18 in data115){
+if(!(((((key18 === "id") || (key18 === "says")) || (key18 === "positions")) || (key18 === "factory")) || (key18 === "does"))){
+const err309 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err309];
+}
+else {
+vErrors.push(err309);
+}
+errors++;
+}
+}
+if(data115.id !== undefined){
+let data116 = data115.id;
+if(typeof data116 === "string"){
+if(func3(data116) > 200){
+const err310 = {instancePath:instancePath+"/jumpers/" + i14+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err310];
+}
+else {
+vErrors.push(err310);
+}
+errors++;
+}
+if(func3(data116) < 1){
+const err311 = {instancePath:instancePath+"/jumpers/" + i14+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err311];
+}
+else {
+vErrors.push(err311);
+}
+errors++;
+}
+}
+else {
+const err312 = {instancePath:instancePath+"/jumpers/" + i14+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err312];
+}
+else {
+vErrors.push(err312);
+}
+errors++;
+}
+}
+if(data115.says !== undefined){
+let data117 = data115.says;
+if(typeof data117 === "string"){
+if(func3(data117) > 200){
+const err313 = {instancePath:instancePath+"/jumpers/" + i14+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err313];
+}
+else {
+vErrors.push(err313);
+}
+errors++;
+}
+if(func3(data117) < 1){
+const err314 = {instancePath:instancePath+"/jumpers/" + i14+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err314];
+}
+else {
+vErrors.push(err314);
+}
+errors++;
+}
+}
+else {
+const err315 = {instancePath:instancePath+"/jumpers/" + i14+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err315];
+}
+else {
+vErrors.push(err315);
+}
+errors++;
+}
+}
+if(data115.positions !== undefined){
+let data118 = data115.positions;
+if(Array.isArray(data118)){
+if(data118.length > 400){
+const err316 = {instancePath:instancePath+"/jumpers/" + i14+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err316];
+}
+else {
+vErrors.push(err316);
+}
+errors++;
+}
+const len15 = data118.length;
+for(let i15=0; i15<len15; i15++){
+let data119 = data118[i15];
+if(typeof data119 === "string"){
+if(func3(data119) > 200){
+const err317 = {instancePath:instancePath+"/jumpers/" + i14+"/positions/" + i15,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err317];
+}
+else {
+vErrors.push(err317);
+}
+errors++;
+}
+if(func3(data119) < 1){
+const err318 = {instancePath:instancePath+"/jumpers/" + i14+"/positions/" + i15,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err318];
+}
+else {
+vErrors.push(err318);
+}
+errors++;
+}
+}
+else {
+const err319 = {instancePath:instancePath+"/jumpers/" + i14+"/positions/" + i15,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err319];
+}
+else {
+vErrors.push(err319);
+}
+errors++;
+}
+}
+}
+else {
+const err320 = {instancePath:instancePath+"/jumpers/" + i14+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err320];
+}
+else {
+vErrors.push(err320);
+}
+errors++;
+}
+}
+if(data115.factory !== undefined){
+let data120 = data115.factory;
+if(typeof data120 === "string"){
+if(func3(data120) > 200){
+const err321 = {instancePath:instancePath+"/jumpers/" + i14+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err321];
+}
+else {
+vErrors.push(err321);
+}
+errors++;
+}
+if(func3(data120) < 1){
+const err322 = {instancePath:instancePath+"/jumpers/" + i14+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err322];
+}
+else {
+vErrors.push(err322);
+}
+errors++;
+}
+}
+else {
+const err323 = {instancePath:instancePath+"/jumpers/" + i14+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err323];
+}
+else {
+vErrors.push(err323);
+}
+errors++;
+}
+}
+if(data115.does !== undefined){
+if(!(data115.does === "terminator")){
+const err324 = {instancePath:instancePath+"/jumpers/" + i14+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err324];
+}
+else {
+vErrors.push(err324);
+}
+errors++;
+}
+}
+}
+else {
+const err325 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err325];
+}
+else {
+vErrors.push(err325);
+}
+errors++;
+}
+}
+}
+else {
+const err326 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err326];
+}
+else {
+vErrors.push(err326);
+}
+errors++;
+}
+}
+if(data.network !== undefined){
+let data122 = data.network;
+if(data122 && typeof data122 == "object" && !Array.isArray(data122)){
+if(!(false)){
+if(data122.class === undefined){
+const err327 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+if(vErrors === null){
+vErrors = [err327];
+}
+else {
+vErrors.push(err327);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data122.restW === undefined){
+const err328 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+if(vErrors === null){
+vErrors = [err328];
+}
+else {
+vErrors.push(err328);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data122.peakW === undefined){
+const err329 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+if(vErrors === null){
+vErrors = [err329];
+}
+else {
+vErrors.push(err329);
+}
+errors++;
+}
+}
+for(const key19 in data122){
+if(!(((key19 === "class") || (key19 === "restW")) || (key19 === "peakW"))){
+const err330 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err330];
+}
+else {
+vErrors.push(err330);
+}
+errors++;
+}
+}
+if(data122.class !== undefined){
+let data123 = data122.class;
+if(!((typeof data123 == "number") && (!(data123 % 1) && !isNaN(data123)))){
+const err331 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err331];
+}
+else {
+vErrors.push(err331);
+}
+errors++;
+}
+if(typeof data123 == "number"){
+if(data123 > 8 || isNaN(data123)){
+const err332 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+if(vErrors === null){
+vErrors = [err332];
+}
+else {
+vErrors.push(err332);
+}
+errors++;
+}
+if(data123 < 0 || isNaN(data123)){
+const err333 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err333];
+}
+else {
+vErrors.push(err333);
+}
+errors++;
+}
+}
+}
+if(data122.restW !== undefined){
+let data124 = data122.restW;
+if(typeof data124 == "number"){
+if(data124 < 0 || isNaN(data124)){
+const err334 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err334];
+}
+else {
+vErrors.push(err334);
+}
+errors++;
+}
+}
+else {
+const err335 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err335];
+}
+else {
+vErrors.push(err335);
+}
+errors++;
+}
+}
+if(data122.peakW !== undefined){
+let data125 = data122.peakW;
+if(typeof data125 == "number"){
+if(data125 < 0 || isNaN(data125)){
+const err336 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err336];
+}
+else {
+vErrors.push(err336);
+}
+errors++;
+}
+}
+else {
+const err337 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err337];
+}
+else {
+vErrors.push(err337);
+}
+errors++;
+}
+}
+}
+else {
+const err338 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err338];
+}
+else {
+vErrors.push(err338);
+}
+errors++;
+}
+}
+if(data.feeds !== undefined){
+let data126 = data.feeds;
+if(data126 && typeof data126 == "object" && !Array.isArray(data126)){
+if(!(false)){
+if(data126.volts === undefined){
+const err339 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(vErrors === null){
+vErrors = [err339];
+}
+else {
+vErrors.push(err339);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data126.watts === undefined){
+const err340 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+if(vErrors === null){
+vErrors = [err340];
+}
+else {
+vErrors.push(err340);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data126.efficiency === undefined){
+const err341 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+if(vErrors === null){
+vErrors = [err341];
+}
+else {
+vErrors.push(err341);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data126.cutOffV === undefined){
+const err342 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(vErrors === null){
+vErrors = [err342];
+}
+else {
+vErrors.push(err342);
+}
+errors++;
+}
+}
+for(const key20 in data126){
+if(!((((key20 === "volts") || (key20 === "watts")) || (key20 === "efficiency")) || (key20 === "cutOffV"))){
+const err343 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err343];
+}
+else {
+vErrors.push(err343);
+}
+errors++;
+}
+}
+if(data126.volts !== undefined){
+let data127 = data126.volts;
+if(typeof data127 == "number"){
+if(data127 <= 0 || isNaN(data127)){
+const err344 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err344];
+}
+else {
+vErrors.push(err344);
+}
+errors++;
+}
+}
+else {
+const err345 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err345];
+}
+else {
+vErrors.push(err345);
+}
+errors++;
+}
+}
+if(data126.watts !== undefined){
+let data128 = data126.watts;
+if(typeof data128 == "number"){
+if(data128 <= 0 || isNaN(data128)){
+const err346 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err346];
+}
+else {
+vErrors.push(err346);
+}
+errors++;
+}
+}
+else {
+const err347 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err347];
+}
+else {
+vErrors.push(err347);
+}
+errors++;
+}
+}
+if(data126.efficiency !== undefined){
+let data129 = data126.efficiency;
+if(typeof data129 == "number"){
+if(data129 > 1 || isNaN(data129)){
+const err348 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err348];
+}
+else {
+vErrors.push(err348);
+}
+errors++;
+}
+if(data129 <= 0 || isNaN(data129)){
+const err349 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err349];
+}
+else {
+vErrors.push(err349);
+}
+errors++;
+}
+}
+else {
+const err350 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err350];
+}
+else {
+vErrors.push(err350);
+}
+errors++;
+}
+}
+if(data126.cutOffV !== undefined){
+let data130 = data126.cutOffV;
+if(typeof data130 == "number"){
+if(data130 <= 0 || isNaN(data130)){
+const err351 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err351];
+}
+else {
+vErrors.push(err351);
+}
+errors++;
+}
+}
+else {
+const err352 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err352];
+}
+else {
+vErrors.push(err352);
+}
+errors++;
+}
+}
+}
+else {
+const err353 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err353];
+}
+else {
+vErrors.push(err353);
+}
+errors++;
+}
+}
+if(data.networkSource !== undefined){
+let data131 = data.networkSource;
+if(data131 && typeof data131 == "object" && !Array.isArray(data131)){
+if(!(false)){
+if(data131.volts === undefined){
+const err354 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(vErrors === null){
+vErrors = [err354];
+}
+else {
+vErrors.push(err354);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data131.budgetW === undefined){
+const err355 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+if(vErrors === null){
+vErrors = [err355];
+}
+else {
+vErrors.push(err355);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data131.ports === undefined){
+const err356 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+if(vErrors === null){
+vErrors = [err356];
+}
+else {
+vErrors.push(err356);
+}
+errors++;
+}
+}
+for(const key21 in data131){
+if(!(((key21 === "volts") || (key21 === "budgetW")) || (key21 === "ports"))){
+const err357 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err357];
+}
+else {
+vErrors.push(err357);
+}
+errors++;
+}
+}
+if(data131.volts !== undefined){
+let data132 = data131.volts;
+if(typeof data132 == "number"){
+if(data132 <= 0 || isNaN(data132)){
+const err358 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(vErrors === null){
+vErrors = [err358];
+}
+else {
+vErrors.push(err358);
+}
+errors++;
+}
+}
+else {
+const err359 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err359];
+}
+else {
+vErrors.push(err359);
+}
+errors++;
+}
+}
+if(data131.budgetW !== undefined){
+let data133 = data131.budgetW;
+if(typeof data133 == "number"){
+if(data133 < 0 || isNaN(data133)){
+const err360 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err360];
+}
+else {
+vErrors.push(err360);
+}
+errors++;
+}
+}
+else {
+const err361 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err361];
+}
+else {
+vErrors.push(err361);
+}
+errors++;
+}
+}
+if(data131.ports !== undefined){
+let data134 = data131.ports;
+if(Array.isArray(data134)){
+if(data134.length > 400){
+const err362 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err362];
+}
+else {
+vErrors.push(err362);
+}
+errors++;
+}
+const len16 = data134.length;
+for(let i16=0; i16<len16; i16++){
+let data135 = data134[i16];
+if(data135 && typeof data135 == "object" && !Array.isArray(data135)){
+if(!(false)){
+if(data135.id === undefined){
+const err363 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err363];
+}
+else {
+vErrors.push(err363);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data135.highestClass === undefined){
+const err364 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+if(vErrors === null){
+vErrors = [err364];
+}
+else {
+vErrors.push(err364);
+}
+errors++;
+}
+}
+for(const key22 in data135){
+if(!((key22 === "id") || (key22 === "highestClass"))){
+const err365 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err365];
+}
+else {
+vErrors.push(err365);
+}
+errors++;
+}
+}
+if(data135.id !== undefined){
+let data136 = data135.id;
+if(typeof data136 === "string"){
+if(func3(data136) > 200){
+const err366 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err366];
+}
+else {
+vErrors.push(err366);
+}
+errors++;
+}
+if(func3(data136) < 1){
+const err367 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err367];
+}
+else {
+vErrors.push(err367);
+}
+errors++;
+}
+}
+else {
+const err368 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err368];
+}
+else {
+vErrors.push(err368);
+}
+errors++;
+}
+}
+if(data135.highestClass !== undefined){
+let data137 = data135.highestClass;
+if(!((typeof data137 == "number") && (!(data137 % 1) && !isNaN(data137)))){
+const err369 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err369];
+}
+else {
+vErrors.push(err369);
+}
+errors++;
+}
+if(typeof data137 == "number"){
+if(data137 > 8 || isNaN(data137)){
+const err370 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+if(vErrors === null){
+vErrors = [err370];
+}
+else {
+vErrors.push(err370);
+}
+errors++;
+}
+if(data137 < 0 || isNaN(data137)){
+const err371 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err371];
+}
+else {
+vErrors.push(err371);
+}
+errors++;
+}
+}
+}
+}
+else {
+const err372 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err372];
+}
+else {
+vErrors.push(err372);
+}
+errors++;
+}
+}
+}
+else {
+const err373 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err373];
+}
+else {
+vErrors.push(err373);
+}
+errors++;
+}
+}
+}
+else {
+const err374 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err374];
+}
+else {
+vErrors.push(err374);
+}
+errors++;
+}
+}
+if(data.ownBattery !== undefined){
+let data138 = data.ownBattery;
+if(data138 && typeof data138 == "object" && !Array.isArray(data138)){
+if(!(false)){
+if(data138.passagesPerDay === undefined){
+const err375 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+if(vErrors === null){
+vErrors = [err375];
+}
+else {
+vErrors.push(err375);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data138.cells === undefined){
+const err376 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+if(vErrors === null){
+vErrors = [err376];
+}
+else {
+vErrors.push(err376);
+}
+errors++;
+}
+}
+for(const key23 in data138){
+if(!((key23 === "passagesPerDay") || (key23 === "cells"))){
+const err377 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err377];
+}
+else {
+vErrors.push(err377);
+}
+errors++;
+}
+}
+if(data138.passagesPerDay !== undefined){
+let data139 = data138.passagesPerDay;
+if(!((typeof data139 == "number") && (!(data139 % 1) && !isNaN(data139)))){
+const err378 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err378];
+}
+else {
+vErrors.push(err378);
+}
+errors++;
+}
+if(typeof data139 == "number"){
+if(data139 < 0 || isNaN(data139)){
+const err379 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err379];
+}
+else {
+vErrors.push(err379);
+}
+errors++;
+}
+}
+}
+if(data138.cells !== undefined){
+let data140 = data138.cells;
+if(typeof data140 === "string"){
+if(func3(data140) > 200){
+const err380 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err380];
+}
+else {
+vErrors.push(err380);
+}
+errors++;
+}
+if(func3(data140) < 1){
+const err381 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err381];
+}
+else {
+vErrors.push(err381);
+}
+errors++;
+}
+}
+else {
+const err382 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err382];
+}
+else {
+vErrors.push(err382);
+}
+errors++;
+}
+}
+}
+else {
+const err383 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err383];
+}
+else {
+vErrors.push(err383);
+}
+errors++;
+}
+}
+if(data.carries !== undefined){
+let data141 = data.carries;
+if(Array.isArray(data141)){
+if(data141.length > 400){
+const err384 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err384];
+}
+else {
+vErrors.push(err384);
+}
+errors++;
+}
+const len17 = data141.length;
+for(let i17=0; i17<len17; i17++){
+let data142 = data141[i17];
+if(data142 && typeof data142 == "object" && !Array.isArray(data142)){
+if(!(false)){
+if(data142.kind === undefined){
+const err385 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err385];
+}
+else {
+vErrors.push(err385);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data142.most === undefined){
+const err386 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(vErrors === null){
+vErrors = [err386];
+}
+else {
+vErrors.push(err386);
+}
+errors++;
+}
+}
+for(const key24 in data142){
+if(!((key24 === "kind") || (key24 === "most"))){
+const err387 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err387];
+}
+else {
+vErrors.push(err387);
+}
+errors++;
+}
+}
+if(data142.kind !== undefined){
+let data143 = data142.kind;
+if(!((((((((((((((((data143 === "controller") || (data143 === "reader")) || (data143 === "lock")) || (data143 === "contact")) || (data143 === "exit")) || (data143 === "breakGlass")) || (data143 === "supply")) || (data143 === "expander")) || (data143 === "hub")) || (data143 === "wirelessLock")) || (data143 === "station")) || (data143 === "module")) || (data143 === "converter")) || (data143 === "switch")) || (data143 === "midspan")) || (data143 === "opener"))){
+const err388 = {instancePath:instancePath+"/carries/" + i17+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err388];
+}
+else {
+vErrors.push(err388);
+}
+errors++;
+}
+}
+if(data142.most !== undefined){
+let data144 = data142.most;
+if(!((typeof data144 == "number") && (!(data144 % 1) && !isNaN(data144)))){
+const err389 = {instancePath:instancePath+"/carries/" + i17+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err389];
+}
+else {
+vErrors.push(err389);
+}
+errors++;
+}
+if(typeof data144 == "number"){
+if(data144 < 0 || isNaN(data144)){
+const err390 = {instancePath:instancePath+"/carries/" + i17+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err390];
+}
+else {
+vErrors.push(err390);
+}
+errors++;
+}
+}
+}
+}
+else {
+const err391 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err391];
+}
+else {
+vErrors.push(err391);
+}
+errors++;
+}
+}
+}
+else {
+const err392 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err392];
+}
+else {
+vErrors.push(err392);
+}
+errors++;
+}
+}
+if(data.lamps !== undefined){
+let data145 = data.lamps;
+if(Array.isArray(data145)){
+if(data145.length > 400){
+const err393 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err393];
+}
+else {
+vErrors.push(err393);
+}
+errors++;
+}
+const len18 = data145.length;
+for(let i18=0; i18<len18; i18++){
+let data146 = data145[i18];
+if(data146 && typeof data146 == "object" && !Array.isArray(data146)){
+if(!(false)){
+if(data146.lamp === undefined){
+const err394 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+if(vErrors === null){
+vErrors = [err394];
+}
+else {
+vErrors.push(err394);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data146.means === undefined){
+const err395 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(vErrors === null){
+vErrors = [err395];
+}
+else {
+vErrors.push(err395);
+}
+errors++;
+}
+}
+for(const key25 in data146){
+if(!((key25 === "lamp") || (key25 === "means"))){
+const err396 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err396];
+}
+else {
+vErrors.push(err396);
+}
+errors++;
+}
+}
+if(data146.lamp !== undefined){
+let data147 = data146.lamp;
+if(typeof data147 === "string"){
+if(func3(data147) > 200){
+const err397 = {instancePath:instancePath+"/lamps/" + i18+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err397];
+}
+else {
+vErrors.push(err397);
+}
+errors++;
+}
+if(func3(data147) < 1){
+const err398 = {instancePath:instancePath+"/lamps/" + i18+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err398];
+}
+else {
+vErrors.push(err398);
+}
+errors++;
+}
+}
+else {
+const err399 = {instancePath:instancePath+"/lamps/" + i18+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err399];
+}
+else {
+vErrors.push(err399);
+}
+errors++;
+}
+}
+if(data146.means !== undefined){
+let data148 = data146.means;
+if(typeof data148 === "string"){
+if(func3(data148) > 200){
+const err400 = {instancePath:instancePath+"/lamps/" + i18+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err400];
+}
+else {
+vErrors.push(err400);
+}
+errors++;
+}
+if(func3(data148) < 1){
+const err401 = {instancePath:instancePath+"/lamps/" + i18+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err401];
+}
+else {
+vErrors.push(err401);
+}
+errors++;
+}
+}
+else {
+const err402 = {instancePath:instancePath+"/lamps/" + i18+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err402];
+}
+else {
+vErrors.push(err402);
+}
+errors++;
+}
+}
+}
+else {
+const err403 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err403];
+}
+else {
+vErrors.push(err403);
+}
+errors++;
+}
+}
+}
+else {
+const err404 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err404];
+}
+else {
+vErrors.push(err404);
+}
+errors++;
+}
+}
+if(data.sounds !== undefined){
+let data149 = data.sounds;
+if(Array.isArray(data149)){
+if(data149.length > 400){
+const err405 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err405];
+}
+else {
+vErrors.push(err405);
+}
+errors++;
+}
+const len19 = data149.length;
+for(let i19=0; i19<len19; i19++){
+let data150 = data149[i19];
+if(data150 && typeof data150 == "object" && !Array.isArray(data150)){
+if(!(false)){
+if(data150.sound === undefined){
+const err406 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+if(vErrors === null){
+vErrors = [err406];
+}
+else {
+vErrors.push(err406);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data150.means === undefined){
+const err407 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(vErrors === null){
+vErrors = [err407];
+}
+else {
+vErrors.push(err407);
+}
+errors++;
+}
+}
+for(const key26 in data150){
+if(!((key26 === "sound") || (key26 === "means"))){
+const err408 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err408];
+}
+else {
+vErrors.push(err408);
+}
+errors++;
+}
+}
+if(data150.sound !== undefined){
+let data151 = data150.sound;
+if(typeof data151 === "string"){
+if(func3(data151) > 200){
+const err409 = {instancePath:instancePath+"/sounds/" + i19+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err409];
+}
+else {
+vErrors.push(err409);
+}
+errors++;
+}
+if(func3(data151) < 1){
+const err410 = {instancePath:instancePath+"/sounds/" + i19+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err410];
+}
+else {
+vErrors.push(err410);
+}
+errors++;
+}
+}
+else {
+const err411 = {instancePath:instancePath+"/sounds/" + i19+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err411];
+}
+else {
+vErrors.push(err411);
+}
+errors++;
+}
+}
+if(data150.means !== undefined){
+let data152 = data150.means;
+if(typeof data152 === "string"){
+if(func3(data152) > 200){
+const err412 = {instancePath:instancePath+"/sounds/" + i19+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err412];
+}
+else {
+vErrors.push(err412);
+}
+errors++;
+}
+if(func3(data152) < 1){
+const err413 = {instancePath:instancePath+"/sounds/" + i19+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err413];
+}
+else {
+vErrors.push(err413);
+}
+errors++;
+}
+}
+else {
+const err414 = {instancePath:instancePath+"/sounds/" + i19+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err414];
+}
+else {
+vErrors.push(err414);
+}
+errors++;
+}
+}
+}
+else {
+const err415 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err415];
+}
+else {
+vErrors.push(err415);
+}
+errors++;
+}
+}
+}
+else {
+const err416 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err416];
+}
+else {
+vErrors.push(err416);
+}
+errors++;
+}
+}
+if(data.box !== undefined){
+let data153 = data.box;
+if(Array.isArray(data153)){
+if(data153.length > 400){
+const err417 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err417];
+}
+else {
+vErrors.push(err417);
+}
+errors++;
+}
+const len20 = data153.length;
+for(let i20=0; i20<len20; i20++){
+let data154 = data153[i20];
+if(typeof data154 === "string"){
+if(func3(data154) > 200){
+const err418 = {instancePath:instancePath+"/box/" + i20,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err418];
+}
+else {
+vErrors.push(err418);
+}
+errors++;
+}
+if(func3(data154) < 1){
+const err419 = {instancePath:instancePath+"/box/" + i20,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err419];
+}
+else {
+vErrors.push(err419);
+}
+errors++;
+}
+}
+else {
+const err420 = {instancePath:instancePath+"/box/" + i20,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err420];
+}
+else {
+vErrors.push(err420);
+}
+errors++;
+}
+}
+}
+else {
+const err421 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err421];
+}
+else {
+vErrors.push(err421);
+}
+errors++;
+}
+}
+if(data.mounting !== undefined){
+let data155 = data.mounting;
+if(Array.isArray(data155)){
+if(data155.length > 400){
+const err422 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err422];
+}
+else {
+vErrors.push(err422);
+}
+errors++;
+}
+const len21 = data155.length;
+for(let i21=0; i21<len21; i21++){
+let data156 = data155[i21];
+if(typeof data156 === "string"){
+if(func3(data156) > 200){
+const err423 = {instancePath:instancePath+"/mounting/" + i21,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err423];
+}
+else {
+vErrors.push(err423);
+}
+errors++;
+}
+if(func3(data156) < 1){
+const err424 = {instancePath:instancePath+"/mounting/" + i21,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err424];
+}
+else {
+vErrors.push(err424);
+}
+errors++;
+}
+}
+else {
+const err425 = {instancePath:instancePath+"/mounting/" + i21,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err425];
+}
+else {
+vErrors.push(err425);
+}
+errors++;
+}
+}
+}
+else {
+const err426 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err426];
+}
+else {
+vErrors.push(err426);
+}
+errors++;
+}
+}
+if(data.setUp !== undefined){
+let data157 = data.setUp;
+if(Array.isArray(data157)){
+if(data157.length > 400){
+const err427 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err427];
+}
+else {
+vErrors.push(err427);
+}
+errors++;
+}
+const len22 = data157.length;
+for(let i22=0; i22<len22; i22++){
+let data158 = data157[i22];
+if(data158 && typeof data158 == "object" && !Array.isArray(data158)){
+if(!(false)){
+if(data158.what === undefined){
+const err428 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+if(vErrors === null){
+vErrors = [err428];
+}
+else {
+vErrors.push(err428);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data158.kind === undefined){
+const err429 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err429];
+}
+else {
+vErrors.push(err429);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data158.one === undefined){
+const err430 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(vErrors === null){
+vErrors = [err430];
+}
+else {
+vErrors.push(err430);
+}
+errors++;
+}
+}
+for(const key27 in data158){
+if(!((((key27 === "what") || (key27 === "kind")) || (key27 === "runsOn")) || (key27 === "one"))){
+const err431 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err431];
+}
+else {
+vErrors.push(err431);
+}
+errors++;
+}
+}
+if(data158.what !== undefined){
+let data159 = data158.what;
+if(typeof data159 === "string"){
+if(func3(data159) > 200){
+const err432 = {instancePath:instancePath+"/setUp/" + i22+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err432];
+}
+else {
+vErrors.push(err432);
+}
+errors++;
+}
+if(func3(data159) < 1){
+const err433 = {instancePath:instancePath+"/setUp/" + i22+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err433];
+}
+else {
+vErrors.push(err433);
+}
+errors++;
+}
+}
+else {
+const err434 = {instancePath:instancePath+"/setUp/" + i22+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err434];
+}
+else {
+vErrors.push(err434);
+}
+errors++;
+}
+}
+if(data158.kind !== undefined){
+let data160 = data158.kind;
+if(!(((data160 === "tool") || (data160 === "key")) || (data160 === "licence"))){
+const err435 = {instancePath:instancePath+"/setUp/" + i22+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err435];
+}
+else {
+vErrors.push(err435);
+}
+errors++;
+}
+}
+if(data158.runsOn !== undefined){
+let data161 = data158.runsOn;
+if(typeof data161 === "string"){
+if(func3(data161) > 200){
+const err436 = {instancePath:instancePath+"/setUp/" + i22+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err436];
+}
+else {
+vErrors.push(err436);
+}
+errors++;
+}
+if(func3(data161) < 1){
+const err437 = {instancePath:instancePath+"/setUp/" + i22+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err437];
+}
+else {
+vErrors.push(err437);
+}
+errors++;
+}
+}
+else {
+const err438 = {instancePath:instancePath+"/setUp/" + i22+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err438];
+}
+else {
+vErrors.push(err438);
+}
+errors++;
+}
+}
+if(data158.one !== undefined){
+let data162 = data158.one;
+if(!(((data162 === "job") || (data162 === "device")) || (data162 === "door"))){
+const err439 = {instancePath:instancePath+"/setUp/" + i22+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err439];
+}
+else {
+vErrors.push(err439);
+}
+errors++;
+}
+}
+}
+else {
+const err440 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err440];
+}
+else {
+vErrors.push(err440);
+}
+errors++;
+}
+}
+}
+else {
+const err441 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err441];
+}
+else {
+vErrors.push(err441);
+}
+errors++;
+}
+}
+if(data.atHand !== undefined){
+let data163 = data.atHand;
+if(Array.isArray(data163)){
+if(data163.length > 400){
+const err442 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err442];
+}
+else {
+vErrors.push(err442);
+}
+errors++;
+}
+const len23 = data163.length;
+for(let i23=0; i23<len23; i23++){
+let data164 = data163[i23];
+if(typeof data164 === "string"){
+if(func3(data164) > 200){
+const err443 = {instancePath:instancePath+"/atHand/" + i23,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err443];
+}
+else {
+vErrors.push(err443);
+}
+errors++;
+}
+if(func3(data164) < 1){
+const err444 = {instancePath:instancePath+"/atHand/" + i23,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err444];
+}
+else {
+vErrors.push(err444);
+}
+errors++;
+}
+}
+else {
+const err445 = {instancePath:instancePath+"/atHand/" + i23,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err445];
+}
+else {
+vErrors.push(err445);
+}
+errors++;
+}
+}
+}
+else {
+const err446 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err446];
+}
+else {
+vErrors.push(err446);
+}
+errors++;
+}
+}
+}
+else {
+const err447 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err447];
+}
+else {
+vErrors.push(err447);
+}
+errors++;
+}
+validate18.errors = vErrors;
+return errors === 0;
+}
+
+export const person_put = validate19;
+const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50}},"required":["id","number","name","cards","groups"]};
+
+function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -3146,7 +12987,7 @@ errors++;
 if(data4.state !== undefined){
 let data10 = data4.state;
 if(!((data10 === "in use") || (data10 === "lost"))){
-const err31 = {instancePath:instancePath+"/cards/" + i0+"/state",schemaPath:"#/properties/cards/items/properties/state/enum",keyword:"enum",params:{allowedValues: schema16.properties.cards.items.properties.state.enum},message:"must be equal to one of the allowed values"};
+const err31 = {instancePath:instancePath+"/cards/" + i0+"/state",schemaPath:"#/properties/cards/items/properties/state/enum",keyword:"enum",params:{allowedValues: schema20.properties.cards.items.properties.state.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err31];
 }
@@ -3262,14 +13103,14 @@ vErrors.push(err40);
 }
 errors++;
 }
-validate15.errors = vErrors;
+validate19.errors = vErrors;
 return errors === 0;
 }
 
-export const group_put = validate16;
-const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120}},"required":["id","name"]};
+export const group_put = validate20;
+const schema21 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120}},"required":["id","name"]};
 
-function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate20(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -3400,14 +13241,14 @@ vErrors.push(err10);
 }
 errors++;
 }
-validate16.errors = vErrors;
+validate20.errors = vErrors;
 return errors === 0;
 }
 
-export const rule_put = validate17;
-const schema18 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":1000},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","group","doors","schedule"]};
+export const rule_put = validate21;
+const schema22 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":1000},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","group","doors","schedule"]};
 
-function validate17(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate21(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -3698,14 +13539,14 @@ vErrors.push(err24);
 }
 errors++;
 }
-validate17.errors = vErrors;
+validate21.errors = vErrors;
 return errors === 0;
 }
 
-export const schedule_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
+export const schedule_put = validate22;
+const schema23 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
 
-function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate22(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -4062,15 +13903,15 @@ vErrors.push(err27);
 }
 errors++;
 }
-validate18.errors = vErrors;
+validate22.errors = vErrors;
 return errors === 0;
 }
 
-export const specialDay_put = validate19;
-const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}}},"required":["id","name","date","periods"]};
+export const specialDay_put = validate23;
+const schema24 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}}},"required":["id","name","date","periods"]};
 const formats0 = exportsOf(module1).fullFormats.date;
 
-function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate23(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -4377,6 +14218,950 @@ vErrors.push(err24);
 }
 errors++;
 }
-validate19.errors = vErrors;
+validate23.errors = vErrors;
+return errors === 0;
+}
+
+export const body_account = validate24;
+const schema25 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"role":{"enum":["lead","engineer","witness","viewer"]}},"required":["name","password","role"]};
+
+function validate24(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.name === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.password === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.role === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "role"},message:"must have required property '"+"role"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(((key0 === "name") || (key0 === "password")) || (key0 === "role"))){
+const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data0 = data.name;
+if(typeof data0 === "string"){
+if(func3(data0) > 200){
+const err4 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err5 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+else {
+const err6 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.password !== undefined){
+let data1 = data.password;
+if(typeof data1 === "string"){
+if(func3(data1) > 200){
+const err7 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+if(func3(data1) < 10){
+const err8 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/minLength",keyword:"minLength",params:{limit: 10},message:"must NOT have fewer than 10 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data.role !== undefined){
+let data2 = data.role;
+if(!((((data2 === "lead") || (data2 === "engineer")) || (data2 === "witness")) || (data2 === "viewer"))){
+const err10 = {instancePath:instancePath+"/role",schemaPath:"#/properties/role/enum",keyword:"enum",params:{allowedValues: schema25.properties.role.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+}
+else {
+const err11 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+validate24.errors = vErrors;
+return errors === 0;
+}
+
+export const body_newPassword = validate25;
+const schema26 = {"type":"object","additionalProperties":false,"properties":{"password":{"type":"string","minLength":10,"maxLength":200}},"required":["password"]};
+
+function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.password === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(key0 === "password")){
+const err1 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(data.password !== undefined){
+let data0 = data.password;
+if(typeof data0 === "string"){
+if(func3(data0) > 200){
+const err2 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+if(func3(data0) < 10){
+const err3 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/minLength",keyword:"minLength",params:{limit: 10},message:"must NOT have fewer than 10 characters"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+else {
+const err4 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+}
+else {
+const err5 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+validate25.errors = vErrors;
+return errors === 0;
+}
+
+export const body_ownPassword = validate26;
+const schema27 = {"type":"object","additionalProperties":false,"properties":{"old":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200}},"required":["old","password"]};
+
+function validate26(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.old === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "old"},message:"must have required property '"+"old"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.password === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((key0 === "old") || (key0 === "password"))){
+const err2 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(data.old !== undefined){
+let data0 = data.old;
+if(typeof data0 === "string"){
+if(func3(data0) > 200){
+const err3 = {instancePath:instancePath+"/old",schemaPath:"#/properties/old/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err4 = {instancePath:instancePath+"/old",schemaPath:"#/properties/old/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+else {
+const err5 = {instancePath:instancePath+"/old",schemaPath:"#/properties/old/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+if(data.password !== undefined){
+let data1 = data.password;
+if(typeof data1 === "string"){
+if(func3(data1) > 200){
+const err6 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+if(func3(data1) < 10){
+const err7 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/minLength",keyword:"minLength",params:{limit: 10},message:"must NOT have fewer than 10 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+else {
+const err8 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+}
+else {
+const err9 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+validate26.errors = vErrors;
+return errors === 0;
+}
+
+export const body_firstUse = validate27;
+const schema28 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"code":{"type":"string","maxLength":200},"job":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]}},"required":["name","client","site","zone","network"]}},"required":["name","password","job"]};
+
+function validate27(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.name === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.password === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.job === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "job"},message:"must have required property '"+"job"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((((key0 === "name") || (key0 === "password")) || (key0 === "code")) || (key0 === "job"))){
+const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data0 = data.name;
+if(typeof data0 === "string"){
+if(func3(data0) > 200){
+const err4 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err5 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+else {
+const err6 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.password !== undefined){
+let data1 = data.password;
+if(typeof data1 === "string"){
+if(func3(data1) > 200){
+const err7 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+if(func3(data1) < 10){
+const err8 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/minLength",keyword:"minLength",params:{limit: 10},message:"must NOT have fewer than 10 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+else {
+const err9 = {instancePath:instancePath+"/password",schemaPath:"#/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+}
+if(data.code !== undefined){
+let data2 = data.code;
+if(typeof data2 === "string"){
+if(func3(data2) > 200){
+const err10 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+else {
+const err11 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+if(data.job !== undefined){
+let data3 = data.job;
+if(data3 && typeof data3 == "object" && !Array.isArray(data3)){
+if(!(false)){
+if(data3.name === undefined){
+const err12 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.client === undefined){
+const err13 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/required",keyword:"required",params:{missingProperty: "client"},message:"must have required property '"+"client"+"'"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.site === undefined){
+const err14 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/required",keyword:"required",params:{missingProperty: "site"},message:"must have required property '"+"site"+"'"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.zone === undefined){
+const err15 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/required",keyword:"required",params:{missingProperty: "zone"},message:"must have required property '"+"zone"+"'"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.network === undefined){
+const err16 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/required",keyword:"required",params:{missingProperty: "network"},message:"must have required property '"+"network"+"'"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+for(const key1 in data3){
+if(!(((((key1 === "name") || (key1 === "client")) || (key1 === "site")) || (key1 === "zone")) || (key1 === "network"))){
+const err17 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+if(data3.name !== undefined){
+let data4 = data3.name;
+if(typeof data4 === "string"){
+if(func3(data4) > 120){
+const err18 = {instancePath:instancePath+"/job/name",schemaPath:"#/properties/job/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err19 = {instancePath:instancePath+"/job/name",schemaPath:"#/properties/job/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/job/name",schemaPath:"#/properties/job/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+if(data3.client !== undefined){
+let data5 = data3.client;
+if(typeof data5 === "string"){
+if(func3(data5) > 200){
+const err21 = {instancePath:instancePath+"/job/client",schemaPath:"#/properties/job/properties/client/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+else {
+const err22 = {instancePath:instancePath+"/job/client",schemaPath:"#/properties/job/properties/client/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+if(data3.site !== undefined){
+let data6 = data3.site;
+if(typeof data6 === "string"){
+if(func3(data6) > 200){
+const err23 = {instancePath:instancePath+"/job/site",schemaPath:"#/properties/job/properties/site/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+}
+else {
+const err24 = {instancePath:instancePath+"/job/site",schemaPath:"#/properties/job/properties/site/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+if(data3.zone !== undefined){
+let data7 = data3.zone;
+if(typeof data7 === "string"){
+if(func3(data7) > 120){
+const err25 = {instancePath:instancePath+"/job/zone",schemaPath:"#/properties/job/properties/zone/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+if(func3(data7) < 1){
+const err26 = {instancePath:instancePath+"/job/zone",schemaPath:"#/properties/job/properties/zone/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+else {
+const err27 = {instancePath:instancePath+"/job/zone",schemaPath:"#/properties/job/properties/zone/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+if(data3.network !== undefined){
+let data8 = data3.network;
+if(data8 && typeof data8 == "object" && !Array.isArray(data8)){
+if(!(false)){
+if(data8.address === undefined){
+const err28 = {instancePath:instancePath+"/job/network",schemaPath:"#/properties/job/properties/network/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data8.prefix === undefined){
+const err29 = {instancePath:instancePath+"/job/network",schemaPath:"#/properties/job/properties/network/required",keyword:"required",params:{missingProperty: "prefix"},message:"must have required property '"+"prefix"+"'"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data8.gateway === undefined){
+const err30 = {instancePath:instancePath+"/job/network",schemaPath:"#/properties/job/properties/network/required",keyword:"required",params:{missingProperty: "gateway"},message:"must have required property '"+"gateway"+"'"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data8.timeServer === undefined){
+const err31 = {instancePath:instancePath+"/job/network",schemaPath:"#/properties/job/properties/network/required",keyword:"required",params:{missingProperty: "timeServer"},message:"must have required property '"+"timeServer"+"'"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+for(const key2 in data8){
+if(!(((((key2 === "address") || (key2 === "prefix")) || (key2 === "gateway")) || (key2 === "timeServer")) || (key2 === "reserved"))){
+const err32 = {instancePath:instancePath+"/job/network",schemaPath:"#/properties/job/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+if(data8.address !== undefined){
+let data9 = data8.address;
+if(typeof data9 === "string"){
+if(func3(data9) > 200){
+const err33 = {instancePath:instancePath+"/job/network/address",schemaPath:"#/properties/job/properties/network/properties/address/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+else {
+const err34 = {instancePath:instancePath+"/job/network/address",schemaPath:"#/properties/job/properties/network/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+if(data8.prefix !== undefined){
+let data10 = data8.prefix;
+if(!((typeof data10 == "number") && (!(data10 % 1) && !isNaN(data10)))){
+const err35 = {instancePath:instancePath+"/job/network/prefix",schemaPath:"#/properties/job/properties/network/properties/prefix/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+if(typeof data10 == "number"){
+if(data10 > 30 || isNaN(data10)){
+const err36 = {instancePath:instancePath+"/job/network/prefix",schemaPath:"#/properties/job/properties/network/properties/prefix/maximum",keyword:"maximum",params:{comparison: "<=", limit: 30},message:"must be <= 30"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+if(data10 < 8 || isNaN(data10)){
+const err37 = {instancePath:instancePath+"/job/network/prefix",schemaPath:"#/properties/job/properties/network/properties/prefix/minimum",keyword:"minimum",params:{comparison: ">=", limit: 8},message:"must be >= 8"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+}
+if(data8.gateway !== undefined){
+let data11 = data8.gateway;
+if(typeof data11 === "string"){
+if(func3(data11) > 200){
+const err38 = {instancePath:instancePath+"/job/network/gateway",schemaPath:"#/properties/job/properties/network/properties/gateway/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+}
+else {
+const err39 = {instancePath:instancePath+"/job/network/gateway",schemaPath:"#/properties/job/properties/network/properties/gateway/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+if(data8.timeServer !== undefined){
+let data12 = data8.timeServer;
+if(typeof data12 === "string"){
+if(func3(data12) > 200){
+const err40 = {instancePath:instancePath+"/job/network/timeServer",schemaPath:"#/properties/job/properties/network/properties/timeServer/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+else {
+const err41 = {instancePath:instancePath+"/job/network/timeServer",schemaPath:"#/properties/job/properties/network/properties/timeServer/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+}
+if(data8.reserved !== undefined){
+let data13 = data8.reserved;
+if(typeof data13 === "string"){
+if(func3(data13) > 200){
+const err42 = {instancePath:instancePath+"/job/network/reserved",schemaPath:"#/properties/job/properties/network/properties/reserved/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+else {
+const err43 = {instancePath:instancePath+"/job/network/reserved",schemaPath:"#/properties/job/properties/network/properties/reserved/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+}
+else {
+const err44 = {instancePath:instancePath+"/job/network",schemaPath:"#/properties/job/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+}
+}
+else {
+const err45 = {instancePath:instancePath+"/job",schemaPath:"#/properties/job/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+}
+else {
+const err46 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+validate27.errors = vErrors;
 return errors === 0;
 }

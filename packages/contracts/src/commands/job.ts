@@ -13,7 +13,7 @@ import {
 } from '@rauta/core'
 import { defineCommand, existing, flag, id, name, object, Refusal, text } from './command'
 
-const network = object(
+export const networkSchema = object(
   {
     address: text,
     prefix: { type: 'integer', minimum: 8, maximum: 30 },
@@ -50,7 +50,7 @@ export const jobCreate = defineCommand<{
 }>()({
   name: 'job.create',
   roles: ['lead'],
-  schema: object({ name, client: text, site: text, zone: name, network, publicKey: text }),
+  schema: object({ name, client: text, site: text, zone: name, network: networkSchema, publicKey: text }),
   apply(facts, p) {
     if (jobOf(facts)) throw new Refusal('This job exists already.')
     const fault = zoneFault(p.zone)
@@ -75,7 +75,7 @@ export const jobEdit = defineCommand<{
         client: text,
         site: text,
         zone: name,
-        network,
+        network: networkSchema,
         limits: object({ watchS: seconds, receiptS: seconds, reachS: seconds, clockS: seconds }),
       },
       ['name', 'client', 'site', 'zone', 'network', 'limits'],

@@ -1,4 +1,5 @@
 import { name, object, roles, text } from '../commands/command'
+import { networkSchema } from '../commands/job'
 import { doorOrders, type Change, type Question } from '@rauta/core'
 
 export interface CommandRequest {
@@ -84,7 +85,7 @@ export const bodies = {
       name: cred,
       password: newPassword,
       code: text,
-      job: object({ name, client: text, site: text, zone: name, network: { type: 'object' } }),
+      job: object({ name, client: text, site: text, zone: name, network: networkSchema }),
     },
     ['code'],
   ),

@@ -8,8 +8,8 @@ export interface FindEntry {
   title: string
   /** What else it is known by. */
   says: string
-  /** Where it is shown. */
-  href: string
+  /** What it belongs to, and is shown with. */
+  at: { kind: 'controller' | 'unit' | 'door' | 'person' | 'cabinet'; id: string } | { kind: 'job' }
   /** What it is found by, in small letters. */
   words: readonly string[]
 }
@@ -24,14 +24,14 @@ export function findEntries(facts: Facts): FindEntry[] {
       kind: 'controller',
       title: c.ref,
       says: [c.cabinet, c.address, c.serial].filter(Boolean).join(' · '),
-      href: `/controllers/${c.id}`,
+      at: { kind: 'controller', id: c.id },
       words: small([c.ref, c.address, c.serial, c.mac, c.cabinet]),
     })),
     ...all(facts, 'unit').map((u): FindEntry => ({
       kind: 'unit',
       title: u.ref,
       says: [u.cabinet, u.address].filter(Boolean).join(' · '),
-      href: `/supplies/units/${u.id}`,
+      at: { kind: 'unit', id: u.id },
       words: small([u.ref, u.address, u.cabinet]),
     })),
     ...all(facts, 'door').flatMap((d) =>
@@ -41,7 +41,7 @@ export function findEntries(facts: Facts): FindEntry[] {
           kind: 'address',
           title: p.ip ?? '',
           says: `${d.ref} ${p.id}`,
-          href: `/doors/${d.id}`,
+          at: { kind: 'door', id: d.id },
           words: small([p.ip]),
         })),
     ),
@@ -49,7 +49,7 @@ export function findEntries(facts: Facts): FindEntry[] {
       kind: 'person',
       title: p.name,
       says: p.groups.map((g) => facts.group[g]?.name ?? '').join(', '),
-      href: `/people/${p.id}`,
+      at: { kind: 'person', id: p.id },
       words: small([p.name, p.number]),
     })),
     ...all(facts, 'person').flatMap((p) =>
@@ -57,7 +57,7 @@ export function findEntries(facts: Facts): FindEntry[] {
         kind: 'card',
         title: `Card ${cardName(c)}`,
         says: `${p.name}${c.state === 'lost' ? ', lost' : ''}`,
-        href: `/people/${p.id}`,
+        at: { kind: 'person', id: p.id },
         words: small([cardName(c), String(c.number)]),
       })),
     ),
@@ -65,7 +65,7 @@ export function findEntries(facts: Facts): FindEntry[] {
       kind: 'area',
       title: a.name,
       says: a.code,
-      href: '/job',
+      at: { kind: 'job' },
       words: small([a.name, a.code]),
     })),
     ...cabinets
@@ -74,7 +74,7 @@ export function findEntries(facts: Facts): FindEntry[] {
         kind: 'cabinet',
         title: name,
         says: '',
-        href: `/cabinets/${encodeURIComponent(name)}`,
+        at: { kind: 'cabinet', id: name },
         words: small([name]),
       })),
   ]

@@ -61,7 +61,7 @@ export function AddressesPage() {
         !canFit(me) ? null : count ? (
           <Action label={`Give ${count} addresses as proposed`} onPress={give} />
         ) : (
-          <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches' as never)} />
+          <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches')} />
         )
       }
     >
@@ -96,7 +96,7 @@ export function AddressesPage() {
       ))}
       <Sheet title="The other way">
         <T>What do the switches show? Enter them and learn the address.</T>
-        <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches' as never)} />
+        <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches')} />
       </Sheet>
       {canFit(me) ? (
         <Sheet title="Changes of the plan">

@@ -14,6 +14,7 @@ import { CabinetPicture } from '../../signs/CabinetPicture'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
+import { hrefOf } from '../shell/hrefOf'
 import { Missing } from '../shell/Missing'
 
 const checked = (facts: Facts, c: Controller) => {
@@ -21,14 +22,7 @@ const checked = (facts: Facts, c: Controller) => {
   const done = facts.cabinet[c.id]?.done ?? {}
   return { done: items.filter((i) => done[i.id]).length, of: items.length }
 }
-const open = ({ of: { kind, id } }: Fitted) =>
-  router.push(
-    (kind === 'controller'
-      ? `/controllers/${id}`
-      : kind === 'supply'
-        ? `/supplies/${id}`
-        : `/supplies/units/${id}`) as never,
-  )
+const open = ({ of }: Fitted) => router.push(hrefOf(of))
 
 /** A cabinet: a picture of its inside, what joins the boards, which doors' cables end here, and what is still to be checked off. */
 export function CabinetPage({ name }: { name: string }) {
@@ -124,7 +118,7 @@ function CabinetName({ name }: { name: string }) {
   if (!canFit(me)) return null
   const rename = () =>
     send('cabinet.rename', { id: name, name: called })
-      .then(() => router.replace(`/cabinets/${encodeURIComponent(called.trim())}` as never))
+      .then(() => router.replace(`/cabinets/${encodeURIComponent(called.trim())}`))
       .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <Sheet title="Name">

@@ -89,14 +89,10 @@ export function ControllerPage({ id }: { id: string }) {
         <Action
           kind="plain"
           label={`Inside of ${controller.cabinet}`}
-          onPress={() => router.push(`/cabinets/${encodeURIComponent(controller.cabinet)}` as never)}
+          onPress={() => router.push(`/cabinets/${encodeURIComponent(controller.cabinet)}`)}
         />
         <Action kind="plain" label="Edit the controller" onPress={() => router.push(`/controllers/${id}/edit`)} />
-        <Action
-          kind="plain"
-          label="Its supply, volts and battery"
-          onPress={() => router.push(`/supplies/${id}` as never)}
-        />
+        <Action kind="plain" label="Its supply, volts and battery" onPress={() => router.push(`/supplies/${id}`)} />
         <FileLinks path={`/controllers/${id}/sheet`} name="Sheet of this controller" kinds={['pdf']} />
         <UndoBar />
       </Sheet>

@@ -26,7 +26,7 @@ export function ControllersPage({ chosen }: { chosen?: string | undefined }) {
           <Line
             label={`Inside of ${name}`}
             chosen={chosen === name}
-            onPress={() => router.push(`/cabinets/${encodeURIComponent(name)}` as never)}
+            onPress={() => router.push(`/cabinets/${encodeURIComponent(name)}`)}
           >
             <View style={{ flexDirection: 'row', alignItems: 'baseline' }}>
               <T level={2} face="strong" size={17} style={{ flex: 1 }}>

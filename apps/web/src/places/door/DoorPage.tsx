@@ -47,7 +47,7 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
           <Action
             label={next.label}
             {...(controller && (next.mark === 'reach' || next.mark === 'load') ? { aside: controller.ref } : {})}
-            onPress={() => router.push(next.href as never)}
+            onPress={() => router.push(next.href)}
           />
         ) : null
       }
@@ -95,7 +95,7 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
             notes={voltNotes(door, moment)}
             lit={litParts(facts, door)}
             leaves={leavesNow(facts, door)}
-            onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}` as never)}
+            onPart={(part) => router.push(`/doors/${door.id}/wire?part=${part}`)}
           />
         </Sheet>
       ) : null}

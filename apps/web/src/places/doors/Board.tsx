@@ -176,7 +176,7 @@ function NoDoorYet({ may }: { may: boolean }) {
         <>
           <Action label="Bring the door schedule" onPress={() => router.push('/schedule')} />
           <T tone="quiet">A spreadsheet or CSV brings all doors at once. Then place them on controllers together.</T>
-          <Action kind="plain" label="Place doors on controllers" onPress={() => router.push('/siting' as never)} />
+          <Action kind="plain" label="Place doors on controllers" onPress={() => router.push('/siting')} />
         </>
       ) : null}
     </View>

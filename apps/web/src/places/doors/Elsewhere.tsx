@@ -3,6 +3,7 @@ import { router } from 'expo-router'
 import { useMemo } from 'react'
 import { View } from 'react-native'
 import { Line } from '../../parts/Screen'
+import { hrefOf } from '../shell/hrefOf'
 import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
 
@@ -26,8 +27,8 @@ export default function Elsewhere({ text, noDoor }: { text: string; noDoor: bool
   return (
     <View role="list" aria-label="Not doors">
       {found.map((e) => (
-        <View key={`${e.kind} ${e.href} ${e.title}`} role="listitem">
-          <Line label={`${kindWords[e.kind]} ${e.title}`} onPress={() => router.push(e.href as never)}>
+        <View key={`${e.kind} ${hrefOf(e.at)} ${e.title}`} role="listitem">
+          <Line label={`${kindWords[e.kind]} ${e.title}`} onPress={() => router.push(hrefOf(e.at))}>
             <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
               <T tone="quiet" style={{ width: 84 }}>
                 {kindWords[e.kind]}

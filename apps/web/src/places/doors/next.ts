@@ -1,6 +1,7 @@
 import { nextMark, type DoorMarks, type Mark } from '@rauta/core'
+import type { Href } from 'expo-router'
 
-const doing: Record<Mark, { label: string; path: (door: string) => string }> = {
+const doing: Record<Mark, { label: string; path: (door: string) => Href }> = {
   plan: { label: 'Plan this door', path: (d) => `/doors/${d}/plan` },
   wire: { label: 'Wire this door', path: (d) => `/doors/${d}/wire` },
   reach: { label: 'Reach its controller', path: () => '/reach' },
@@ -13,7 +14,7 @@ const doing: Record<Mark, { label: string; path: (door: string) => string }> = {
 export function nextAction(
   door: string,
   state: DoorMarks,
-): { label: string; href: string; says: string; mark: Mark } | null {
+): { label: string; href: Href; says: string; mark: Mark } | null {
   const missing = nextMark(state)
   if (!missing) return null
   const { label, path } = doing[missing.mark]

@@ -8,13 +8,11 @@ import {
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { useState } from 'react'
 import { Action, Chips, Tick } from '../../parts/Action'
-import { Field, Group, numberIn } from '../../parts/Field'
+import { Field, Group, typedNumber } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
-import { saysOf } from '../../state/api'
-import { useDraft } from '../../state/draft'
-import { useFacts, useJob } from '../../state/job'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
 import { roundingsOf } from '../../state/worked'
 import { Missing } from '../shell/Missing'
 
@@ -23,74 +21,81 @@ const idle = [
   { value: 'open' as const, label: 'Open at rest' },
 ]
 
+interface BehaviourFields {
+  release: string
+  held: string
+  relock: string
+  contactIdle: IdleState
+  exitIdle: IdleState
+  forcedAlarm: boolean
+  opener: string
+  desk: string
+  idle: Record<string, IdleState>
+}
+
+const fieldsOf = (b: Behaviour | undefined): BehaviourFields => ({
+  release: String(b?.releaseS ?? ''),
+  held: String(b?.heldOpenS ?? ''),
+  relock: String(b?.relockDelayS ?? ''),
+  contactIdle: b?.contactIdle ?? 'closed',
+  exitIdle: b?.exitIdle ?? 'open',
+  forcedAlarm: b?.forcedAlarm ?? true,
+  opener: String(b?.openerAfterS ?? usualOpenerAfterS),
+  desk: String(b?.deskReleaseS ?? b?.releaseS ?? ''),
+  idle: b?.idle ?? {},
+})
+
+const behaviourOf = (form: BehaviourFields, waits: boolean, desk: boolean): Behaviour => ({
+  releaseS: typedNumber(form.release),
+  heldOpenS: typedNumber(form.held),
+  relockDelayS: typedNumber(form.relock),
+  contactIdle: form.contactIdle,
+  exitIdle: form.exitIdle,
+  forcedAlarm: form.forcedAlarm,
+  ...(waits ? { openerAfterS: typedNumber(form.opener) } : {}),
+  ...(desk ? { deskReleaseS: typedNumber(form.desk) } : {}),
+  ...(Object.keys(form.idle).length ? { idle: form.idle } : {}),
+})
+
 /** How a door behaves; what its controller cannot keep exactly is said before it is sent. */
 export function BehaviourPage({ id }: { id: string }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
   const door = facts.door[id]
-  const b = door?.behaviour
-  const [form, setForm, forget] = useDraft(`behaviour-${id}`, {
-    release: String(b?.releaseS ?? ''),
-    held: String(b?.heldOpenS ?? ''),
-    relock: String(b?.relockDelayS ?? ''),
-    contactIdle: b?.contactIdle ?? 'closed',
-    exitIdle: b?.exitIdle ?? 'open',
-    forcedAlarm: b?.forcedAlarm ?? true,
-    opener: String(b?.openerAfterS ?? usualOpenerAfterS),
-    desk: String(b?.deskReleaseS ?? b?.releaseS ?? ''),
-    idle: b?.idle ?? {},
-  })
-  const [wrong, setWrong] = useState('')
-  if (!door) return <Missing what="door" which={id} />
-  const controller = facts.controller[door.placement?.controller ?? '']
-  const has = (role: PartRole) => door.parts.some((p) => p.role === role)
+  const has = (role: PartRole) => !!door?.parts.some((p) => p.role === role)
   const waits = has('opener') && has('lock')
-  const inputs = otherInputs(
-    {
-      ...door,
-      behaviour: { ...door.behaviour, exitIdle: form.exitIdle, contactIdle: form.contactIdle, idle: form.idle },
+  const form = useCommandForm<'door.edit', BehaviourFields>({
+    command: 'door.edit',
+    draft: `behaviour-${id}`,
+    first: fieldsOf(door?.behaviour),
+    payload: (typed) => ({ id, fields: { behaviour: behaviourOf(typed, waits, has('deskButton')) } }),
+    fields: {
+      'behaviour.releaseS': 'release',
+      'behaviour.heldOpenS': 'held',
+      'behaviour.relockDelayS': 'relock',
+      'behaviour.openerAfterS': 'opener',
+      'behaviour.deskReleaseS': 'desk',
     },
+    onSent: () => router.push(`/doors/${id}`),
+  })
+  if (!door) return <Missing what="door" which={id} />
+  const { value, set, error } = form
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const { exitIdle, contactIdle } = value
+  const inputs = otherInputs(
+    { ...door, behaviour: { ...door.behaviour, exitIdle, contactIdle, idle: value.idle } },
     sheetsFor(facts),
   )
-  const keep = async () => {
-    const [releaseS, heldOpenS, relockDelayS, openerAfterS, deskReleaseS] = [
-      form.release,
-      form.held,
-      form.relock,
-      form.opener,
-      form.desk,
-    ].map(numberIn)
-    if (releaseS == null || heldOpenS == null || relockDelayS == null || openerAfterS == null || deskReleaseS == null) {
-      setWrong('Times are seconds, for example 5 or 2.5.')
-      return
-    }
-    const behaviour: Behaviour = {
-      releaseS,
-      heldOpenS,
-      relockDelayS,
-      contactIdle: form.contactIdle,
-      exitIdle: form.exitIdle,
-      forcedAlarm: form.forcedAlarm,
-      ...(waits ? { openerAfterS } : {}),
-      ...(has('deskButton') ? { deskReleaseS } : {}),
-      ...(Object.keys(form.idle).length ? { idle: form.idle } : {}),
-    }
-    try {
-      await send('door.edit', { id, fields: { behaviour } })
-      forget()
-      router.push(`/doors/${id}`)
-    } catch (error) {
-      setWrong(saysOf(error))
-    }
-  }
+  const seconds = (key: 'release' | 'held' | 'relock' | 'opener' | 'desk', label: string) => (
+    <Field label={label} value={value[key]} onChange={set(key)} error={error(key)} keyboard="decimal" mono />
+  )
   return (
     <Screen
       mono={door.ref}
       title="Behaviour"
       under={door.name}
-      bar={<Action label="Save the behaviour" onPress={keep} />}
+      bar={<Action label="Save the behaviour" onPress={form.submit} />}
     >
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       {controller
         ? roundingsOf(facts, controller)
             .filter((r) => r.door === door.ref)
@@ -101,45 +106,17 @@ export function BehaviourPage({ id }: { id: string }) {
             ))
         : null}
       <Sheet>
-        <Field
-          label="Release time, s"
-          value={form.release}
-          onChange={(release) => setForm({ ...form, release })}
-          keyboard="decimal"
-          mono
-        />
-        <Field
-          label="Open time before the held-open alarm, s"
-          value={form.held}
-          onChange={(held) => setForm({ ...form, held })}
-          keyboard="decimal"
-          mono
-        />
-        <Field
-          label="Delay before relock, s"
-          value={form.relock}
-          onChange={(relock) => setForm({ ...form, relock })}
-          keyboard="decimal"
-          mono
-        />
+        {seconds('release', 'Release time, s')}
+        {seconds('held', 'Open time before the held-open alarm, s')}
+        {seconds('relock', 'Delay before relock, s')}
         {has('contact') ? (
           <Group label="Door contact while the leaf is shut">
-            <Chips
-              label="Door contact"
-              value={form.contactIdle}
-              onChange={(contactIdle) => setForm({ ...form, contactIdle })}
-              options={idle}
-            />
+            <Chips label="Door contact" value={contactIdle} onChange={set('contactIdle')} options={idle} />
           </Group>
         ) : null}
         {has('exit') ? (
           <Group label="Exit button while nobody presses it">
-            <Chips
-              label="Exit button"
-              value={form.exitIdle}
-              onChange={(exitIdle) => setForm({ ...form, exitIdle })}
-              options={idle}
-            />
+            <Chips label="Exit button" value={exitIdle} onChange={set('exitIdle')} options={idle} />
           </Group>
         ) : null}
         {inputs.map(({ part, function: does, idle: at }) => (
@@ -147,33 +124,17 @@ export function BehaviourPage({ id }: { id: string }) {
             <Chips<IdleState>
               label={part.id}
               value={at}
-              onChange={(value) => setForm({ ...form, idle: { ...form.idle, [part.id]: value } })}
+              onChange={(state) => set('idle')({ ...value.idle, [part.id]: state })}
               options={idle}
             />
           </Group>
         ))}
-        {waits ? (
-          <Field
-            label="The opener starts after the lock, s"
-            value={form.opener}
-            onChange={(opener) => setForm({ ...form, opener })}
-            keyboard="decimal"
-            mono
-          />
-        ) : null}
-        {has('deskButton') ? (
-          <Field
-            label="The desk button releases for, s"
-            value={form.desk}
-            onChange={(desk) => setForm({ ...form, desk })}
-            keyboard="decimal"
-            mono
-          />
-        ) : null}
+        {waits ? seconds('opener', 'The opener starts after the lock, s') : null}
+        {has('deskButton') ? seconds('desk', 'The desk button releases for, s') : null}
         <Tick
           label="Opening without a release raises the forced-open alarm"
-          on={form.forcedAlarm}
-          onPress={() => setForm({ ...form, forcedAlarm: !form.forcedAlarm })}
+          on={value.forcedAlarm}
+          onPress={() => set('forcedAlarm')(!value.forcedAlarm)}
         />
       </Sheet>
     </Screen>

@@ -18,14 +18,12 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
+import { Field, typedNumber } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
-import { fieldOf, saysOf } from '../../state/api'
-import { useFacts, useJob } from '../../state/job'
-import { useDraft } from '../../state/draft'
-import { showFirstWrong } from '../../state/firstWrong'
+import { useCommandForm } from '../../state/commandForm'
+import { useFacts } from '../../state/job'
 import { usualPart } from '../../state/usual'
 
 /** Roles that most doors have; the others are shown when they are asked for. */
@@ -70,6 +68,31 @@ const formOf = (door: Door | undefined, ref: string, firstArea: string, first: F
   hardware: door ? Object.fromEntries(door.parts.map((p) => [p.role, p.sheet])) : first,
 })
 
+const readableId = (ref: string): boolean => /^[A-Za-z0-9_.:-]+$/.test(ref)
+
+/** What is sent of what was typed. A number that is none goes as it was typed: the check says so at its field. */
+function fieldsOf(form: Form, door: Door | undefined) {
+  const placed = form.x.trim() !== '' || form.y.trim() !== ''
+  return {
+    ref: form.ref.trim(),
+    name: form.name.trim(),
+    from: form.from,
+    to: form.to,
+    passagesPerDay: typedNumber(form.passages),
+    escapeRoute: form.escapeRoute,
+    handle: form.handle,
+    ...(door?.otherWayOut !== undefined || form.otherWayOut ? { otherWayOut: form.otherWayOut } : {}),
+    outdoor: form.outdoor,
+    pinned: form.pinned,
+    opening: form.opening,
+    ...(placed ? { at: { x: typedNumber(form.x), y: typedNumber(form.y) } } : {}),
+    ...(door?.decides || form.by !== 'controller'
+      ? { decides: { by: form.by, afterS: typedNumber(form.after), then: form.then } }
+      : {}),
+    hardware: Object.fromEntries(Object.entries(form.hardware).filter(([, sheet]) => sheet)),
+  }
+}
+
 /** Adds or edits a door and chooses its hardware from the device sheets. */
 export function DoorForm({
   door,
@@ -81,209 +104,162 @@ export function DoorForm({
   onDone: (id: string) => void
 }) {
   const facts = useFacts()
-  const send = useJob((s) => s.send)
+  const [otherId] = useState(() => v7())
   const areas = all(facts, 'area')
-  const [form, setForm, forget] = useDraft<Form>(
-    `door-${door?.id ?? (like ? `like-${like.id}` : 'new')}`,
-    formOf(
-      door ?? like,
-      door?.ref ??
-        (like
-          ? nextRef(
-              like.ref,
-              all(facts, 'door').map((d) => d.ref),
-            )
-          : ''),
-      areas[0]?.id ?? '',
-      {
-        entryReader: usualPart(facts, 'entryReader'),
-        lock: usualPart(facts, 'lock'),
-        contact: usualPart(facts, 'contact'),
-      },
-    ),
-  )
-  const [wrong, setWrongAt] = useState<{ says: string; field: string | undefined } | null>(null)
-  const setWrong = (found: { says: string; field: string | undefined }) => {
-    setWrongAt(found)
-    showFirstWrong()
-  }
-  const set = <K extends keyof Form>(key: K, value: Form[K]) => setForm({ ...form, [key]: value })
-  const submit = async () => {
-    const passagesPerDay = numberIn(form.passages)
-    if (passagesPerDay === null || passagesPerDay < 0 || !Number.isInteger(passagesPerDay)) {
-      setWrong({ says: 'Passages per day must be a whole number, 0 or more.', field: 'passages' })
-      return
-    }
-    const [x, y, afterS] = [form.x, form.y, form.after].map(numberIn)
-    if ((form.x.trim() || form.y.trim()) && (x == null || y == null)) {
-      setWrong({ says: 'A place on the grid needs both, east and north, in metres.', field: 'at' })
-      return
-    }
-    if (form.by !== 'controller' && (afterS == null || afterS < 0)) {
-      setWrong({ says: 'Write after how many seconds, for example 10.', field: 'after' })
-      return
-    }
-    const hardware = Object.fromEntries(Object.entries(form.hardware).filter(([, sheet]) => sheet))
-    const fields = {
-      ref: form.ref.trim(),
-      name: form.name.trim(),
-      from: form.from,
-      to: form.to,
-      passagesPerDay,
-      escapeRoute: form.escapeRoute,
-      handle: form.handle,
-      ...(door?.otherWayOut !== undefined || form.otherWayOut ? { otherWayOut: form.otherWayOut } : {}),
-      outdoor: form.outdoor,
-      pinned: form.pinned,
-      opening: form.opening,
-      ...(x != null && y != null ? { at: { x, y } } : {}),
-      ...(door?.decides || form.by !== 'controller'
-        ? { decides: { by: form.by, afterS: afterS ?? 10, then: form.then } }
-        : {}),
-      ...alsoFrom(like),
-      hardware,
-    }
-    try {
+  const refs = all(facts, 'door').map((d) => d.ref)
+  const ref = door?.ref ?? (like ? nextRef(like.ref, refs) : '')
+  const command = door ? 'door.edit' : 'door.add'
+  const form = useCommandForm<'door.add' | 'door.edit', Form>({
+    command,
+    draft: `door-${door?.id ?? (like ? `like-${like.id}` : 'new')}`,
+    first: formOf(door ?? like, ref, areas[0]?.id ?? '', {
+      entryReader: usualPart(facts, 'entryReader'),
+      lock: usualPart(facts, 'lock'),
+      contact: usualPart(facts, 'contact'),
+    }),
+    payload: (typed) => {
+      const fields = { ...fieldsOf(typed, door), ...alsoFrom(like) }
+      if (door) return { id: door.id, fields: changed(door, fields) }
       // The reference makes a readable address; where a renamed door has it as its id already, any id will do.
-      const id = door?.id ?? (facts.door[form.ref.trim()] ? v7() : form.ref.trim())
-      await send(door ? 'door.edit' : 'door.add', { id, fields: door ? changed(door, fields) : fields })
-      forget()
-      onDone(id)
-    } catch (error) {
-      setWrong({ says: saysOf(error), field: fieldOf(error) })
-    }
-  }
-  const error = (field: string) =>
-    wrong?.field === field || wrong?.field === `fields.${field}` ? wrong.says : undefined
+      return { id: readableId(fields.ref) && !facts.door[fields.ref] ? fields.ref : otherId, fields }
+    },
+    fields: { passagesPerDay: 'passages', at: 'x', 'at.x': 'x', 'at.y': 'y', 'decides.afterS': 'after' },
+    onSent: ({ id }) => onDone(id),
+  })
   if (areas.length === 0)
     return (
       <Screen title="Add a door" bar={<Action label="Add areas first" onPress={() => router.push('/job')} />}>
         <Notice tone="slate">A door leads from one area to another, and this job has no area yet.</Notice>
       </Screen>
     )
+  const { value, set, error } = form
   return (
     <Screen
       title={titleOf(door, like)}
-      bar={<Action label={door ? 'Save the changes' : 'Add the door'} onPress={submit} />}
+      bar={<Action label={door ? 'Save the changes' : 'Add the door'} onPress={form.submit} />}
     >
-      {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Sheet>
         <Field
           label="Reference"
-          value={form.ref}
-          onChange={(v) => set('ref', v)}
+          value={value.ref}
+          onChange={set('ref')}
           hint={`${areas[0]?.code ?? 'Q'}-04`}
           mono
           error={error('ref')}
         />
         <Field
           label="Name"
-          value={form.name}
-          onChange={(v) => set('name', v)}
+          value={value.name}
+          onChange={set('name')}
           hint="What people call it"
           error={error('name')}
         />
         <Pick
           label="Leads from"
-          value={form.from}
+          value={value.from}
           options={areaTree(areas).map(({ area, depth }) => ({
             value: area.id,
             label: `${'  '.repeat(depth)}${area.name}`,
           }))}
-          onChange={(v) => set('from', v)}
+          onChange={set('from')}
           error={error('from')}
         />
         <Pick
           label="Leads to"
-          value={form.to}
+          value={value.to}
           options={areaTree(areas).map(({ area, depth }) => ({
             value: area.id,
             label: `${'  '.repeat(depth)}${area.name}`,
           }))}
-          onChange={(v) => set('to', v)}
+          onChange={set('to')}
           error={error('to')}
         />
         <Field
           label="Passages per day"
-          value={form.passages}
-          onChange={(v) => set('passages', v)}
+          value={value.passages}
+          onChange={set('passages')}
           keyboard="numeric"
           mono
           error={error('passages')}
         />
         <Pick
           label="Opening"
-          value={form.opening}
+          value={value.opening}
           options={openingKinds.map((k) => ({ value: k, label: openingWords[k] }))}
-          onChange={(v) => set('opening', v as OpeningKind)}
+          onChange={set('opening')}
         />
-        <Tick label="On an escape route" on={form.escapeRoute} onPress={() => set('escapeRoute', !form.escapeRoute)} />
+        <Tick
+          label="On an escape route"
+          on={value.escapeRoute}
+          onPress={() => set('escapeRoute')(!value.escapeRoute)}
+        />
         <Tick
           label="A handle opens it from the secured side"
-          on={form.handle}
-          onPress={() => set('handle', !form.handle)}
+          on={value.handle}
+          onPress={() => set('handle')(!value.handle)}
         />
-        {form.escapeRoute ? null : (
+        {value.escapeRoute ? null : (
           <Tick
             label="Whoever is inside has another way out"
-            on={form.otherWayOut}
-            onPress={() => set('otherWayOut', !form.otherWayOut)}
+            on={value.otherWayOut}
+            onPress={() => set('otherWayOut')(!value.otherWayOut)}
           />
         )}
         <Tick
           label="Its unsecured side is out of doors"
-          on={form.outdoor}
-          onPress={() => set('outdoor', !form.outdoor)}
+          on={value.outdoor}
+          onPress={() => set('outdoor')(!value.outdoor)}
         />
         <View style={{ flexDirection: 'row', gap: 12 }}>
           <View style={{ flex: 1 }}>
             <Field
               label="East on the grid, m"
-              value={form.x}
-              onChange={(v) => set('x', v)}
+              value={value.x}
+              onChange={set('x')}
               keyboard="decimal"
               mono
-              error={error('at')}
+              error={error('x')}
             />
           </View>
           <View style={{ flex: 1 }}>
-            <Field label="North, m" value={form.y} onChange={(v) => set('y', v)} keyboard="decimal" mono />
+            <Field label="North, m" value={value.y} onChange={set('y')} keyboard="decimal" mono error={error('y')} />
           </View>
         </View>
-        <Tick label="It stays where it is placed" on={form.pinned} onPress={() => set('pinned', !form.pinned)} />
+        <Tick label="It stays where it is placed" on={value.pinned} onPress={() => set('pinned')(!value.pinned)} />
       </Sheet>
-      <Hardware form={form} set={set} error={error} />
+      <Hardware hardware={value.hardware} onChange={set('hardware')} error={error} />
       <Sheet title="Who decides">
         <Pick
           label="Whether somebody passes is decided by"
-          value={form.by}
+          value={value.by}
           options={[
             { value: 'controller', label: 'the controller' },
             { value: 'server', label: 'the server' },
             { value: 'reader', label: 'the reader' },
             { value: 'lock', label: 'the lock' },
           ]}
-          onChange={(v) => set('by', v as Decides['by'])}
+          onChange={set('by')}
         />
-        {form.by === 'controller' ? null : (
+        {value.by === 'controller' ? null : (
           <>
             <Field
               label="Out of reach for so many seconds"
-              value={form.after}
-              onChange={(v) => set('after', v)}
+              value={value.after}
+              onChange={set('after')}
               keyboard="numeric"
               mono
               error={error('after')}
             />
             <Pick
               label="Then"
-              value={form.then}
+              value={value.then}
               options={[
                 { value: 'knownCards', label: 'cards known at the door still pass' },
                 { value: 'staysShut', label: 'nobody gets in' },
                 { value: 'opens', label: 'the door opens' },
               ]}
-              onChange={(v) => set('then', v as Decides['then'])}
+              onChange={set('then')}
             />
           </>
         )}
@@ -300,17 +276,17 @@ const titleOf = (door: Door | undefined, like: Door | undefined): string => {
 
 /** A device for each role; what few doors have is out of the way until it is asked for. */
 function Hardware({
-  form,
-  set,
+  hardware,
+  onChange,
   error,
 }: {
-  form: Form
-  set: <K extends keyof Form>(key: K, value: Form[K]) => void
+  hardware: Form['hardware']
+  onChange: (hardware: Form['hardware']) => void
   error: (field: string) => string | undefined
 }) {
   const facts = useFacts()
   const [more, setMore] = useState(false)
-  const shown = partRoles.filter((role) => more || usual.includes(role) || form.hardware[role])
+  const shown = partRoles.filter((role) => more || usual.includes(role) || hardware[role])
   return (
     <Sheet title="Hardware">
       <View>
@@ -318,9 +294,9 @@ function Hardware({
           <Pick
             key={role}
             label={roleFacts[role].says}
-            value={form.hardware[role] ?? ''}
+            value={hardware[role] ?? ''}
             error={error(`hardware.${role}`)}
-            onChange={(v) => set('hardware', { ...form.hardware, [role]: v })}
+            onChange={(v) => onChange({ ...hardware, [role]: v })}
             options={[
               { value: '', label: role === 'lock' ? 'None yet' : 'None' },
               ...Object.values(sheetsFor(facts))

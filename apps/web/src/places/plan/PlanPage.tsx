@@ -61,7 +61,7 @@ export function PlanPage({ id }: { id: string }) {
         <Action
           kind="plain"
           label="Add a door like this one"
-          onPress={() => router.push(`/doors/new?like=${encodeURIComponent(door.id)}` as never)}
+          onPress={() => router.push(`/doors/new?like=${encodeURIComponent(door.id)}`)}
         />
         <UndoBar />
       </Sheet>
@@ -115,7 +115,7 @@ function Place({ door }: { door: Door }) {
         </View>
       ))}
       <View style={{ padding: 16 }}>
-        <Action kind="plain" label="Place all open doors at once" onPress={() => router.push('/siting' as never)} />
+        <Action kind="plain" label="Place all open doors at once" onPress={() => router.push('/siting')} />
       </View>
     </Sheet>
   )

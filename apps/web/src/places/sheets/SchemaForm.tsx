@@ -63,13 +63,14 @@ interface Props {
   onChange: (value: Value | undefined) => void
   title: string
   path: string
-  error?: { at: string; says: string } | null
+  /** What is wrong at a path, in words. */
+  error: (path: string) => string | undefined
 }
 
 /** A form made from a schema: every object a group, every list with its lines to add and take away, optional parts behind a button. */
 export function SchemaForm({ schema, value, onChange, title, path, error }: Props) {
   const record = (value ?? {}) as Record<string, Value | undefined>
-  const own = error?.at === path && path ? error.says : undefined
+  const own = path ? error(path) : undefined
   if (schema.properties) {
     const needed = new Set(schema.required ?? [])
     return (
@@ -87,7 +88,7 @@ export function SchemaForm({ schema, value, onChange, title, path, error }: Prop
             title={inner.title ?? key}
             value={record[key]}
             path={path ? `${path}.${key}` : key}
-            error={error ?? null}
+            error={error}
             onChange={(v) => {
               const next = { ...record, [key]: v }
               if (v === undefined) delete next[key]
@@ -106,7 +107,7 @@ export function SchemaForm({ schema, value, onChange, title, path, error }: Prop
         onChange={onChange}
         title={title}
         path={path}
-        error={error ?? null}
+        error={error}
       />
     )
   if (schema.enum)
@@ -165,9 +166,7 @@ function Optional({ schema, needed, title, value, path, error, onChange }: Props
       </View>
     )
   const group = !!schema.properties || schema.type === 'array'
-  const inner = (
-    <SchemaForm schema={schema} value={value} onChange={onChange} title={title} path={path} error={error ?? null} />
-  )
+  const inner = <SchemaForm schema={schema} value={value} onChange={onChange} title={title} path={path} error={error} />
   if (!group)
     return needed ? (
       inner
@@ -190,7 +189,7 @@ function Optional({ schema, needed, title, value, path, error, onChange }: Props
 
 function ListField({ schema, value, onChange, title, path, error }: Props & { value: Value[] }) {
   const items = schema.items ?? {}
-  const own = error?.at === path ? error.says : undefined
+  const own = error(path)
   const one = items.properties ? 'line' : title.toLowerCase()
   return (
     <View style={{ gap: 8 }}>
@@ -207,7 +206,7 @@ function ListField({ schema, value, onChange, title, path, error }: Props & { va
             value={v}
             title={`${title} ${i + 1}`}
             path={`${path}.${i}`}
-            error={error ?? null}
+            error={error}
             onChange={(next) => onChange(value.map((x, n) => (n === i ? (next ?? null) : x)))}
           />
           <Action

@@ -46,7 +46,7 @@ export function SheetPage({ id }: { id: string }) {
           <Action
             kind={own ? 'main' : 'plain'}
             label={own ? 'Change this sheet' : 'Make one like it'}
-            onPress={() => router.push((own ? `/sheets/${id}/edit` : `/sheets/new?like=${id}`) as never)}
+            onPress={() => router.push(own ? `/sheets/${id}/edit` : `/sheets/new?like=${id}`)}
           />
         ) : null
       }
@@ -84,7 +84,7 @@ export function SheetPage({ id }: { id: string }) {
             label="Remove this sheet"
             onPress={() =>
               send('sheet.remove', { id })
-                .then(() => router.replace('/sheets' as never))
+                .then(() => router.replace('/sheets'))
                 .catch((e: unknown) => setWrong(saysOf(e)))
             }
           />

@@ -21,21 +21,14 @@ export function SheetsPage({ chosen }: { chosen?: string | undefined }) {
       title="Device sheets"
       under={`${sheets.length} types of device; nothing in Rauta knows one by its name`}
       head={<Field label="Find a device" value={find} onChange={setFind} />}
-      bar={
-        canFit(me) ? <Action label="Add a device sheet" onPress={() => router.push('/sheets/new' as never)} /> : null
-      }
+      bar={canFit(me) ? <Action label="Add a device sheet" onPress={() => router.push('/sheets/new')} /> : null}
     >
       {deviceKinds.map((kind) => {
         const mine = sheets.filter((s) => s.kind === kind)
         return mine.length === 0 ? null : (
           <Sheet key={kind} flush title={kindWords[kind][1]}>
             {mine.map((s) => (
-              <Line
-                key={s.id}
-                label={s.name}
-                chosen={s.id === chosen}
-                onPress={() => router.push(`/sheets/${s.id}` as never)}
-              >
+              <Line key={s.id} label={s.name} chosen={s.id === chosen} onPress={() => router.push(`/sheets/${s.id}`)}>
                 <T face="strong">
                   {s.name}
                   {facts.sheet[s.id] ? ' · yours' : ''}

@@ -27,10 +27,10 @@ export function MorePage() {
   return (
     <Screen title="More">
       {places
-        .flatMap((p): { href: string; label: string }[] => [...p.items])
+        .flatMap((p) => [...p.items])
         .filter((i) => about[i.href])
         .map((i) => (
-          <Line key={i.href} label={i.label} onPress={() => router.push(i.href as never)}>
+          <Line key={i.href} label={i.label} onPress={() => router.push(i.href)}>
             <T face="strong" size={17}>
               {i.label}
             </T>

@@ -42,7 +42,7 @@ function RailLink({ place, on }: { place: Place; on: boolean }) {
   const ground = useGround()
   const width = (railWidth - edge) / (place.half ? 2 : 1)
   return (
-    <Link href={place.href as never} aria-current={on ? 'page' : undefined} style={{ textDecorationLine: 'none' }}>
+    <Link href={place.href} aria-current={on ? 'page' : undefined} style={{ textDecorationLine: 'none' }}>
       <View
         style={{
           minHeight: 44,

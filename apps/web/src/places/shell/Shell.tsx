@@ -11,7 +11,7 @@ import { useSession } from '../../state/session'
 import { useGround, useWide } from '../../theme'
 // The home screen comes with the shell: one round trip less before the first door is seen.
 import '../doors/Board'
-import { FirstUse } from '../start/FirstUse'
+import { FirstUse } from '../lazyForms'
 import { SignIn } from '../start/SignIn'
 import { Costs } from './Costs'
 import { Keys } from './Keys'
@@ -36,7 +36,9 @@ export function Shell() {
       {me === null ? (
         <Waiting away={unknown} onAgain={look} />
       ) : me.state === 'new' ? (
-        <FirstUse />
+        <Suspense fallback={<Shape />}>
+          <FirstUse />
+        </Suspense>
       ) : me.state === 'out' ? (
         <SignIn />
       ) : (
@@ -138,7 +140,7 @@ function Refused() {
   const refused = useJob((s) => s.outbox.filter((w) => w.refused !== undefined).length)
   if (refused === 0) return null
   return (
-    <Link href={'/waiting' as never}>
+    <Link href={'/waiting'}>
       <Notice tone="madder">
         {refused === 1
           ? 'A record that waited was refused: see why.'

@@ -33,7 +33,7 @@ export function TopLine() {
       <T face="mid" size={13} numberOfLines={1} style={{ flex: 1 }}>
         {jobOf(facts)?.name ?? ''}
       </T>
-      <Link href={'/waiting' as never} style={{ minHeight: 44, justifyContent: 'center', display: 'flex' }}>
+      <Link href={'/waiting'} style={{ minHeight: 44, justifyContent: 'center', display: 'flex' }}>
         <View role="status" style={{ flexDirection: 'row', alignItems: 'center', gap: 6, minHeight: 44 }}>
           <Svg width={9} height={9}>
             <Rect
@@ -98,10 +98,7 @@ export function StandingDoors() {
   const ref = facts.door[first.id]?.ref ?? first.id
   const more = standing.length > 1 ? `, and ${standing.length - 1} more` : ''
   return (
-    <Link
-      href={`/doors/${first.id}` as never}
-      style={{ display: 'flex', minHeight: 44, backgroundColor: ground.madder }}
-    >
+    <Link href={`/doors/${first.id}`} style={{ display: 'flex', minHeight: 44, backgroundColor: ground.madder }}>
       <View
         role="status"
         style={{ flex: 1, minHeight: 44, justifyContent: 'center', paddingHorizontal: 16, paddingVertical: 6 }}

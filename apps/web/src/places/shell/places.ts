@@ -1,5 +1,7 @@
+import type { Href } from 'expo-router'
+
 export interface Place {
-  href: string
+  href: Extract<Href, string>
   label: string
   /** Two of them stand side by side in the rail, so that all are seen on a screen of 800 px without any being too small to hit. */
   half?: true

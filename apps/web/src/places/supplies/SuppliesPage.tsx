@@ -36,7 +36,7 @@ export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
           ? `${bad} of ${controllers.length} supplies have something to mend`
           : `${controllers.length} supplies carry what hangs on them`
       }
-      bar={<Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />}
+      bar={<Action label="What opens when" onPress={() => router.push('/supplies/release')} />}
     >
       {controllers.length === 0 ? (
         <T style={{ padding: 16 }}>No controller is planned yet, so nothing draws any current.</T>
@@ -54,7 +54,7 @@ export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
               key={c.id}
               label={`Supply of ${c.ref}. ${says}`}
               chosen={c.id === chosen}
-              onPress={() => router.push(`/supplies/${c.id}` as never)}
+              onPress={() => router.push(`/supplies/${c.id}`)}
             >
               <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
                 <T face="mono" style={{ width: 40 }}>
@@ -102,7 +102,7 @@ export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
             <Action
               kind="plain"
               label="Plan a network switch or midspan"
-              onPress={() => router.push('/supplies/units/new' as never)}
+              onPress={() => router.push('/supplies/units/new')}
             />
           </View>
         ) : null}
@@ -123,7 +123,7 @@ function NetworkLine({ facts, unit, chosen }: { facts: Facts; unit: Unit; chosen
     <Line
       label={`Network power of ${unit.ref}. ${says}`}
       chosen={chosen}
-      onPress={() => router.push(`/supplies/units/${unit.id}` as never)}
+      onPress={() => router.push(`/supplies/units/${unit.id}`)}
     >
       <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
         <T face="mono" style={{ width: 40 }}>

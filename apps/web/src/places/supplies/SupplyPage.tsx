@@ -56,9 +56,7 @@ export function SupplyPage({ id }: { id: string }) {
       title="Supply"
       under={`${controller.cabinet} · ${sheet?.name ?? 'no supply chosen'}`}
       bar={
-        side === 'detail' ? null : (
-          <Action label="What opens when" onPress={() => router.push('/supplies/release' as never)} />
-        )
+        side === 'detail' ? null : <Action label="What opens when" onPress={() => router.push('/supplies/release')} />
       }
     >
       {asked.id === controller.id ? null : (

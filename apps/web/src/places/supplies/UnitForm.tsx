@@ -21,8 +21,7 @@ export function UnitForm() {
     draft: 'unit-new',
     first: { id: v7(), ref: `N${n}`, sheet: kinds[0]?.id ?? '', cabinet: cabinetsOf(facts)[0] ?? '', address: '' },
     payload: (u) => ({ ...u, ref: u.ref.trim(), cabinet: u.cabinet.trim(), address: u.address.trim() }),
-    onSent: (u) =>
-      router.replace((sheetsFor(facts)[u.sheet]?.networkSource ? `/supplies/units/${u.id}` : '/addresses') as never),
+    onSent: (u) => router.replace(sheetsFor(facts)[u.sheet]?.networkSource ? `/supplies/units/${u.id}` : '/addresses'),
   })
   const { value, set, error } = form
   return (

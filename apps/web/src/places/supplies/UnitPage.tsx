@@ -1,17 +1,15 @@
-import { all, demandsOf, networkFed, networkPower, portOrigin, sheetOf, type PortAnswer, type Unit } from '@rauta/core'
+import { all, demandsOf, networkPower, portOrigin, sheetOf, type PortAnswer } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { useState } from 'react'
-import { View } from 'react-native'
+import { Suspense, useState } from 'react'
 import { Action } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
 import { Figure } from '../../parts/Figure'
-import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
+import { Plug } from '../lazyForms'
 import { Missing } from '../shell/Missing'
 
 /** A switch or midspan: what each port gives, what is drawn, what is lost on the way, and what is left. */
@@ -96,7 +94,7 @@ export function UnitPage({ id }: { id: string }) {
           }
         />
       ))}
-      {canFit(me) ? <Plug unit={unit} free={answer.freePorts} /> : null}
+      <Suspense fallback={null}>{canFit(me) ? <Plug unit={unit} free={answer.freePorts} /> : null}</Suspense>
       {canFit(me) ? (
         <Sheet>
           <Action
@@ -104,7 +102,7 @@ export function UnitPage({ id }: { id: string }) {
             label={`Remove ${unit.ref}`}
             onPress={() =>
               send('unit.remove', { id })
-                .then(() => router.replace('/supplies' as never))
+                .then(() => router.replace('/supplies'))
                 .catch((e: unknown) => setWrong(saysOf(e)))
             }
           />
@@ -130,73 +128,6 @@ function Port({ port: p, lengthM, onOff }: { port: PortAnswer; lengthM: number; 
       />
       <T tone="quiet">{`${lengthM} m${p.deviceV === null ? '' : `, ${p.deviceV.toFixed(1)} V at the device while it peaks`}`}</T>
       {onOff ? <Action kind="plain" label="Take it off this port" onPress={onOff} /> : null}
-    </Sheet>
-  )
-}
-
-function Plug({ unit, free }: { unit: Unit; free: string[] }) {
-  const facts = useFacts()
-  const send = useJob((s) => s.send)
-  const plugged = new Set(all(facts, 'unitFeed').map((f) => f.id))
-  const waiting = networkFed(facts, sheetsFor(facts)).filter((d) => !plugged.has(d.id))
-  const [form, setForm] = useState({ device: '', port: '', length: '' })
-  const [wrong, setWrong] = useState('')
-  const device = form.device || waiting[0]?.id || ''
-  const port = free.includes(form.port) ? form.port : (free[0] ?? '')
-  if (waiting.length === 0)
-    return (
-      <Sheet>
-        <T tone="quiet">Every device that takes network power has its port.</T>
-      </Sheet>
-    )
-  if (free.length === 0)
-    return (
-      <Sheet>
-        <T tone="ochre">{`No port is free, and ${waiting.length} devices still wait for one. Plan another switch.`}</T>
-      </Sheet>
-    )
-  const keep = () => {
-    const lengthM = numberIn(form.length)
-    if (lengthM === null || lengthM < 0) {
-      setWrong('Write how many metres the run is, for example 40.')
-      return undefined
-    }
-    return send('unitFeed.put', { id: device, unit: unit.id, port, lengthM })
-      .then(() => {
-        setForm({ device: '', port: '', length: '' })
-        setWrong('')
-      })
-      .catch((e: unknown) => setWrong(saysOf(e)))
-  }
-  return (
-    <Sheet title={`Plug a device in, ${waiting.length} wait`}>
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      <Pick
-        label="Device"
-        value={device}
-        options={waiting.map((d) => ({ value: d.id, label: `${d.ref}, ${d.what}, class ${d.draw.class}` }))}
-        onChange={(v) => setForm({ ...form, device: v })}
-      />
-      <View style={{ flexDirection: 'row', gap: 12 }}>
-        <View style={{ flex: 1 }}>
-          <Pick
-            label="Port"
-            value={port}
-            options={free.map((p) => ({ value: p, label: p }))}
-            onChange={(v) => setForm({ ...form, port: v })}
-          />
-        </View>
-        <View style={{ flex: 1 }}>
-          <Field
-            label="Run, m"
-            value={form.length}
-            onChange={(v) => setForm({ ...form, length: v })}
-            keyboard="decimal"
-            mono
-          />
-        </View>
-      </View>
-      <Action kind="plain" label="Plug it in" onPress={keep} />
     </Sheet>
   )
 }

@@ -1,5 +1,5 @@
 import { useLocalSearchParams } from 'expo-router'
-import { BehaviourPage } from '../../../places/plan/BehaviourPage'
+import { BehaviourPage } from '../../../places/lazyForms'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()
