@@ -39,6 +39,7 @@ module.exports = {
   transformIgnorePatterns: [`/node_modules/(?!(${esm.join('|')}))`],
   moduleNameMapper: {
     '^canonicalize$': '<rootDir>/node_modules/canonicalize/lib/canonicalize.js',
+    '^lucide-react-native/icons/(.*)$': '<rootDir>/node_modules/lucide-react-native/dist/cjs/icons/$1.js',
     '\\.ttf$': '<rootDir>/apps/web/test/file.cjs',
   },
 }

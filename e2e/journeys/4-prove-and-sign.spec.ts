@@ -105,7 +105,7 @@ test('in real time: a door is proved with hands and clock, signed by both, and i
   await page.goto(`/doors/${door}/behaviour`)
   await page.getByRole('textbox', { name: 'Release time, s' }).fill('9')
   await page.getByRole('button', { name: 'Save the behaviour' }).click()
-  const costs = page.getByRole('alertdialog', { name: 'What this change costs' })
+  const costs = page.getByRole('dialog', { name: 'What this change costs' })
   await expect(costs.getByRole('listitem')).toContainText([door])
   await expect(costs.getByRole('listitem')).toContainText(['Load, Prove'])
   await costs.getByRole('button', { name: 'Leave it as it is' }).click()

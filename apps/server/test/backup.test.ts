@@ -75,7 +75,7 @@ describe('a backup', () => {
     const there = await opened(other).catch(async () => null)
     expect(there?.log.facts.rev).toBe(manifest.rev)
     await there?.store.close()
-  }, 60_000)
+  }, 150_000)
 
   it('that is cut short, altered, or is none, is refused with its name, and nothing is touched', async () => {
     const at = folder()
@@ -109,7 +109,7 @@ describe('a backup', () => {
     await expect(writeBackup(store, at, '/proc/b.tar.gz')).rejects.toThrow(/cannot be made/)
     expect(readdirSync(at).sort()).toEqual(['in-use', 'reserve', 'store'])
     await store.close()
-  }, 60_000)
+  }, 150_000)
 
   it('restored and cut short anywhere leaves the old state or the new one', async () => {
     const at = folder()
@@ -131,7 +131,7 @@ describe('a backup', () => {
     const third = await opened(at)
     expect(groups(third.log)).toEqual(['old'])
     await third.store.close()
-  }, 60_000)
+  }, 150_000)
 
   it('made by itself is kept by number and age: the newest four, and the newest of each of fourteen days', async () => {
     const name = (day: number, hour: number, rev: number) =>
@@ -168,7 +168,7 @@ describe('a backup', () => {
     expect(await newestOwnBackup(at)).toMatchObject({ rev: 1 })
     expect(readdirSync(join(at, 'backups'))).toHaveLength(1)
     await store.close()
-  }, 60_000)
+  }, 150_000)
 })
 
 /** The command line, as a process of its own. */

@@ -46,5 +46,5 @@ describe('answers that are lost on their way', () => {
     await site.hands([{ do: 'lostAnswers', serial, share: 0 }])
     const id = await loading
     expect(site.facts.load[id]).toMatchObject({ state: 'held' })
-  }, 60_000)
+  }, 150_000)
 })

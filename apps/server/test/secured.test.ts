@@ -41,7 +41,7 @@ describe('a device that offers HTTPS', () => {
     const taken = (await site.server.context.log.chain('D-01')).filter((r) => r.kind === 'taken').at(-1)
     expect(taken?.body).toMatchObject({ certificate: secured?.fingerprint })
     expect(site.facts.reach['a1']?.says).toBe('')
-  }, 60_000)
+  }, 150_000)
 
   it('whoever stands in its place with another certificate is sent nothing, whatever password it takes', async () => {
     const before = unit().memory.tls

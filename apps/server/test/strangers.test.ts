@@ -326,5 +326,5 @@ describe('the discovery socket', () => {
     await site.until('the planned device heard again', (f) => f.found[endpoint]?.holds?.doors === 1, 20_000)
     expect(Object.values(site.facts.found).length).toBeLessThanOrEqual(202)
     await site.stop()
-  }, 60_000)
+  }, 150_000)
 })

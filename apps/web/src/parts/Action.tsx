@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import { useGround } from '../theme'
 import { useSide } from './Beside'
+import { Icon } from './Icon'
 import { T } from './Text'
 
 interface ActionProps {
@@ -11,11 +12,12 @@ interface ActionProps {
   aside?: string
   onPress: () => unknown
   kind?: 'main' | 'plain' | 'danger'
+  /** A general sign before the word. */ sign?: 'find'
   disabled?: boolean
 }
 
 /** A full-width bar: the thing this screen exists for. Waits for a promise before it can be pressed again. */
-export function Action({ label, name, aside, onPress, kind = 'main', disabled }: ActionProps) {
+export function Action({ label, name, aside, onPress, kind = 'main', sign, disabled }: ActionProps) {
   const ground = useGround()
   const side = useSide()
   const [busy, setBusy] = useState(false)
@@ -27,6 +29,7 @@ export function Action({ label, name, aside, onPress, kind = 'main', disabled }:
   }
   // Beside its detail a list has no main action: there is one, and it is the detail's.
   const main = kind === 'main' && side !== 'list'
+  const tone = disabled || busy ? 'quiet' : main ? 'onOxide' : kind === 'danger' ? 'madder' : 'ink'
   const edge = kind === 'danger' ? ground.madder : ground.ink
   return (
     <Button
@@ -36,7 +39,8 @@ export function Action({ label, name, aside, onPress, kind = 'main', disabled }:
       accessibilityRole="button"
       accessibilityLabel={name ?? (aside ? `${label}, ${aside}` : label)}
       buttonStyle={{
-        justifyContent: 'space-between',
+        justifyContent: sign ? 'flex-start' : 'space-between',
+        gap: 8,
         minHeight: 52,
         borderWidth: 1,
         borderColor: main ? ground.oxide : edge,
@@ -44,11 +48,8 @@ export function Action({ label, name, aside, onPress, kind = 'main', disabled }:
       }}
       disabledStyle={{ backgroundColor: ground.paper, borderColor: ground.quiet }}
     >
-      <T
-        face="strong"
-        size={17}
-        tone={disabled || busy ? 'quiet' : main ? 'onOxide' : kind === 'danger' ? 'madder' : 'ink'}
-      >
+      {sign ? <Icon name={sign} tone={tone} /> : null}
+      <T face="strong" size={17} tone={tone}>
         {busy ? `${label} …` : label}
       </T>
       {aside ? (
@@ -176,19 +177,7 @@ function Box({ on }: { on: boolean }) {
         justifyContent: 'center',
       }}
     >
-      {on ? (
-        <View
-          style={{
-            width: 8,
-            height: 15,
-            borderRightWidth: 3,
-            borderBottomWidth: 3,
-            borderColor: ground.sheet,
-            transform: [{ rotate: '42deg' }],
-            marginTop: -4,
-          }}
-        />
-      ) : null}
+      {on ? <Icon name="done" size={24} tone="sheet" /> : null}
     </View>
   )
 }

@@ -1,7 +1,9 @@
 import type { Origin } from '@rauta/core'
 import { useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { View } from 'react-native'
 import { useGround } from '../theme'
+import { ListItem } from './controls'
+import { Icon } from './Icon'
 import { T, type Tone } from './Text'
 
 /** A number with its unit and what it is; tapped, it tells where it comes from. */
@@ -20,18 +22,22 @@ export function Figure({
   const ground = useGround()
   return (
     <View>
-      <Pressable
-        role="button"
-        aria-expanded={open}
-        aria-label={`${label}: ${value}. Where it comes from`}
+      <ListItem
+        {...({
+          role: 'button',
+          'aria-expanded': open,
+          'aria-label': `${label}: ${value}. Where it comes from`,
+        } as object)}
         onPress={() => setOpen(!open)}
-        style={{ minHeight: 48, flexDirection: 'row', alignItems: 'center', gap: 12 }}
+        pad={12}
+        containerStyle={{ padding: 0, minHeight: 48, backgroundColor: ground.sheet }}
       >
         <T style={{ flex: 1 }}>{label}</T>
-        <T face="mono" size={17} tone={tone} style={{ textDecorationLine: 'underline', textDecorationStyle: 'dotted' }}>
+        <T face="mono" size={17} tone={tone}>
           {value}
         </T>
-      </Pressable>
+        <Icon name="unfolds" size={16} tone="quiet" />
+      </ListItem>
       {open ? (
         <View style={{ borderLeftWidth: 3, borderColor: ground.line, paddingLeft: 12, paddingBottom: 8, gap: 4 }}>
           <T>{origin.formula}</T>

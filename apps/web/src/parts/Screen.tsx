@@ -3,6 +3,8 @@ import { useEffect, useRef, type ReactNode } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useGround, useWide } from '../theme'
 import { useSide } from './Beside'
+import { ListItem } from './controls'
+import { Icon } from './Icon'
 import { T } from './Text'
 
 interface ScreenProps {
@@ -150,27 +152,24 @@ interface LineProps {
   label?: string
   /** It stands beside its list. */
   chosen?: boolean
+  /** What a press does besides leading to a place: it unfolds here, or the row shows by itself where it leads. */
+  sign?: 'unfolds' | 'none'
 }
 
-export function Line({ children, onPress, label, chosen }: LineProps) {
+/** A row of a list; pressed, it leads on. */
+export function Line({ children, onPress, label, chosen, sign }: LineProps) {
   const ground = useGround()
   const inList = useSide() === 'list'
+  const shown = onPress && !inList && sign !== 'none' ? (sign ?? 'leadsOn') : null
   return (
-    <View
-      {...(onPress
-        ? ({
-            role: 'button',
-            tabIndex: 0,
-            'aria-label': label,
-            'aria-current': chosen ? 'true' : undefined,
-            onClick: onPress,
-            onKeyDown: (e: { key: string }) => {
-              if (e.key === 'Enter') onPress()
-            },
-          } as object)
-        : {})}
-      style={{
-        paddingRight: 16,
+    <ListItem
+      {...(onPress ? { onPress } : {})}
+      {...((onPress
+        ? { role: 'button', 'aria-label': label, 'aria-current': chosen ? 'true' : undefined }
+        : {}) as object)}
+      pad={8}
+      containerStyle={{
+        paddingRight: shown ? 10 : 16,
         paddingLeft: inList ? 12 : 16,
         paddingVertical: 10,
         minHeight: 48,
@@ -178,12 +177,11 @@ export function Line({ children, onPress, label, chosen }: LineProps) {
         borderLeftColor: chosen ? ground.oxide : 'transparent',
         borderBottomWidth: 1,
         borderColor: ground.line,
-        justifyContent: 'center',
         backgroundColor: ground.sheet,
-        ...(onPress ? { cursor: 'pointer' } : {}),
       }}
     >
-      {children}
-    </View>
+      <View style={{ flex: 1, minWidth: 0, justifyContent: 'center' }}>{children}</View>
+      {shown ? <Icon name={shown} tone="quiet" /> : null}
+    </ListItem>
   )
 }

@@ -9,6 +9,7 @@ import {
 import { useMemo, useRef, type ReactNode } from 'react'
 import { Pressable, View } from 'react-native'
 import { useGround } from '../theme'
+import { Icon } from './Icon'
 import { T } from './Text'
 
 const features = tableFeatures({
@@ -87,11 +88,12 @@ export function Table<R extends { id: string }>({ label, rows, columns, chosen, 
                 role="button"
                 aria-label={`Sort by ${String(header.column.columnDef.header)}`}
                 onPress={() => header.column.toggleSorting()}
-                style={{ minHeight: 44, justifyContent: 'center' }}
+                style={{ minHeight: 44, flexDirection: 'row', alignItems: 'center', gap: 4 }}
               >
                 <T face="mid" tone={sorted ? 'ink' : 'quiet'}>
-                  {`${String(header.column.columnDef.header)}${sorted === 'asc' ? ' ↑' : sorted === 'desc' ? ' ↓' : ''}`}
+                  {String(header.column.columnDef.header)}
                 </T>
+                {sorted ? <Icon name={sorted === 'asc' ? 'up' : 'down'} size={16} /> : null}
               </Pressable>
             </View>
           )

@@ -135,13 +135,17 @@ function NetworkLine({ line: l, open, onOpen }: { line: AddressLine; open: boole
   }
   return (
     <View>
-      <Line label={`${l.ref} ${l.address || 'no address'}${l.fault ? `. ${l.fault}` : ''}`} onPress={onOpen}>
+      <Line
+        label={`${l.ref} ${l.address || 'no address'}${l.fault ? `. ${l.fault}` : ''}`}
+        sign="unfolds"
+        onPress={onOpen}
+      >
         <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
           <T face="mono" style={{ width: 76 }}>
             {l.ref}
           </T>
           <View style={{ flex: 1, minWidth: 0 }}>
-            <T numberOfLines={1}>{l.what}</T>
+            <T>{l.what}</T>
             {l.fault && l.address ? (
               <T size={13} tone="madder">
                 {l.fault}
@@ -262,13 +266,17 @@ function BusRow({
   const end = l.terminator
   return (
     <View>
-      <Line label={`${l.ref} address ${l.address ?? 'none'}${l.fault ? `. ${l.fault}` : ''}`} onPress={onOpen}>
+      <Line
+        label={`${l.ref} address ${l.address ?? 'none'}${l.fault ? `. ${l.fault}` : ''}`}
+        sign="unfolds"
+        onPress={onOpen}
+      >
         <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
           <T face="mono" style={{ width: 76 }}>
             {l.ref}
           </T>
           <View style={{ flex: 1, minWidth: 0 }}>
-            <T numberOfLines={1}>{l.what}</T>
+            <T>{l.what}</T>
             {l.fault ? (
               <T size={13} tone={l.address === null ? 'ochre' : 'madder'}>
                 {l.fault}

@@ -66,8 +66,8 @@ export function Board({ chosen }: { chosen?: string }) {
         wide ? (
           <MarkCounts counts={counts} total={everything.length} pitch={widePitch} />
         ) : (
-          <View style={{ width: 96 }}>
-            <Action kind="plain" label="Find" onPress={() => setFinding(!finding)} />
+          <View style={{ width: 104 }}>
+            <Action kind="plain" sign="find" label="Find" onPress={() => setFinding(!finding)} />
           </View>
         )
       }
@@ -271,7 +271,7 @@ const DoorRow = memo(function DoorRow({
   const says = next ? `${markWord[next.mark]}: ${next.says}` : state.sign.says
   return (
     <View role="listitem">
-      <Line label={`${door.ref} ${door.name}. ${says}`} chosen={on} onPress={() => open(door.id)}>
+      <Line sign="none" label={`${door.ref} ${door.name}. ${says}`} chosen={on} onPress={() => open(door.id)}>
         <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
           <View style={{ flex: 1, minWidth: 0 }}>
             <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>

@@ -37,12 +37,16 @@ export function AccountLine({ account: { name, role }, onDone }: { account: Acco
     <>
       <Line
         {...(mayChange
-          ? { label: `${name}, ${role}, ${open ? 'close' : 'change'}`, onPress: () => setOpen(!open) }
+          ? {
+              sign: 'unfolds' as const,
+              label: `${name}, ${role}, ${open ? 'close' : 'change'}`,
+              onPress: () => setOpen(!open),
+            }
           : {})}
       >
         <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
           <T face="strong">{name}</T>
-          <T tone="quiet">{mayChange ? `${role} · change` : role}</T>
+          <T tone="quiet">{role}</T>
         </View>
       </Line>
       {open ? (

@@ -1,15 +1,16 @@
 import { atHandList, type AtHandItem } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
-import { Pressable, View } from 'react-native'
+import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { FileLinks } from '../../parts/FileLinks'
+import { Button } from '../../parts/controls'
 import { Field } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
-import { useGround } from '../../theme'
+import { faces, useGround } from '../../theme'
 
 const groupWords: Record<AtHandItem['group'], string> = {
   cable: 'Cables',
@@ -112,16 +113,14 @@ function Item({ item }: { item: AtHandItem }) {
             {item.for}
           </T>
           {open ? null : (
-            <Pressable
-              role="button"
-              aria-label={`From whom and by when: ${item.what}`}
+            <Button
+              type="clear"
+              accessibilityLabel={`From whom and by when: ${item.what}`}
               onPress={() => setOpen(true)}
-              style={{ minHeight: 48, justifyContent: 'center' }}
-            >
-              <T face="mid" size={13} tone="oxide">
-                {kept?.from || kept?.due ? 'Alter' : 'From whom'}
-              </T>
-            </Pressable>
+              buttonStyle={{ minHeight: 48, paddingHorizontal: 0 }}
+              titleStyle={{ fontFamily: faces.mid, fontSize: 15, color: ground.oxide }}
+              title={kept?.from || kept?.due ? 'Alter' : 'From whom'}
+            />
           )}
         </View>
         {where ? <T size={13}>{where}</T> : null}

@@ -7,6 +7,7 @@ import { Action, Tick } from '../../parts/Action'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { counted } from '../../parts/count'
 import { LazyTable } from '../../parts/LazyTable'
+import { Progress } from '../../parts/Progress'
 import type { TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
@@ -287,7 +288,6 @@ function Lines({ differences }: { differences: readonly Difference[] }) {
 
 function Running({ load }: { load: Load }) {
   const facts = useFacts()
-  const ground = useGround()
   const send = useJob((s) => s.send)
   const { total, done } = useJob((s) => s.loads[load.id]) ?? load
   const share = total ? done / total : 0
@@ -297,14 +297,7 @@ function Running({ load }: { load: Load }) {
         face="strong"
         size={17}
       >{`${facts.controller[load.controller]?.ref ?? ''}: ${load.state === 'waits' ? 'waits' : 'loading'}`}</T>
-      <View
-        role="progressbar"
-        aria-label="Load"
-        aria-valuenow={Math.round(share * 100)}
-        style={{ height: 10, backgroundColor: ground.line }}
-      >
-        <View style={{ height: 10, width: `${share * 100}%`, backgroundColor: ground.slate }} />
-      </View>
+      <Progress label="Load" share={share} />
       <T>{load.state === 'running' && total ? `${done} of ${total} sent` : load.says}</T>
       <Action kind="plain" label="Stop" onPress={() => send('load.stop', { id: load.id })} />
     </Sheet>

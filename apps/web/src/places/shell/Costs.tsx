@@ -1,11 +1,11 @@
-import { useEffect, useRef } from 'react'
 import { ScrollView, View } from 'react-native'
 import { Action } from '../../parts/Action'
+import { Cover } from '../../parts/Cover'
 import { T } from '../../parts/Text'
 import { markWord } from '../../signs/Rungs'
 import { useCosts } from '../../state/costs'
 import { useFacts } from '../../state/job'
-import { useGround, useWide } from '../../theme'
+import { useGround } from '../../theme'
 
 const listed = 40
 
@@ -14,28 +14,17 @@ export function Costs() {
   const ground = useGround()
   const asking = useCosts((s) => s.asking)
   const facts = useFacts()
-  const wide = useWide()
-  const title = useRef<View>(null)
-  useEffect(() => {
-    if (asking) (title.current as unknown as HTMLElement | null)?.focus()
-  }, [asking])
   if (!asking) return null
   const { losses, answer } = asking
   const more = losses.length - listed
   const doors = losses.length === 1 ? 'A signed door loses' : `${losses.length} signed doors lose`
   return (
-    <View
-      role="alertdialog"
-      aria-label="What this change costs"
-      style={{ flex: 1, backgroundColor: ground.paper, alignItems: 'stretch' }}
-    >
+    <Cover name="What this change costs" onLeave={() => answer(false)}>
       <ScrollView
-        style={{ flexGrow: wide ? 0 : 1, flexShrink: 1 }}
+        style={{ flexGrow: 0, flexShrink: 1 }}
         contentContainerStyle={{ padding: 16, gap: 12, maxWidth: 720 }}
       >
-        <View ref={title} tabIndex={-1}>
-          <T face="strong" size={22}>{`${doors} marks by this change`}</T>
-        </View>
+        <T level={1} face="strong" size={22}>{`${doors} marks by this change`}</T>
         <T size={17}>What was proved there has to be proved and signed again. Nothing is changed yet.</T>
         <View role="list" style={{ borderTopWidth: 1, borderColor: ground.line }}>
           {losses.slice(0, listed).map((l) => (
@@ -68,6 +57,6 @@ export function Costs() {
         <Action kind="danger" label="Change it all the same" onPress={() => answer(true)} />
         <Action kind="plain" label="Leave it as it is" onPress={() => answer(false)} />
       </View>
-    </View>
+    </Cover>
   )
 }

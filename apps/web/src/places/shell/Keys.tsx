@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
+import { Cover } from '../../parts/Cover'
 import { T } from '../../parts/Text'
-import { useGround } from '../../theme'
 
 const keys: readonly [key: string, does: string][] = [
   ['↑ ↓', 'move along the list of doors'],
@@ -17,7 +17,6 @@ const typing = (target: EventTarget | null) =>
 
 /** What the keys do, on a wide screen: `?` shows it, `?` or Escape puts it away. */
 export function Keys() {
-  const ground = useGround()
   const [shown, setShown] = useState(false)
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
@@ -30,34 +29,21 @@ export function Keys() {
   }, [])
   if (!shown) return null
   return (
-    <View
-      role="dialog"
-      aria-label="Keys"
-      style={{
-        position: 'absolute',
-        right: 24,
-        bottom: 24,
-        width: 380,
-        zIndex: 5,
-        backgroundColor: ground.sheet,
-        borderWidth: 2,
-        borderColor: ground.ink,
-        padding: 16,
-        gap: 10,
-      }}
-    >
-      <T level={2} face="strong" size={17}>
-        Keys
-      </T>
-      {keys.map(([key, does]) => (
-        <View key={key} style={{ flexDirection: 'row', gap: 12 }}>
-          <T face="mono" style={{ width: 64 }}>
-            {key}
-          </T>
-          <T style={{ flex: 1 }}>{does}</T>
-        </View>
-      ))}
-      <Action kind="plain" label="Put away" onPress={() => setShown(false)} />
-    </View>
+    <Cover name="Keys" onLeave={() => setShown(false)}>
+      <View style={{ padding: 16, gap: 10 }}>
+        <T level={2} face="strong" size={17}>
+          Keys
+        </T>
+        {keys.map(([key, does]) => (
+          <View key={key} style={{ flexDirection: 'row', gap: 12 }}>
+            <T face="mono" style={{ width: 64 }}>
+              {key}
+            </T>
+            <T style={{ flex: 1 }}>{does}</T>
+          </View>
+        ))}
+        <Action kind="plain" label="Put away" onPress={() => setShown(false)} />
+      </View>
+    </Cover>
   )
 }

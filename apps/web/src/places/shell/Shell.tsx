@@ -1,6 +1,7 @@
 import { Link, Slot } from 'expo-router'
-import { Suspense, useEffect } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { View } from 'react-native'
+import { Skeleton } from '../../parts/controls'
 import { T } from '../../parts/Text'
 import { Notice } from '../../parts/Screen'
 import { Action } from '../../parts/Action'
@@ -13,12 +14,13 @@ import { useGround, useWide } from '../../theme'
 import '../doors/Board'
 import { FirstUse } from '../lazyForms'
 import { SignIn } from '../start/SignIn'
-import { Costs } from './Costs'
-import { Keys } from './Keys'
 import { Rail } from './Rail'
 import { SkipLink } from './SkipLink'
 import { Tabs } from './Tabs'
 import { StandingDoors, TopLine } from './TopLine'
+
+const Keys = lazy(() => import('./Keys').then((m) => ({ default: m.Keys })))
+const Costs = lazy(() => import('./Costs').then((m) => ({ default: m.Costs })))
 
 /** What stands around every place: who is signed in, the job's line on top, the ways about. */
 export function Shell() {
@@ -94,10 +96,10 @@ function Inside({ covered }: { covered: boolean }) {
         <StoreNotices />
         <Refused />
         {/* Covered, not taken away: what was being typed stays as it is. */}
-        <View style={{ flex: 1, display: covered || asked ? 'none' : 'flex' }}>
+        <View style={{ flex: 1, display: covered ? 'none' : 'flex' }}>
           <Suspense fallback={<Shape />}>{ready ? <Slot /> : <Shape />}</Suspense>
         </View>
-        {covered ? null : <Costs />}
+        <Suspense fallback={null}>{asked && !covered ? <Costs /> : null}</Suspense>
         {covered ? (
           <View style={{ flex: 1, backgroundColor: ground.paper }}>
             <SignIn again />
@@ -105,7 +107,7 @@ function Inside({ covered }: { covered: boolean }) {
         ) : null}
         {wide ? null : <Tabs />}
       </View>
-      {wide ? <Keys /> : null}
+      <Suspense fallback={null}>{wide ? <Keys /> : null}</Suspense>
     </View>
   )
 }
@@ -116,7 +118,12 @@ function Shape() {
   return (
     <View role="status" aria-label="Loading the job" style={{ padding: 16, gap: 12 }}>
       {[0, 1, 2, 3, 4, 5].map((i) => (
-        <View key={i} style={{ height: 52, backgroundColor: ground.sheet, borderWidth: 1, borderColor: ground.line }} />
+        <Skeleton
+          key={i}
+          animation="none"
+          height={52}
+          style={{ backgroundColor: ground.sheet, borderWidth: 1, borderColor: ground.line, borderRadius: 0 }}
+        />
       ))}
     </View>
   )
