@@ -4,7 +4,7 @@ import { fileURLToPath } from 'node:url'
 
 const here = createRequire(import.meta.url)
 /** What the declaration begins with: it is made, and lies in the tree so that a fresh clone has it. */
-const head = "// Made by scripts/routes.ts from the pages under apps/web/src/app: run it again where those change.\n"
+const head = '// Made by scripts/routes.ts from the pages under apps/web/src/app: run it again where those change.\n'
 
 /** Every address of the application as types, as the router's own generator writes them. */
 export function routesOf(): string {

@@ -8,6 +8,7 @@ import { boardBench, serverWith } from './board'
 import { eventsBench } from './events'
 import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
+import { pagesBench } from './pages'
 import { peopleBench } from './people'
 import { planBench } from './plan'
 import { emptyShell } from './shell'
@@ -143,6 +144,7 @@ const alone: Record<string, () => Promise<void>> = {
   plan: planBench,
   people: peopleBench,
   board: boardBench,
+  pages: pagesBench,
   field: fieldBench,
   store: storeBench,
   grown,
@@ -157,6 +159,7 @@ size()
 await planBench()
 await peopleBench()
 await boardBench()
+await pagesBench()
 await fieldBench()
 await storeBench()
 await eventsBench()

@@ -79,13 +79,7 @@ function readSeparated(bytes: Uint8Array, fileName: string): Paper {
     // In place: a copy of every row would double the list.
     for (const row of rows) for (const [at, cell] of row.entries()) if (cell === '') row[at] = null
     return {
-      tables: [
-        {
-          name: fileName,
-          rows,
-          ...(delimiter === ',' ? { byComma: true as const } : {}),
-        },
-      ],
+      tables: [{ name: fileName, rows, ...(delimiter === ',' ? { byComma: true as const } : {}) }],
       says: `Text in ${charset}, cells parted by ${{ ',': 'comma', ';': 'semicolon', '\t': 'tab' }[delimiter]}`,
     }
   } catch (error) {

@@ -35,10 +35,13 @@ export const firstSheet = (facts: Facts): DeviceSheet | undefined => sheetsByKin
 export const faultsOf = (r: SupplyReport): number =>
   r.faults.length + r.locks.filter((l) => !l.enough && !l.onlyAtEnd).length
 
+/** Controllers that have a supply of their own. */
+export const withSupply = (facts: Facts): Controller[] =>
+  controllersInOrder(facts).filter((c) => supplyOf(c, facts.controller).id === c.id)
+
 /** Controllers that have a supply of their own, what is wrong first. */
 export const suppliesInOrder = (facts: Facts): { controller: Controller; report: SupplyReport }[] =>
-  controllersInOrder(facts)
-    .filter((c) => supplyOf(c, facts.controller).id === c.id)
+  withSupply(facts)
     .map((controller) => ({ controller, report: reportFor(facts, controller) }))
     .sort((a, b) => faultsOf(b.report) - faultsOf(a.report))
 export const firstSupply = (facts: Facts): Controller | undefined => suppliesInOrder(facts)[0]?.controller

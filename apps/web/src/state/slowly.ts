@@ -1,5 +1,5 @@
 import type { Door, DoorMarks, Facts } from '@rauta/core'
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { marksFor, marksKnown } from './worked'
 
 /** How long work may go on before the screen gets its turn, ms. */
@@ -58,6 +58,38 @@ export function useRowsSoFar(facts: Facts, doors: readonly Door[]): number {
     return () => clearTimeout(timer)
   }, [rows, doors, facts])
   return Math.min(rows, doors.length)
+}
+
+const atOnce = 20
+/** A turn of work that somebody waits for and sees progress of, ms. */
+const longSlice = 40
+
+/** How many of a list have been worked out since the page came, in turns; once all are, what changes is worked out on the spot. */
+export function useWorkedOut<T>(list: readonly T[], work: (item: T) => unknown): number {
+  // A few are done before a bar would be seen.
+  const [done, setDone] = useState(() => (list.length <= atOnce ? Infinity : 0))
+  const latest = useRef({ list, work })
+  useEffect(() => {
+    latest.current = { list, work }
+  })
+  useEffect(() => {
+    if (latest.current.list.length <= atOnce) return undefined
+    let timer: ReturnType<typeof setTimeout>
+    let next = 0
+    const turn = () => {
+      const end = performance.now() + longSlice
+      const { list: items, work: one } = latest.current
+      for (; next < items.length && performance.now() < end; next++) {
+        const item = items[next]
+        if (item !== undefined) one(item)
+      }
+      setDone(next)
+      if (next < items.length) timer = setTimeout(turn, 0)
+    }
+    timer = setTimeout(turn, 0)
+    return () => clearTimeout(timer)
+  }, [])
+  return Math.min(done, list.length)
 }
 
 const shown = new Map<string, DoorMarks>()

@@ -1,6 +1,6 @@
 import { all, isInside, marks, type Area, type Door, type DoorMarks, type Facts, type Mark } from '@rauta/core'
 import { router } from 'expo-router'
-import { lazy, memo, Suspense, useEffect, useMemo, useRef, useState } from 'react'
+import { lazy, memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
 import { counted } from '../../parts/count'
@@ -46,7 +46,9 @@ export function Board({ chosen }: { chosen?: string }) {
   const [filter, setFilter] = useState<Filter>({ area: 'all', missing: 'any', find: '' })
   const [finding, setFinding] = useState(false)
   const everything = useMemo(() => doorsInOrder(facts), [facts])
-  const doors = useMemo(() => shown(facts, everything, filter), [facts, everything, filter])
+  // What is typed is seen at once; the list follows.
+  const sought = useDeferredValue(filter)
+  const doors = useMemo(() => shown(facts, everything, sought), [facts, everything, sought])
   const [drawn, setDrawn] = useState(false)
   const known = useMarksKnown(facts, everything, drawn)
   const now = useMemo(() => (known ? countsOf(facts, everything) : null), [facts, everything, known])
@@ -121,7 +123,15 @@ export function Board({ chosen }: { chosen?: string }) {
         </Suspense>
       ) : null}
       <View role="list" aria-label="Doors">
-        <AllRows facts={facts} doors={doors} chosen={chosen} wide={wide} known={known} onDrawn={setDrawn} />
+        <AllRows
+          facts={facts}
+          everything={everything}
+          doors={doors}
+          chosen={chosen}
+          wide={wide}
+          known={known}
+          onDrawn={setDrawn}
+        />
       </View>
     </Screen>
   )
@@ -193,6 +203,7 @@ const inGroups = (doors: readonly Door[]): Door[][] =>
 /** Draws the rows turn by turn; nothing but the last group is touched by a turn. What is off the screen is neither laid out nor painted. */
 const AllRows = memo(function AllRows({
   facts,
+  everything,
   doors,
   chosen,
   wide,
@@ -200,28 +211,35 @@ const AllRows = memo(function AllRows({
   onDrawn,
 }: {
   facts: Facts
+  everything: readonly Door[]
+  /** Those of them that are looked for. */
   doors: readonly Door[]
   chosen: string | undefined
   wide: boolean
   known: boolean
   onDrawn: (drawn: boolean) => void
 }) {
-  const rows = useRowsSoFar(facts, doors)
-  const all = rows >= doors.length
+  const rows = useRowsSoFar(facts, everything)
+  const all = rows >= everything.length
+  // A row stays in its group whatever is looked for: what is left out goes, and nothing is drawn anew.
+  const sought = new Set(doors)
+  const groups = inGroups(everything.slice(0, rows))
+    .map((group) => ({ id: group[0]?.id, doors: group.filter((door) => sought.has(door)) }))
+    .filter((group) => group.doors.length > 0)
   useEffect(() => {
     onDrawn(all)
   }, [all, onDrawn])
   return (
     <>
-      {inGroups(doors.slice(0, rows)).map((group) => (
+      {groups.map((group) => (
         <div
-          key={group[0]?.id}
-          style={{ contentVisibility: 'auto', containIntrinsicSize: `auto ${group.length * 64}px` }}
+          key={group.id}
+          style={{ contentVisibility: 'auto', containIntrinsicSize: `auto ${group.doors.length * 64}px` }}
         >
           <Rows
-            doors={group}
-            states={group.map((door) => marksToShow(facts, door, known))}
-            chosen={group.some((d) => d.id === chosen) ? chosen : undefined}
+            doors={group.doors}
+            states={group.doors.map((door) => marksToShow(facts, door, known))}
+            chosen={group.doors.some((d) => d.id === chosen) ? chosen : undefined}
             wide={wide}
           />
         </div>

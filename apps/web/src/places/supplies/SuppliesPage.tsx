@@ -14,15 +14,35 @@ import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
+import { counted } from '../../parts/count'
+import { Progress } from '../../parts/Progress'
 import { Line, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { faultsOf, suppliesInOrder } from '../../state/inOrder'
+import { faultsOf, suppliesInOrder, withSupply } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
+import { useWorkedOut } from '../../state/slowly'
+import { reportFor } from '../../state/worked'
 import { Meter } from './Meter'
 
 /** Every supply and every source of network power. @param chosen the one that stands beside the list */
 export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
+  const facts = useFacts()
+  const supplies = withSupply(facts)
+  const done = useWorkedOut(supplies, (c) => reportFor(facts, c))
+  if (done < supplies.length)
+    return (
+      <Screen title="Supplies & cables" under={`Works out ${counted(supplies.length, 'supply', 'supplies')}`}>
+        <Sheet>
+          <T>{`${done} of ${supplies.length}`}</T>
+          <Progress label="Supplies worked out" share={done / supplies.length} />
+        </Sheet>
+      </Screen>
+    )
+  return <Supplies chosen={chosen} />
+}
+
+function Supplies({ chosen }: { chosen: string | undefined }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
   const controllers = suppliesInOrder(facts)
