@@ -12,6 +12,7 @@ import { lanRoutes } from './api/lan'
 import { openApi } from './api/openapi'
 import { paperRoutes } from './api/papers'
 import { photoRoutes } from './api/photos'
+import { flowRoutes } from './api/flows'
 import { printRoutes } from './api/prints'
 import { reachRoutes } from './api/reach'
 import { mount, problems, type Route } from './api/route'
@@ -112,6 +113,7 @@ export function makeApp(options: AppOptions): Express {
     ...accountRoutes(accounts, options.stream, context.log),
     ...lanRoutes(options.lan),
     ...reachRoutes(context),
+    ...flowRoutes(context, options.lan),
     ...keyRoutes({ context, keyFile: options.keyFile, renewAuthority: options.renewAuthority }),
     ...jobRoutes(context, { stream: options.stream, accounts, photos: options.photos, losses }),
     ...paperRoutes(context, losses),

@@ -22,7 +22,7 @@ function ownNet(): NetTable {
       { site: '10.7.1.0', wire: `127.${n}.1.0`, length: 24 },
       { site: '192.168.90.0', wire: `127.${n}.90.0`, length: 24 },
     ],
-    ports: { '80': 18100 + n, '443': 18500 + n },
+    ports: { '80': 18100 + n, '443': 18500 + n, '123': 18900 + n },
     interfaces: [
       { name: 'site', address: '10.7.1.5', prefix: 24 },
       { name: 'bench', address: '192.168.90.5', prefix: 24 },

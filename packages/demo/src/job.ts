@@ -298,7 +298,7 @@ export function netFor(port: number) {
       { site: '10.61.0.0', wire: `127.${61 + n}.0.0`, length: 16 },
       { site: '192.168.90.0', wire: `127.${160 + n}.90.0`, length: 24 },
     ],
-    ports: { '80': 18080 + n, '443': 18400 + n },
+    ports: { '80': 18080 + n, '443': 18400 + n, '123': 18700 + n },
     interfaces: [
       { name: 'site', address: '10.61.8.5', prefix: 24 },
       { name: 'bench', address: '192.168.90.5', prefix: 24 },

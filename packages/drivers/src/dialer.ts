@@ -3,9 +3,19 @@ import { Agent, request, type RequestOptions } from 'node:http'
 import { request as secureRequest } from 'node:https'
 import { networkInterfaces } from 'node:os'
 import { sameSubnet } from '@rauta/core'
+import { knock, knockForTime, type Knock } from './contact'
 import { DeviceError } from './errors'
 import { certificateAt, PinnedAgent, PinnedAgents } from './pinned'
-import { discoveryGroup, discoveryPort, sitePort, toSite, toWire, wirePort, type NetTable } from '@rauta/protocols'
+import {
+  discoveryGroup,
+  discoveryPort,
+  sitePort,
+  toSite,
+  toWire,
+  wirePort,
+  type NetTable,
+  type TimeAnswer,
+} from '@rauta/protocols'
 
 export interface Interface {
   name: string
@@ -34,6 +44,15 @@ export interface Dialer {
   ): Promise<{ status: number; text: string }>
   /** Certificate of whoever answers over TLS there: its SHA-256, hex. @throws DeviceError */
   certificateOf(address: string, port: number, timeoutMs: number, signal?: AbortSignal): Promise<string>
+  /** Whether somebody takes a connection there; nothing is said on it. */
+  knock(address: string, port: number, timeoutMs: number, signal: AbortSignal): Promise<Knock>
+  /** What a time server says there. */
+  knockForTime(
+    address: string,
+    now: () => number,
+    timeoutMs: number,
+    signal: AbortSignal,
+  ): Promise<Knock & { time?: TimeAnswer }>
   /** Sends datagrams to the discovery group from every interface, and hands over every answer until `signal` ends it. */
   multicast(messages: readonly string[], onMessage: (text: string) => void, signal: AbortSignal): Promise<void>
   /** Listens to the discovery group until `signal` ends it. */
@@ -42,6 +61,8 @@ export interface Dialer {
   siteOf(url: string): { address: string; port: number }
 }
 
+const ntpPort = 123
+const noWay: Knock = { outcome: 'noWay', tookMs: 0 }
 const receiveBuffer = 4 * 1024 * 1024
 
 /** The real network, or the simulated site's where a table is given. */
@@ -64,6 +85,11 @@ export function makeDialer(table: NetTable | null): Dialer {
       'noAddress',
       `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
     )
+  }
+  /** Where it is on the wire; null where the simulated site has no such address, as no way leads to it. Another subnet may be reached by a gateway. */
+  const routeTo = (address: string): string | null => {
+    const host = wire(address)
+    return host && (!table || inReach(address)) ? host : null
   }
   // One connection to a device serves many requests; opening one costs as much as a small request.
   const agent = new Agent({ keepAlive: true })
@@ -101,6 +127,14 @@ export function makeDialer(table: NetTable | null): Dialer {
     async certificateOf(address, port, timeoutMs, signal) {
       const host = hostOf(address)
       return await certificateAt(host, portOf(port), Math.max(1, Math.round(timeoutMs)), signal)
+    },
+    async knock(address, port, timeoutMs, signal) {
+      const host = routeTo(address)
+      return host === null ? noWay : await knock(host, portOf(port), timeoutMs, signal)
+    },
+    async knockForTime(address, now, timeoutMs, signal) {
+      const host = routeTo(address)
+      return host === null ? noWay : await knockForTime(host, portOf(ntpPort), now, timeoutMs, signal)
     },
     multicast(messages, onMessage, signal) {
       return Promise.all(

@@ -1,3 +1,4 @@
+export type { Contact, Knock } from './contact'
 export * from './dialer'
 export * from './driver'
 export * from './errors'

@@ -12,11 +12,9 @@ import { everyone, HttpProblem, type Route } from './route'
 /** Sheets and lists on paper: a wire sheet per door, a sheet per controller and cabinet, lists as PDF, CSV and workbook. */
 export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFacts | null): Route[] {
   const printing = new Printing(workshop)
-  // A code on paper must open from a phone: the lasting origin where there is one.
-  const origin = (request: Request) => lan()?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
   const paper = (request: Request, account: Account) => ({
     facts: forPaper(log.facts),
-    origin: origin(request),
+    origin: originOf(request, lan()),
     made: { by: account.name, at: clock.now() },
   })
   const missing = (what: string) => new HttpProblem(404, 'Not found', `There is no ${what} of that name in this job.`)
@@ -91,7 +89,7 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
       roles: everyone,
       answer: answers.print,
       handle: async (request, _response, account) =>
-        printing.start(log.facts, origin(request), account.name, clock.now()),
+        printing.start(log.facts, originOf(request, lan()), account.name, clock.now()),
     },
     {
       method: 'get',
@@ -167,6 +165,10 @@ export function printRoutes({ log, clock, workshop }: Context, lan: () => LanFac
     else attach(response, xlsx, `${which}.xlsx`, await workshop.run('table', table))
   }
 }
+
+/** Where the job is opened: what stands on paper must open from a phone, so the lasting origin where there is one. */
+export const originOf = (request: Request, lan: LanFacts | null): string =>
+  lan?.origin ?? `${request.protocol}://${request.get('host') ?? '127.0.0.1'}`
 
 /** How people call the record that a request names. */
 export const refOf = (table: Readonly<Record<string, { ref: string }>>, request: Request): string => {

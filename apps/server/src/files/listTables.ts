@@ -5,7 +5,10 @@ import {
   checkList,
   conductorList,
   cutList,
+  flowUseWords,
   labels,
+  networkFlows,
+  screensAt,
   usualDrumM,
   usualEndsM,
 } from '@rauta/core/lists'
@@ -13,7 +16,7 @@ import { sheetsFor } from '@rauta/contracts'
 import type { TableOut } from '@rauta/papers'
 import type { PaperFor } from './wireSheet'
 
-export const listNames = ['conductors', 'cables', 'cuts', 'labels', 'checks', 'at-hand'] as const
+export const listNames = ['conductors', 'cables', 'cuts', 'labels', 'checks', 'at-hand', 'flows'] as const
 export type ListName = (typeof listNames)[number]
 export interface ListOptions {
   drumM: number
@@ -71,6 +74,22 @@ export function tableOf(which: ListName, { facts, origin }: PaperFor, options: L
           l.lines[1] ?? '',
           l.lines[2] ?? '',
           origin + l.path,
+        ]),
+      }
+    case 'flows':
+      return {
+        name: 'Network',
+        columns: ['From', 'Address', 'To', 'Address', 'Over', 'Port', 'Protocol', 'What for', 'Still to say'],
+        rows: networkFlows(facts, sheets, screensAt(origin)).map((f) => [
+          f.from.name,
+          f.from.address,
+          f.to.name,
+          f.to.address,
+          f.transport.toUpperCase(),
+          f.port,
+          f.protocol,
+          flowUseWords[f.use],
+          f.fault ?? '',
         ]),
       }
     case 'at-hand':

@@ -11,6 +11,7 @@ const widths: Record<Exclude<ListName, 'labels'>, readonly number[]> = {
   cables: [60, 120, 100, 92, 44, 44, 39],
   cuts: [150, 45, 120, 80, 104],
   'at-hand': [150, 45, 30, 150, 54, 40, 30],
+  flows: [86, 54, 86, 62, 26, 28, 62, 58, 40],
 }
 const titles: Record<ListName, string> = {
   conductors: 'Conductors',
@@ -19,6 +20,7 @@ const titles: Record<ListName, string> = {
   cuts: 'Cut list',
   labels: 'Labels',
   'at-hand': 'What must be at hand',
+  flows: 'What IT must let through',
 }
 
 /** The list on paper; labels as a sheet of labels to cut out, each with its code. */

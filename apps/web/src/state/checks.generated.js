@@ -7047,7 +7047,7 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
 const pattern56 = new RegExp("^[a-z0-9-]{1,40}$", "u");
 const pattern58 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
@@ -7261,11 +7261,11 @@ vErrors.push(err16);
 errors++;
 }
 }
-if(data.also !== undefined){
-let data4 = data.also;
+if(data.listens !== undefined){
+let data4 = data.listens;
 if(Array.isArray(data4)){
 if(data4.length > 400){
-const err17 = {instancePath:instancePath+"/also",schemaPath:"#/properties/also/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const err17 = {instancePath:instancePath+"/listens",schemaPath:"#/properties/listens/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err17];
 }
@@ -7277,8 +7277,10 @@ errors++;
 const len0 = data4.length;
 for(let i0=0; i0<len0; i0++){
 let data5 = data4[i0];
-if(!((((((((((((((((data5 === "controller") || (data5 === "reader")) || (data5 === "lock")) || (data5 === "contact")) || (data5 === "exit")) || (data5 === "breakGlass")) || (data5 === "supply")) || (data5 === "expander")) || (data5 === "hub")) || (data5 === "wirelessLock")) || (data5 === "station")) || (data5 === "module")) || (data5 === "converter")) || (data5 === "switch")) || (data5 === "midspan")) || (data5 === "opener"))){
-const err18 = {instancePath:instancePath+"/also/" + i0,schemaPath:"#/properties/also/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.also.items.enum},message:"must be equal to one of the allowed values"};
+if(data5 && typeof data5 == "object" && !Array.isArray(data5)){
+if(!(false)){
+if(data5.transport === undefined){
+const err18 = {instancePath:instancePath+"/listens/" + i0,schemaPath:"#/properties/listens/items/required",keyword:"required",params:{missingProperty: "transport"},message:"must have required property '"+"transport"+"'"};
 if(vErrors === null){
 vErrors = [err18];
 }
@@ -7288,9 +7290,9 @@ vErrors.push(err18);
 errors++;
 }
 }
-}
-else {
-const err19 = {instancePath:instancePath+"/also",schemaPath:"#/properties/also/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(!(false)){
+if(data5.port === undefined){
+const err19 = {instancePath:instancePath+"/listens/" + i0,schemaPath:"#/properties/listens/items/required",keyword:"required",params:{missingProperty: "port"},message:"must have required property '"+"port"+"'"};
 if(vErrors === null){
 vErrors = [err19];
 }
@@ -7300,11 +7302,9 @@ vErrors.push(err19);
 errors++;
 }
 }
-if(data.says !== undefined){
-let data6 = data.says;
-if(typeof data6 === "string"){
-if(func3(data6) > 400){
-const err20 = {instancePath:instancePath+"/says",schemaPath:"#/properties/says/maxLength",keyword:"maxLength",params:{limit: 400},message:"must NOT have more than 400 characters"};
+if(!(false)){
+if(data5.protocol === undefined){
+const err20 = {instancePath:instancePath+"/listens/" + i0,schemaPath:"#/properties/listens/items/required",keyword:"required",params:{missingProperty: "protocol"},message:"must have required property '"+"protocol"+"'"};
 if(vErrors === null){
 vErrors = [err20];
 }
@@ -7314,8 +7314,9 @@ vErrors.push(err20);
 errors++;
 }
 }
-else {
-const err21 = {instancePath:instancePath+"/says",schemaPath:"#/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key1 in data5){
+if(!(((key1 === "transport") || (key1 === "port")) || (key1 === "protocol"))){
+const err21 = {instancePath:instancePath+"/listens/" + i0,schemaPath:"#/properties/listens/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err21];
 }
@@ -7325,11 +7326,10 @@ vErrors.push(err21);
 errors++;
 }
 }
-if(data.restA !== undefined){
-let data7 = data.restA;
-if(typeof data7 == "number"){
-if(data7 > 100 || isNaN(data7)){
-const err22 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100},message:"must be <= 100"};
+if(data5.transport !== undefined){
+let data6 = data5.transport;
+if(!((data6 === "tcp") || (data6 === "udp"))){
+const err22 = {instancePath:instancePath+"/listens/" + i0+"/transport",schemaPath:"#/properties/listens/items/properties/transport/enum",keyword:"enum",params:{allowedValues: schema19.properties.listens.items.properties.transport.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err22];
 }
@@ -7338,8 +7338,11 @@ vErrors.push(err22);
 }
 errors++;
 }
-if(data7 < 0 || isNaN(data7)){
-const err23 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data5.port !== undefined){
+let data7 = data5.port;
+if(!((typeof data7 == "number") && (!(data7 % 1) && !isNaN(data7)))){
+const err23 = {instancePath:instancePath+"/listens/" + i0+"/port",schemaPath:"#/properties/listens/items/properties/port/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err23];
 }
@@ -7348,9 +7351,9 @@ vErrors.push(err23);
 }
 errors++;
 }
-}
-else {
-const err24 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(typeof data7 == "number"){
+if(data7 > 65535 || isNaN(data7)){
+const err24 = {instancePath:instancePath+"/listens/" + i0+"/port",schemaPath:"#/properties/listens/items/properties/port/maximum",keyword:"maximum",params:{comparison: "<=", limit: 65535},message:"must be <= 65535"};
 if(vErrors === null){
 vErrors = [err24];
 }
@@ -7359,11 +7362,8 @@ vErrors.push(err24);
 }
 errors++;
 }
-}
-if(data.place !== undefined){
-let data8 = data.place;
-if(!((data8 === "indoor") || (data8 === "outdoor"))){
-const err25 = {instancePath:instancePath+"/place",schemaPath:"#/properties/place/enum",keyword:"enum",params:{allowedValues: schema19.properties.place.enum},message:"must be equal to one of the allowed values"};
+if(data7 < 1 || isNaN(data7)){
+const err25 = {instancePath:instancePath+"/listens/" + i0+"/port",schemaPath:"#/properties/listens/items/properties/port/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err25];
 }
@@ -7373,11 +7373,12 @@ vErrors.push(err25);
 errors++;
 }
 }
-if(data.terminals !== undefined){
-let data9 = data.terminals;
-if(Array.isArray(data9)){
-if(data9.length > 400){
-const err26 = {instancePath:instancePath+"/terminals",schemaPath:"#/properties/terminals/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+if(data5.protocol !== undefined){
+let data8 = data5.protocol;
+if(typeof data8 === "string"){
+if(func3(data8) > 200){
+const err26 = {instancePath:instancePath+"/listens/" + i0+"/protocol",schemaPath:"#/properties/listens/items/properties/protocol/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err26];
 }
@@ -7386,13 +7387,8 @@ vErrors.push(err26);
 }
 errors++;
 }
-const len1 = data9.length;
-for(let i1=0; i1<len1; i1++){
-let data10 = data9[i1];
-if(data10 && typeof data10 == "object" && !Array.isArray(data10)){
-if(!(false)){
-if(data10.id === undefined){
-const err27 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(func3(data8) < 1){
+const err27 = {instancePath:instancePath+"/listens/" + i0+"/protocol",schemaPath:"#/properties/listens/items/properties/protocol/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err27];
 }
@@ -7402,9 +7398,8 @@ vErrors.push(err27);
 errors++;
 }
 }
-if(!(false)){
-if(data10.label === undefined){
-const err28 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "label"},message:"must have required property '"+"label"+"'"};
+else {
+const err28 = {instancePath:instancePath+"/listens/" + i0+"/protocol",schemaPath:"#/properties/listens/items/properties/protocol/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err28];
 }
@@ -7414,9 +7409,9 @@ vErrors.push(err28);
 errors++;
 }
 }
-if(!(false)){
-if(data10.kind === undefined){
-const err29 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err29 = {instancePath:instancePath+"/listens/" + i0,schemaPath:"#/properties/listens/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err29];
 }
@@ -7426,9 +7421,9 @@ vErrors.push(err29);
 errors++;
 }
 }
-if(!(false)){
-if(data10.group === undefined){
-const err30 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "group"},message:"must have required property '"+"group"+"'"};
+}
+else {
+const err30 = {instancePath:instancePath+"/listens",schemaPath:"#/properties/listens/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err30];
 }
@@ -7438,9 +7433,11 @@ vErrors.push(err30);
 errors++;
 }
 }
-if(!(false)){
-if(data10.port === undefined){
-const err31 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "port"},message:"must have required property '"+"port"+"'"};
+if(data.calls !== undefined){
+let data9 = data.calls;
+if(Array.isArray(data9)){
+if(data9.length > 400){
+const err31 = {instancePath:instancePath+"/calls",schemaPath:"#/properties/calls/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err31];
 }
@@ -7449,10 +7446,13 @@ vErrors.push(err31);
 }
 errors++;
 }
-}
+const len1 = data9.length;
+for(let i1=0; i1<len1; i1++){
+let data10 = data9[i1];
+if(data10 && typeof data10 == "object" && !Array.isArray(data10)){
 if(!(false)){
-if(data10.maxConductors === undefined){
-const err32 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "maxConductors"},message:"must have required property '"+"maxConductors"+"'"};
+if(data10.transport === undefined){
+const err32 = {instancePath:instancePath+"/calls/" + i1,schemaPath:"#/properties/calls/items/required",keyword:"required",params:{missingProperty: "transport"},message:"must have required property '"+"transport"+"'"};
 if(vErrors === null){
 vErrors = [err32];
 }
@@ -7462,9 +7462,9 @@ vErrors.push(err32);
 errors++;
 }
 }
-for(const key1 in data10){
-if(!(((((((key1 === "id") || (key1 === "label")) || (key1 === "kind")) || (key1 === "group")) || (key1 === "port")) || (key1 === "maxConductors")) || (key1 === "mostMm2"))){
-const err33 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(!(false)){
+if(data10.port === undefined){
+const err33 = {instancePath:instancePath+"/calls/" + i1,schemaPath:"#/properties/calls/items/required",keyword:"required",params:{missingProperty: "port"},message:"must have required property '"+"port"+"'"};
 if(vErrors === null){
 vErrors = [err33];
 }
@@ -7474,11 +7474,9 @@ vErrors.push(err33);
 errors++;
 }
 }
-if(data10.id !== undefined){
-let data11 = data10.id;
-if(typeof data11 === "string"){
-if(func3(data11) > 200){
-const err34 = {instancePath:instancePath+"/terminals/" + i1+"/id",schemaPath:"#/properties/terminals/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data10.protocol === undefined){
+const err34 = {instancePath:instancePath+"/calls/" + i1,schemaPath:"#/properties/calls/items/required",keyword:"required",params:{missingProperty: "protocol"},message:"must have required property '"+"protocol"+"'"};
 if(vErrors === null){
 vErrors = [err34];
 }
@@ -7487,8 +7485,10 @@ vErrors.push(err34);
 }
 errors++;
 }
-if(func3(data11) < 1){
-const err35 = {instancePath:instancePath+"/terminals/" + i1+"/id",schemaPath:"#/properties/terminals/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data10.whom === undefined){
+const err35 = {instancePath:instancePath+"/calls/" + i1,schemaPath:"#/properties/calls/items/required",keyword:"required",params:{missingProperty: "whom"},message:"must have required property '"+"whom"+"'"};
 if(vErrors === null){
 vErrors = [err35];
 }
@@ -7498,8 +7498,9 @@ vErrors.push(err35);
 errors++;
 }
 }
-else {
-const err36 = {instancePath:instancePath+"/terminals/" + i1+"/id",schemaPath:"#/properties/terminals/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key2 in data10){
+if(!((((key2 === "transport") || (key2 === "port")) || (key2 === "protocol")) || (key2 === "whom"))){
+const err36 = {instancePath:instancePath+"/calls/" + i1,schemaPath:"#/properties/calls/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err36];
 }
@@ -7509,11 +7510,10 @@ vErrors.push(err36);
 errors++;
 }
 }
-if(data10.label !== undefined){
-let data12 = data10.label;
-if(typeof data12 === "string"){
-if(func3(data12) > 200){
-const err37 = {instancePath:instancePath+"/terminals/" + i1+"/label",schemaPath:"#/properties/terminals/items/properties/label/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data10.transport !== undefined){
+let data11 = data10.transport;
+if(!((data11 === "tcp") || (data11 === "udp"))){
+const err37 = {instancePath:instancePath+"/calls/" + i1+"/transport",schemaPath:"#/properties/calls/items/properties/transport/enum",keyword:"enum",params:{allowedValues: schema19.properties.calls.items.properties.transport.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err37];
 }
@@ -7522,8 +7522,11 @@ vErrors.push(err37);
 }
 errors++;
 }
-if(func3(data12) < 1){
-const err38 = {instancePath:instancePath+"/terminals/" + i1+"/label",schemaPath:"#/properties/terminals/items/properties/label/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data10.port !== undefined){
+let data12 = data10.port;
+if(!((typeof data12 == "number") && (!(data12 % 1) && !isNaN(data12)))){
+const err38 = {instancePath:instancePath+"/calls/" + i1+"/port",schemaPath:"#/properties/calls/items/properties/port/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err38];
 }
@@ -7532,9 +7535,9 @@ vErrors.push(err38);
 }
 errors++;
 }
-}
-else {
-const err39 = {instancePath:instancePath+"/terminals/" + i1+"/label",schemaPath:"#/properties/terminals/items/properties/label/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data12 == "number"){
+if(data12 > 65535 || isNaN(data12)){
+const err39 = {instancePath:instancePath+"/calls/" + i1+"/port",schemaPath:"#/properties/calls/items/properties/port/maximum",keyword:"maximum",params:{comparison: "<=", limit: 65535},message:"must be <= 65535"};
 if(vErrors === null){
 vErrors = [err39];
 }
@@ -7543,11 +7546,8 @@ vErrors.push(err39);
 }
 errors++;
 }
-}
-if(data10.kind !== undefined){
-let data13 = data10.kind;
-if(!(((((((((((((((((data13 === "reader+") || (data13 === "reader-")) || (data13 === "d0")) || (data13 === "d1")) || (data13 === "led")) || (data13 === "busA")) || (data13 === "busB")) || (data13 === "bus0")) || (data13 === "input")) || (data13 === "inputCommon")) || (data13 === "relayC")) || (data13 === "relayNO")) || (data13 === "relayNC")) || (data13 === "auxC")) || (data13 === "auxNO")) || (data13 === "feed+")) || (data13 === "feed-"))){
-const err40 = {instancePath:instancePath+"/terminals/" + i1+"/kind",schemaPath:"#/properties/terminals/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.terminals.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(data12 < 1 || isNaN(data12)){
+const err40 = {instancePath:instancePath+"/calls/" + i1+"/port",schemaPath:"#/properties/calls/items/properties/port/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err40];
 }
@@ -7557,11 +7557,12 @@ vErrors.push(err40);
 errors++;
 }
 }
-if(data10.group !== undefined){
-let data14 = data10.group;
-if(typeof data14 === "string"){
-if(func3(data14) > 200){
-const err41 = {instancePath:instancePath+"/terminals/" + i1+"/group",schemaPath:"#/properties/terminals/items/properties/group/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data10.protocol !== undefined){
+let data13 = data10.protocol;
+if(typeof data13 === "string"){
+if(func3(data13) > 200){
+const err41 = {instancePath:instancePath+"/calls/" + i1+"/protocol",schemaPath:"#/properties/calls/items/properties/protocol/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err41];
 }
@@ -7570,8 +7571,8 @@ vErrors.push(err41);
 }
 errors++;
 }
-if(func3(data14) < 1){
-const err42 = {instancePath:instancePath+"/terminals/" + i1+"/group",schemaPath:"#/properties/terminals/items/properties/group/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data13) < 1){
+const err42 = {instancePath:instancePath+"/calls/" + i1+"/protocol",schemaPath:"#/properties/calls/items/properties/protocol/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err42];
 }
@@ -7582,7 +7583,7 @@ errors++;
 }
 }
 else {
-const err43 = {instancePath:instancePath+"/terminals/" + i1+"/group",schemaPath:"#/properties/terminals/items/properties/group/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err43 = {instancePath:instancePath+"/calls/" + i1+"/protocol",schemaPath:"#/properties/calls/items/properties/protocol/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err43];
 }
@@ -7592,11 +7593,11 @@ vErrors.push(err43);
 errors++;
 }
 }
-if(data10.port !== undefined){
-let data15 = data10.port;
-if(typeof data15 === "string"){
-if(func3(data15) > 200){
-const err44 = {instancePath:instancePath+"/terminals/" + i1+"/port",schemaPath:"#/properties/terminals/items/properties/port/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data10.whom !== undefined){
+let data14 = data10.whom;
+if(typeof data14 === "string"){
+if(func3(data14) > 200){
+const err44 = {instancePath:instancePath+"/calls/" + i1+"/whom",schemaPath:"#/properties/calls/items/properties/whom/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err44];
 }
@@ -7605,8 +7606,8 @@ vErrors.push(err44);
 }
 errors++;
 }
-if(func3(data15) < 1){
-const err45 = {instancePath:instancePath+"/terminals/" + i1+"/port",schemaPath:"#/properties/terminals/items/properties/port/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data14) < 1){
+const err45 = {instancePath:instancePath+"/calls/" + i1+"/whom",schemaPath:"#/properties/calls/items/properties/whom/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err45];
 }
@@ -7617,7 +7618,7 @@ errors++;
 }
 }
 else {
-const err46 = {instancePath:instancePath+"/terminals/" + i1+"/port",schemaPath:"#/properties/terminals/items/properties/port/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err46 = {instancePath:instancePath+"/calls/" + i1+"/whom",schemaPath:"#/properties/calls/items/properties/whom/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err46];
 }
@@ -7627,10 +7628,9 @@ vErrors.push(err46);
 errors++;
 }
 }
-if(data10.maxConductors !== undefined){
-let data16 = data10.maxConductors;
-if(!((typeof data16 == "number") && (!(data16 % 1) && !isNaN(data16)))){
-const err47 = {instancePath:instancePath+"/terminals/" + i1+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+else {
+const err47 = {instancePath:instancePath+"/calls/" + i1,schemaPath:"#/properties/calls/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err47];
 }
@@ -7639,9 +7639,10 @@ vErrors.push(err47);
 }
 errors++;
 }
-if(typeof data16 == "number"){
-if(data16 > 10 || isNaN(data16)){
-const err48 = {instancePath:instancePath+"/terminals/" + i1+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/maximum",keyword:"maximum",params:{comparison: "<=", limit: 10},message:"must be <= 10"};
+}
+}
+else {
+const err48 = {instancePath:instancePath+"/calls",schemaPath:"#/properties/calls/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err48];
 }
@@ -7650,8 +7651,12 @@ vErrors.push(err48);
 }
 errors++;
 }
-if(data16 < 1 || isNaN(data16)){
-const err49 = {instancePath:instancePath+"/terminals/" + i1+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data.also !== undefined){
+let data15 = data.also;
+if(Array.isArray(data15)){
+if(data15.length > 400){
+const err49 = {instancePath:instancePath+"/also",schemaPath:"#/properties/also/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err49];
 }
@@ -7660,13 +7665,11 @@ vErrors.push(err49);
 }
 errors++;
 }
-}
-}
-if(data10.mostMm2 !== undefined){
-let data17 = data10.mostMm2;
-if(typeof data17 == "number"){
-if(data17 <= 0 || isNaN(data17)){
-const err50 = {instancePath:instancePath+"/terminals/" + i1+"/mostMm2",schemaPath:"#/properties/terminals/items/properties/mostMm2/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const len2 = data15.length;
+for(let i2=0; i2<len2; i2++){
+let data16 = data15[i2];
+if(!((((((((((((((((data16 === "controller") || (data16 === "reader")) || (data16 === "lock")) || (data16 === "contact")) || (data16 === "exit")) || (data16 === "breakGlass")) || (data16 === "supply")) || (data16 === "expander")) || (data16 === "hub")) || (data16 === "wirelessLock")) || (data16 === "station")) || (data16 === "module")) || (data16 === "converter")) || (data16 === "switch")) || (data16 === "midspan")) || (data16 === "opener"))){
+const err50 = {instancePath:instancePath+"/also/" + i2,schemaPath:"#/properties/also/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.also.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err50];
 }
@@ -7676,8 +7679,9 @@ vErrors.push(err50);
 errors++;
 }
 }
+}
 else {
-const err51 = {instancePath:instancePath+"/terminals/" + i1+"/mostMm2",schemaPath:"#/properties/terminals/items/properties/mostMm2/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err51 = {instancePath:instancePath+"/also",schemaPath:"#/properties/also/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err51];
 }
@@ -7687,9 +7691,11 @@ vErrors.push(err51);
 errors++;
 }
 }
-}
-else {
-const err52 = {instancePath:instancePath+"/terminals/" + i1,schemaPath:"#/properties/terminals/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data.says !== undefined){
+let data17 = data.says;
+if(typeof data17 === "string"){
+if(func3(data17) > 400){
+const err52 = {instancePath:instancePath+"/says",schemaPath:"#/properties/says/maxLength",keyword:"maxLength",params:{limit: 400},message:"must NOT have more than 400 characters"};
 if(vErrors === null){
 vErrors = [err52];
 }
@@ -7699,9 +7705,8 @@ vErrors.push(err52);
 errors++;
 }
 }
-}
 else {
-const err53 = {instancePath:instancePath+"/terminals",schemaPath:"#/properties/terminals/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err53 = {instancePath:instancePath+"/says",schemaPath:"#/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err53];
 }
@@ -7711,11 +7716,11 @@ vErrors.push(err53);
 errors++;
 }
 }
-if(data.leads !== undefined){
-let data18 = data.leads;
-if(Array.isArray(data18)){
-if(data18.length > 400){
-const err54 = {instancePath:instancePath+"/leads",schemaPath:"#/properties/leads/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data.restA !== undefined){
+let data18 = data.restA;
+if(typeof data18 == "number"){
+if(data18 > 100 || isNaN(data18)){
+const err54 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100},message:"must be <= 100"};
 if(vErrors === null){
 vErrors = [err54];
 }
@@ -7724,13 +7729,8 @@ vErrors.push(err54);
 }
 errors++;
 }
-const len2 = data18.length;
-for(let i2=0; i2<len2; i2++){
-let data19 = data18[i2];
-if(data19 && typeof data19 == "object" && !Array.isArray(data19)){
-if(!(false)){
-if(data19.id === undefined){
-const err55 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(data18 < 0 || isNaN(data18)){
+const err55 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err55];
 }
@@ -7740,9 +7740,8 @@ vErrors.push(err55);
 errors++;
 }
 }
-if(!(false)){
-if(data19.name === undefined){
-const err56 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+else {
+const err56 = {instancePath:instancePath+"/restA",schemaPath:"#/properties/restA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err56];
 }
@@ -7752,9 +7751,10 @@ vErrors.push(err56);
 errors++;
 }
 }
-if(!(false)){
-if(data19.colour === undefined){
-const err57 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "colour"},message:"must have required property '"+"colour"+"'"};
+if(data.place !== undefined){
+let data19 = data.place;
+if(!((data19 === "indoor") || (data19 === "outdoor"))){
+const err57 = {instancePath:instancePath+"/place",schemaPath:"#/properties/place/enum",keyword:"enum",params:{allowedValues: schema19.properties.place.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err57];
 }
@@ -7764,9 +7764,11 @@ vErrors.push(err57);
 errors++;
 }
 }
-if(!(false)){
-if(data19.kind === undefined){
-const err58 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(data.terminals !== undefined){
+let data20 = data.terminals;
+if(Array.isArray(data20)){
+if(data20.length > 400){
+const err58 = {instancePath:instancePath+"/terminals",schemaPath:"#/properties/terminals/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err58];
 }
@@ -7775,10 +7777,13 @@ vErrors.push(err58);
 }
 errors++;
 }
-}
-for(const key2 in data19){
-if(!((((key2 === "id") || (key2 === "name")) || (key2 === "colour")) || (key2 === "kind"))){
-const err59 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+const len3 = data20.length;
+for(let i3=0; i3<len3; i3++){
+let data21 = data20[i3];
+if(data21 && typeof data21 == "object" && !Array.isArray(data21)){
+if(!(false)){
+if(data21.id === undefined){
+const err59 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err59];
 }
@@ -7788,11 +7793,9 @@ vErrors.push(err59);
 errors++;
 }
 }
-if(data19.id !== undefined){
-let data20 = data19.id;
-if(typeof data20 === "string"){
-if(!pattern58.test(data20)){
-const err60 = {instancePath:instancePath+"/leads/" + i2+"/id",schemaPath:"#/properties/leads/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9]{1,12}$"},message:"must match pattern \""+"^[A-Za-z0-9]{1,12}$"+"\""};
+if(!(false)){
+if(data21.label === undefined){
+const err60 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "label"},message:"must have required property '"+"label"+"'"};
 if(vErrors === null){
 vErrors = [err60];
 }
@@ -7802,8 +7805,9 @@ vErrors.push(err60);
 errors++;
 }
 }
-else {
-const err61 = {instancePath:instancePath+"/leads/" + i2+"/id",schemaPath:"#/properties/leads/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data21.kind === undefined){
+const err61 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err61];
 }
@@ -7813,11 +7817,9 @@ vErrors.push(err61);
 errors++;
 }
 }
-if(data19.name !== undefined){
-let data21 = data19.name;
-if(typeof data21 === "string"){
-if(func3(data21) > 200){
-const err62 = {instancePath:instancePath+"/leads/" + i2+"/name",schemaPath:"#/properties/leads/items/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data21.group === undefined){
+const err62 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "group"},message:"must have required property '"+"group"+"'"};
 if(vErrors === null){
 vErrors = [err62];
 }
@@ -7826,8 +7828,10 @@ vErrors.push(err62);
 }
 errors++;
 }
-if(func3(data21) < 1){
-const err63 = {instancePath:instancePath+"/leads/" + i2+"/name",schemaPath:"#/properties/leads/items/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data21.port === undefined){
+const err63 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "port"},message:"must have required property '"+"port"+"'"};
 if(vErrors === null){
 vErrors = [err63];
 }
@@ -7837,8 +7841,9 @@ vErrors.push(err63);
 errors++;
 }
 }
-else {
-const err64 = {instancePath:instancePath+"/leads/" + i2+"/name",schemaPath:"#/properties/leads/items/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data21.maxConductors === undefined){
+const err64 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/required",keyword:"required",params:{missingProperty: "maxConductors"},message:"must have required property '"+"maxConductors"+"'"};
 if(vErrors === null){
 vErrors = [err64];
 }
@@ -7848,11 +7853,9 @@ vErrors.push(err64);
 errors++;
 }
 }
-if(data19.colour !== undefined){
-let data22 = data19.colour;
-if(typeof data22 === "string"){
-if(func3(data22) > 40){
-const err65 = {instancePath:instancePath+"/leads/" + i2+"/colour",schemaPath:"#/properties/leads/items/properties/colour/maxLength",keyword:"maxLength",params:{limit: 40},message:"must NOT have more than 40 characters"};
+for(const key3 in data21){
+if(!(((((((key3 === "id") || (key3 === "label")) || (key3 === "kind")) || (key3 === "group")) || (key3 === "port")) || (key3 === "maxConductors")) || (key3 === "mostMm2"))){
+const err65 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err65];
 }
@@ -7862,8 +7865,11 @@ vErrors.push(err65);
 errors++;
 }
 }
-else {
-const err66 = {instancePath:instancePath+"/leads/" + i2+"/colour",schemaPath:"#/properties/leads/items/properties/colour/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data21.id !== undefined){
+let data22 = data21.id;
+if(typeof data22 === "string"){
+if(func3(data22) > 200){
+const err66 = {instancePath:instancePath+"/terminals/" + i3+"/id",schemaPath:"#/properties/terminals/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err66];
 }
@@ -7872,11 +7878,8 @@ vErrors.push(err66);
 }
 errors++;
 }
-}
-if(data19.kind !== undefined){
-let data23 = data19.kind;
-if(!((((((((((((((((data23 === "supply+") || (data23 === "supply-")) || (data23 === "d0")) || (data23 === "d1")) || (data23 === "led")) || (data23 === "busA")) || (data23 === "busB")) || (data23 === "bus0")) || (data23 === "contactA")) || (data23 === "contactB")) || (data23 === "lock+")) || (data23 === "lock-")) || (data23 === "break1")) || (data23 === "break2")) || (data23 === "drive1")) || (data23 === "drive2"))){
-const err67 = {instancePath:instancePath+"/leads/" + i2+"/kind",schemaPath:"#/properties/leads/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.leads.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(func3(data22) < 1){
+const err67 = {instancePath:instancePath+"/terminals/" + i3+"/id",schemaPath:"#/properties/terminals/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err67];
 }
@@ -7886,9 +7889,8 @@ vErrors.push(err67);
 errors++;
 }
 }
-}
 else {
-const err68 = {instancePath:instancePath+"/leads/" + i2,schemaPath:"#/properties/leads/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err68 = {instancePath:instancePath+"/terminals/" + i3+"/id",schemaPath:"#/properties/terminals/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err68];
 }
@@ -7898,9 +7900,11 @@ vErrors.push(err68);
 errors++;
 }
 }
-}
-else {
-const err69 = {instancePath:instancePath+"/leads",schemaPath:"#/properties/leads/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data21.label !== undefined){
+let data23 = data21.label;
+if(typeof data23 === "string"){
+if(func3(data23) > 200){
+const err69 = {instancePath:instancePath+"/terminals/" + i3+"/label",schemaPath:"#/properties/terminals/items/properties/label/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err69];
 }
@@ -7909,13 +7913,8 @@ vErrors.push(err69);
 }
 errors++;
 }
-}
-if(data.lock !== undefined){
-let data24 = data.lock;
-if(data24 && typeof data24 == "object" && !Array.isArray(data24)){
-if(!(false)){
-if(data24.principle === undefined){
-const err70 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "principle"},message:"must have required property '"+"principle"+"'"};
+if(func3(data23) < 1){
+const err70 = {instancePath:instancePath+"/terminals/" + i3+"/label",schemaPath:"#/properties/terminals/items/properties/label/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err70];
 }
@@ -7925,9 +7924,8 @@ vErrors.push(err70);
 errors++;
 }
 }
-if(!(false)){
-if(data24.fail === undefined){
-const err71 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "fail"},message:"must have required property '"+"fail"+"'"};
+else {
+const err71 = {instancePath:instancePath+"/terminals/" + i3+"/label",schemaPath:"#/properties/terminals/items/properties/label/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err71];
 }
@@ -7937,9 +7935,10 @@ vErrors.push(err71);
 errors++;
 }
 }
-if(!(false)){
-if(data24.nominalV === undefined){
-const err72 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "nominalV"},message:"must have required property '"+"nominalV"+"'"};
+if(data21.kind !== undefined){
+let data24 = data21.kind;
+if(!(((((((((((((((((data24 === "reader+") || (data24 === "reader-")) || (data24 === "d0")) || (data24 === "d1")) || (data24 === "led")) || (data24 === "busA")) || (data24 === "busB")) || (data24 === "bus0")) || (data24 === "input")) || (data24 === "inputCommon")) || (data24 === "relayC")) || (data24 === "relayNO")) || (data24 === "relayNC")) || (data24 === "auxC")) || (data24 === "auxNO")) || (data24 === "feed+")) || (data24 === "feed-"))){
+const err72 = {instancePath:instancePath+"/terminals/" + i3+"/kind",schemaPath:"#/properties/terminals/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.terminals.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err72];
 }
@@ -7949,9 +7948,11 @@ vErrors.push(err72);
 errors++;
 }
 }
-if(!(false)){
-if(data24.leastV === undefined){
-const err73 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "leastV"},message:"must have required property '"+"leastV"+"'"};
+if(data21.group !== undefined){
+let data25 = data21.group;
+if(typeof data25 === "string"){
+if(func3(data25) > 200){
+const err73 = {instancePath:instancePath+"/terminals/" + i3+"/group",schemaPath:"#/properties/terminals/items/properties/group/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err73];
 }
@@ -7960,10 +7961,8 @@ vErrors.push(err73);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data24.pullA === undefined){
-const err74 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "pullA"},message:"must have required property '"+"pullA"+"'"};
+if(func3(data25) < 1){
+const err74 = {instancePath:instancePath+"/terminals/" + i3+"/group",schemaPath:"#/properties/terminals/items/properties/group/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err74];
 }
@@ -7973,9 +7972,8 @@ vErrors.push(err74);
 errors++;
 }
 }
-if(!(false)){
-if(data24.sensing === undefined){
-const err75 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "sensing"},message:"must have required property '"+"sensing"+"'"};
+else {
+const err75 = {instancePath:instancePath+"/terminals/" + i3+"/group",schemaPath:"#/properties/terminals/items/properties/group/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err75];
 }
@@ -7985,9 +7983,11 @@ vErrors.push(err75);
 errors++;
 }
 }
-for(const key3 in data24){
-if(!(func2.call(schema19.properties.lock.properties, key3))){
-const err76 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
+if(data21.port !== undefined){
+let data26 = data21.port;
+if(typeof data26 === "string"){
+if(func3(data26) > 200){
+const err76 = {instancePath:instancePath+"/terminals/" + i3+"/port",schemaPath:"#/properties/terminals/items/properties/port/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err76];
 }
@@ -7996,11 +7996,8 @@ vErrors.push(err76);
 }
 errors++;
 }
-}
-if(data24.principle !== undefined){
-let data25 = data24.principle;
-if(!(((data25 === "magnetic") || (data25 === "strike")) || (data25 === "motor"))){
-const err77 = {instancePath:instancePath+"/lock/principle",schemaPath:"#/properties/lock/properties/principle/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.principle.enum},message:"must be equal to one of the allowed values"};
+if(func3(data26) < 1){
+const err77 = {instancePath:instancePath+"/terminals/" + i3+"/port",schemaPath:"#/properties/terminals/items/properties/port/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err77];
 }
@@ -8010,10 +8007,8 @@ vErrors.push(err77);
 errors++;
 }
 }
-if(data24.fail !== undefined){
-let data26 = data24.fail;
-if(!((data26 === "safe") || (data26 === "secure"))){
-const err78 = {instancePath:instancePath+"/lock/fail",schemaPath:"#/properties/lock/properties/fail/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.fail.enum},message:"must be equal to one of the allowed values"};
+else {
+const err78 = {instancePath:instancePath+"/terminals/" + i3+"/port",schemaPath:"#/properties/terminals/items/properties/port/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err78];
 }
@@ -8023,10 +8018,10 @@ vErrors.push(err78);
 errors++;
 }
 }
-if(data24.current !== undefined){
-let data27 = data24.current;
-if(!((data27 === "direct") || (data27 === "alternating"))){
-const err79 = {instancePath:instancePath+"/lock/current",schemaPath:"#/properties/lock/properties/current/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.current.enum},message:"must be equal to one of the allowed values"};
+if(data21.maxConductors !== undefined){
+let data27 = data21.maxConductors;
+if(!((typeof data27 == "number") && (!(data27 % 1) && !isNaN(data27)))){
+const err79 = {instancePath:instancePath+"/terminals/" + i3+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err79];
 }
@@ -8035,12 +8030,9 @@ vErrors.push(err79);
 }
 errors++;
 }
-}
-if(data24.nominalV !== undefined){
-let data28 = data24.nominalV;
-if(typeof data28 == "number"){
-if(data28 <= 0 || isNaN(data28)){
-const err80 = {instancePath:instancePath+"/lock/nominalV",schemaPath:"#/properties/lock/properties/nominalV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(typeof data27 == "number"){
+if(data27 > 10 || isNaN(data27)){
+const err80 = {instancePath:instancePath+"/terminals/" + i3+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/maximum",keyword:"maximum",params:{comparison: "<=", limit: 10},message:"must be <= 10"};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -8049,9 +8041,8 @@ vErrors.push(err80);
 }
 errors++;
 }
-}
-else {
-const err81 = {instancePath:instancePath+"/lock/nominalV",schemaPath:"#/properties/lock/properties/nominalV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data27 < 1 || isNaN(data27)){
+const err81 = {instancePath:instancePath+"/terminals/" + i3+"/maxConductors",schemaPath:"#/properties/terminals/items/properties/maxConductors/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -8061,11 +8052,12 @@ vErrors.push(err81);
 errors++;
 }
 }
-if(data24.leastV !== undefined){
-let data29 = data24.leastV;
-if(typeof data29 == "number"){
-if(data29 <= 0 || isNaN(data29)){
-const err82 = {instancePath:instancePath+"/lock/leastV",schemaPath:"#/properties/lock/properties/leastV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+if(data21.mostMm2 !== undefined){
+let data28 = data21.mostMm2;
+if(typeof data28 == "number"){
+if(data28 <= 0 || isNaN(data28)){
+const err82 = {instancePath:instancePath+"/terminals/" + i3+"/mostMm2",schemaPath:"#/properties/terminals/items/properties/mostMm2/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -8076,7 +8068,7 @@ errors++;
 }
 }
 else {
-const err83 = {instancePath:instancePath+"/lock/leastV",schemaPath:"#/properties/lock/properties/leastV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err83 = {instancePath:instancePath+"/terminals/" + i3+"/mostMm2",schemaPath:"#/properties/terminals/items/properties/mostMm2/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -8086,11 +8078,9 @@ vErrors.push(err83);
 errors++;
 }
 }
-if(data24.pullA !== undefined){
-let data30 = data24.pullA;
-if(typeof data30 == "number"){
-if(data30 <= 0 || isNaN(data30)){
-const err84 = {instancePath:instancePath+"/lock/pullA",schemaPath:"#/properties/lock/properties/pullA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err84 = {instancePath:instancePath+"/terminals/" + i3,schemaPath:"#/properties/terminals/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -8100,8 +8090,9 @@ vErrors.push(err84);
 errors++;
 }
 }
+}
 else {
-const err85 = {instancePath:instancePath+"/lock/pullA",schemaPath:"#/properties/lock/properties/pullA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err85 = {instancePath:instancePath+"/terminals",schemaPath:"#/properties/terminals/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -8111,11 +8102,11 @@ vErrors.push(err85);
 errors++;
 }
 }
-if(data24.pullMs !== undefined){
-let data31 = data24.pullMs;
-if(typeof data31 == "number"){
-if(data31 <= 0 || isNaN(data31)){
-const err86 = {instancePath:instancePath+"/lock/pullMs",schemaPath:"#/properties/lock/properties/pullMs/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.leads !== undefined){
+let data29 = data.leads;
+if(Array.isArray(data29)){
+if(data29.length > 400){
+const err86 = {instancePath:instancePath+"/leads",schemaPath:"#/properties/leads/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -8124,9 +8115,13 @@ vErrors.push(err86);
 }
 errors++;
 }
-}
-else {
-const err87 = {instancePath:instancePath+"/lock/pullMs",schemaPath:"#/properties/lock/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const len4 = data29.length;
+for(let i4=0; i4<len4; i4++){
+let data30 = data29[i4];
+if(data30 && typeof data30 == "object" && !Array.isArray(data30)){
+if(!(false)){
+if(data30.id === undefined){
+const err87 = {instancePath:instancePath+"/leads/" + i4,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -8136,11 +8131,9 @@ vErrors.push(err87);
 errors++;
 }
 }
-if(data24.holdA !== undefined){
-let data32 = data24.holdA;
-if(typeof data32 == "number"){
-if(data32 < 0 || isNaN(data32)){
-const err88 = {instancePath:instancePath+"/lock/holdA",schemaPath:"#/properties/lock/properties/holdA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data30.name === undefined){
+const err88 = {instancePath:instancePath+"/leads/" + i4,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -8150,8 +8143,9 @@ vErrors.push(err88);
 errors++;
 }
 }
-else {
-const err89 = {instancePath:instancePath+"/lock/holdA",schemaPath:"#/properties/lock/properties/holdA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data30.colour === undefined){
+const err89 = {instancePath:instancePath+"/leads/" + i4,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "colour"},message:"must have required property '"+"colour"+"'"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -8161,11 +8155,9 @@ vErrors.push(err89);
 errors++;
 }
 }
-if(data24.dropOutV !== undefined){
-let data33 = data24.dropOutV;
-if(typeof data33 == "number"){
-if(data33 < 0 || isNaN(data33)){
-const err90 = {instancePath:instancePath+"/lock/dropOutV",schemaPath:"#/properties/lock/properties/dropOutV/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data30.kind === undefined){
+const err90 = {instancePath:instancePath+"/leads/" + i4,schemaPath:"#/properties/leads/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -8175,8 +8167,9 @@ vErrors.push(err90);
 errors++;
 }
 }
-else {
-const err91 = {instancePath:instancePath+"/lock/dropOutV",schemaPath:"#/properties/lock/properties/dropOutV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key4 in data30){
+if(!((((key4 === "id") || (key4 === "name")) || (key4 === "colour")) || (key4 === "kind"))){
+const err91 = {instancePath:instancePath+"/leads/" + i4,schemaPath:"#/properties/leads/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -8186,11 +8179,11 @@ vErrors.push(err91);
 errors++;
 }
 }
-if(data24.duty !== undefined){
-let data34 = data24.duty;
-if(typeof data34 == "number"){
-if(data34 > 1 || isNaN(data34)){
-const err92 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data30.id !== undefined){
+let data31 = data30.id;
+if(typeof data31 === "string"){
+if(!pattern58.test(data31)){
+const err92 = {instancePath:instancePath+"/leads/" + i4+"/id",schemaPath:"#/properties/leads/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9]{1,12}$"},message:"must match pattern \""+"^[A-Za-z0-9]{1,12}$"+"\""};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -8199,8 +8192,9 @@ vErrors.push(err92);
 }
 errors++;
 }
-if(data34 <= 0 || isNaN(data34)){
-const err93 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err93 = {instancePath:instancePath+"/leads/" + i4+"/id",schemaPath:"#/properties/leads/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -8210,8 +8204,11 @@ vErrors.push(err93);
 errors++;
 }
 }
-else {
-const err94 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data30.name !== undefined){
+let data32 = data30.name;
+if(typeof data32 === "string"){
+if(func3(data32) > 200){
+const err94 = {instancePath:instancePath+"/leads/" + i4+"/name",schemaPath:"#/properties/leads/items/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -8220,10 +8217,8 @@ vErrors.push(err94);
 }
 errors++;
 }
-}
-if(data24.sensing !== undefined){
-if(typeof data24.sensing !== "boolean"){
-const err95 = {instancePath:instancePath+"/lock/sensing",schemaPath:"#/properties/lock/properties/sensing/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data32) < 1){
+const err95 = {instancePath:instancePath+"/leads/" + i4+"/name",schemaPath:"#/properties/leads/items/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -8233,11 +8228,8 @@ vErrors.push(err95);
 errors++;
 }
 }
-if(data24.suppressionMs !== undefined){
-let data36 = data24.suppressionMs;
-if(typeof data36 == "number"){
-if(data36 < 0 || isNaN(data36)){
-const err96 = {instancePath:instancePath+"/lock/suppressionMs",schemaPath:"#/properties/lock/properties/suppressionMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err96 = {instancePath:instancePath+"/leads/" + i4+"/name",schemaPath:"#/properties/leads/items/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -8247,8 +8239,11 @@ vErrors.push(err96);
 errors++;
 }
 }
-else {
-const err97 = {instancePath:instancePath+"/lock/suppressionMs",schemaPath:"#/properties/lock/properties/suppressionMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data30.colour !== undefined){
+let data33 = data30.colour;
+if(typeof data33 === "string"){
+if(func3(data33) > 40){
+const err97 = {instancePath:instancePath+"/leads/" + i4+"/colour",schemaPath:"#/properties/leads/items/properties/colour/maxLength",keyword:"maxLength",params:{limit: 40},message:"must NOT have more than 40 characters"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -8258,9 +8253,8 @@ vErrors.push(err97);
 errors++;
 }
 }
-}
 else {
-const err98 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err98 = {instancePath:instancePath+"/leads/" + i4+"/colour",schemaPath:"#/properties/leads/items/properties/colour/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -8270,12 +8264,10 @@ vErrors.push(err98);
 errors++;
 }
 }
-if(data.controller !== undefined){
-let data37 = data.controller;
-if(data37 && typeof data37 == "object" && !Array.isArray(data37)){
-if(!(false)){
-if(data37.doors === undefined){
-const err99 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "doors"},message:"must have required property '"+"doors"+"'"};
+if(data30.kind !== undefined){
+let data34 = data30.kind;
+if(!((((((((((((((((data34 === "supply+") || (data34 === "supply-")) || (data34 === "d0")) || (data34 === "d1")) || (data34 === "led")) || (data34 === "busA")) || (data34 === "busB")) || (data34 === "bus0")) || (data34 === "contactA")) || (data34 === "contactB")) || (data34 === "lock+")) || (data34 === "lock-")) || (data34 === "break1")) || (data34 === "break2")) || (data34 === "drive1")) || (data34 === "drive2"))){
+const err99 = {instancePath:instancePath+"/leads/" + i4+"/kind",schemaPath:"#/properties/leads/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.leads.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -8285,9 +8277,9 @@ vErrors.push(err99);
 errors++;
 }
 }
-if(!(false)){
-if(data37.portGroups === undefined){
-const err100 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "portGroups"},message:"must have required property '"+"portGroups"+"'"};
+}
+else {
+const err100 = {instancePath:instancePath+"/leads/" + i4,schemaPath:"#/properties/leads/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -8297,9 +8289,9 @@ vErrors.push(err100);
 errors++;
 }
 }
-if(!(false)){
-if(data37.releaseStepS === undefined){
-const err101 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "releaseStepS"},message:"must have required property '"+"releaseStepS"+"'"};
+}
+else {
+const err101 = {instancePath:instancePath+"/leads",schemaPath:"#/properties/leads/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -8309,9 +8301,12 @@ vErrors.push(err101);
 errors++;
 }
 }
+if(data.lock !== undefined){
+let data35 = data.lock;
+if(data35 && typeof data35 == "object" && !Array.isArray(data35)){
 if(!(false)){
-if(data37.longestReleaseS === undefined){
-const err102 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "longestReleaseS"},message:"must have required property '"+"longestReleaseS"+"'"};
+if(data35.principle === undefined){
+const err102 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "principle"},message:"must have required property '"+"principle"+"'"};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -8322,8 +8317,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data37.cardFormats === undefined){
-const err103 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "cardFormats"},message:"must have required property '"+"cardFormats"+"'"};
+if(data35.fail === undefined){
+const err103 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "fail"},message:"must have required property '"+"fail"+"'"};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -8334,8 +8329,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data37.feedVolts === undefined){
-const err104 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "feedVolts"},message:"must have required property '"+"feedVolts"+"'"};
+if(data35.nominalV === undefined){
+const err104 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "nominalV"},message:"must have required property '"+"nominalV"+"'"};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -8346,8 +8341,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data37.feedA === undefined){
-const err105 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "feedA"},message:"must have required property '"+"feedA"+"'"};
+if(data35.leastV === undefined){
+const err105 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "leastV"},message:"must have required property '"+"leastV"+"'"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -8358,8 +8353,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data37.factory === undefined){
-const err106 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data35.pullA === undefined){
+const err106 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "pullA"},message:"must have required property '"+"pullA"+"'"};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -8370,8 +8365,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data37.terminalOneAt === undefined){
-const err107 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "terminalOneAt"},message:"must have required property '"+"terminalOneAt"+"'"};
+if(data35.sensing === undefined){
+const err107 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/required",keyword:"required",params:{missingProperty: "sensing"},message:"must have required property '"+"sensing"+"'"};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -8381,9 +8376,9 @@ vErrors.push(err107);
 errors++;
 }
 }
-if(!(false)){
-if(data37.reset === undefined){
-const err108 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "reset"},message:"must have required property '"+"reset"+"'"};
+for(const key5 in data35){
+if(!(func2.call(schema19.properties.lock.properties, key5))){
+const err108 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -8393,9 +8388,10 @@ vErrors.push(err108);
 errors++;
 }
 }
-if(!(false)){
-if(data37.lamps === undefined){
-const err109 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "lamps"},message:"must have required property '"+"lamps"+"'"};
+if(data35.principle !== undefined){
+let data36 = data35.principle;
+if(!(((data36 === "magnetic") || (data36 === "strike")) || (data36 === "motor"))){
+const err109 = {instancePath:instancePath+"/lock/principle",schemaPath:"#/properties/lock/properties/principle/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.principle.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -8405,9 +8401,10 @@ vErrors.push(err109);
 errors++;
 }
 }
-if(!(false)){
-if(data37.cabinet === undefined){
-const err110 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "cabinet"},message:"must have required property '"+"cabinet"+"'"};
+if(data35.fail !== undefined){
+let data37 = data35.fail;
+if(!((data37 === "safe") || (data37 === "secure"))){
+const err110 = {instancePath:instancePath+"/lock/fail",schemaPath:"#/properties/lock/properties/fail/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.fail.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -8417,9 +8414,10 @@ vErrors.push(err110);
 errors++;
 }
 }
-for(const key4 in data37){
-if(!(func2.call(schema19.properties.controller.properties, key4))){
-const err111 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
+if(data35.current !== undefined){
+let data38 = data35.current;
+if(!((data38 === "direct") || (data38 === "alternating"))){
+const err111 = {instancePath:instancePath+"/lock/current",schemaPath:"#/properties/lock/properties/current/enum",keyword:"enum",params:{allowedValues: schema19.properties.lock.properties.current.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -8429,10 +8427,11 @@ vErrors.push(err111);
 errors++;
 }
 }
-if(data37.doors !== undefined){
-let data38 = data37.doors;
-if(!((typeof data38 == "number") && (!(data38 % 1) && !isNaN(data38)))){
-const err112 = {instancePath:instancePath+"/controller/doors",schemaPath:"#/properties/controller/properties/doors/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data35.nominalV !== undefined){
+let data39 = data35.nominalV;
+if(typeof data39 == "number"){
+if(data39 <= 0 || isNaN(data39)){
+const err112 = {instancePath:instancePath+"/lock/nominalV",schemaPath:"#/properties/lock/properties/nominalV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -8441,9 +8440,9 @@ vErrors.push(err112);
 }
 errors++;
 }
-if(typeof data38 == "number"){
-if(data38 < 0 || isNaN(data38)){
-const err113 = {instancePath:instancePath+"/controller/doors",schemaPath:"#/properties/controller/properties/doors/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err113 = {instancePath:instancePath+"/lock/nominalV",schemaPath:"#/properties/lock/properties/nominalV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -8453,12 +8452,11 @@ vErrors.push(err113);
 errors++;
 }
 }
-}
-if(data37.portGroups !== undefined){
-let data39 = data37.portGroups;
-if(Array.isArray(data39)){
-if(data39.length > 400){
-const err114 = {instancePath:instancePath+"/controller/portGroups",schemaPath:"#/properties/controller/properties/portGroups/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data35.leastV !== undefined){
+let data40 = data35.leastV;
+if(typeof data40 == "number"){
+if(data40 <= 0 || isNaN(data40)){
+const err114 = {instancePath:instancePath+"/lock/leastV",schemaPath:"#/properties/lock/properties/leastV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -8467,13 +8465,9 @@ vErrors.push(err114);
 }
 errors++;
 }
-const len3 = data39.length;
-for(let i3=0; i3<len3; i3++){
-let data40 = data39[i3];
-if(data40 && typeof data40 == "object" && !Array.isArray(data40)){
-if(!(false)){
-if(data40.id === undefined){
-const err115 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+else {
+const err115 = {instancePath:instancePath+"/lock/leastV",schemaPath:"#/properties/lock/properties/leastV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -8483,9 +8477,11 @@ vErrors.push(err115);
 errors++;
 }
 }
-if(!(false)){
-if(data40.name === undefined){
-const err116 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(data35.pullA !== undefined){
+let data41 = data35.pullA;
+if(typeof data41 == "number"){
+if(data41 <= 0 || isNaN(data41)){
+const err116 = {instancePath:instancePath+"/lock/pullA",schemaPath:"#/properties/lock/properties/pullA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -8495,9 +8491,8 @@ vErrors.push(err116);
 errors++;
 }
 }
-for(const key5 in data40){
-if(!((key5 === "id") || (key5 === "name"))){
-const err117 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+else {
+const err117 = {instancePath:instancePath+"/lock/pullA",schemaPath:"#/properties/lock/properties/pullA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -8507,11 +8502,11 @@ vErrors.push(err117);
 errors++;
 }
 }
-if(data40.id !== undefined){
-let data41 = data40.id;
-if(typeof data41 === "string"){
-if(func3(data41) > 200){
-const err118 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data35.pullMs !== undefined){
+let data42 = data35.pullMs;
+if(typeof data42 == "number"){
+if(data42 <= 0 || isNaN(data42)){
+const err118 = {instancePath:instancePath+"/lock/pullMs",schemaPath:"#/properties/lock/properties/pullMs/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -8520,8 +8515,9 @@ vErrors.push(err118);
 }
 errors++;
 }
-if(func3(data41) < 1){
-const err119 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err119 = {instancePath:instancePath+"/lock/pullMs",schemaPath:"#/properties/lock/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -8531,8 +8527,11 @@ vErrors.push(err119);
 errors++;
 }
 }
-else {
-const err120 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data35.holdA !== undefined){
+let data43 = data35.holdA;
+if(typeof data43 == "number"){
+if(data43 < 0 || isNaN(data43)){
+const err120 = {instancePath:instancePath+"/lock/holdA",schemaPath:"#/properties/lock/properties/holdA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -8542,11 +8541,8 @@ vErrors.push(err120);
 errors++;
 }
 }
-if(data40.name !== undefined){
-let data42 = data40.name;
-if(typeof data42 === "string"){
-if(func3(data42) > 200){
-const err121 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err121 = {instancePath:instancePath+"/lock/holdA",schemaPath:"#/properties/lock/properties/holdA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -8555,8 +8551,12 @@ vErrors.push(err121);
 }
 errors++;
 }
-if(func3(data42) < 1){
-const err122 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.dropOutV !== undefined){
+let data44 = data35.dropOutV;
+if(typeof data44 == "number"){
+if(data44 < 0 || isNaN(data44)){
+const err122 = {instancePath:instancePath+"/lock/dropOutV",schemaPath:"#/properties/lock/properties/dropOutV/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -8567,7 +8567,7 @@ errors++;
 }
 }
 else {
-const err123 = {instancePath:instancePath+"/controller/portGroups/" + i3+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err123 = {instancePath:instancePath+"/lock/dropOutV",schemaPath:"#/properties/lock/properties/dropOutV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -8577,9 +8577,11 @@ vErrors.push(err123);
 errors++;
 }
 }
-}
-else {
-const err124 = {instancePath:instancePath+"/controller/portGroups/" + i3,schemaPath:"#/properties/controller/properties/portGroups/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data35.duty !== undefined){
+let data45 = data35.duty;
+if(typeof data45 == "number"){
+if(data45 > 1 || isNaN(data45)){
+const err124 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -8588,10 +8590,8 @@ vErrors.push(err124);
 }
 errors++;
 }
-}
-}
-else {
-const err125 = {instancePath:instancePath+"/controller/portGroups",schemaPath:"#/properties/controller/properties/portGroups/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data45 <= 0 || isNaN(data45)){
+const err125 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -8601,11 +8601,8 @@ vErrors.push(err125);
 errors++;
 }
 }
-if(data37.releaseStepS !== undefined){
-let data43 = data37.releaseStepS;
-if(typeof data43 == "number"){
-if(data43 <= 0 || isNaN(data43)){
-const err126 = {instancePath:instancePath+"/controller/releaseStepS",schemaPath:"#/properties/controller/properties/releaseStepS/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err126 = {instancePath:instancePath+"/lock/duty",schemaPath:"#/properties/lock/properties/duty/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -8615,8 +8612,9 @@ vErrors.push(err126);
 errors++;
 }
 }
-else {
-const err127 = {instancePath:instancePath+"/controller/releaseStepS",schemaPath:"#/properties/controller/properties/releaseStepS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data35.sensing !== undefined){
+if(typeof data35.sensing !== "boolean"){
+const err127 = {instancePath:instancePath+"/lock/sensing",schemaPath:"#/properties/lock/properties/sensing/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -8626,11 +8624,11 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(data37.longestReleaseS !== undefined){
-let data44 = data37.longestReleaseS;
-if(typeof data44 == "number"){
-if(data44 <= 0 || isNaN(data44)){
-const err128 = {instancePath:instancePath+"/controller/longestReleaseS",schemaPath:"#/properties/controller/properties/longestReleaseS/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data35.suppressionMs !== undefined){
+let data47 = data35.suppressionMs;
+if(typeof data47 == "number"){
+if(data47 < 0 || isNaN(data47)){
+const err128 = {instancePath:instancePath+"/lock/suppressionMs",schemaPath:"#/properties/lock/properties/suppressionMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -8641,7 +8639,7 @@ errors++;
 }
 }
 else {
-const err129 = {instancePath:instancePath+"/controller/longestReleaseS",schemaPath:"#/properties/controller/properties/longestReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err129 = {instancePath:instancePath+"/lock/suppressionMs",schemaPath:"#/properties/lock/properties/suppressionMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -8651,11 +8649,9 @@ vErrors.push(err129);
 errors++;
 }
 }
-if(data37.cardFormats !== undefined){
-let data45 = data37.cardFormats;
-if(Array.isArray(data45)){
-if(data45.length > 400){
-const err130 = {instancePath:instancePath+"/controller/cardFormats",schemaPath:"#/properties/controller/properties/cardFormats/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err130 = {instancePath:instancePath+"/lock",schemaPath:"#/properties/lock/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -8664,11 +8660,13 @@ vErrors.push(err130);
 }
 errors++;
 }
-const len4 = data45.length;
-for(let i4=0; i4<len4; i4++){
-let data46 = data45[i4];
-if(!((((data46 === "wiegand26") || (data46 === "wiegand34")) || (data46 === "serial4")) || (data46 === "serial7"))){
-const err131 = {instancePath:instancePath+"/controller/cardFormats/" + i4,schemaPath:"#/properties/controller/properties/cardFormats/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.cardFormats.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data.controller !== undefined){
+let data48 = data.controller;
+if(data48 && typeof data48 == "object" && !Array.isArray(data48)){
+if(!(false)){
+if(data48.doors === undefined){
+const err131 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "doors"},message:"must have required property '"+"doors"+"'"};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -8678,9 +8676,9 @@ vErrors.push(err131);
 errors++;
 }
 }
-}
-else {
-const err132 = {instancePath:instancePath+"/controller/cardFormats",schemaPath:"#/properties/controller/properties/cardFormats/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(!(false)){
+if(data48.portGroups === undefined){
+const err132 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "portGroups"},message:"must have required property '"+"portGroups"+"'"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -8690,11 +8688,9 @@ vErrors.push(err132);
 errors++;
 }
 }
-if(data37.feedVolts !== undefined){
-let data47 = data37.feedVolts;
-if(typeof data47 == "number"){
-if(data47 < 0 || isNaN(data47)){
-const err133 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data48.releaseStepS === undefined){
+const err133 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "releaseStepS"},message:"must have required property '"+"releaseStepS"+"'"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -8704,8 +8700,9 @@ vErrors.push(err133);
 errors++;
 }
 }
-else {
-const err134 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data48.longestReleaseS === undefined){
+const err134 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "longestReleaseS"},message:"must have required property '"+"longestReleaseS"+"'"};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -8715,11 +8712,9 @@ vErrors.push(err134);
 errors++;
 }
 }
-if(data37.feedA !== undefined){
-let data48 = data37.feedA;
-if(typeof data48 == "number"){
-if(data48 < 0 || isNaN(data48)){
-const err135 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data48.cardFormats === undefined){
+const err135 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "cardFormats"},message:"must have required property '"+"cardFormats"+"'"};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -8729,8 +8724,9 @@ vErrors.push(err135);
 errors++;
 }
 }
-else {
-const err136 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data48.feedVolts === undefined){
+const err136 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "feedVolts"},message:"must have required property '"+"feedVolts"+"'"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -8740,12 +8736,9 @@ vErrors.push(err136);
 errors++;
 }
 }
-if(data37.factory !== undefined){
-let data49 = data37.factory;
-if(data49 && typeof data49 == "object" && !Array.isArray(data49)){
 if(!(false)){
-if(data49.address === undefined){
-const err137 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+if(data48.feedA === undefined){
+const err137 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "feedA"},message:"must have required property '"+"feedA"+"'"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -8756,8 +8749,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data49.user === undefined){
-const err138 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "user"},message:"must have required property '"+"user"+"'"};
+if(data48.factory === undefined){
+const err138 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -8768,8 +8761,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data49.password === undefined){
-const err139 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+if(data48.terminalOneAt === undefined){
+const err139 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "terminalOneAt"},message:"must have required property '"+"terminalOneAt"+"'"};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -8779,9 +8772,9 @@ vErrors.push(err139);
 errors++;
 }
 }
-for(const key6 in data49){
-if(!(((key6 === "address") || (key6 === "user")) || (key6 === "password"))){
-const err140 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(!(false)){
+if(data48.reset === undefined){
+const err140 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "reset"},message:"must have required property '"+"reset"+"'"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -8791,9 +8784,9 @@ vErrors.push(err140);
 errors++;
 }
 }
-if(data49.address !== undefined){
-if(typeof data49.address !== "string"){
-const err141 = {instancePath:instancePath+"/controller/factory/address",schemaPath:"#/properties/controller/properties/factory/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data48.lamps === undefined){
+const err141 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "lamps"},message:"must have required property '"+"lamps"+"'"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -8803,9 +8796,9 @@ vErrors.push(err141);
 errors++;
 }
 }
-if(data49.user !== undefined){
-if(typeof data49.user !== "string"){
-const err142 = {instancePath:instancePath+"/controller/factory/user",schemaPath:"#/properties/controller/properties/factory/properties/user/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data48.cabinet === undefined){
+const err142 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/required",keyword:"required",params:{missingProperty: "cabinet"},message:"must have required property '"+"cabinet"+"'"};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -8815,9 +8808,9 @@ vErrors.push(err142);
 errors++;
 }
 }
-if(data49.password !== undefined){
-if(typeof data49.password !== "string"){
-const err143 = {instancePath:instancePath+"/controller/factory/password",schemaPath:"#/properties/controller/properties/factory/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key6 in data48){
+if(!(func2.call(schema19.properties.controller.properties, key6))){
+const err143 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -8827,9 +8820,10 @@ vErrors.push(err143);
 errors++;
 }
 }
-}
-else {
-const err144 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data48.doors !== undefined){
+let data49 = data48.doors;
+if(!((typeof data49 == "number") && (!(data49 % 1) && !isNaN(data49)))){
+const err144 = {instancePath:instancePath+"/controller/doors",schemaPath:"#/properties/controller/properties/doors/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -8838,11 +8832,9 @@ vErrors.push(err144);
 }
 errors++;
 }
-}
-if(data37.terminalOneAt !== undefined){
-let data53 = data37.terminalOneAt;
-if(!((data53 === "left") || (data53 === "right"))){
-const err145 = {instancePath:instancePath+"/controller/terminalOneAt",schemaPath:"#/properties/controller/properties/terminalOneAt/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.terminalOneAt.enum},message:"must be equal to one of the allowed values"};
+if(typeof data49 == "number"){
+if(data49 < 0 || isNaN(data49)){
+const err145 = {instancePath:instancePath+"/controller/doors",schemaPath:"#/properties/controller/properties/doors/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -8852,11 +8844,12 @@ vErrors.push(err145);
 errors++;
 }
 }
-if(data37.reset !== undefined){
-let data54 = data37.reset;
-if(Array.isArray(data54)){
-if(data54.length > 400){
-const err146 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+if(data48.portGroups !== undefined){
+let data50 = data48.portGroups;
+if(Array.isArray(data50)){
+if(data50.length > 400){
+const err146 = {instancePath:instancePath+"/controller/portGroups",schemaPath:"#/properties/controller/properties/portGroups/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -8865,13 +8858,13 @@ vErrors.push(err146);
 }
 errors++;
 }
-const len5 = data54.length;
+const len5 = data50.length;
 for(let i5=0; i5<len5; i5++){
-let data55 = data54[i5];
-if(data55 && typeof data55 == "object" && !Array.isArray(data55)){
+let data51 = data50[i5];
+if(data51 && typeof data51 == "object" && !Array.isArray(data51)){
 if(!(false)){
-if(data55.says === undefined){
-const err147 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(data51.id === undefined){
+const err147 = {instancePath:instancePath+"/controller/portGroups/" + i5,schemaPath:"#/properties/controller/properties/portGroups/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -8882,8 +8875,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data55.seconds === undefined){
-const err148 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "seconds"},message:"must have required property '"+"seconds"+"'"};
+if(data51.name === undefined){
+const err148 = {instancePath:instancePath+"/controller/portGroups/" + i5,schemaPath:"#/properties/controller/properties/portGroups/items/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -8893,9 +8886,9 @@ vErrors.push(err148);
 errors++;
 }
 }
-for(const key7 in data55){
-if(!(((key7 === "says") || (key7 === "seconds")) || (key7 === "holds"))){
-const err149 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+for(const key7 in data51){
+if(!((key7 === "id") || (key7 === "name"))){
+const err149 = {instancePath:instancePath+"/controller/portGroups/" + i5,schemaPath:"#/properties/controller/properties/portGroups/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -8905,11 +8898,11 @@ vErrors.push(err149);
 errors++;
 }
 }
-if(data55.says !== undefined){
-let data56 = data55.says;
-if(typeof data56 === "string"){
-if(func3(data56) > 200){
-const err150 = {instancePath:instancePath+"/controller/reset/" + i5+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data51.id !== undefined){
+let data52 = data51.id;
+if(typeof data52 === "string"){
+if(func3(data52) > 200){
+const err150 = {instancePath:instancePath+"/controller/portGroups/" + i5+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -8918,8 +8911,8 @@ vErrors.push(err150);
 }
 errors++;
 }
-if(func3(data56) < 1){
-const err151 = {instancePath:instancePath+"/controller/reset/" + i5+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data52) < 1){
+const err151 = {instancePath:instancePath+"/controller/portGroups/" + i5+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -8930,7 +8923,7 @@ errors++;
 }
 }
 else {
-const err152 = {instancePath:instancePath+"/controller/reset/" + i5+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err152 = {instancePath:instancePath+"/controller/portGroups/" + i5+"/id",schemaPath:"#/properties/controller/properties/portGroups/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -8940,11 +8933,11 @@ vErrors.push(err152);
 errors++;
 }
 }
-if(data55.seconds !== undefined){
-let data57 = data55.seconds;
-if(typeof data57 == "number"){
-if(data57 < 0 || isNaN(data57)){
-const err153 = {instancePath:instancePath+"/controller/reset/" + i5+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data51.name !== undefined){
+let data53 = data51.name;
+if(typeof data53 === "string"){
+if(func3(data53) > 200){
+const err153 = {instancePath:instancePath+"/controller/portGroups/" + i5+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -8953,9 +8946,8 @@ vErrors.push(err153);
 }
 errors++;
 }
-}
-else {
-const err154 = {instancePath:instancePath+"/controller/reset/" + i5+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data53) < 1){
+const err154 = {instancePath:instancePath+"/controller/portGroups/" + i5+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -8965,9 +8957,8 @@ vErrors.push(err154);
 errors++;
 }
 }
-if(data55.holds !== undefined){
-if(true !== data55.holds){
-const err155 = {instancePath:instancePath+"/controller/reset/" + i5+"/holds",schemaPath:"#/properties/controller/properties/reset/items/properties/holds/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
+else {
+const err155 = {instancePath:instancePath+"/controller/portGroups/" + i5+"/name",schemaPath:"#/properties/controller/properties/portGroups/items/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -8979,7 +8970,7 @@ errors++;
 }
 }
 else {
-const err156 = {instancePath:instancePath+"/controller/reset/" + i5,schemaPath:"#/properties/controller/properties/reset/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err156 = {instancePath:instancePath+"/controller/portGroups/" + i5,schemaPath:"#/properties/controller/properties/portGroups/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -8991,7 +8982,7 @@ errors++;
 }
 }
 else {
-const err157 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err157 = {instancePath:instancePath+"/controller/portGroups",schemaPath:"#/properties/controller/properties/portGroups/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -9001,11 +8992,11 @@ vErrors.push(err157);
 errors++;
 }
 }
-if(data37.lamps !== undefined){
-let data59 = data37.lamps;
-if(Array.isArray(data59)){
-if(data59.length > 400){
-const err158 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data48.releaseStepS !== undefined){
+let data54 = data48.releaseStepS;
+if(typeof data54 == "number"){
+if(data54 <= 0 || isNaN(data54)){
+const err158 = {instancePath:instancePath+"/controller/releaseStepS",schemaPath:"#/properties/controller/properties/releaseStepS/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -9014,13 +9005,9 @@ vErrors.push(err158);
 }
 errors++;
 }
-const len6 = data59.length;
-for(let i6=0; i6<len6; i6++){
-let data60 = data59[i6];
-if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
-if(!(false)){
-if(data60.lamp === undefined){
-const err159 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+else {
+const err159 = {instancePath:instancePath+"/controller/releaseStepS",schemaPath:"#/properties/controller/properties/releaseStepS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -9030,9 +9017,11 @@ vErrors.push(err159);
 errors++;
 }
 }
-if(!(false)){
-if(data60.means === undefined){
-const err160 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data48.longestReleaseS !== undefined){
+let data55 = data48.longestReleaseS;
+if(typeof data55 == "number"){
+if(data55 <= 0 || isNaN(data55)){
+const err160 = {instancePath:instancePath+"/controller/longestReleaseS",schemaPath:"#/properties/controller/properties/longestReleaseS/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -9042,9 +9031,8 @@ vErrors.push(err160);
 errors++;
 }
 }
-for(const key8 in data60){
-if(!((key8 === "lamp") || (key8 === "means"))){
-const err161 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+else {
+const err161 = {instancePath:instancePath+"/controller/longestReleaseS",schemaPath:"#/properties/controller/properties/longestReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -9054,11 +9042,11 @@ vErrors.push(err161);
 errors++;
 }
 }
-if(data60.lamp !== undefined){
-let data61 = data60.lamp;
-if(typeof data61 === "string"){
-if(func3(data61) > 200){
-const err162 = {instancePath:instancePath+"/controller/lamps/" + i6+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data48.cardFormats !== undefined){
+let data56 = data48.cardFormats;
+if(Array.isArray(data56)){
+if(data56.length > 400){
+const err162 = {instancePath:instancePath+"/controller/cardFormats",schemaPath:"#/properties/controller/properties/cardFormats/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -9067,8 +9055,11 @@ vErrors.push(err162);
 }
 errors++;
 }
-if(func3(data61) < 1){
-const err163 = {instancePath:instancePath+"/controller/lamps/" + i6+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len6 = data56.length;
+for(let i6=0; i6<len6; i6++){
+let data57 = data56[i6];
+if(!((((data57 === "wiegand26") || (data57 === "wiegand34")) || (data57 === "serial4")) || (data57 === "serial7"))){
+const err163 = {instancePath:instancePath+"/controller/cardFormats/" + i6,schemaPath:"#/properties/controller/properties/cardFormats/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.cardFormats.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -9078,8 +9069,9 @@ vErrors.push(err163);
 errors++;
 }
 }
+}
 else {
-const err164 = {instancePath:instancePath+"/controller/lamps/" + i6+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err164 = {instancePath:instancePath+"/controller/cardFormats",schemaPath:"#/properties/controller/properties/cardFormats/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -9089,11 +9081,11 @@ vErrors.push(err164);
 errors++;
 }
 }
-if(data60.means !== undefined){
-let data62 = data60.means;
-if(typeof data62 === "string"){
-if(func3(data62) > 200){
-const err165 = {instancePath:instancePath+"/controller/lamps/" + i6+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data48.feedVolts !== undefined){
+let data58 = data48.feedVolts;
+if(typeof data58 == "number"){
+if(data58 < 0 || isNaN(data58)){
+const err165 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -9102,8 +9094,9 @@ vErrors.push(err165);
 }
 errors++;
 }
-if(func3(data62) < 1){
-const err166 = {instancePath:instancePath+"/controller/lamps/" + i6+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err166 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -9113,8 +9106,11 @@ vErrors.push(err166);
 errors++;
 }
 }
-else {
-const err167 = {instancePath:instancePath+"/controller/lamps/" + i6+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data48.feedA !== undefined){
+let data59 = data48.feedA;
+if(typeof data59 == "number"){
+if(data59 < 0 || isNaN(data59)){
+const err167 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -9124,9 +9120,8 @@ vErrors.push(err167);
 errors++;
 }
 }
-}
 else {
-const err168 = {instancePath:instancePath+"/controller/lamps/" + i6,schemaPath:"#/properties/controller/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err168 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -9136,9 +9131,12 @@ vErrors.push(err168);
 errors++;
 }
 }
-}
-else {
-const err169 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data48.factory !== undefined){
+let data60 = data48.factory;
+if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
+if(!(false)){
+if(data60.address === undefined){
+const err169 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -9148,11 +9146,9 @@ vErrors.push(err169);
 errors++;
 }
 }
-if(data37.cabinet !== undefined){
-let data63 = data37.cabinet;
-if(Array.isArray(data63)){
-if(data63.length > 400){
-const err170 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data60.user === undefined){
+const err170 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "user"},message:"must have required property '"+"user"+"'"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -9161,13 +9157,10 @@ vErrors.push(err170);
 }
 errors++;
 }
-const len7 = data63.length;
-for(let i7=0; i7<len7; i7++){
-let data64 = data63[i7];
-if(data64 && typeof data64 == "object" && !Array.isArray(data64)){
+}
 if(!(false)){
-if(data64.id === undefined){
-const err171 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(data60.password === undefined){
+const err171 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -9177,9 +9170,9 @@ vErrors.push(err171);
 errors++;
 }
 }
-if(!(false)){
-if(data64.says === undefined){
-const err172 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+for(const key8 in data60){
+if(!(((key8 === "address") || (key8 === "user")) || (key8 === "password"))){
+const err172 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -9189,9 +9182,9 @@ vErrors.push(err172);
 errors++;
 }
 }
-for(const key9 in data64){
-if(!(((key9 === "id") || (key9 === "says")) || (key9 === "after"))){
-const err173 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key9},message:"must NOT have additional properties"};
+if(data60.address !== undefined){
+if(typeof data60.address !== "string"){
+const err173 = {instancePath:instancePath+"/controller/factory/address",schemaPath:"#/properties/controller/properties/factory/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -9201,11 +9194,9 @@ vErrors.push(err173);
 errors++;
 }
 }
-if(data64.id !== undefined){
-let data65 = data64.id;
-if(typeof data65 === "string"){
-if(func3(data65) > 200){
-const err174 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data60.user !== undefined){
+if(typeof data60.user !== "string"){
+const err174 = {instancePath:instancePath+"/controller/factory/user",schemaPath:"#/properties/controller/properties/factory/properties/user/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -9214,8 +9205,10 @@ vErrors.push(err174);
 }
 errors++;
 }
-if(func3(data65) < 1){
-const err175 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data60.password !== undefined){
+if(typeof data60.password !== "string"){
+const err175 = {instancePath:instancePath+"/controller/factory/password",schemaPath:"#/properties/controller/properties/factory/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -9225,8 +9218,9 @@ vErrors.push(err175);
 errors++;
 }
 }
+}
 else {
-const err176 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err176 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -9236,11 +9230,10 @@ vErrors.push(err176);
 errors++;
 }
 }
-if(data64.says !== undefined){
-let data66 = data64.says;
-if(typeof data66 === "string"){
-if(func3(data66) > 200){
-const err177 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data48.terminalOneAt !== undefined){
+let data64 = data48.terminalOneAt;
+if(!((data64 === "left") || (data64 === "right"))){
+const err177 = {instancePath:instancePath+"/controller/terminalOneAt",schemaPath:"#/properties/controller/properties/terminalOneAt/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.terminalOneAt.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -9249,8 +9242,12 @@ vErrors.push(err177);
 }
 errors++;
 }
-if(func3(data66) < 1){
-const err178 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data48.reset !== undefined){
+let data65 = data48.reset;
+if(Array.isArray(data65)){
+if(data65.length > 400){
+const err178 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -9259,9 +9256,13 @@ vErrors.push(err178);
 }
 errors++;
 }
-}
-else {
-const err179 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len7 = data65.length;
+for(let i7=0; i7<len7; i7++){
+let data66 = data65[i7];
+if(data66 && typeof data66 == "object" && !Array.isArray(data66)){
+if(!(false)){
+if(data66.says === undefined){
+const err179 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err179];
 }
@@ -9271,11 +9272,9 @@ vErrors.push(err179);
 errors++;
 }
 }
-if(data64.after !== undefined){
-let data67 = data64.after;
-if(Array.isArray(data67)){
-if(data67.length > 400){
-const err180 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data66.seconds === undefined){
+const err180 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "seconds"},message:"must have required property '"+"seconds"+"'"};
 if(vErrors === null){
 vErrors = [err180];
 }
@@ -9284,12 +9283,10 @@ vErrors.push(err180);
 }
 errors++;
 }
-const len8 = data67.length;
-for(let i8=0; i8<len8; i8++){
-let data68 = data67[i8];
-if(typeof data68 === "string"){
-if(func3(data68) > 200){
-const err181 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after/" + i8,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+for(const key9 in data66){
+if(!(((key9 === "says") || (key9 === "seconds")) || (key9 === "holds"))){
+const err181 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key9},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err181];
 }
@@ -9298,8 +9295,12 @@ vErrors.push(err181);
 }
 errors++;
 }
-if(func3(data68) < 1){
-const err182 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after/" + i8,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data66.says !== undefined){
+let data67 = data66.says;
+if(typeof data67 === "string"){
+if(func3(data67) > 200){
+const err182 = {instancePath:instancePath+"/controller/reset/" + i7+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err182];
 }
@@ -9308,9 +9309,8 @@ vErrors.push(err182);
 }
 errors++;
 }
-}
-else {
-const err183 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after/" + i8,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data67) < 1){
+const err183 = {instancePath:instancePath+"/controller/reset/" + i7+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err183];
 }
@@ -9320,9 +9320,8 @@ vErrors.push(err183);
 errors++;
 }
 }
-}
 else {
-const err184 = {instancePath:instancePath+"/controller/cabinet/" + i7+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err184 = {instancePath:instancePath+"/controller/reset/" + i7+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err184];
 }
@@ -9332,9 +9331,11 @@ vErrors.push(err184);
 errors++;
 }
 }
-}
-else {
-const err185 = {instancePath:instancePath+"/controller/cabinet/" + i7,schemaPath:"#/properties/controller/properties/cabinet/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data66.seconds !== undefined){
+let data68 = data66.seconds;
+if(typeof data68 == "number"){
+if(data68 < 0 || isNaN(data68)){
+const err185 = {instancePath:instancePath+"/controller/reset/" + i7+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err185];
 }
@@ -9344,9 +9345,8 @@ vErrors.push(err185);
 errors++;
 }
 }
-}
 else {
-const err186 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err186 = {instancePath:instancePath+"/controller/reset/" + i7+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err186];
 }
@@ -9356,12 +9356,9 @@ vErrors.push(err186);
 errors++;
 }
 }
-if(data37.supervised !== undefined){
-let data69 = data37.supervised;
-if(data69 && typeof data69 == "object" && !Array.isArray(data69)){
-if(!(false)){
-if(data69.shortBelow === undefined){
-const err187 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "shortBelow"},message:"must have required property '"+"shortBelow"+"'"};
+if(data66.holds !== undefined){
+if(true !== data66.holds){
+const err187 = {instancePath:instancePath+"/controller/reset/" + i7+"/holds",schemaPath:"#/properties/controller/properties/reset/items/properties/holds/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err187];
 }
@@ -9371,9 +9368,9 @@ vErrors.push(err187);
 errors++;
 }
 }
-if(!(false)){
-if(data69.closedBelow === undefined){
-const err188 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "closedBelow"},message:"must have required property '"+"closedBelow"+"'"};
+}
+else {
+const err188 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err188];
 }
@@ -9383,9 +9380,9 @@ vErrors.push(err188);
 errors++;
 }
 }
-if(!(false)){
-if(data69.cutAbove === undefined){
-const err189 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "cutAbove"},message:"must have required property '"+"cutAbove"+"'"};
+}
+else {
+const err189 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err189];
 }
@@ -9395,9 +9392,11 @@ vErrors.push(err189);
 errors++;
 }
 }
-for(const key10 in data69){
-if(!(((key10 === "shortBelow") || (key10 === "closedBelow")) || (key10 === "cutAbove"))){
-const err190 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(data48.lamps !== undefined){
+let data70 = data48.lamps;
+if(Array.isArray(data70)){
+if(data70.length > 400){
+const err190 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err190];
 }
@@ -9406,12 +9405,13 @@ vErrors.push(err190);
 }
 errors++;
 }
-}
-if(data69.shortBelow !== undefined){
-let data70 = data69.shortBelow;
-if(typeof data70 == "number"){
-if(data70 <= 0 || isNaN(data70)){
-const err191 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const len8 = data70.length;
+for(let i8=0; i8<len8; i8++){
+let data71 = data70[i8];
+if(data71 && typeof data71 == "object" && !Array.isArray(data71)){
+if(!(false)){
+if(data71.lamp === undefined){
+const err191 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err191];
 }
@@ -9421,8 +9421,9 @@ vErrors.push(err191);
 errors++;
 }
 }
-else {
-const err192 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data71.means === undefined){
+const err192 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err192];
 }
@@ -9432,11 +9433,9 @@ vErrors.push(err192);
 errors++;
 }
 }
-if(data69.closedBelow !== undefined){
-let data71 = data69.closedBelow;
-if(typeof data71 == "number"){
-if(data71 <= 0 || isNaN(data71)){
-const err193 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key10 in data71){
+if(!((key10 === "lamp") || (key10 === "means"))){
+const err193 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err193];
 }
@@ -9446,8 +9445,11 @@ vErrors.push(err193);
 errors++;
 }
 }
-else {
-const err194 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data71.lamp !== undefined){
+let data72 = data71.lamp;
+if(typeof data72 === "string"){
+if(func3(data72) > 200){
+const err194 = {instancePath:instancePath+"/controller/lamps/" + i8+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err194];
 }
@@ -9456,12 +9458,8 @@ vErrors.push(err194);
 }
 errors++;
 }
-}
-if(data69.cutAbove !== undefined){
-let data72 = data69.cutAbove;
-if(typeof data72 == "number"){
-if(data72 <= 0 || isNaN(data72)){
-const err195 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(func3(data72) < 1){
+const err195 = {instancePath:instancePath+"/controller/lamps/" + i8+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err195];
 }
@@ -9472,7 +9470,7 @@ errors++;
 }
 }
 else {
-const err196 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err196 = {instancePath:instancePath+"/controller/lamps/" + i8+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err196];
 }
@@ -9482,9 +9480,11 @@ vErrors.push(err196);
 errors++;
 }
 }
-}
-else {
-const err197 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data71.means !== undefined){
+let data73 = data71.means;
+if(typeof data73 === "string"){
+if(func3(data73) > 200){
+const err197 = {instancePath:instancePath+"/controller/lamps/" + i8+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err197];
 }
@@ -9493,12 +9493,8 @@ vErrors.push(err197);
 }
 errors++;
 }
-}
-if(data37.functions !== undefined){
-let data73 = data37.functions;
-if(Array.isArray(data73)){
-if(data73.length > 400){
-const err198 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data73) < 1){
+const err198 = {instancePath:instancePath+"/controller/lamps/" + i8+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err198];
 }
@@ -9507,11 +9503,9 @@ vErrors.push(err198);
 }
 errors++;
 }
-const len9 = data73.length;
-for(let i9=0; i9<len9; i9++){
-let data74 = data73[i9];
-if(!((((((((((((((((data74 === "entryReader") || (data74 === "exitReader")) || (data74 === "lock")) || (data74 === "secondLock")) || (data74 === "opener")) || (data74 === "contact")) || (data74 === "secondContact")) || (data74 === "lockSensing")) || (data74 === "exitButton")) || (data74 === "exitSensor")) || (data74 === "deskButton")) || (data74 === "glassPole")) || (data74 === "tamper")) || (data74 === "spare")) || (data74 === "emergencyRelease")) || (data74 === "feed"))){
-const err199 = {instancePath:instancePath+"/controller/functions/" + i9,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err199 = {instancePath:instancePath+"/controller/lamps/" + i8+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err199];
 }
@@ -9523,7 +9517,7 @@ errors++;
 }
 }
 else {
-const err200 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err200 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err200];
 }
@@ -9535,7 +9529,7 @@ errors++;
 }
 }
 else {
-const err201 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err201 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err201];
 }
@@ -9545,12 +9539,11 @@ vErrors.push(err201);
 errors++;
 }
 }
-if(data.supply !== undefined){
-let data75 = data.supply;
-if(data75 && typeof data75 == "object" && !Array.isArray(data75)){
-if(!(false)){
-if(data75.volts === undefined){
-const err202 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data48.cabinet !== undefined){
+let data74 = data48.cabinet;
+if(Array.isArray(data74)){
+if(data74.length > 400){
+const err202 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err202];
 }
@@ -9559,10 +9552,13 @@ vErrors.push(err202);
 }
 errors++;
 }
-}
+const len9 = data74.length;
+for(let i9=0; i9<len9; i9++){
+let data75 = data74[i9];
+if(data75 && typeof data75 == "object" && !Array.isArray(data75)){
 if(!(false)){
-if(data75.amps === undefined){
-const err203 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data75.id === undefined){
+const err203 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err203];
 }
@@ -9573,8 +9569,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data75.internalOhm === undefined){
-const err204 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+if(data75.says === undefined){
+const err204 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err204];
 }
@@ -9585,8 +9581,8 @@ errors++;
 }
 }
 for(const key11 in data75){
-if(!(func2.call(schema19.properties.supply.properties, key11))){
-const err205 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key11},message:"must NOT have additional properties"};
+if(!(((key11 === "id") || (key11 === "says")) || (key11 === "after"))){
+const err205 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key11},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err205];
 }
@@ -9596,11 +9592,11 @@ vErrors.push(err205);
 errors++;
 }
 }
-if(data75.volts !== undefined){
-let data76 = data75.volts;
-if(typeof data76 == "number"){
-if(data76 <= 0 || isNaN(data76)){
-const err206 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data75.id !== undefined){
+let data76 = data75.id;
+if(typeof data76 === "string"){
+if(func3(data76) > 200){
+const err206 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err206];
 }
@@ -9609,9 +9605,8 @@ vErrors.push(err206);
 }
 errors++;
 }
-}
-else {
-const err207 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data76) < 1){
+const err207 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err207];
 }
@@ -9621,11 +9616,8 @@ vErrors.push(err207);
 errors++;
 }
 }
-if(data75.amps !== undefined){
-let data77 = data75.amps;
-if(typeof data77 == "number"){
-if(data77 <= 0 || isNaN(data77)){
-const err208 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err208 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err208];
 }
@@ -9635,8 +9627,11 @@ vErrors.push(err208);
 errors++;
 }
 }
-else {
-const err209 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data75.says !== undefined){
+let data77 = data75.says;
+if(typeof data77 === "string"){
+if(func3(data77) > 200){
+const err209 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err209];
 }
@@ -9645,12 +9640,8 @@ vErrors.push(err209);
 }
 errors++;
 }
-}
-if(data75.internalOhm !== undefined){
-let data78 = data75.internalOhm;
-if(typeof data78 == "number"){
-if(data78 < 0 || isNaN(data78)){
-const err210 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(func3(data77) < 1){
+const err210 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err210];
 }
@@ -9661,7 +9652,7 @@ errors++;
 }
 }
 else {
-const err211 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err211 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err211];
 }
@@ -9671,11 +9662,11 @@ vErrors.push(err211);
 errors++;
 }
 }
-if(data75.floatV !== undefined){
-let data79 = data75.floatV;
-if(typeof data79 == "number"){
-if(data79 <= 0 || isNaN(data79)){
-const err212 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data75.after !== undefined){
+let data78 = data75.after;
+if(Array.isArray(data78)){
+if(data78.length > 400){
+const err212 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err212];
 }
@@ -9684,9 +9675,12 @@ vErrors.push(err212);
 }
 errors++;
 }
-}
-else {
-const err213 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const len10 = data78.length;
+for(let i10=0; i10<len10; i10++){
+let data79 = data78[i10];
+if(typeof data79 === "string"){
+if(func3(data79) > 200){
+const err213 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err213];
 }
@@ -9695,12 +9689,8 @@ vErrors.push(err213);
 }
 errors++;
 }
-}
-if(data75.endV !== undefined){
-let data80 = data75.endV;
-if(typeof data80 == "number"){
-if(data80 <= 0 || isNaN(data80)){
-const err214 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(func3(data79) < 1){
+const err214 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err214];
 }
@@ -9711,7 +9701,7 @@ errors++;
 }
 }
 else {
-const err215 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err215 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err215];
 }
@@ -9721,11 +9711,9 @@ vErrors.push(err215);
 errors++;
 }
 }
-if(data75.chargerA !== undefined){
-let data81 = data75.chargerA;
-if(typeof data81 == "number"){
-if(data81 < 0 || isNaN(data81)){
-const err216 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err216 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err216];
 }
@@ -9735,8 +9723,9 @@ vErrors.push(err216);
 errors++;
 }
 }
+}
 else {
-const err217 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err217 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err217];
 }
@@ -9746,12 +9735,9 @@ vErrors.push(err217);
 errors++;
 }
 }
-if(data75.battery !== undefined){
-let data82 = data75.battery;
-if(data82 && typeof data82 == "object" && !Array.isArray(data82)){
-if(!(false)){
-if(data82.volts === undefined){
-const err218 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+}
+else {
+const err218 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err218];
 }
@@ -9761,9 +9747,12 @@ vErrors.push(err218);
 errors++;
 }
 }
+if(data48.supervised !== undefined){
+let data80 = data48.supervised;
+if(data80 && typeof data80 == "object" && !Array.isArray(data80)){
 if(!(false)){
-if(data82.peukert === undefined){
-const err219 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(data80.shortBelow === undefined){
+const err219 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "shortBelow"},message:"must have required property '"+"shortBelow"+"'"};
 if(vErrors === null){
 vErrors = [err219];
 }
@@ -9773,9 +9762,9 @@ vErrors.push(err219);
 errors++;
 }
 }
-for(const key12 in data82){
-if(!((key12 === "volts") || (key12 === "peukert"))){
-const err220 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key12},message:"must NOT have additional properties"};
+if(!(false)){
+if(data80.closedBelow === undefined){
+const err220 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "closedBelow"},message:"must have required property '"+"closedBelow"+"'"};
 if(vErrors === null){
 vErrors = [err220];
 }
@@ -9785,11 +9774,9 @@ vErrors.push(err220);
 errors++;
 }
 }
-if(data82.volts !== undefined){
-let data83 = data82.volts;
-if(typeof data83 == "number"){
-if(data83 <= 0 || isNaN(data83)){
-const err221 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data80.cutAbove === undefined){
+const err221 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "cutAbove"},message:"must have required property '"+"cutAbove"+"'"};
 if(vErrors === null){
 vErrors = [err221];
 }
@@ -9799,8 +9786,9 @@ vErrors.push(err221);
 errors++;
 }
 }
-else {
-const err222 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key12 in data80){
+if(!(((key12 === "shortBelow") || (key12 === "closedBelow")) || (key12 === "cutAbove"))){
+const err222 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key12},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err222];
 }
@@ -9810,14 +9798,11 @@ vErrors.push(err222);
 errors++;
 }
 }
-if(data82.peukert !== undefined){
-let data84 = data82.peukert;
-const _errs171 = errors;
-let valid33 = false;
-const _errs172 = errors;
-if(typeof data84 == "number"){
-if(data84 > 2 || isNaN(data84)){
-const err223 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+if(data80.shortBelow !== undefined){
+let data81 = data80.shortBelow;
+if(typeof data81 == "number"){
+if(data81 <= 0 || isNaN(data81)){
+const err223 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err223];
 }
@@ -9826,8 +9811,9 @@ vErrors.push(err223);
 }
 errors++;
 }
-if(data84 < 1 || isNaN(data84)){
-const err224 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+else {
+const err224 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err224];
 }
@@ -9837,8 +9823,11 @@ vErrors.push(err224);
 errors++;
 }
 }
-else {
-const err225 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data80.closedBelow !== undefined){
+let data82 = data80.closedBelow;
+if(typeof data82 == "number"){
+if(data82 <= 0 || isNaN(data82)){
+const err225 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err225];
 }
@@ -9847,12 +9836,9 @@ vErrors.push(err225);
 }
 errors++;
 }
-var _valid0 = _errs172 === errors;
-valid33 = valid33 || _valid0;
-if(!valid33){
-const _errs174 = errors;
-if(data84 !== null){
-const err226 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+}
+else {
+const err226 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err226];
 }
@@ -9861,11 +9847,12 @@ vErrors.push(err226);
 }
 errors++;
 }
-var _valid0 = _errs174 === errors;
-valid33 = valid33 || _valid0;
 }
-if(!valid33){
-const err227 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(data80.cutAbove !== undefined){
+let data83 = data80.cutAbove;
+if(typeof data83 == "number"){
+if(data83 <= 0 || isNaN(data83)){
+const err227 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err227];
 }
@@ -9874,21 +9861,9 @@ vErrors.push(err227);
 }
 errors++;
 }
-else {
-errors = _errs171;
-if(vErrors !== null){
-if(_errs171){
-vErrors.length = _errs171;
 }
 else {
-vErrors = null;
-}
-}
-}
-}
-}
-else {
-const err228 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err228 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err228];
 }
@@ -9898,11 +9873,9 @@ vErrors.push(err228);
 errors++;
 }
 }
-if(data75.outputs !== undefined){
-let data85 = data75.outputs;
-if(Array.isArray(data85)){
-if(data85.length > 400){
-const err229 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err229 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err229];
 }
@@ -9911,13 +9884,12 @@ vErrors.push(err229);
 }
 errors++;
 }
-const len10 = data85.length;
-for(let i10=0; i10<len10; i10++){
-let data86 = data85[i10];
-if(data86 && typeof data86 == "object" && !Array.isArray(data86)){
-if(!(false)){
-if(data86.id === undefined){
-const err230 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data48.functions !== undefined){
+let data84 = data48.functions;
+if(Array.isArray(data84)){
+if(data84.length > 400){
+const err230 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err230];
 }
@@ -9926,10 +9898,11 @@ vErrors.push(err230);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data86.fuseA === undefined){
-const err231 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+const len11 = data84.length;
+for(let i11=0; i11<len11; i11++){
+let data85 = data84[i11];
+if(!((((((((((((((((data85 === "entryReader") || (data85 === "exitReader")) || (data85 === "lock")) || (data85 === "secondLock")) || (data85 === "opener")) || (data85 === "contact")) || (data85 === "secondContact")) || (data85 === "lockSensing")) || (data85 === "exitButton")) || (data85 === "exitSensor")) || (data85 === "deskButton")) || (data85 === "glassPole")) || (data85 === "tamper")) || (data85 === "spare")) || (data85 === "emergencyRelease")) || (data85 === "feed"))){
+const err231 = {instancePath:instancePath+"/controller/functions/" + i11,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err231];
 }
@@ -9939,9 +9912,9 @@ vErrors.push(err231);
 errors++;
 }
 }
-for(const key13 in data86){
-if(!((key13 === "id") || (key13 === "fuseA"))){
-const err232 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+}
+else {
+const err232 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err232];
 }
@@ -9951,11 +9924,9 @@ vErrors.push(err232);
 errors++;
 }
 }
-if(data86.id !== undefined){
-let data87 = data86.id;
-if(typeof data87 === "string"){
-if(func3(data87) > 200){
-const err233 = {instancePath:instancePath+"/supply/outputs/" + i10+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err233 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err233];
 }
@@ -9964,8 +9935,13 @@ vErrors.push(err233);
 }
 errors++;
 }
-if(func3(data87) < 1){
-const err234 = {instancePath:instancePath+"/supply/outputs/" + i10+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.supply !== undefined){
+let data86 = data.supply;
+if(data86 && typeof data86 == "object" && !Array.isArray(data86)){
+if(!(false)){
+if(data86.volts === undefined){
+const err234 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err234];
 }
@@ -9975,8 +9951,9 @@ vErrors.push(err234);
 errors++;
 }
 }
-else {
-const err235 = {instancePath:instancePath+"/supply/outputs/" + i10+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data86.amps === undefined){
+const err235 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err235];
 }
@@ -9986,11 +9963,9 @@ vErrors.push(err235);
 errors++;
 }
 }
-if(data86.fuseA !== undefined){
-let data88 = data86.fuseA;
-if(typeof data88 == "number"){
-if(data88 <= 0 || isNaN(data88)){
-const err236 = {instancePath:instancePath+"/supply/outputs/" + i10+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data86.internalOhm === undefined){
+const err236 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err236];
 }
@@ -10000,8 +9975,9 @@ vErrors.push(err236);
 errors++;
 }
 }
-else {
-const err237 = {instancePath:instancePath+"/supply/outputs/" + i10+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key13 in data86){
+if(!(func2.call(schema19.properties.supply.properties, key13))){
+const err237 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err237];
 }
@@ -10011,9 +9987,11 @@ vErrors.push(err237);
 errors++;
 }
 }
-}
-else {
-const err238 = {instancePath:instancePath+"/supply/outputs/" + i10,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data86.volts !== undefined){
+let data87 = data86.volts;
+if(typeof data87 == "number"){
+if(data87 <= 0 || isNaN(data87)){
+const err238 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err238];
 }
@@ -10023,9 +10001,8 @@ vErrors.push(err238);
 errors++;
 }
 }
-}
 else {
-const err239 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err239 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err239];
 }
@@ -10035,11 +10012,11 @@ vErrors.push(err239);
 errors++;
 }
 }
-if(data75.tripA !== undefined){
-let data89 = data75.tripA;
-if(typeof data89 == "number"){
-if(data89 <= 0 || isNaN(data89)){
-const err240 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data86.amps !== undefined){
+let data88 = data86.amps;
+if(typeof data88 == "number"){
+if(data88 <= 0 || isNaN(data88)){
+const err240 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err240];
 }
@@ -10050,7 +10027,7 @@ errors++;
 }
 }
 else {
-const err241 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err241 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err241];
 }
@@ -10060,9 +10037,11 @@ vErrors.push(err241);
 errors++;
 }
 }
-}
-else {
-const err242 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data86.internalOhm !== undefined){
+let data89 = data86.internalOhm;
+if(typeof data89 == "number"){
+if(data89 < 0 || isNaN(data89)){
+const err242 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10072,12 +10051,8 @@ vErrors.push(err242);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data90 = data.operatingV;
-if(data90 && typeof data90 == "object" && !Array.isArray(data90)){
-if(!(false)){
-if(data90.least === undefined){
-const err243 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+else {
+const err243 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10087,9 +10062,11 @@ vErrors.push(err243);
 errors++;
 }
 }
-if(!(false)){
-if(data90.most === undefined){
-const err244 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data86.floatV !== undefined){
+let data90 = data86.floatV;
+if(typeof data90 == "number"){
+if(data90 <= 0 || isNaN(data90)){
+const err244 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10099,9 +10076,8 @@ vErrors.push(err244);
 errors++;
 }
 }
-for(const key14 in data90){
-if(!((key14 === "least") || (key14 === "most"))){
-const err245 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+else {
+const err245 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10111,11 +10087,11 @@ vErrors.push(err245);
 errors++;
 }
 }
-if(data90.least !== undefined){
-let data91 = data90.least;
+if(data86.endV !== undefined){
+let data91 = data86.endV;
 if(typeof data91 == "number"){
 if(data91 <= 0 || isNaN(data91)){
-const err246 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err246 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10126,7 +10102,7 @@ errors++;
 }
 }
 else {
-const err247 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err247 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10136,11 +10112,11 @@ vErrors.push(err247);
 errors++;
 }
 }
-if(data90.most !== undefined){
-let data92 = data90.most;
+if(data86.chargerA !== undefined){
+let data92 = data86.chargerA;
 if(typeof data92 == "number"){
-if(data92 <= 0 || isNaN(data92)){
-const err248 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data92 < 0 || isNaN(data92)){
+const err248 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10151,7 +10127,7 @@ errors++;
 }
 }
 else {
-const err249 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err249 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10161,9 +10137,12 @@ vErrors.push(err249);
 errors++;
 }
 }
-}
-else {
-const err250 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data86.battery !== undefined){
+let data93 = data86.battery;
+if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
+if(!(false)){
+if(data93.volts === undefined){
+const err250 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10173,12 +10152,9 @@ vErrors.push(err250);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data93 = data.inrush;
-if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
 if(!(false)){
-if(data93.amps === undefined){
-const err251 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data93.peukert === undefined){
+const err251 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10188,9 +10164,9 @@ vErrors.push(err251);
 errors++;
 }
 }
-if(!(false)){
-if(data93.ms === undefined){
-const err252 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+for(const key14 in data93){
+if(!((key14 === "volts") || (key14 === "peukert"))){
+const err252 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10200,9 +10176,11 @@ vErrors.push(err252);
 errors++;
 }
 }
-for(const key15 in data93){
-if(!((key15 === "amps") || (key15 === "ms"))){
-const err253 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(data93.volts !== undefined){
+let data94 = data93.volts;
+if(typeof data94 == "number"){
+if(data94 <= 0 || isNaN(data94)){
+const err253 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10212,11 +10190,8 @@ vErrors.push(err253);
 errors++;
 }
 }
-if(data93.amps !== undefined){
-let data94 = data93.amps;
-if(typeof data94 == "number"){
-if(data94 <= 0 || isNaN(data94)){
-const err254 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err254 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10226,8 +10201,14 @@ vErrors.push(err254);
 errors++;
 }
 }
-else {
-const err255 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data93.peukert !== undefined){
+let data95 = data93.peukert;
+const _errs193 = errors;
+let valid39 = false;
+const _errs194 = errors;
+if(typeof data95 == "number"){
+if(data95 > 2 || isNaN(data95)){
+const err255 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10236,12 +10217,8 @@ vErrors.push(err255);
 }
 errors++;
 }
-}
-if(data93.ms !== undefined){
-let data95 = data93.ms;
-if(typeof data95 == "number"){
-if(data95 <= 0 || isNaN(data95)){
-const err256 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data95 < 1 || isNaN(data95)){
+const err256 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10252,7 +10229,7 @@ errors++;
 }
 }
 else {
-const err257 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err257 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -10261,10 +10238,12 @@ vErrors.push(err257);
 }
 errors++;
 }
-}
-}
-else {
-const err258 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+var _valid0 = _errs194 === errors;
+valid39 = valid39 || _valid0;
+if(!valid39){
+const _errs196 = errors;
+if(data95 !== null){
+const err258 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -10273,13 +10252,11 @@ vErrors.push(err258);
 }
 errors++;
 }
+var _valid0 = _errs196 === errors;
+valid39 = valid39 || _valid0;
 }
-if(data.reading !== undefined){
-let data96 = data.reading;
-if(data96 && typeof data96 == "object" && !Array.isArray(data96)){
-if(!(false)){
-if(data96.by === undefined){
-const err259 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(!valid39){
+const err259 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -10288,10 +10265,21 @@ vErrors.push(err259);
 }
 errors++;
 }
+else {
+errors = _errs193;
+if(vErrors !== null){
+if(_errs193){
+vErrors.length = _errs193;
 }
-if(!(false)){
-if(data96.technologies === undefined){
-const err260 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+else {
+vErrors = null;
+}
+}
+}
+}
+}
+else {
+const err260 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err260];
 }
@@ -10301,9 +10289,11 @@ vErrors.push(err260);
 errors++;
 }
 }
-if(!(false)){
-if(data96.keypad === undefined){
-const err261 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+if(data86.outputs !== undefined){
+let data96 = data86.outputs;
+if(Array.isArray(data96)){
+if(data96.length > 400){
+const err261 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err261];
 }
@@ -10312,10 +10302,13 @@ vErrors.push(err261);
 }
 errors++;
 }
-}
+const len12 = data96.length;
+for(let i12=0; i12<len12; i12++){
+let data97 = data96[i12];
+if(data97 && typeof data97 == "object" && !Array.isArray(data97)){
 if(!(false)){
-if(data96.reachM === undefined){
-const err262 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(data97.id === undefined){
+const err262 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err262];
 }
@@ -10325,9 +10318,9 @@ vErrors.push(err262);
 errors++;
 }
 }
-for(const key16 in data96){
-if(!((((((key16 === "by") || (key16 === "technologies")) || (key16 === "keypad")) || (key16 === "reachM")) || (key16 === "unitLoad")) || (key16 === "takes"))){
-const err263 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+if(!(false)){
+if(data97.fuseA === undefined){
+const err263 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err263];
 }
@@ -10337,10 +10330,9 @@ vErrors.push(err263);
 errors++;
 }
 }
-if(data96.by !== undefined){
-let data97 = data96.by;
-if(!((((data97 === "wiegand") || (data97 === "osdp")) || (data97 === "network")) || (data97 === "radio"))){
-const err264 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+for(const key15 in data97){
+if(!((key15 === "id") || (key15 === "fuseA"))){
+const err264 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err264];
 }
@@ -10350,11 +10342,11 @@ vErrors.push(err264);
 errors++;
 }
 }
-if(data96.technologies !== undefined){
-let data98 = data96.technologies;
-if(Array.isArray(data98)){
-if(data98.length > 400){
-const err265 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data97.id !== undefined){
+let data98 = data97.id;
+if(typeof data98 === "string"){
+if(func3(data98) > 200){
+const err265 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err265];
 }
@@ -10363,12 +10355,8 @@ vErrors.push(err265);
 }
 errors++;
 }
-const len11 = data98.length;
-for(let i11=0; i11<len11; i11++){
-let data99 = data98[i11];
-if(typeof data99 === "string"){
-if(func3(data99) > 200){
-const err266 = {instancePath:instancePath+"/reading/technologies/" + i11,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data98) < 1){
+const err266 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -10377,8 +10365,9 @@ vErrors.push(err266);
 }
 errors++;
 }
-if(func3(data99) < 1){
-const err267 = {instancePath:instancePath+"/reading/technologies/" + i11,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err267 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -10388,8 +10377,11 @@ vErrors.push(err267);
 errors++;
 }
 }
-else {
-const err268 = {instancePath:instancePath+"/reading/technologies/" + i11,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data97.fuseA !== undefined){
+let data99 = data97.fuseA;
+if(typeof data99 == "number"){
+if(data99 <= 0 || isNaN(data99)){
+const err268 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -10399,9 +10391,8 @@ vErrors.push(err268);
 errors++;
 }
 }
-}
 else {
-const err269 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err269 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -10411,9 +10402,9 @@ vErrors.push(err269);
 errors++;
 }
 }
-if(data96.keypad !== undefined){
-if(typeof data96.keypad !== "boolean"){
-const err270 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+}
+else {
+const err270 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -10423,11 +10414,9 @@ vErrors.push(err270);
 errors++;
 }
 }
-if(data96.reachM !== undefined){
-let data101 = data96.reachM;
-if(typeof data101 == "number"){
-if(data101 <= 0 || isNaN(data101)){
-const err271 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err271 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -10437,8 +10426,11 @@ vErrors.push(err271);
 errors++;
 }
 }
-else {
-const err272 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data86.tripA !== undefined){
+let data100 = data86.tripA;
+if(typeof data100 == "number"){
+if(data100 <= 0 || isNaN(data100)){
+const err272 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -10448,11 +10440,8 @@ vErrors.push(err272);
 errors++;
 }
 }
-if(data96.unitLoad !== undefined){
-let data102 = data96.unitLoad;
-if(typeof data102 == "number"){
-if(data102 <= 0 || isNaN(data102)){
-const err273 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err273 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -10462,8 +10451,9 @@ vErrors.push(err273);
 errors++;
 }
 }
+}
 else {
-const err274 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err274 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -10473,11 +10463,12 @@ vErrors.push(err274);
 errors++;
 }
 }
-if(data96.takes !== undefined){
-let data103 = data96.takes;
-if(Array.isArray(data103)){
-if(data103.length > 400){
-const err275 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data.operatingV !== undefined){
+let data101 = data.operatingV;
+if(data101 && typeof data101 == "object" && !Array.isArray(data101)){
+if(!(false)){
+if(data101.least === undefined){
+const err275 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -10486,11 +10477,10 @@ vErrors.push(err275);
 }
 errors++;
 }
-const len12 = data103.length;
-for(let i12=0; i12<len12; i12++){
-let data104 = data103[i12];
-if(!(((((data104 === "card") || (data104 === "code")) || (data104 === "finger")) || (data104 === "face")) || (data104 === "picture"))){
-const err276 = {instancePath:instancePath+"/reading/takes/" + i12,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(!(false)){
+if(data101.most === undefined){
+const err276 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -10500,9 +10490,9 @@ vErrors.push(err276);
 errors++;
 }
 }
-}
-else {
-const err277 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+for(const key16 in data101){
+if(!((key16 === "least") || (key16 === "most"))){
+const err277 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err277];
 }
@@ -10512,9 +10502,11 @@ vErrors.push(err277);
 errors++;
 }
 }
-}
-else {
-const err278 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data101.least !== undefined){
+let data102 = data101.least;
+if(typeof data102 == "number"){
+if(data102 <= 0 || isNaN(data102)){
+const err278 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err278];
 }
@@ -10524,12 +10516,8 @@ vErrors.push(err278);
 errors++;
 }
 }
-if(data.coding !== undefined){
-let data105 = data.coding;
-if(data105 && typeof data105 == "object" && !Array.isArray(data105)){
-if(!(false)){
-if(data105.kind === undefined){
-const err279 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+else {
+const err279 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err279];
 }
@@ -10539,9 +10527,11 @@ vErrors.push(err279);
 errors++;
 }
 }
-if(!(false)){
-if(data105.positions === undefined){
-const err280 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data101.most !== undefined){
+let data103 = data101.most;
+if(typeof data103 == "number"){
+if(data103 <= 0 || isNaN(data103)){
+const err280 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err280];
 }
@@ -10551,9 +10541,8 @@ vErrors.push(err280);
 errors++;
 }
 }
-if(!(false)){
-if(data105.order === undefined){
-const err281 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+else {
+const err281 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err281];
 }
@@ -10563,9 +10552,9 @@ vErrors.push(err281);
 errors++;
 }
 }
-if(!(false)){
-if(data105.inverted === undefined){
-const err282 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+}
+else {
+const err282 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err282];
 }
@@ -10575,9 +10564,12 @@ vErrors.push(err282);
 errors++;
 }
 }
+if(data.inrush !== undefined){
+let data104 = data.inrush;
+if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
 if(!(false)){
-if(data105.offset === undefined){
-const err283 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+if(data104.amps === undefined){
+const err283 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err283];
 }
@@ -10588,8 +10580,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data105.factory === undefined){
-const err284 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data104.ms === undefined){
+const err284 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err284];
 }
@@ -10599,9 +10591,9 @@ vErrors.push(err284);
 errors++;
 }
 }
-for(const key17 in data105){
-if(!(((((((key17 === "kind") || (key17 === "positions")) || (key17 === "order")) || (key17 === "inverted")) || (key17 === "offset")) || (key17 === "factory")) || (key17 === "says"))){
-const err285 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+for(const key17 in data104){
+if(!((key17 === "amps") || (key17 === "ms"))){
+const err285 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -10611,10 +10603,11 @@ vErrors.push(err285);
 errors++;
 }
 }
-if(data105.kind !== undefined){
-let data106 = data105.kind;
-if(!((data106 === "binary") || (data106 === "decade"))){
-const err286 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(data104.amps !== undefined){
+let data105 = data104.amps;
+if(typeof data105 == "number"){
+if(data105 <= 0 || isNaN(data105)){
+const err286 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -10624,10 +10617,8 @@ vErrors.push(err286);
 errors++;
 }
 }
-if(data105.positions !== undefined){
-let data107 = data105.positions;
-if(!((typeof data107 == "number") && (!(data107 % 1) && !isNaN(data107)))){
-const err287 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+else {
+const err287 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -10636,9 +10627,12 @@ vErrors.push(err287);
 }
 errors++;
 }
-if(typeof data107 == "number"){
-if(data107 > 12 || isNaN(data107)){
-const err288 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+if(data104.ms !== undefined){
+let data106 = data104.ms;
+if(typeof data106 == "number"){
+if(data106 <= 0 || isNaN(data106)){
+const err288 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -10647,8 +10641,9 @@ vErrors.push(err288);
 }
 errors++;
 }
-if(data107 < 1 || isNaN(data107)){
-const err289 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+else {
+const err289 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -10659,10 +10654,8 @@ errors++;
 }
 }
 }
-if(data105.order !== undefined){
-let data108 = data105.order;
-if(!((data108 === "leastFirst") || (data108 === "mostFirst"))){
-const err290 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+else {
+const err290 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -10672,9 +10665,12 @@ vErrors.push(err290);
 errors++;
 }
 }
-if(data105.inverted !== undefined){
-if(typeof data105.inverted !== "boolean"){
-const err291 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data.reading !== undefined){
+let data107 = data.reading;
+if(data107 && typeof data107 == "object" && !Array.isArray(data107)){
+if(!(false)){
+if(data107.by === undefined){
+const err291 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -10684,10 +10680,9 @@ vErrors.push(err291);
 errors++;
 }
 }
-if(data105.offset !== undefined){
-let data110 = data105.offset;
-if(!((typeof data110 == "number") && (!(data110 % 1) && !isNaN(data110)))){
-const err292 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data107.technologies === undefined){
+const err292 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -10696,9 +10691,10 @@ vErrors.push(err292);
 }
 errors++;
 }
-if(typeof data110 == "number"){
-if(data110 > 1000 || isNaN(data110)){
-const err293 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+}
+if(!(false)){
+if(data107.keypad === undefined){
+const err293 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -10707,8 +10703,10 @@ vErrors.push(err293);
 }
 errors++;
 }
-if(data110 < 0 || isNaN(data110)){
-const err294 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data107.reachM === undefined){
+const err294 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -10718,12 +10716,9 @@ vErrors.push(err294);
 errors++;
 }
 }
-}
-if(data105.factory !== undefined){
-let data111 = data105.factory;
-if(Array.isArray(data111)){
-if(data111.length > 400){
-const err295 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key18 in data107){
+if(!((((((key18 === "by") || (key18 === "technologies")) || (key18 === "keypad")) || (key18 === "reachM")) || (key18 === "unitLoad")) || (key18 === "takes"))){
+const err295 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -10732,11 +10727,11 @@ vErrors.push(err295);
 }
 errors++;
 }
-const len13 = data111.length;
-for(let i13=0; i13<len13; i13++){
-let data112 = data111[i13];
-if(!((typeof data112 == "number") && (!(data112 % 1) && !isNaN(data112)))){
-const err296 = {instancePath:instancePath+"/coding/factory/" + i13,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+if(data107.by !== undefined){
+let data108 = data107.by;
+if(!((((data108 === "wiegand") || (data108 === "osdp")) || (data108 === "network")) || (data108 === "radio"))){
+const err296 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -10745,9 +10740,12 @@ vErrors.push(err296);
 }
 errors++;
 }
-if(typeof data112 == "number"){
-if(data112 > 9 || isNaN(data112)){
-const err297 = {instancePath:instancePath+"/coding/factory/" + i13,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+}
+if(data107.technologies !== undefined){
+let data109 = data107.technologies;
+if(Array.isArray(data109)){
+if(data109.length > 400){
+const err297 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -10756,8 +10754,12 @@ vErrors.push(err297);
 }
 errors++;
 }
-if(data112 < 0 || isNaN(data112)){
-const err298 = {instancePath:instancePath+"/coding/factory/" + i13,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const len13 = data109.length;
+for(let i13=0; i13<len13; i13++){
+let data110 = data109[i13];
+if(typeof data110 === "string"){
+if(func3(data110) > 200){
+const err298 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -10766,11 +10768,8 @@ vErrors.push(err298);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err299 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data110) < 1){
+const err299 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -10780,11 +10779,8 @@ vErrors.push(err299);
 errors++;
 }
 }
-if(data105.says !== undefined){
-let data113 = data105.says;
-if(typeof data113 === "string"){
-if(func3(data113) > 200){
-const err300 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err300 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -10793,8 +10789,10 @@ vErrors.push(err300);
 }
 errors++;
 }
-if(func3(data113) < 1){
-const err301 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err301 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -10804,8 +10802,9 @@ vErrors.push(err301);
 errors++;
 }
 }
-else {
-const err302 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data107.keypad !== undefined){
+if(typeof data107.keypad !== "boolean"){
+const err302 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -10815,9 +10814,11 @@ vErrors.push(err302);
 errors++;
 }
 }
-}
-else {
-const err303 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data107.reachM !== undefined){
+let data112 = data107.reachM;
+if(typeof data112 == "number"){
+if(data112 <= 0 || isNaN(data112)){
+const err303 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -10827,11 +10828,8 @@ vErrors.push(err303);
 errors++;
 }
 }
-if(data.jumpers !== undefined){
-let data114 = data.jumpers;
-if(Array.isArray(data114)){
-if(data114.length > 400){
-const err304 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err304 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -10840,13 +10838,12 @@ vErrors.push(err304);
 }
 errors++;
 }
-const len14 = data114.length;
-for(let i14=0; i14<len14; i14++){
-let data115 = data114[i14];
-if(data115 && typeof data115 == "object" && !Array.isArray(data115)){
-if(!(false)){
-if(data115.id === undefined){
-const err305 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data107.unitLoad !== undefined){
+let data113 = data107.unitLoad;
+if(typeof data113 == "number"){
+if(data113 <= 0 || isNaN(data113)){
+const err305 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -10856,9 +10853,8 @@ vErrors.push(err305);
 errors++;
 }
 }
-if(!(false)){
-if(data115.says === undefined){
-const err306 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+else {
+const err306 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -10868,9 +10864,11 @@ vErrors.push(err306);
 errors++;
 }
 }
-if(!(false)){
-if(data115.positions === undefined){
-const err307 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data107.takes !== undefined){
+let data114 = data107.takes;
+if(Array.isArray(data114)){
+if(data114.length > 400){
+const err307 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -10879,10 +10877,11 @@ vErrors.push(err307);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data115.factory === undefined){
-const err308 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+const len14 = data114.length;
+for(let i14=0; i14<len14; i14++){
+let data115 = data114[i14];
+if(!(((((data115 === "card") || (data115 === "code")) || (data115 === "finger")) || (data115 === "face")) || (data115 === "picture"))){
+const err308 = {instancePath:instancePath+"/reading/takes/" + i14,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -10892,9 +10891,9 @@ vErrors.push(err308);
 errors++;
 }
 }
-for(const key18 in data115){
-if(!(((((key18 === "id") || (key18 === "says")) || (key18 === "positions")) || (key18 === "factory")) || (key18 === "does"))){
-const err309 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+}
+else {
+const err309 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -10904,11 +10903,9 @@ vErrors.push(err309);
 errors++;
 }
 }
-if(data115.id !== undefined){
-let data116 = data115.id;
-if(typeof data116 === "string"){
-if(func3(data116) > 200){
-const err310 = {instancePath:instancePath+"/jumpers/" + i14+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err310 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -10917,8 +10914,13 @@ vErrors.push(err310);
 }
 errors++;
 }
-if(func3(data116) < 1){
-const err311 = {instancePath:instancePath+"/jumpers/" + i14+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.coding !== undefined){
+let data116 = data.coding;
+if(data116 && typeof data116 == "object" && !Array.isArray(data116)){
+if(!(false)){
+if(data116.kind === undefined){
+const err311 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -10928,8 +10930,9 @@ vErrors.push(err311);
 errors++;
 }
 }
-else {
-const err312 = {instancePath:instancePath+"/jumpers/" + i14+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data116.positions === undefined){
+const err312 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -10939,11 +10942,9 @@ vErrors.push(err312);
 errors++;
 }
 }
-if(data115.says !== undefined){
-let data117 = data115.says;
-if(typeof data117 === "string"){
-if(func3(data117) > 200){
-const err313 = {instancePath:instancePath+"/jumpers/" + i14+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data116.order === undefined){
+const err313 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -10952,8 +10953,10 @@ vErrors.push(err313);
 }
 errors++;
 }
-if(func3(data117) < 1){
-const err314 = {instancePath:instancePath+"/jumpers/" + i14+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data116.inverted === undefined){
+const err314 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -10963,8 +10966,9 @@ vErrors.push(err314);
 errors++;
 }
 }
-else {
-const err315 = {instancePath:instancePath+"/jumpers/" + i14+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data116.offset === undefined){
+const err315 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -10974,11 +10978,9 @@ vErrors.push(err315);
 errors++;
 }
 }
-if(data115.positions !== undefined){
-let data118 = data115.positions;
-if(Array.isArray(data118)){
-if(data118.length > 400){
-const err316 = {instancePath:instancePath+"/jumpers/" + i14+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data116.factory === undefined){
+const err316 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -10987,12 +10989,10 @@ vErrors.push(err316);
 }
 errors++;
 }
-const len15 = data118.length;
-for(let i15=0; i15<len15; i15++){
-let data119 = data118[i15];
-if(typeof data119 === "string"){
-if(func3(data119) > 200){
-const err317 = {instancePath:instancePath+"/jumpers/" + i14+"/positions/" + i15,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+for(const key19 in data116){
+if(!(((((((key19 === "kind") || (key19 === "positions")) || (key19 === "order")) || (key19 === "inverted")) || (key19 === "offset")) || (key19 === "factory")) || (key19 === "says"))){
+const err317 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11001,8 +11001,11 @@ vErrors.push(err317);
 }
 errors++;
 }
-if(func3(data119) < 1){
-const err318 = {instancePath:instancePath+"/jumpers/" + i14+"/positions/" + i15,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data116.kind !== undefined){
+let data117 = data116.kind;
+if(!((data117 === "binary") || (data117 === "decade"))){
+const err318 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11012,8 +11015,10 @@ vErrors.push(err318);
 errors++;
 }
 }
-else {
-const err319 = {instancePath:instancePath+"/jumpers/" + i14+"/positions/" + i15,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data116.positions !== undefined){
+let data118 = data116.positions;
+if(!((typeof data118 == "number") && (!(data118 % 1) && !isNaN(data118)))){
+const err319 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11022,10 +11027,9 @@ vErrors.push(err319);
 }
 errors++;
 }
-}
-}
-else {
-const err320 = {instancePath:instancePath+"/jumpers/" + i14+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof data118 == "number"){
+if(data118 > 12 || isNaN(data118)){
+const err320 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11034,12 +11038,8 @@ vErrors.push(err320);
 }
 errors++;
 }
-}
-if(data115.factory !== undefined){
-let data120 = data115.factory;
-if(typeof data120 === "string"){
-if(func3(data120) > 200){
-const err321 = {instancePath:instancePath+"/jumpers/" + i14+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data118 < 1 || isNaN(data118)){
+const err321 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11048,8 +11048,12 @@ vErrors.push(err321);
 }
 errors++;
 }
-if(func3(data120) < 1){
-const err322 = {instancePath:instancePath+"/jumpers/" + i14+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+if(data116.order !== undefined){
+let data119 = data116.order;
+if(!((data119 === "leastFirst") || (data119 === "mostFirst"))){
+const err322 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11059,8 +11063,9 @@ vErrors.push(err322);
 errors++;
 }
 }
-else {
-const err323 = {instancePath:instancePath+"/jumpers/" + i14+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data116.inverted !== undefined){
+if(typeof data116.inverted !== "boolean"){
+const err323 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11070,9 +11075,10 @@ vErrors.push(err323);
 errors++;
 }
 }
-if(data115.does !== undefined){
-if(!(data115.does === "terminator")){
-const err324 = {instancePath:instancePath+"/jumpers/" + i14+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+if(data116.offset !== undefined){
+let data121 = data116.offset;
+if(!((typeof data121 == "number") && (!(data121 % 1) && !isNaN(data121)))){
+const err324 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11081,10 +11087,9 @@ vErrors.push(err324);
 }
 errors++;
 }
-}
-}
-else {
-const err325 = {instancePath:instancePath+"/jumpers/" + i14,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data121 == "number"){
+if(data121 > 1000 || isNaN(data121)){
+const err325 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11093,10 +11098,8 @@ vErrors.push(err325);
 }
 errors++;
 }
-}
-}
-else {
-const err326 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data121 < 0 || isNaN(data121)){
+const err326 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11106,12 +11109,12 @@ vErrors.push(err326);
 errors++;
 }
 }
-if(data.network !== undefined){
-let data122 = data.network;
-if(data122 && typeof data122 == "object" && !Array.isArray(data122)){
-if(!(false)){
-if(data122.class === undefined){
-const err327 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+}
+if(data116.factory !== undefined){
+let data122 = data116.factory;
+if(Array.isArray(data122)){
+if(data122.length > 400){
+const err327 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11120,10 +11123,11 @@ vErrors.push(err327);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data122.restW === undefined){
-const err328 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+const len15 = data122.length;
+for(let i15=0; i15<len15; i15++){
+let data123 = data122[i15];
+if(!((typeof data123 == "number") && (!(data123 % 1) && !isNaN(data123)))){
+const err328 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11132,10 +11136,9 @@ vErrors.push(err328);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data122.peakW === undefined){
-const err329 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+if(typeof data123 == "number"){
+if(data123 > 9 || isNaN(data123)){
+const err329 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11144,10 +11147,8 @@ vErrors.push(err329);
 }
 errors++;
 }
-}
-for(const key19 in data122){
-if(!(((key19 === "class") || (key19 === "restW")) || (key19 === "peakW"))){
-const err330 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+if(data123 < 0 || isNaN(data123)){
+const err330 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11157,10 +11158,10 @@ vErrors.push(err330);
 errors++;
 }
 }
-if(data122.class !== undefined){
-let data123 = data122.class;
-if(!((typeof data123 == "number") && (!(data123 % 1) && !isNaN(data123)))){
-const err331 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+}
+else {
+const err331 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11169,9 +11170,12 @@ vErrors.push(err331);
 }
 errors++;
 }
-if(typeof data123 == "number"){
-if(data123 > 8 || isNaN(data123)){
-const err332 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(data116.says !== undefined){
+let data124 = data116.says;
+if(typeof data124 === "string"){
+if(func3(data124) > 200){
+const err332 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11180,8 +11184,8 @@ vErrors.push(err332);
 }
 errors++;
 }
-if(data123 < 0 || isNaN(data123)){
-const err333 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(func3(data124) < 1){
+const err333 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11191,12 +11195,8 @@ vErrors.push(err333);
 errors++;
 }
 }
-}
-if(data122.restW !== undefined){
-let data124 = data122.restW;
-if(typeof data124 == "number"){
-if(data124 < 0 || isNaN(data124)){
-const err334 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err334 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11206,8 +11206,9 @@ vErrors.push(err334);
 errors++;
 }
 }
+}
 else {
-const err335 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err335 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -11217,11 +11218,11 @@ vErrors.push(err335);
 errors++;
 }
 }
-if(data122.peakW !== undefined){
-let data125 = data122.peakW;
-if(typeof data125 == "number"){
-if(data125 < 0 || isNaN(data125)){
-const err336 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data.jumpers !== undefined){
+let data125 = data.jumpers;
+if(Array.isArray(data125)){
+if(data125.length > 400){
+const err336 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -11230,9 +11231,13 @@ vErrors.push(err336);
 }
 errors++;
 }
-}
-else {
-const err337 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const len16 = data125.length;
+for(let i16=0; i16<len16; i16++){
+let data126 = data125[i16];
+if(data126 && typeof data126 == "object" && !Array.isArray(data126)){
+if(!(false)){
+if(data126.id === undefined){
+const err337 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -11242,9 +11247,9 @@ vErrors.push(err337);
 errors++;
 }
 }
-}
-else {
-const err338 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data126.says === undefined){
+const err338 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -11254,12 +11259,9 @@ vErrors.push(err338);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data126 = data.feeds;
-if(data126 && typeof data126 == "object" && !Array.isArray(data126)){
 if(!(false)){
-if(data126.volts === undefined){
-const err339 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data126.positions === undefined){
+const err339 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -11270,8 +11272,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data126.watts === undefined){
-const err340 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+if(data126.factory === undefined){
+const err340 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -11281,9 +11283,9 @@ vErrors.push(err340);
 errors++;
 }
 }
-if(!(false)){
-if(data126.efficiency === undefined){
-const err341 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+for(const key20 in data126){
+if(!(((((key20 === "id") || (key20 === "says")) || (key20 === "positions")) || (key20 === "factory")) || (key20 === "does"))){
+const err341 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -11293,9 +11295,11 @@ vErrors.push(err341);
 errors++;
 }
 }
-if(!(false)){
-if(data126.cutOffV === undefined){
-const err342 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(data126.id !== undefined){
+let data127 = data126.id;
+if(typeof data127 === "string"){
+if(func3(data127) > 200){
+const err342 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -11304,10 +11308,8 @@ vErrors.push(err342);
 }
 errors++;
 }
-}
-for(const key20 in data126){
-if(!((((key20 === "volts") || (key20 === "watts")) || (key20 === "efficiency")) || (key20 === "cutOffV"))){
-const err343 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(func3(data127) < 1){
+const err343 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -11317,11 +11319,8 @@ vErrors.push(err343);
 errors++;
 }
 }
-if(data126.volts !== undefined){
-let data127 = data126.volts;
-if(typeof data127 == "number"){
-if(data127 <= 0 || isNaN(data127)){
-const err344 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err344 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -11331,8 +11330,11 @@ vErrors.push(err344);
 errors++;
 }
 }
-else {
-const err345 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data126.says !== undefined){
+let data128 = data126.says;
+if(typeof data128 === "string"){
+if(func3(data128) > 200){
+const err345 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -11341,12 +11343,8 @@ vErrors.push(err345);
 }
 errors++;
 }
-}
-if(data126.watts !== undefined){
-let data128 = data126.watts;
-if(typeof data128 == "number"){
-if(data128 <= 0 || isNaN(data128)){
-const err346 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(func3(data128) < 1){
+const err346 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -11357,7 +11355,7 @@ errors++;
 }
 }
 else {
-const err347 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err347 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -11367,11 +11365,11 @@ vErrors.push(err347);
 errors++;
 }
 }
-if(data126.efficiency !== undefined){
-let data129 = data126.efficiency;
-if(typeof data129 == "number"){
-if(data129 > 1 || isNaN(data129)){
-const err348 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data126.positions !== undefined){
+let data129 = data126.positions;
+if(Array.isArray(data129)){
+if(data129.length > 400){
+const err348 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -11380,8 +11378,12 @@ vErrors.push(err348);
 }
 errors++;
 }
-if(data129 <= 0 || isNaN(data129)){
-const err349 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const len17 = data129.length;
+for(let i17=0; i17<len17; i17++){
+let data130 = data129[i17];
+if(typeof data130 === "string"){
+if(func3(data130) > 200){
+const err349 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -11390,9 +11392,8 @@ vErrors.push(err349);
 }
 errors++;
 }
-}
-else {
-const err350 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data130) < 1){
+const err350 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -11402,11 +11403,8 @@ vErrors.push(err350);
 errors++;
 }
 }
-if(data126.cutOffV !== undefined){
-let data130 = data126.cutOffV;
-if(typeof data130 == "number"){
-if(data130 <= 0 || isNaN(data130)){
-const err351 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err351 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -11416,8 +11414,9 @@ vErrors.push(err351);
 errors++;
 }
 }
+}
 else {
-const err352 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err352 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -11427,9 +11426,11 @@ vErrors.push(err352);
 errors++;
 }
 }
-}
-else {
-const err353 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data126.factory !== undefined){
+let data131 = data126.factory;
+if(typeof data131 === "string"){
+if(func3(data131) > 200){
+const err353 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -11438,13 +11439,8 @@ vErrors.push(err353);
 }
 errors++;
 }
-}
-if(data.networkSource !== undefined){
-let data131 = data.networkSource;
-if(data131 && typeof data131 == "object" && !Array.isArray(data131)){
-if(!(false)){
-if(data131.volts === undefined){
-const err354 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(func3(data131) < 1){
+const err354 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -11454,9 +11450,8 @@ vErrors.push(err354);
 errors++;
 }
 }
-if(!(false)){
-if(data131.budgetW === undefined){
-const err355 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+else {
+const err355 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -11466,9 +11461,9 @@ vErrors.push(err355);
 errors++;
 }
 }
-if(!(false)){
-if(data131.ports === undefined){
-const err356 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+if(data126.does !== undefined){
+if(!(data126.does === "terminator")){
+const err356 = {instancePath:instancePath+"/jumpers/" + i16+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -11478,9 +11473,9 @@ vErrors.push(err356);
 errors++;
 }
 }
-for(const key21 in data131){
-if(!(((key21 === "volts") || (key21 === "budgetW")) || (key21 === "ports"))){
-const err357 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+}
+else {
+const err357 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -11490,11 +11485,9 @@ vErrors.push(err357);
 errors++;
 }
 }
-if(data131.volts !== undefined){
-let data132 = data131.volts;
-if(typeof data132 == "number"){
-if(data132 <= 0 || isNaN(data132)){
-const err358 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err358 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -11504,8 +11497,12 @@ vErrors.push(err358);
 errors++;
 }
 }
-else {
-const err359 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data.network !== undefined){
+let data133 = data.network;
+if(data133 && typeof data133 == "object" && !Array.isArray(data133)){
+if(!(false)){
+if(data133.class === undefined){
+const err359 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -11515,11 +11512,9 @@ vErrors.push(err359);
 errors++;
 }
 }
-if(data131.budgetW !== undefined){
-let data133 = data131.budgetW;
-if(typeof data133 == "number"){
-if(data133 < 0 || isNaN(data133)){
-const err360 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data133.restW === undefined){
+const err360 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -11529,8 +11524,9 @@ vErrors.push(err360);
 errors++;
 }
 }
-else {
-const err361 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data133.peakW === undefined){
+const err361 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -11540,11 +11536,9 @@ vErrors.push(err361);
 errors++;
 }
 }
-if(data131.ports !== undefined){
-let data134 = data131.ports;
-if(Array.isArray(data134)){
-if(data134.length > 400){
-const err362 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key21 in data133){
+if(!(((key21 === "class") || (key21 === "restW")) || (key21 === "peakW"))){
+const err362 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -11553,13 +11547,11 @@ vErrors.push(err362);
 }
 errors++;
 }
-const len16 = data134.length;
-for(let i16=0; i16<len16; i16++){
-let data135 = data134[i16];
-if(data135 && typeof data135 == "object" && !Array.isArray(data135)){
-if(!(false)){
-if(data135.id === undefined){
-const err363 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data133.class !== undefined){
+let data134 = data133.class;
+if(!((typeof data134 == "number") && (!(data134 % 1) && !isNaN(data134)))){
+const err363 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -11568,10 +11560,9 @@ vErrors.push(err363);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data135.highestClass === undefined){
-const err364 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+if(typeof data134 == "number"){
+if(data134 > 8 || isNaN(data134)){
+const err364 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -11580,10 +11571,8 @@ vErrors.push(err364);
 }
 errors++;
 }
-}
-for(const key22 in data135){
-if(!((key22 === "id") || (key22 === "highestClass"))){
-const err365 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(data134 < 0 || isNaN(data134)){
+const err365 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -11593,11 +11582,12 @@ vErrors.push(err365);
 errors++;
 }
 }
-if(data135.id !== undefined){
-let data136 = data135.id;
-if(typeof data136 === "string"){
-if(func3(data136) > 200){
-const err366 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data133.restW !== undefined){
+let data135 = data133.restW;
+if(typeof data135 == "number"){
+if(data135 < 0 || isNaN(data135)){
+const err366 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -11606,8 +11596,9 @@ vErrors.push(err366);
 }
 errors++;
 }
-if(func3(data136) < 1){
-const err367 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err367 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -11617,8 +11608,11 @@ vErrors.push(err367);
 errors++;
 }
 }
-else {
-const err368 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data133.peakW !== undefined){
+let data136 = data133.peakW;
+if(typeof data136 == "number"){
+if(data136 < 0 || isNaN(data136)){
+const err368 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -11628,10 +11622,8 @@ vErrors.push(err368);
 errors++;
 }
 }
-if(data135.highestClass !== undefined){
-let data137 = data135.highestClass;
-if(!((typeof data137 == "number") && (!(data137 % 1) && !isNaN(data137)))){
-const err369 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+else {
+const err369 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -11640,9 +11632,10 @@ vErrors.push(err369);
 }
 errors++;
 }
-if(typeof data137 == "number"){
-if(data137 > 8 || isNaN(data137)){
-const err370 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+}
+else {
+const err370 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -11651,8 +11644,13 @@ vErrors.push(err370);
 }
 errors++;
 }
-if(data137 < 0 || isNaN(data137)){
-const err371 = {instancePath:instancePath+"/networkSource/ports/" + i16+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data.feeds !== undefined){
+let data137 = data.feeds;
+if(data137 && typeof data137 == "object" && !Array.isArray(data137)){
+if(!(false)){
+if(data137.volts === undefined){
+const err371 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -11662,10 +11660,9 @@ vErrors.push(err371);
 errors++;
 }
 }
-}
-}
-else {
-const err372 = {instancePath:instancePath+"/networkSource/ports/" + i16,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data137.watts === undefined){
+const err372 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -11675,9 +11672,9 @@ vErrors.push(err372);
 errors++;
 }
 }
-}
-else {
-const err373 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(!(false)){
+if(data137.efficiency === undefined){
+const err373 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -11687,9 +11684,9 @@ vErrors.push(err373);
 errors++;
 }
 }
-}
-else {
-const err374 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data137.cutOffV === undefined){
+const err374 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -11699,12 +11696,9 @@ vErrors.push(err374);
 errors++;
 }
 }
-if(data.ownBattery !== undefined){
-let data138 = data.ownBattery;
-if(data138 && typeof data138 == "object" && !Array.isArray(data138)){
-if(!(false)){
-if(data138.passagesPerDay === undefined){
-const err375 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+for(const key22 in data137){
+if(!((((key22 === "volts") || (key22 === "watts")) || (key22 === "efficiency")) || (key22 === "cutOffV"))){
+const err375 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -11714,9 +11708,11 @@ vErrors.push(err375);
 errors++;
 }
 }
-if(!(false)){
-if(data138.cells === undefined){
-const err376 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+if(data137.volts !== undefined){
+let data138 = data137.volts;
+if(typeof data138 == "number"){
+if(data138 <= 0 || isNaN(data138)){
+const err376 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -11726,9 +11722,8 @@ vErrors.push(err376);
 errors++;
 }
 }
-for(const key23 in data138){
-if(!((key23 === "passagesPerDay") || (key23 === "cells"))){
-const err377 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+else {
+const err377 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -11738,10 +11733,11 @@ vErrors.push(err377);
 errors++;
 }
 }
-if(data138.passagesPerDay !== undefined){
-let data139 = data138.passagesPerDay;
-if(!((typeof data139 == "number") && (!(data139 % 1) && !isNaN(data139)))){
-const err378 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data137.watts !== undefined){
+let data139 = data137.watts;
+if(typeof data139 == "number"){
+if(data139 <= 0 || isNaN(data139)){
+const err378 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -11750,9 +11746,9 @@ vErrors.push(err378);
 }
 errors++;
 }
-if(typeof data139 == "number"){
-if(data139 < 0 || isNaN(data139)){
-const err379 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err379 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -11762,12 +11758,11 @@ vErrors.push(err379);
 errors++;
 }
 }
-}
-if(data138.cells !== undefined){
-let data140 = data138.cells;
-if(typeof data140 === "string"){
-if(func3(data140) > 200){
-const err380 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data137.efficiency !== undefined){
+let data140 = data137.efficiency;
+if(typeof data140 == "number"){
+if(data140 > 1 || isNaN(data140)){
+const err380 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -11776,8 +11771,8 @@ vErrors.push(err380);
 }
 errors++;
 }
-if(func3(data140) < 1){
-const err381 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(data140 <= 0 || isNaN(data140)){
+const err381 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -11788,7 +11783,7 @@ errors++;
 }
 }
 else {
-const err382 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err382 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -11798,9 +11793,11 @@ vErrors.push(err382);
 errors++;
 }
 }
-}
-else {
-const err383 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data137.cutOffV !== undefined){
+let data141 = data137.cutOffV;
+if(typeof data141 == "number"){
+if(data141 <= 0 || isNaN(data141)){
+const err383 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -11810,11 +11807,8 @@ vErrors.push(err383);
 errors++;
 }
 }
-if(data.carries !== undefined){
-let data141 = data.carries;
-if(Array.isArray(data141)){
-if(data141.length > 400){
-const err384 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err384 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -11823,13 +11817,10 @@ vErrors.push(err384);
 }
 errors++;
 }
-const len17 = data141.length;
-for(let i17=0; i17<len17; i17++){
-let data142 = data141[i17];
-if(data142 && typeof data142 == "object" && !Array.isArray(data142)){
-if(!(false)){
-if(data142.kind === undefined){
-const err385 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+}
+else {
+const err385 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -11839,9 +11830,12 @@ vErrors.push(err385);
 errors++;
 }
 }
+if(data.networkSource !== undefined){
+let data142 = data.networkSource;
+if(data142 && typeof data142 == "object" && !Array.isArray(data142)){
 if(!(false)){
-if(data142.most === undefined){
-const err386 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data142.volts === undefined){
+const err386 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -11851,9 +11845,9 @@ vErrors.push(err386);
 errors++;
 }
 }
-for(const key24 in data142){
-if(!((key24 === "kind") || (key24 === "most"))){
-const err387 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(!(false)){
+if(data142.budgetW === undefined){
+const err387 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -11863,10 +11857,9 @@ vErrors.push(err387);
 errors++;
 }
 }
-if(data142.kind !== undefined){
-let data143 = data142.kind;
-if(!((((((((((((((((data143 === "controller") || (data143 === "reader")) || (data143 === "lock")) || (data143 === "contact")) || (data143 === "exit")) || (data143 === "breakGlass")) || (data143 === "supply")) || (data143 === "expander")) || (data143 === "hub")) || (data143 === "wirelessLock")) || (data143 === "station")) || (data143 === "module")) || (data143 === "converter")) || (data143 === "switch")) || (data143 === "midspan")) || (data143 === "opener"))){
-const err388 = {instancePath:instancePath+"/carries/" + i17+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data142.ports === undefined){
+const err388 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -11876,10 +11869,9 @@ vErrors.push(err388);
 errors++;
 }
 }
-if(data142.most !== undefined){
-let data144 = data142.most;
-if(!((typeof data144 == "number") && (!(data144 % 1) && !isNaN(data144)))){
-const err389 = {instancePath:instancePath+"/carries/" + i17+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key23 in data142){
+if(!(((key23 === "volts") || (key23 === "budgetW")) || (key23 === "ports"))){
+const err389 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -11888,9 +11880,12 @@ vErrors.push(err389);
 }
 errors++;
 }
-if(typeof data144 == "number"){
-if(data144 < 0 || isNaN(data144)){
-const err390 = {instancePath:instancePath+"/carries/" + i17+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data142.volts !== undefined){
+let data143 = data142.volts;
+if(typeof data143 == "number"){
+if(data143 <= 0 || isNaN(data143)){
+const err390 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -11900,10 +11895,8 @@ vErrors.push(err390);
 errors++;
 }
 }
-}
-}
 else {
-const err391 = {instancePath:instancePath+"/carries/" + i17,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err391 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -11913,9 +11906,11 @@ vErrors.push(err391);
 errors++;
 }
 }
-}
-else {
-const err392 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data142.budgetW !== undefined){
+let data144 = data142.budgetW;
+if(typeof data144 == "number"){
+if(data144 < 0 || isNaN(data144)){
+const err392 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -11925,11 +11920,8 @@ vErrors.push(err392);
 errors++;
 }
 }
-if(data.lamps !== undefined){
-let data145 = data.lamps;
-if(Array.isArray(data145)){
-if(data145.length > 400){
-const err393 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err393 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -11938,13 +11930,12 @@ vErrors.push(err393);
 }
 errors++;
 }
-const len18 = data145.length;
-for(let i18=0; i18<len18; i18++){
-let data146 = data145[i18];
-if(data146 && typeof data146 == "object" && !Array.isArray(data146)){
-if(!(false)){
-if(data146.lamp === undefined){
-const err394 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+if(data142.ports !== undefined){
+let data145 = data142.ports;
+if(Array.isArray(data145)){
+if(data145.length > 400){
+const err394 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -11953,10 +11944,13 @@ vErrors.push(err394);
 }
 errors++;
 }
-}
+const len18 = data145.length;
+for(let i18=0; i18<len18; i18++){
+let data146 = data145[i18];
+if(data146 && typeof data146 == "object" && !Array.isArray(data146)){
 if(!(false)){
-if(data146.means === undefined){
-const err395 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data146.id === undefined){
+const err395 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -11966,9 +11960,9 @@ vErrors.push(err395);
 errors++;
 }
 }
-for(const key25 in data146){
-if(!((key25 === "lamp") || (key25 === "means"))){
-const err396 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+if(!(false)){
+if(data146.highestClass === undefined){
+const err396 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -11978,11 +11972,9 @@ vErrors.push(err396);
 errors++;
 }
 }
-if(data146.lamp !== undefined){
-let data147 = data146.lamp;
-if(typeof data147 === "string"){
-if(func3(data147) > 200){
-const err397 = {instancePath:instancePath+"/lamps/" + i18+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key24 in data146){
+if(!((key24 === "id") || (key24 === "highestClass"))){
+const err397 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -11991,8 +11983,12 @@ vErrors.push(err397);
 }
 errors++;
 }
-if(func3(data147) < 1){
-const err398 = {instancePath:instancePath+"/lamps/" + i18+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data146.id !== undefined){
+let data147 = data146.id;
+if(typeof data147 === "string"){
+if(func3(data147) > 200){
+const err398 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -12001,9 +11997,8 @@ vErrors.push(err398);
 }
 errors++;
 }
-}
-else {
-const err399 = {instancePath:instancePath+"/lamps/" + i18+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data147) < 1){
+const err399 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12013,11 +12008,8 @@ vErrors.push(err399);
 errors++;
 }
 }
-if(data146.means !== undefined){
-let data148 = data146.means;
-if(typeof data148 === "string"){
-if(func3(data148) > 200){
-const err400 = {instancePath:instancePath+"/lamps/" + i18+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err400 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12026,8 +12018,11 @@ vErrors.push(err400);
 }
 errors++;
 }
-if(func3(data148) < 1){
-const err401 = {instancePath:instancePath+"/lamps/" + i18+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data146.highestClass !== undefined){
+let data148 = data146.highestClass;
+if(!((typeof data148 == "number") && (!(data148 % 1) && !isNaN(data148)))){
+const err401 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12036,9 +12031,9 @@ vErrors.push(err401);
 }
 errors++;
 }
-}
-else {
-const err402 = {instancePath:instancePath+"/lamps/" + i18+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data148 == "number"){
+if(data148 > 8 || isNaN(data148)){
+const err402 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12047,10 +12042,8 @@ vErrors.push(err402);
 }
 errors++;
 }
-}
-}
-else {
-const err403 = {instancePath:instancePath+"/lamps/" + i18,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data148 < 0 || isNaN(data148)){
+const err403 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12061,8 +12054,9 @@ errors++;
 }
 }
 }
+}
 else {
-const err404 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err404 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12072,11 +12066,9 @@ vErrors.push(err404);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data149 = data.sounds;
-if(Array.isArray(data149)){
-if(data149.length > 400){
-const err405 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err405 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12085,13 +12077,10 @@ vErrors.push(err405);
 }
 errors++;
 }
-const len19 = data149.length;
-for(let i19=0; i19<len19; i19++){
-let data150 = data149[i19];
-if(data150 && typeof data150 == "object" && !Array.isArray(data150)){
-if(!(false)){
-if(data150.sound === undefined){
-const err406 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+}
+}
+else {
+const err406 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12101,9 +12090,12 @@ vErrors.push(err406);
 errors++;
 }
 }
+if(data.ownBattery !== undefined){
+let data149 = data.ownBattery;
+if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
 if(!(false)){
-if(data150.means === undefined){
-const err407 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data149.passagesPerDay === undefined){
+const err407 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12113,9 +12105,9 @@ vErrors.push(err407);
 errors++;
 }
 }
-for(const key26 in data150){
-if(!((key26 === "sound") || (key26 === "means"))){
-const err408 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(!(false)){
+if(data149.cells === undefined){
+const err408 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12125,11 +12117,9 @@ vErrors.push(err408);
 errors++;
 }
 }
-if(data150.sound !== undefined){
-let data151 = data150.sound;
-if(typeof data151 === "string"){
-if(func3(data151) > 200){
-const err409 = {instancePath:instancePath+"/sounds/" + i19+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key25 in data149){
+if(!((key25 === "passagesPerDay") || (key25 === "cells"))){
+const err409 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12138,8 +12128,11 @@ vErrors.push(err409);
 }
 errors++;
 }
-if(func3(data151) < 1){
-const err410 = {instancePath:instancePath+"/sounds/" + i19+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data149.passagesPerDay !== undefined){
+let data150 = data149.passagesPerDay;
+if(!((typeof data150 == "number") && (!(data150 % 1) && !isNaN(data150)))){
+const err410 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12148,9 +12141,9 @@ vErrors.push(err410);
 }
 errors++;
 }
-}
-else {
-const err411 = {instancePath:instancePath+"/sounds/" + i19+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data150 == "number"){
+if(data150 < 0 || isNaN(data150)){
+const err411 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12160,11 +12153,12 @@ vErrors.push(err411);
 errors++;
 }
 }
-if(data150.means !== undefined){
-let data152 = data150.means;
-if(typeof data152 === "string"){
-if(func3(data152) > 200){
-const err412 = {instancePath:instancePath+"/sounds/" + i19+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data149.cells !== undefined){
+let data151 = data149.cells;
+if(typeof data151 === "string"){
+if(func3(data151) > 200){
+const err412 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12173,8 +12167,8 @@ vErrors.push(err412);
 }
 errors++;
 }
-if(func3(data152) < 1){
-const err413 = {instancePath:instancePath+"/sounds/" + i19+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data151) < 1){
+const err413 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12185,7 +12179,7 @@ errors++;
 }
 }
 else {
-const err414 = {instancePath:instancePath+"/sounds/" + i19+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err414 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12197,7 +12191,7 @@ errors++;
 }
 }
 else {
-const err415 = {instancePath:instancePath+"/sounds/" + i19,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err415 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12207,9 +12201,11 @@ vErrors.push(err415);
 errors++;
 }
 }
-}
-else {
-const err416 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data.carries !== undefined){
+let data152 = data.carries;
+if(Array.isArray(data152)){
+if(data152.length > 400){
+const err416 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12218,12 +12214,13 @@ vErrors.push(err416);
 }
 errors++;
 }
-}
-if(data.box !== undefined){
-let data153 = data.box;
-if(Array.isArray(data153)){
-if(data153.length > 400){
-const err417 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const len19 = data152.length;
+for(let i19=0; i19<len19; i19++){
+let data153 = data152[i19];
+if(data153 && typeof data153 == "object" && !Array.isArray(data153)){
+if(!(false)){
+if(data153.kind === undefined){
+const err417 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -12232,12 +12229,10 @@ vErrors.push(err417);
 }
 errors++;
 }
-const len20 = data153.length;
-for(let i20=0; i20<len20; i20++){
-let data154 = data153[i20];
-if(typeof data154 === "string"){
-if(func3(data154) > 200){
-const err418 = {instancePath:instancePath+"/box/" + i20,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(!(false)){
+if(data153.most === undefined){
+const err418 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -12246,8 +12241,10 @@ vErrors.push(err418);
 }
 errors++;
 }
-if(func3(data154) < 1){
-const err419 = {instancePath:instancePath+"/box/" + i20,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key26 in data153){
+if(!((key26 === "kind") || (key26 === "most"))){
+const err419 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -12257,8 +12254,10 @@ vErrors.push(err419);
 errors++;
 }
 }
-else {
-const err420 = {instancePath:instancePath+"/box/" + i20,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data153.kind !== undefined){
+let data154 = data153.kind;
+if(!((((((((((((((((data154 === "controller") || (data154 === "reader")) || (data154 === "lock")) || (data154 === "contact")) || (data154 === "exit")) || (data154 === "breakGlass")) || (data154 === "supply")) || (data154 === "expander")) || (data154 === "hub")) || (data154 === "wirelessLock")) || (data154 === "station")) || (data154 === "module")) || (data154 === "converter")) || (data154 === "switch")) || (data154 === "midspan")) || (data154 === "opener"))){
+const err420 = {instancePath:instancePath+"/carries/" + i19+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -12268,9 +12267,10 @@ vErrors.push(err420);
 errors++;
 }
 }
-}
-else {
-const err421 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data153.most !== undefined){
+let data155 = data153.most;
+if(!((typeof data155 == "number") && (!(data155 % 1) && !isNaN(data155)))){
+const err421 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -12279,12 +12279,9 @@ vErrors.push(err421);
 }
 errors++;
 }
-}
-if(data.mounting !== undefined){
-let data155 = data.mounting;
-if(Array.isArray(data155)){
-if(data155.length > 400){
-const err422 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(typeof data155 == "number"){
+if(data155 < 0 || isNaN(data155)){
+const err422 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -12293,12 +12290,11 @@ vErrors.push(err422);
 }
 errors++;
 }
-const len21 = data155.length;
-for(let i21=0; i21<len21; i21++){
-let data156 = data155[i21];
-if(typeof data156 === "string"){
-if(func3(data156) > 200){
-const err423 = {instancePath:instancePath+"/mounting/" + i21,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+}
+else {
+const err423 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -12307,8 +12303,10 @@ vErrors.push(err423);
 }
 errors++;
 }
-if(func3(data156) < 1){
-const err424 = {instancePath:instancePath+"/mounting/" + i21,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err424 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -12318,8 +12316,11 @@ vErrors.push(err424);
 errors++;
 }
 }
-else {
-const err425 = {instancePath:instancePath+"/mounting/" + i21,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.lamps !== undefined){
+let data156 = data.lamps;
+if(Array.isArray(data156)){
+if(data156.length > 400){
+const err425 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -12328,10 +12329,13 @@ vErrors.push(err425);
 }
 errors++;
 }
-}
-}
-else {
-const err426 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len20 = data156.length;
+for(let i20=0; i20<len20; i20++){
+let data157 = data156[i20];
+if(data157 && typeof data157 == "object" && !Array.isArray(data157)){
+if(!(false)){
+if(data157.lamp === undefined){
+const err426 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -12341,11 +12345,9 @@ vErrors.push(err426);
 errors++;
 }
 }
-if(data.setUp !== undefined){
-let data157 = data.setUp;
-if(Array.isArray(data157)){
-if(data157.length > 400){
-const err427 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data157.means === undefined){
+const err427 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -12354,13 +12356,10 @@ vErrors.push(err427);
 }
 errors++;
 }
-const len22 = data157.length;
-for(let i22=0; i22<len22; i22++){
-let data158 = data157[i22];
-if(data158 && typeof data158 == "object" && !Array.isArray(data158)){
-if(!(false)){
-if(data158.what === undefined){
-const err428 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+}
+for(const key27 in data157){
+if(!((key27 === "lamp") || (key27 === "means"))){
+const err428 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -12370,9 +12369,11 @@ vErrors.push(err428);
 errors++;
 }
 }
-if(!(false)){
-if(data158.kind === undefined){
-const err429 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(data157.lamp !== undefined){
+let data158 = data157.lamp;
+if(typeof data158 === "string"){
+if(func3(data158) > 200){
+const err429 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -12381,10 +12382,8 @@ vErrors.push(err429);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data158.one === undefined){
-const err430 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(func3(data158) < 1){
+const err430 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -12394,9 +12393,8 @@ vErrors.push(err430);
 errors++;
 }
 }
-for(const key27 in data158){
-if(!((((key27 === "what") || (key27 === "kind")) || (key27 === "runsOn")) || (key27 === "one"))){
-const err431 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+else {
+const err431 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -12406,11 +12404,11 @@ vErrors.push(err431);
 errors++;
 }
 }
-if(data158.what !== undefined){
-let data159 = data158.what;
+if(data157.means !== undefined){
+let data159 = data157.means;
 if(typeof data159 === "string"){
 if(func3(data159) > 200){
-const err432 = {instancePath:instancePath+"/setUp/" + i22+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err432 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -12420,7 +12418,7 @@ vErrors.push(err432);
 errors++;
 }
 if(func3(data159) < 1){
-const err433 = {instancePath:instancePath+"/setUp/" + i22+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const err433 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -12431,7 +12429,7 @@ errors++;
 }
 }
 else {
-const err434 = {instancePath:instancePath+"/setUp/" + i22+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err434 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -12441,10 +12439,9 @@ vErrors.push(err434);
 errors++;
 }
 }
-if(data158.kind !== undefined){
-let data160 = data158.kind;
-if(!(((data160 === "tool") || (data160 === "key")) || (data160 === "licence"))){
-const err435 = {instancePath:instancePath+"/setUp/" + i22+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err435 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -12454,11 +12451,9 @@ vErrors.push(err435);
 errors++;
 }
 }
-if(data158.runsOn !== undefined){
-let data161 = data158.runsOn;
-if(typeof data161 === "string"){
-if(func3(data161) > 200){
-const err436 = {instancePath:instancePath+"/setUp/" + i22+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err436 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -12467,8 +12462,12 @@ vErrors.push(err436);
 }
 errors++;
 }
-if(func3(data161) < 1){
-const err437 = {instancePath:instancePath+"/setUp/" + i22+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.sounds !== undefined){
+let data160 = data.sounds;
+if(Array.isArray(data160)){
+if(data160.length > 400){
+const err437 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -12477,9 +12476,13 @@ vErrors.push(err437);
 }
 errors++;
 }
-}
-else {
-const err438 = {instancePath:instancePath+"/setUp/" + i22+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len21 = data160.length;
+for(let i21=0; i21<len21; i21++){
+let data161 = data160[i21];
+if(data161 && typeof data161 == "object" && !Array.isArray(data161)){
+if(!(false)){
+if(data161.sound === undefined){
+const err438 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -12489,10 +12492,9 @@ vErrors.push(err438);
 errors++;
 }
 }
-if(data158.one !== undefined){
-let data162 = data158.one;
-if(!(((data162 === "job") || (data162 === "device")) || (data162 === "door"))){
-const err439 = {instancePath:instancePath+"/setUp/" + i22+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data161.means === undefined){
+const err439 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -12502,9 +12504,9 @@ vErrors.push(err439);
 errors++;
 }
 }
-}
-else {
-const err440 = {instancePath:instancePath+"/setUp/" + i22,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key28 in data161){
+if(!((key28 === "sound") || (key28 === "means"))){
+const err440 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -12514,9 +12516,11 @@ vErrors.push(err440);
 errors++;
 }
 }
-}
-else {
-const err441 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data161.sound !== undefined){
+let data162 = data161.sound;
+if(typeof data162 === "string"){
+if(func3(data162) > 200){
+const err441 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -12525,12 +12529,8 @@ vErrors.push(err441);
 }
 errors++;
 }
-}
-if(data.atHand !== undefined){
-let data163 = data.atHand;
-if(Array.isArray(data163)){
-if(data163.length > 400){
-const err442 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data162) < 1){
+const err442 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -12539,12 +12539,9 @@ vErrors.push(err442);
 }
 errors++;
 }
-const len23 = data163.length;
-for(let i23=0; i23<len23; i23++){
-let data164 = data163[i23];
-if(typeof data164 === "string"){
-if(func3(data164) > 200){
-const err443 = {instancePath:instancePath+"/atHand/" + i23,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err443 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -12553,8 +12550,12 @@ vErrors.push(err443);
 }
 errors++;
 }
-if(func3(data164) < 1){
-const err444 = {instancePath:instancePath+"/atHand/" + i23,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data161.means !== undefined){
+let data163 = data161.means;
+if(typeof data163 === "string"){
+if(func3(data163) > 200){
+const err444 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -12563,9 +12564,8 @@ vErrors.push(err444);
 }
 errors++;
 }
-}
-else {
-const err445 = {instancePath:instancePath+"/atHand/" + i23,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data163) < 1){
+const err445 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -12575,9 +12575,8 @@ vErrors.push(err445);
 errors++;
 }
 }
-}
 else {
-const err446 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err446 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -12589,12 +12588,404 @@ errors++;
 }
 }
 else {
-const err447 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err447 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err447];
 }
 else {
 vErrors.push(err447);
+}
+errors++;
+}
+}
+}
+else {
+const err448 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err448];
+}
+else {
+vErrors.push(err448);
+}
+errors++;
+}
+}
+if(data.box !== undefined){
+let data164 = data.box;
+if(Array.isArray(data164)){
+if(data164.length > 400){
+const err449 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err449];
+}
+else {
+vErrors.push(err449);
+}
+errors++;
+}
+const len22 = data164.length;
+for(let i22=0; i22<len22; i22++){
+let data165 = data164[i22];
+if(typeof data165 === "string"){
+if(func3(data165) > 200){
+const err450 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err450];
+}
+else {
+vErrors.push(err450);
+}
+errors++;
+}
+if(func3(data165) < 1){
+const err451 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err451];
+}
+else {
+vErrors.push(err451);
+}
+errors++;
+}
+}
+else {
+const err452 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err452];
+}
+else {
+vErrors.push(err452);
+}
+errors++;
+}
+}
+}
+else {
+const err453 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err453];
+}
+else {
+vErrors.push(err453);
+}
+errors++;
+}
+}
+if(data.mounting !== undefined){
+let data166 = data.mounting;
+if(Array.isArray(data166)){
+if(data166.length > 400){
+const err454 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err454];
+}
+else {
+vErrors.push(err454);
+}
+errors++;
+}
+const len23 = data166.length;
+for(let i23=0; i23<len23; i23++){
+let data167 = data166[i23];
+if(typeof data167 === "string"){
+if(func3(data167) > 200){
+const err455 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err455];
+}
+else {
+vErrors.push(err455);
+}
+errors++;
+}
+if(func3(data167) < 1){
+const err456 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err456];
+}
+else {
+vErrors.push(err456);
+}
+errors++;
+}
+}
+else {
+const err457 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err457];
+}
+else {
+vErrors.push(err457);
+}
+errors++;
+}
+}
+}
+else {
+const err458 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err458];
+}
+else {
+vErrors.push(err458);
+}
+errors++;
+}
+}
+if(data.setUp !== undefined){
+let data168 = data.setUp;
+if(Array.isArray(data168)){
+if(data168.length > 400){
+const err459 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err459];
+}
+else {
+vErrors.push(err459);
+}
+errors++;
+}
+const len24 = data168.length;
+for(let i24=0; i24<len24; i24++){
+let data169 = data168[i24];
+if(data169 && typeof data169 == "object" && !Array.isArray(data169)){
+if(!(false)){
+if(data169.what === undefined){
+const err460 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+if(vErrors === null){
+vErrors = [err460];
+}
+else {
+vErrors.push(err460);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data169.kind === undefined){
+const err461 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err461];
+}
+else {
+vErrors.push(err461);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data169.one === undefined){
+const err462 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(vErrors === null){
+vErrors = [err462];
+}
+else {
+vErrors.push(err462);
+}
+errors++;
+}
+}
+for(const key29 in data169){
+if(!((((key29 === "what") || (key29 === "kind")) || (key29 === "runsOn")) || (key29 === "one"))){
+const err463 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err463];
+}
+else {
+vErrors.push(err463);
+}
+errors++;
+}
+}
+if(data169.what !== undefined){
+let data170 = data169.what;
+if(typeof data170 === "string"){
+if(func3(data170) > 200){
+const err464 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err464];
+}
+else {
+vErrors.push(err464);
+}
+errors++;
+}
+if(func3(data170) < 1){
+const err465 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err465];
+}
+else {
+vErrors.push(err465);
+}
+errors++;
+}
+}
+else {
+const err466 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err466];
+}
+else {
+vErrors.push(err466);
+}
+errors++;
+}
+}
+if(data169.kind !== undefined){
+let data171 = data169.kind;
+if(!(((data171 === "tool") || (data171 === "key")) || (data171 === "licence"))){
+const err467 = {instancePath:instancePath+"/setUp/" + i24+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err467];
+}
+else {
+vErrors.push(err467);
+}
+errors++;
+}
+}
+if(data169.runsOn !== undefined){
+let data172 = data169.runsOn;
+if(typeof data172 === "string"){
+if(func3(data172) > 200){
+const err468 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err468];
+}
+else {
+vErrors.push(err468);
+}
+errors++;
+}
+if(func3(data172) < 1){
+const err469 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err469];
+}
+else {
+vErrors.push(err469);
+}
+errors++;
+}
+}
+else {
+const err470 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err470];
+}
+else {
+vErrors.push(err470);
+}
+errors++;
+}
+}
+if(data169.one !== undefined){
+let data173 = data169.one;
+if(!(((data173 === "job") || (data173 === "device")) || (data173 === "door"))){
+const err471 = {instancePath:instancePath+"/setUp/" + i24+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err471];
+}
+else {
+vErrors.push(err471);
+}
+errors++;
+}
+}
+}
+else {
+const err472 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err472];
+}
+else {
+vErrors.push(err472);
+}
+errors++;
+}
+}
+}
+else {
+const err473 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err473];
+}
+else {
+vErrors.push(err473);
+}
+errors++;
+}
+}
+if(data.atHand !== undefined){
+let data174 = data.atHand;
+if(Array.isArray(data174)){
+if(data174.length > 400){
+const err474 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err474];
+}
+else {
+vErrors.push(err474);
+}
+errors++;
+}
+const len25 = data174.length;
+for(let i25=0; i25<len25; i25++){
+let data175 = data174[i25];
+if(typeof data175 === "string"){
+if(func3(data175) > 200){
+const err475 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err475];
+}
+else {
+vErrors.push(err475);
+}
+errors++;
+}
+if(func3(data175) < 1){
+const err476 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err476];
+}
+else {
+vErrors.push(err476);
+}
+errors++;
+}
+}
+else {
+const err477 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err477];
+}
+else {
+vErrors.push(err477);
+}
+errors++;
+}
+}
+}
+else {
+const err478 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err478];
+}
+else {
+vErrors.push(err478);
+}
+errors++;
+}
+}
+}
+else {
+const err479 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err479];
+}
+else {
+vErrors.push(err479);
 }
 errors++;
 }

@@ -93,6 +93,7 @@ export const bodies = {
   role: object({ role: { enum: roles } }),
   newPassword: object({ password: newPassword }),
   ownPassword: object({ old: cred, password: newPassword }),
+  flowTest: object({ id: { type: 'string', minLength: 1, maxLength: 300 } }),
   search: object({ address: text }, ['address']),
   takePaper: object({ sure: { type: 'boolean' } }, ['sure']),
   keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),
@@ -162,6 +163,37 @@ export const answers = {
           },
         },
       },
+    },
+  },
+  flows: {
+    type: 'object',
+    required: ['flows'],
+    properties: {
+      flows: {
+        type: 'array',
+        items: {
+          type: 'object',
+          required: ['id', 'use', 'from', 'to', 'transport', 'port', 'protocol', 'test', 'fault'],
+          properties: {
+            id: { type: 'string' },
+            transport: { enum: ['tcp', 'udp'] },
+            port: { type: ['integer', 'null'] },
+            test: { enum: ['connect', 'time', null] },
+            fault: { type: ['string', 'null'] },
+          },
+        },
+      },
+    },
+  },
+  flowTest: {
+    type: 'object',
+    required: ['outcome', 'tookMs', 'open', 'says'],
+    properties: {
+      outcome: { enum: ['open', 'refused', 'silent', 'noWay'] },
+      tookMs: { type: 'number' },
+      /** Of a time server's clock less this computer's, ms. */ offsetMs: { type: 'number' },
+      open: { type: 'boolean' },
+      says: { type: 'string' },
     },
   },
   losses: { type: 'object', required: ['losses'], properties: { losses } },

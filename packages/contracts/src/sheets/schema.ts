@@ -120,6 +120,12 @@ const supply = object(
   ['floatV', 'endV', 'chargerA', 'battery', 'outputs', 'tripA'],
 )
 
+const port = {
+  transport: t('Over', { enum: ['tcp', 'udp'] }),
+  port: t('Port', { type: 'integer', minimum: 1, maximum: 65535 }),
+  protocol: t('What is spoken', words),
+}
+
 /** JSON Schema (2020-12) of a device sheet: what a sheet file must hold. Volts, amps, watts, milliseconds, mm². Titles are for people. */
 export const sheetSchema = object(
   {
@@ -127,6 +133,8 @@ export const sheetSchema = object(
     name: t('Name', words),
     kind: t('Kind', { enum: deviceKinds }),
     protocol: t('Speaks on the network', { type: 'string', pattern: '^[a-z0-9-]{1,40}$' }),
+    listens: t('Ports it listens on', list(object(port))),
+    calls: t('Whom it calls by itself', list(object({ ...port, whom: t('Whom', words) }))),
     also: t('And at once', list({ enum: deviceKinds })),
     says: t('In a sentence', { type: 'string', maxLength: 400 }),
     restA: t('Amps at rest, A', { type: 'number', minimum: 0, maximum: 100 }),
@@ -241,6 +249,8 @@ export const sheetSchema = object(
   },
   [
     'protocol',
+    'listens',
+    'calls',
     'also',
     'lock',
     'controller',

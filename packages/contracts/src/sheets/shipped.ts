@@ -1,5 +1,6 @@
 import type { DeviceSheet, Lead, Sheets } from '@rauta/core'
 import { doorController } from './build'
+import { withPorts } from './ports'
 import { withSigns } from './signs'
 import { moreSheets } from './more'
 
@@ -138,5 +139,5 @@ const list: DeviceSheet[] = [
 
 /** The device sheets that ship with Rauta; all types are invented. */
 export const shippedSheets: Sheets = Object.fromEntries(
-  [...list, ...moreSheets].map((sheet) => [sheet.id, withSigns(sheet)]),
+  [...list, ...moreSheets].map((sheet) => [sheet.id, withPorts(withSigns(sheet))]),
 )

@@ -46,6 +46,8 @@ export function sheetFaults(sheet: DeviceSheet): SheetFault[] {
       'controller.releaseStepS',
       `A step of ${controller.releaseStepS} s is longer than its longest release of ${controller.longestReleaseS} s.`,
     )
+  const spoken = twinOf((sheet.listens ?? []).map((l) => `${l.transport} ${l.port}`))
+  if (spoken) fault('listens', `It listens on ${spoken} twice. Take one of them away.`)
   const terminal = twinOf(sheet.terminals.map((t) => t.id))
   if (terminal) fault('terminals', `Terminal ${terminal} is there twice. Each screw has a number of its own.`)
   const lead = twinOf(sheet.leads.map((l) => l.id))

@@ -16,6 +16,8 @@ export const sheetKind = recordKind('sheet', {
     also: 'list?',
     says: 'text',
     protocol: 'text?',
+    listens: 'list?',
+    calls: 'list?',
     restA: 'number',
     terminals: 'list',
     leads: 'list',

@@ -183,6 +183,10 @@ export interface DeviceSheet {
   says: string
   /** What it speaks on the network, by the name that its driver has; the usual one where it is not said. */
   protocol?: string
+  /** Ports it listens on, and what is spoken there. */
+  listens?: { transport: 'tcp' | 'udp'; port: number; protocol: string }[]
+  /** Whom it calls by itself, besides the time server. */
+  calls?: { transport: 'tcp' | 'udp'; port: number; protocol: string; whom: string }[]
   /** Amps at rest from the reader or device supply. */
   restA: number
   terminals: Terminal[]

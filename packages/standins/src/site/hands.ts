@@ -94,7 +94,7 @@ function act(rig: Rig, hand: Exclude<Hand, { do: 'lean' }>): string {
       unit.power(hand.on)
       return hand.on ? 'power on' : 'power off'
     case 'network':
-      unit.faults.networkCut = !hand.on
+      rig.cable(unit, hand.on)
       return hand.on ? 'network back' : 'network cut'
     case 'slow':
       unit.faults.slowMs = hand.ms

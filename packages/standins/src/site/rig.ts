@@ -7,6 +7,7 @@ import { MemoryStore } from '../device/memory'
 import { Unit } from '../device/unit'
 import { DiscoveryResponder } from './discovery'
 import { Opening } from './opening'
+import { TimeServer } from './timeServer'
 import { World } from './world'
 import { MovedStore, withInput } from './moved'
 import type { SiteFile } from './wiring'
@@ -27,6 +28,7 @@ export class Rig {
   readonly cards: Record<string, string>
   private readonly addresses: AddressBook
   private readonly discovery: DiscoveryResponder
+  private readonly timeServer: TimeServer | null
   private readonly joining = new Set<Promise<void>>()
   private readonly store: MemoryStore
   private readonly moved: MovedStore
@@ -37,6 +39,7 @@ export class Rig {
     this.cards = site.cards
     this.addresses = new AddressBook(options.table)
     this.discovery = new DiscoveryResponder(options.table, () => [...this.units.values()], options.random)
+    this.timeServer = site.timeServer ? new TimeServer(options.table, site.timeServer, options.clock) : null
     this.store = new MemoryStore(options.memoryFolder)
     this.moved = new MovedStore(options.memoryFolder)
     for (const file of site.devices) {
@@ -78,13 +81,26 @@ export class Rig {
 
   async start(): Promise<void> {
     await this.discovery.open()
+    await this.timeServer?.open()
     for (const unit of this.units.values()) if (unit.file.powered) unit.power(true)
   }
 
+  /** A hand pulls the network cable of a device, or plugs it in: without it nothing of the device can be reached. */
+  cable(unit: Unit, on: boolean): void {
+    if (unit.faults.networkCut === !on) return
+    unit.faults.networkCut = !on
+    if (!on) this.addresses.leave(unit)
+    else if (unit.up) this.join(unit, () => undefined)
+  }
+
   private cameUp(unit: Unit): void {
+    if (!unit.faults.networkCut) this.join(unit, () => this.discovery.hello(unit))
+  }
+
+  private join(unit: Unit, then: () => void): void {
     const joined = this.addresses
       .join(unit)
-      .then(() => this.discovery.hello(unit))
+      .then(then)
       .catch((error: Error) =>
         console.error(`rig: ${unit.serial} cannot listen at ${unit.memory.address}: ${error.message}`),
       )
@@ -121,6 +137,7 @@ export class Rig {
   async stop(): Promise<void> {
     await Promise.all(this.joining)
     this.discovery.close()
+    this.timeServer?.close()
     this.addresses.close()
     for (const unit of this.units.values()) {
       unit.power(false)

@@ -4,6 +4,8 @@ export interface SiteFile {
   doors: DoorFile[]
   /** Cards that lie about for the hands, by name: six hexadecimal digits for 26 bits, or the bits as `34/003D1141A`. */
   cards: Record<string, string>
+  /** Address of the client's time server, where there is one. */
+  timeServer?: string
 }
 
 export interface DeviceFile {

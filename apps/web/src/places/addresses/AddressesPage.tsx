@@ -94,6 +94,10 @@ export function AddressesPage() {
       {buses.map((b) => (
         <Bus key={`${b.controller} ${b.bus}`} plan={b} chosen={chosen} onChoose={setChosen} />
       ))}
+      <Sheet title="For the client’s IT">
+        <T>Which device talks with which, over which port; each line can be tried from here.</T>
+        <Action kind="plain" label="What IT must let through" onPress={() => router.push('/addresses/flows')} />
+      </Sheet>
       <Sheet title="The other way">
         <T>What do the switches show? Enter them and learn the address.</T>
         <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches')} />

@@ -4,11 +4,11 @@ import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { FileLinks } from '../../parts/FileLinks'
 import { Field, numberIn } from '../../parts/Field'
+import { Progress } from '../../parts/Progress'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { get, post, saysOf } from '../../state/api'
 import { useFacts } from '../../state/job'
-import { useGround } from '../../theme'
 
 interface Print {
   id: string
@@ -56,6 +56,10 @@ export function PapersPage() {
           <FileLinks path="/lists/cuts" name="Cut list" query={query} />
         )}
       </Sheet>
+      <Sheet title="What IT must let through">
+        <T>Which device talks with which, over which port: to be handed over before the first day on site.</T>
+        <FileLinks path="/lists/flows" name="What IT must let through" />
+      </Sheet>
       <Sheet title="Labels">
         <T>For both ends of each cable, for each door and each controller.</T>
         <FileLinks path="/lists/labels" name="Labels" />
@@ -73,7 +77,6 @@ export function PapersPage() {
 
 /** All wire sheets in one file: how far they are, and a stop. */
 function WireSheets({ doors }: { doors: number }) {
-  const ground = useGround()
   const [print, setPrint] = useState<Print | null>(null)
   const [wrong, setWrong] = useState('')
   const running = print?.state === 'running'
@@ -103,15 +106,7 @@ function WireSheets({ doors }: { doors: number }) {
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {print ? (
         <View role="status" style={{ gap: 6 }}>
-          <View style={{ height: 10, borderWidth: 1, borderColor: ground.ink }}>
-            <View
-              style={{
-                height: 8,
-                width: `${print.total ? (print.done / print.total) * 100 : 0}%`,
-                backgroundColor: ground.ink,
-              }}
-            />
-          </View>
+          <Progress label="Sheets made" share={print.total ? print.done / print.total : 0} />
           <T>{print.says}</T>
         </View>
       ) : null}

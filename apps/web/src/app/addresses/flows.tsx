@@ -1,0 +1,5 @@
+import { FlowsPage } from '../../places/addresses/FlowsPage'
+
+export default function Route() {
+  return <FlowsPage />
+}
