@@ -14,6 +14,7 @@ describe('what IT must let through', () => {
       const ports = flows()
         .filter((f) => f.to.kind === 'device' && f.to.name.startsWith(`${c.ref} `))
         .map((f) => [f.from.kind, f.to.address, f.transport, f.port])
+      expect(w.facts.reach[c.id]?.owned).toBeFalsy()
       expect(ports).toEqual((sheets()[c.sheet]?.listens ?? []).map((l) => ['here', c.address, l.transport, l.port]))
       expect(ports.length).toBeGreaterThan(0)
       expect(flows().filter((f) => f.use === 'time' && f.from.name.startsWith(`${c.ref} `))).toMatchObject([
@@ -24,15 +25,29 @@ describe('what IT must let through', () => {
   // RFC 6762: 224.0.0.251, 5353. WS-Discovery 1.1: 239.255.255.250, 3702 (from memory).
   it('finding goes both ways to the group; phones come to the screens, and to the name where there is one', () => {
     const lines = flows().map(line)
-    expect(lines).toContain('This computer > Discovery group 239.255.255.250 udp 3702')
-    expect(lines).toContain('Every device > Discovery group 239.255.255.250 udp 3702')
-    expect(lines).toContain('Phones and tablets > This computer rauta-x.local tcp 4443')
-    expect(lines).toContain('Phones and tablets > Names on the local network 224.0.0.251 udp 5353')
+    expect(lines).toContain('this computer > discovery group 239.255.255.250 udp 3702')
+    expect(lines).toContain('every device > discovery group 239.255.255.250 udp 3702')
+    expect(lines).toContain('phones and tablets > this computer rauta-x.local tcp 4443')
+    expect(lines).toContain('phones and tablets > names on the local network 224.0.0.251 udp 5353')
     const byAddress = flows(screensAt('http://10.61.8.5:4380')).map(line)
-    expect(byAddress).toContain('Phones and tablets > This computer 10.61.8.5 tcp 4380')
+    expect(byAddress).toContain('phones and tablets > this computer 10.61.8.5 tcp 4380')
     expect(byAddress.join()).not.toContain('5353')
     expect(flows(screensAt('http://127.0.0.1:4380')).some((f) => f.from.kind === 'phones')).toBe(false)
     expect(screensAt('https://rauta.local')).toMatchObject({ port: 443, secure: true, named: true })
+  })
+  it('HTTPS is asked for where the device may offer it, and no more once it was found not to', () => {
+    const c = all(w.facts, 'controller')[0]
+    if (!c) throw new Error('no controller')
+    const secure = (reach: object | null) =>
+      networkFlows({ ...w.facts, reach: reach ? { [c.id]: reach as never } : {} }, sheets(), null)
+        .filter((f) => f.use === 'secure' && f.id.includes(`controller/${c.id}/`))
+        .map((f) => f.maybe)
+    expect(secure(null)).toEqual([true])
+    expect(secure({ owned: false })).toEqual([true])
+    expect(secure({ owned: true })).toEqual([])
+    expect(secure({ owned: true, secured: { port: 443, fingerprint: 'f' } })).toEqual([false])
+    const maybe = { ...flows()[0], maybe: true } as Flow
+    expect(flowTestSays(maybe, { outcome: 'refused', tookMs: 1 }, 30)).toMatch(/No matter/)
   })
   it('has each line once, under the same name as long as the plan is the same', () => {
     const ids = flows().map((f) => f.id)

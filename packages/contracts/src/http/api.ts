@@ -173,12 +173,13 @@ export const answers = {
         type: 'array',
         items: {
           type: 'object',
-          required: ['id', 'use', 'from', 'to', 'transport', 'port', 'protocol', 'test', 'fault'],
+          required: ['id', 'use', 'from', 'to', 'transport', 'port', 'protocol', 'test', 'maybe', 'fault'],
           properties: {
             id: { type: 'string' },
             transport: { enum: ['tcp', 'udp'] },
             port: { type: ['integer', 'null'] },
             test: { enum: ['connect', 'time', null] },
+            maybe: { type: 'boolean' },
             fault: { type: ['string', 'null'] },
           },
         },

@@ -27,6 +27,8 @@ export interface Flow {
   protocol: string
   /** How it can be tried from this computer; null where only the device itself could. */
   test: 'connect' | 'time' | null
+  /** Only needed where the device turns out to offer it. */
+  maybe: boolean
   /** Why the line is not whole yet, and how to mend it. */
   fault: string | null
 }
@@ -46,8 +48,8 @@ export interface ScreensAt {
   /** It answers for a name of its own on the local network. */ named: boolean
 }
 
-const here: FlowEnd = { kind: 'here', name: 'This computer', address: '' }
-const phones: FlowEnd = { kind: 'phones', name: 'Phones and tablets', address: '' }
+const here: FlowEnd = { kind: 'here', name: 'this computer', address: '' }
+const phones: FlowEnd = { kind: 'phones', name: 'phones and tablets', address: '' }
 
 /** Everything that the client's IT must let through for a job, worked out from its devices and their sheets. */
 export function networkFlows(facts: Facts, sheets: Sheets, screens: ScreensAt | null): Flow[] {
@@ -55,12 +57,8 @@ export function networkFlows(facts: Facts, sheets: Sheets, screens: ScreensAt | 
   const timeServer = jobOf(facts)?.network.timeServer ?? ''
   return [
     ...screenFlows(screens),
+    ...devices.flatMap((device) => [...listening(device), ...timeOf(device, timeServer), ...calling(device)]),
     ...(devices.length ? findFlows() : []),
-    ...devices.flatMap(({ key, end, sheet }) => [
-      ...listening(key, end, sheet),
-      ...timeOf(key, end, timeServer),
-      ...calling(key, end, sheet),
-    ]),
   ]
 }
 
@@ -68,6 +66,8 @@ interface Addressed {
   key: string
   end: FlowEnd
   sheet: DeviceSheet
+  /** Whether it talks so that nobody listens; null before it was taken into service. */
+  secured: boolean | null
 }
 
 /** Every planned device with an address, in the order of the address plan. */
@@ -76,13 +76,20 @@ function devicesOf(facts: Facts, sheets: Sheets): Addressed[] {
   return plan.lines.map(({ key, ref, what, address }) => {
     const end: FlowEnd = { kind: 'device', name: `${ref} ${what}`, address }
     switch (key.kind) {
-      case 'controller':
-        return { key: `controller/${key.id}`, end, sheet: sheetOf(sheets, facts.controller[key.id]?.sheet ?? '') }
+      case 'controller': {
+        const reach = facts.reach[key.id]
+        return {
+          key: `controller/${key.id}`,
+          end,
+          sheet: sheetOf(sheets, facts.controller[key.id]?.sheet ?? ''),
+          secured: reach?.owned ? !!reach.secured : null,
+        }
+      }
       case 'unit':
-        return { key: `unit/${key.id}`, end, sheet: sheetOf(sheets, facts.unit[key.id]?.sheet ?? '') }
+        return { key: `unit/${key.id}`, end, sheet: sheetOf(sheets, facts.unit[key.id]?.sheet ?? ''), secured: null }
       case 'part': {
         const part = facts.door[key.door]?.parts.find((p) => p.id === key.part)
-        return { key: `part/${key.door}/${key.part}`, end, sheet: sheetOf(sheets, part?.sheet ?? '') }
+        return { key: `part/${key.door}/${key.part}`, end, sheet: sheetOf(sheets, part?.sheet ?? ''), secured: null }
       }
     }
   })
@@ -92,7 +99,7 @@ const noAddress = 'It has no address yet. Give it one under Addresses.'
 const whole = (end: FlowEnd): string | null => (end.address ? null : noAddress)
 
 /** What a device takes from this computer: as its sheet says, or a fault that names what is missing. */
-function listening(key: string, end: FlowEnd, sheet: DeviceSheet): Flow[] {
+function listening({ key, end, sheet, secured }: Addressed): Flow[] {
   if (!sheet.listens?.length) {
     // A switch forwards, whether or not it listens for anything itself.
     if (sheet.networkSource) return []
@@ -106,21 +113,30 @@ function listening(key: string, end: FlowEnd, sheet: DeviceSheet): Flow[] {
         port: null,
         protocol: '',
         test: null,
+        maybe: false,
         fault: `The device sheet ${sheet.name} does not say on which ports it listens. Enter them there, from the maker’s data.`,
       },
     ]
   }
-  return sheet.listens.map(({ transport, port, protocol }) => ({
-    id: `listens/${key}/${transport}/${port}`,
-    use: useOf(sheet, port),
-    from: here,
-    to: end,
-    transport,
-    port,
-    protocol,
-    test: transport === 'tcp' && end.address ? 'connect' : null,
-    fault: whole(end),
-  }))
+  return sheet.listens.flatMap(({ transport, port, protocol }): Flow[] => {
+    const use = useOf(sheet, port)
+    // It was asked when it was taken into service.
+    if (use === 'secure' && secured === false) return []
+    return [
+      {
+        id: `listens/${key}/${transport}/${port}`,
+        use,
+        from: here,
+        to: end,
+        transport,
+        port,
+        protocol,
+        test: transport === 'tcp' && end.address ? 'connect' : null,
+        maybe: use === 'secure' && secured === null,
+        fault: whole(end),
+      },
+    ]
+  })
 }
 
 /** HTTP and HTTPS of a controller are what it is configured over; any other port is the device's own. */
@@ -130,23 +146,24 @@ function useOf(sheet: DeviceSheet, port: number): FlowUse {
   return port === 443 ? 'secure' : 'device'
 }
 
-function timeOf(key: string, end: FlowEnd, timeServer: string): Flow[] {
+function timeOf({ key, end }: Addressed, timeServer: string): Flow[] {
   return [
     {
       id: `time/${key}`,
       use: 'time',
       from: end,
-      to: { kind: 'timeServer', name: 'Time server', address: timeServer },
+      to: { kind: 'timeServer', name: 'time server', address: timeServer },
       transport: 'udp',
       ...registered.time,
       test: timeServer ? 'time' : null,
+      maybe: false,
       fault: timeServer ? whole(end) : 'The job names no time server. Enter it under Job, or devices drift apart.',
     },
   ]
 }
 
 /** Whom a device calls by itself, an exchange for example; that side's address is its owner's to say. */
-const calling = (key: string, end: FlowEnd, sheet: DeviceSheet): Flow[] =>
+const calling = ({ key, end, sheet }: Addressed): Flow[] =>
   (sheet.calls ?? []).map(({ transport, port, protocol, whom }) => ({
     id: `calls/${key}/${transport}/${port}`,
     use: 'call',
@@ -156,29 +173,31 @@ const calling = (key: string, end: FlowEnd, sheet: DeviceSheet): Flow[] =>
     port,
     protocol,
     test: null,
+    maybe: false,
     fault: whole(end),
   }))
 
 const findFlows = (): Flow[] =>
   [
     { id: 'find/asks', from: here },
-    { id: 'find/tells', from: { kind: 'device' as const, name: 'Every device', address: '' } },
+    { id: 'find/tells', from: { kind: 'device' as const, name: 'every device', address: '' } },
   ].map(({ id, from }) => ({
     id,
     use: 'find',
     from,
-    to: { kind: 'group', name: 'Discovery group', address: registered.discovery.address },
+    to: { kind: 'group', name: 'discovery group', address: registered.discovery.address },
     transport: 'udp',
     port: registered.discovery.port,
     protocol: registered.discovery.protocol,
     test: null,
+    maybe: false,
     fault: null,
   }))
 
 function screenFlows(screens: ScreensAt | null): Flow[] {
   if (!screens) return []
   const to: FlowEnd = { ...here, address: screens.address }
-  const group: FlowEnd = { kind: 'group', name: 'Names on the local network', address: registered.names.address }
+  const group: FlowEnd = { kind: 'group', name: 'names on the local network', address: registered.names.address }
   return [
     {
       id: 'screens',
@@ -189,6 +208,7 @@ function screenFlows(screens: ScreensAt | null): Flow[] {
       port: screens.port,
       protocol: screens.secure ? 'HTTPS, RFC 9110' : 'HTTP, RFC 9110',
       test: null,
+      maybe: false,
       fault: null,
     },
     ...(screens.named
@@ -202,6 +222,7 @@ function screenFlows(screens: ScreensAt | null): Flow[] {
             port: registered.names.port,
             protocol: registered.names.protocol,
             test: null,
+            maybe: false,
             fault: null,
           },
         ] satisfies Flow[])
@@ -211,8 +232,8 @@ function screenFlows(screens: ScreensAt | null): Flow[] {
 
 /** What a flow is there for, in words. */
 export const flowUseWords: Readonly<Record<FlowUse, string>> = {
-  configure: 'configures and watches it',
-  secure: 'the same, so that nobody listens',
+  configure: 'configures and watches the device',
+  secure: 'the same so that nobody listens, where the device offers it',
   device: 'talks to the device',
   time: 'asks the time',
   find: 'finds devices; within the segment, not filtered by switches',
@@ -251,6 +272,8 @@ export function flowTestSays(flow: Flow, test: FlowTest, clockS: number): string
     case 'open':
       return flow.test === 'time' ? timeSays(test, clockS) : `Open: ${at} took the connection.`
     case 'refused':
+      if (flow.maybe)
+        return `Refused: ${at} is not offered, or a firewall refuses it. No matter as long as the other port is open.`
       return `Refused: something answers for ${at} and says no. Either nothing listens there, or a firewall refuses in its name.`
     case 'silent':
       return `Silent: nothing came back from ${at}. A firewall throws it away, or the device is off or not there yet.`

@@ -90,7 +90,7 @@ function TestBar({ tests, flows }: { tests: FlowTests; flows: readonly Flow[] })
 function Summary({ tests, flows }: { tests: FlowTests; flows: readonly Flow[] }) {
   const tried = flows.flatMap((f) => tests.of(f.id) ?? [])
   if (tried.length === 0) return null
-  const bad = tried.filter((t) => !t.open).length
+  const bad = flows.filter((f) => !f.maybe && tests.of(f.id)?.open === false).length
   const counts = Object.entries(outcomeWords)
     .map(([outcome, word]) => [tried.filter((t) => t.outcome === outcome).length, word] as const)
     .filter(([n]) => n > 0)
@@ -98,7 +98,10 @@ function Summary({ tests, flows }: { tests: FlowTests; flows: readonly Flow[] })
   return <Notice tone={bad ? 'madder' : 'verdigris'}>{`Tried from this computer: ${counts.join(', ')}.`}</Notice>
 }
 
-const toneOf = (tried: Tried): Tone => (tried.open ? 'verdigris' : 'madder')
+const toneOf = (flow: Flow, tried: Tried): Tone => {
+  if (tried.open) return 'verdigris'
+  return flow.maybe ? 'quiet' : 'madder'
+}
 
 /** What is known of a line: what came of trying it, what it lacks, or that only the device could try it. */
 function Standing({ flow, tests, short }: { flow: Flow; tests: FlowTests; short?: boolean }) {
@@ -111,7 +114,11 @@ function Standing({ flow, tests, short }: { flow: Flow; tests: FlowTests; short?
     )
   if (tried)
     return (
-      <T size={15} tone={toneOf(tried)} {...(tried.open ? { face: 'mid' as const } : { face: 'strong' as const })}>
+      <T
+        size={15}
+        tone={toneOf(flow, tried)}
+        {...(tried.open ? { face: 'mid' as const } : { face: 'strong' as const })}
+      >
         {short ? outcomeWords[tried.outcome] : tried.says}
       </T>
     )
@@ -123,7 +130,7 @@ function Standing({ flow, tests, short }: { flow: Flow; tests: FlowTests; short?
     )
   return (
     <T size={15} tone="quiet">
-      {flow.test ? 'not tried yet' : 'not from here'}
+      {flow.test ? 'not tried yet' : 'can’t be tried from here'}
     </T>
   )
 }
@@ -136,7 +143,7 @@ function Rule({ rule, tests, may }: { rule: FlowRule; tests: FlowTests; may: boo
   return (
     <Sheet flush title={`${portOf(first)}${first.protocol ? ` · ${first.protocol}` : ''}`}>
       <T tone="quiet" style={{ paddingHorizontal: 16 }}>
-        {byDevice && rule.flows.length > 0
+        {byDevice
           ? `To ${endOf(first.to)}: ${flowUseWords[first.use]}`
           : `From ${endOf(first.from)}: ${flowUseWords[first.use]}`}
       </T>
