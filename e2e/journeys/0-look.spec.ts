@@ -36,6 +36,7 @@ const views = [
   '/supplies/release',
   '/supplies/units/n1',
   '/addresses',
+  '/addresses/flows',
   '/addresses/switches',
   '/waiting',
   '/at-hand',

@@ -113,6 +113,34 @@ test('addresses are given as proposed; switches are read the other way', async (
   await expect(page.getByRole('status').filter({ hasText: 'That is address' })).toContainText('31')
 })
 
+test('what IT must let through is tried from here line by line, and ranges of addresses are searched', async ({
+  page,
+}) => {
+  await signIn(page)
+  await page.goto('/addresses')
+  await page.getByRole('button', { name: 'What IT must let through' }).click()
+  await expect(page.getByRole('heading', { name: 'TCP 80 · ONVIF over HTTP' })).toBeVisible()
+  await page.getByRole('button', { name: /^Test from here, \d+ lines$/ }).click()
+  await expect(page.getByText(/^Tried from this computer: \d+ open, \d+ refused\.$/)).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Test from here/ })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('button', { name: /^Try TCP 80, A1 / })).toContainText('took the connection')
+  // No door station hangs on this site yet.
+  await expect(page.getByRole('button', { name: /^Try UDP 123, A1 / })).toContainText('the time server answers')
+  const saved = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'What IT must let through as CSV' }).click()
+  expect((await saved).suggestedFilename()).toBe('flows.csv')
+
+  await page.goto('/reach')
+  await page.getByRole('textbox', { name: 'Address or ranges' }).fill('10.61.8.21-40, 172.20.0.0/30')
+  await page.getByRole('button', { name: 'Ask these addresses' }).click()
+  await expect(
+    page.getByText(/^Asked 22 of 22: \d+ devices found; to 2 addresses this computer knows no way/),
+  ).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('textbox', { name: 'Address or ranges' }).fill('10.61.8.21-500')
+  await page.getByRole('button', { name: 'Ask these addresses' }).click()
+  await expect(page.getByText(/“10.61.8.21-500” is no range/)).toBeVisible()
+})
+
 test('a device sheet of one’s own is made from the schema, refused while it contradicts itself, and used at a door', async ({
   page,
 }) => {

@@ -3,7 +3,7 @@ import {
   FreeAddresses,
   ipv4,
   networkFault,
-  reservedRanges,
+  addressRanges,
   sameSubnet,
   writingFault,
   type SiteNetwork,
@@ -109,7 +109,7 @@ function checkSubnet(s: Subnet): void {
   const where = s.name ? `subnets: ${s.name}, ` : ''
   const fault = networkFault(networkOf(s))
   if (fault) throw new Bad(`${where}${fault.field === 'address' ? 'network' : fault.field}: ${fault.says}`)
-  const { faults } = reservedRanges(s.reserved ?? '')
+  const { faults } = addressRanges(s.reserved ?? '')
   if (faults[0]) throw new Bad(`${where}reserved: ${faults[0]}`)
 }
 
@@ -158,7 +158,7 @@ function addressFaults(device: AddressDevice, place: Open): string[] {
   if (address === undefined) return []
   const found: string[] = []
   const n = ipv4(address)
-  const { ranges } = reservedRanges(place.network.reserved ?? '')
+  const { ranges } = addressRanges(place.network.reserved ?? '')
   if (n !== null && ranges.some((r) => n >= r.from && n <= r.to)) found.push(`${address} is reserved.`)
   const fault = addressFault(address, place.network, place.taken)
   if (fault) found.push(fault)

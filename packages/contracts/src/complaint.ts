@@ -5,6 +5,24 @@ export interface Complaint {
   message?: string
 }
 
+/**
+ * The field that a complaint is about, by its path with dots: where one is missing or not known, that one itself.
+ * @returns empty for the whole
+ */
+export function complaintField({ keyword, params, instancePath }: Complaint & { instancePath: string }): string {
+  const p = params as Record<string, unknown>
+  const own = { required: p['missingProperty'], additionalProperties: p['additionalProperty'] }[keyword]
+  return [instancePath.slice(1).replaceAll('/', '.'), own === undefined ? '' : String(own)].filter(Boolean).join('.')
+}
+
+/** A complaint as a sentence of its own: `password is too short: 10 letters at least.` */
+export const complaintSays = (complaint: Complaint & { instancePath: string }): string => {
+  const field = complaintField(complaint) || 'This'
+  if (complaint.keyword === 'required') return `${field} is missing.`
+  if (complaint.keyword === 'additionalProperties') return `${field} is not known here.`
+  return `${field} ${complaintWords(complaint)}.`
+}
+
 const kinds: Readonly<Record<string, string>> = {
   number: 'a number',
   integer: 'a whole number',

@@ -1,6 +1,7 @@
 import { Ajv } from 'ajv'
 import formats from 'ajv-formats'
-import { commands, complaintWords, patternWords } from '../src'
+import { commands, complaintField, complaintSays, complaintWords, patternWords } from '../src'
+import { object } from '../src/commands/command'
 
 /** Every pattern that stands anywhere in a schema. */
 function patternsIn(schema: unknown): string[] {
@@ -31,5 +32,30 @@ describe('what a schema has against a value is said in words', () => {
               expect.not.stringMatching(/must NOT|must match pattern|undefined|must be equal|must pass|instancePath/),
             ])
     }
+  })
+  it.each([
+    [{}, 'name', 'name is missing.'],
+    [{ name: 'a', more: 1 }, 'more', 'more is not known here.'],
+    [{ name: 'a', in: { port: 0 } }, 'in.port', 'in.port must be 1 or more.'],
+    [{ name: 'a', in: {} }, 'in.port', 'in.port is missing.'],
+    [{ name: 'a', list: [{}, { x: 1 }] }, 'list.1.x', 'list.1.x is not known here.'],
+    ['text', '', 'This must be an object in { }.'],
+    [{ name: '' }, 'name', 'name must not be blank.'],
+    [{ name: 'abcdef' }, 'name', 'name is too long: 5 letters at most.'],
+  ])('%j is wrong at %j: %s', (value, field, says) => {
+    const inner = object({ port: { type: 'integer', minimum: 1 } })
+    const schema = object(
+      {
+        name: { type: 'string', minLength: 1, maxLength: 5 },
+        in: inner,
+        list: { type: 'array', items: { type: 'object', additionalProperties: false } },
+      },
+      ['in', 'list'],
+    )
+    const check = new Ajv().compile(schema)
+    expect(check(value)).toBe(false)
+    const error = check.errors?.[0]
+    if (!error) throw new Error('no error')
+    expect([complaintField(error), complaintSays(error)]).toEqual([field, says])
   })
 })

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { addressOf, addressRange, reservedRanges, switchesFor, type SwitchCoding } from '../src'
+import { addressOf, addressRange, addressRanges, switchesFor, type SwitchCoding } from '../src'
 
 const coding = (over: Partial<SwitchCoding> = {}): SwitchCoding => ({
   kind: 'binary',
@@ -76,10 +76,10 @@ describe('switches that stand for an address', () => {
 
 describe('addresses that are not ours', () => {
   it('are ranges and single ones', () =>
-    expect(reservedRanges('10.0.0.1-20, 10.0.0.200 ,10.0.1.0-10.0.1.9').ranges.map((r) => r.to - r.from + 1)).toEqual([
+    expect(addressRanges('10.0.0.1-20, 10.0.0.200 ,10.0.1.0-10.0.1.9').ranges.map((r) => r.to - r.from + 1)).toEqual([
       20, 1, 10,
     ]))
   it.each(['10.0.0', '10.0.0.9-3', 'abc', '10.0.0.1-x'])('%s is told to be none', (text) =>
-    expect(reservedRanges(text).faults[0]).toContain(`“${text}” is no range`),
+    expect(addressRanges(text).faults[0]).toContain(`“${text}” is no range`),
   )
 })

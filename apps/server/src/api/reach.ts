@@ -1,16 +1,29 @@
 import { answers, bodies } from '@rauta/contracts'
-import { ipv4 } from '@rauta/core'
+import { addressesIn, ipv4 } from '@rauta/core'
 import type { Context } from '../context'
 import { askAddress, search } from '../reach/search'
+import { Sweeps, type Sweep } from '../reach/sweep'
 import { HttpProblem, type Route } from './route'
 
 /** So many addresses are asked by hand at the same moment. */
 const mostAsked = 4
 
-/** Finding devices: all of the segment, or one address. */
+const gone = () =>
+  new HttpProblem(
+    404,
+    'Not here any more',
+    'This search is not here any more, or the server was started again. Begin it anew.',
+  )
+const standing = (sweep: Sweep | null): Sweep => {
+  if (!sweep) throw gone()
+  return sweep
+}
+
+/** Finding devices: all of the segment, one address, or ranges of them. */
 export function reachRoutes(context: Context): Route[] {
   let searching: Promise<number> | null = null
   let asked = 0
+  const sweeps = new Sweeps(context)
   return [
     {
       method: 'post',
@@ -44,15 +57,73 @@ export function reachRoutes(context: Context): Route[] {
             'Too many at once',
             `${asked} addresses are being asked already. Wait for one of them.`,
           )
-        const gone = new AbortController()
-        response.on('close', () => gone.abort())
+        const left = new AbortController()
+        response.on('close', () => left.abort())
         asked += 1
         try {
-          await askAddress(context, address, gone.signal)
+          await askAddress(context, address, left.signal)
         } finally {
           asked -= 1
         }
         return { says: `${address} answers.` }
+      },
+    },
+    {
+      method: 'post',
+      path: '/sweeps',
+      says: 'Begins to ask every address of ranges, such as `10.1.1.20-60, 10.1.2.0/26`',
+      roles: ['lead', 'engineer'],
+      body: bodies.sweep,
+      answer: answers.sweep,
+      async handle(request, _response, { name }) {
+        const { range } = request.body as { range: string }
+        const { addresses, fault } = addressesIn(range)
+        if (fault) throw new HttpProblem(422, 'Not as it should be', fault, 'range')
+        const { running } = sweeps
+        if (running)
+          throw new HttpProblem(
+            409,
+            'Refused',
+            `${running.by} is searching: ${running.done} of ${running.total} addresses are done. Wait for it, or have it stopped.`,
+          )
+        return sweeps.start(addresses, name)
+      },
+    },
+    {
+      method: 'get',
+      path: '/sweeps',
+      says: 'The search of ranges that is under way, if any',
+      roles: ['lead', 'engineer'],
+      answer: { type: 'object', required: ['running'], properties: { running: { type: ['object', 'null'] } } },
+      handle: async () => ({ running: sweeps.running }),
+    },
+    {
+      method: 'get',
+      path: '/sweeps/:id',
+      says: 'How far a search of ranges is',
+      roles: ['lead', 'engineer'],
+      answer: answers.sweep,
+      handle: async (request) => standing(sweeps.of(String(request.params['id']))),
+    },
+    {
+      method: 'post',
+      path: '/sweeps/:id/stop',
+      says: 'Stops a search of ranges where it is',
+      roles: ['lead', 'engineer'],
+      answer: answers.sweep,
+      handle: async (request) => standing(sweeps.stop(String(request.params['id']))),
+    },
+    {
+      method: 'post',
+      path: '/sweeps/:id/go-on',
+      says: 'Goes on with a search of ranges that was stopped',
+      roles: ['lead', 'engineer'],
+      answer: answers.sweep,
+      async handle(request) {
+        const { running } = sweeps
+        if (running && running.id !== request.params['id'])
+          throw new HttpProblem(409, 'Refused', `${running.by} is searching. Wait for it, or have it stopped.`)
+        return standing(sweeps.goOn(String(request.params['id'])))
       },
     },
   ]

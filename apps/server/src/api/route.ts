@@ -1,7 +1,7 @@
 import { Ajv } from 'ajv'
 import formats from 'ajv-formats'
 import express, { type NextFunction, type Request, type RequestHandler, type Response, type Router } from 'express'
-import { Misfit, Refusal, roles, type Problem, type Role } from '@rauta/contracts'
+import { complaintField, complaintSays, Misfit, Refusal, roles, type Problem, type Role } from '@rauta/contracts'
 import { DeviceError, type DeviceErrorCode } from '@rauta/drivers'
 import type { SignedIn } from '../security/accounts'
 import { WorkshopError } from '../workshop/workshop'
@@ -93,8 +93,8 @@ export function mount(
             throw new HttpProblem(
               422,
               'Not as it should be',
-              `${error?.instancePath.slice(1).replaceAll('/', '.') || 'The request'} ${error?.message ?? 'is not right'}.`,
-              error?.instancePath.slice(1).replaceAll('/', '.'),
+              error ? complaintSays(error) : 'The request is not right.',
+              error && complaintField(error) ? complaintField(error) : undefined,
             )
           }
           if (route.method === 'post' && !route.littleRoom) room()

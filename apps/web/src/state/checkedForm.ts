@@ -1,4 +1,4 @@
-import { complaintWords } from '@rauta/contracts'
+import { complaintField, complaintWords } from '@rauta/contracts'
 import { useState } from 'react'
 import { useForm, type FieldErrors, type FieldValues, type Path, type Resolver } from 'react-hook-form'
 import { fieldOf, saysOf } from './api'
@@ -127,9 +127,8 @@ function complaints(check: Check, payload: unknown): Fault[] {
   if (check(payload)) return []
   const found = new Map<string, string>()
   for (const e of check.errors ?? []) {
-    const missing = e.keyword === 'required' ? `/${String(e.params['missingProperty'])}` : ''
-    const path = `${e.instancePath}${missing}`.slice(1).replaceAll('/', '.')
-    if (!found.has(path)) found.set(path, missing ? 'This is needed.' : `This ${complaintWords(e)}.`)
+    const path = complaintField(e)
+    if (!found.has(path)) found.set(path, e.keyword === 'required' ? 'This is needed.' : `This ${complaintWords(e)}.`)
   }
   return [...found].map(([path, says]) => ({ path, says }))
 }

@@ -5,7 +5,7 @@ import {
   jobOf,
   networkFault,
   put,
-  reservedRanges,
+  addressRanges,
   usualLimits,
   type Area,
   type Job,
@@ -34,7 +34,7 @@ export function zoneFault(zone: string): string | null {
 }
 
 function checkNetwork(n: SiteNetwork): void {
-  const odd = reservedRanges(n.reserved ?? '').faults[0]
+  const odd = addressRanges(n.reserved ?? '').faults[0]
   if (odd) throw new Refusal(odd, 'network.reserved')
   const fault = networkFault(n)
   if (fault) throw new Refusal(fault.says, `network.${fault.field}`)

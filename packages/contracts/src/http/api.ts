@@ -95,6 +95,7 @@ export const bodies = {
   ownPassword: object({ old: cred, password: newPassword }),
   flowTest: object({ id: { type: 'string', minLength: 1, maxLength: 300 } }),
   search: object({ address: text }, ['address']),
+  sweep: object({ range: { type: 'string', minLength: 1, maxLength: 1000 } }),
   takePaper: object({ sure: { type: 'boolean' } }, ['sure']),
   keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),
   columns: object(
@@ -195,6 +196,20 @@ export const answers = {
       /** Of a time server's clock less this computer's, ms. */ offsetMs: { type: 'number' },
       open: { type: 'boolean' },
       says: { type: 'string' },
+    },
+  },
+  sweep: {
+    type: 'object',
+    required: ['id', 'by', 'total', 'done', 'found', 'strangers', 'noWay', 'state'],
+    properties: {
+      id: { type: 'string' },
+      by: { type: 'string' },
+      total: { type: 'integer' },
+      done: { type: 'integer' },
+      found: { type: 'integer' },
+      strangers: { type: 'integer' },
+      noWay: { type: 'integer' },
+      state: { enum: ['running', 'stopped', 'ended'] },
     },
   },
   losses: { type: 'object', required: ['losses'], properties: { losses } },

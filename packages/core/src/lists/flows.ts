@@ -242,7 +242,7 @@ export const flowUseWords: Readonly<Record<FlowUse, string>> = {
   call: 'calls',
 }
 
-/** Flows that are one line of a firewall: the same use, transport and port, with everybody it is about. */
+/** Flows that are one line of a firewall: the same ends, transport, port and protocol, with everybody it is about. */
 export interface FlowRule {
   id: string
   flows: Flow[]
@@ -250,8 +250,8 @@ export interface FlowRule {
 export function flowRules(flows: readonly Flow[]): FlowRule[] {
   const rules = new Map<string, Flow[]>()
   for (const flow of flows) {
-    const far = flow.from.kind === 'device' ? flow.to.kind : flow.from.kind
-    const id = [flow.use, far, flow.transport, flow.port ?? '', flow.use === 'find' ? flow.id : ''].join(' ')
+    const ends = `${flow.from.kind} ${flow.to.kind}`
+    const id = [ends, flow.transport, flow.port ?? '', flow.protocol, flow.maybe ? 'maybe' : ''].join(' ')
     rules.set(id, [...(rules.get(id) ?? []), flow])
   }
   return [...rules].map(([id, list]) => ({ id, flows: list }))

@@ -1,3 +1,4 @@
 export * from './address'
 export * from './plan'
 export * from './records'
+export * from './ranges'

@@ -8,6 +8,7 @@ import { byRef } from '../job/order'
 import type { BusRun } from './records'
 import { segmentFaults, segmentLimits } from '../power/segment'
 import { addressFault, ipv4, ipv4Text } from './address'
+import { addressRanges, type AddressRange } from './ranges'
 
 /** A planned device with an address on the site's network. `key` says where the address is kept. */
 export interface AddressLine {
@@ -27,24 +28,6 @@ export interface AddressPlan {
   }[]
   free: number
   faults: string[]
-}
-
-/** Addresses that nobody may be given, from words like `10.61.8.1-20, 10.61.8.200`. Faults name the part that is not understood. */
-export function reservedRanges(text: string): { ranges: { from: number; to: number }[]; faults: string[] } {
-  const ranges: { from: number; to: number }[] = []
-  const faults: string[] = []
-  for (const piece of text
-    .split(',')
-    .map((p) => p.trim())
-    .filter(Boolean)) {
-    const [first = '', last] = piece.split(/\s*[-–]\s*/)
-    const from = ipv4(first)
-    const to = endOfRange(from, last)
-    if (from === null || to === null || to < from)
-      faults.push(`“${piece}” is no range. Write 10.1.1.1-20 or one address.`)
-    else ranges.push({ from, to })
-  }
-  return { ranges, faults }
 }
 
 const hasAddress = (sheet: DeviceSheet): boolean =>
@@ -90,7 +73,7 @@ export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
       free: 0,
       faults: ['The job has no network yet. Enter its subnet under Job.'],
     }
-  const { ranges, faults } = reservedRanges(network.reserved ?? '')
+  const { ranges, faults } = addressRanges(network.reserved ?? '')
   const owners = new Map<string, string[]>()
   for (const l of lines) if (l.address) owners.set(l.address, [...(owners.get(l.address) ?? []), l.ref])
   const open = new FreeAddresses(network, owners.keys())
@@ -110,7 +93,7 @@ export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
 export class FreeAddresses {
   private readonly first: number
   private readonly end: number
-  private readonly ranges: { from: number; to: number }[]
+  private readonly ranges: AddressRange[]
   private readonly closed: Set<number | null>
   private next: number
 
@@ -122,7 +105,7 @@ export class FreeAddresses {
     this.first = pair ? base : base + 1
     this.end = base + 2 ** (32 - network.prefix) - (pair ? 0 : 1)
     this.next = base + from < this.end ? base + from : this.first
-    this.ranges = reservedRanges(network.reserved ?? '').ranges
+    this.ranges = addressRanges(network.reserved ?? '').ranges
     this.closed = new Set([network.gateway, network.timeServer, ...taken].map((a) => ipv4(a)))
   }
 
@@ -318,12 +301,6 @@ function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] 
 }
 
 /** The end of a range that is written whole or by its last number; null where it is neither. */
-function endOfRange(from: number | null, last: string | undefined): number | null {
-  if (last === undefined) return from
-  if (last.includes('.')) return ipv4(last)
-  return from === null || !/^\d{1,3}$/.test(last) ? null : from - (from % 256) + Number(last)
-}
-
 function busAddressFault(
   address: number | null,
   twin: string | undefined,

@@ -5,13 +5,13 @@ import { useState } from 'react'
 import { View } from 'react-native'
 import Svg, { Line as SvgLine, Rect } from 'react-native-svg'
 import { Action } from '../../parts/Action'
-import { Field } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { post, postUntil, saysOf } from '../../state/api'
+import { post, saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
 import { useGround } from '../../theme'
+import { ByHand } from './ByHand'
 import { standingOf, type Standing } from './standing'
 
 /** What was found beside what is expected, and how far each has come. @param chosen the device that stands beside the list */
@@ -52,39 +52,8 @@ export function BenchPage({ chosen }: { chosen?: string | undefined }) {
           ))}
         </Sheet>
       ) : null}
-      <OneAddress />
+      <ByHand />
     </Screen>
-  )
-}
-
-/** One device asked by its address; whoever has waited long enough stops it. */
-function OneAddress() {
-  const [address, setAddress] = useState('')
-  const [said, setSaid] = useState<{ tone: 'slate' | 'madder'; says: string } | null>(null)
-  const [asking, setAsking] = useState<AbortController | null>(null)
-  const ask = async () => {
-    const stop = new AbortController()
-    setSaid(null)
-    setAsking(stop)
-    try {
-      const { says } = await postUntil<{ says: string }>('/search', { address: address.trim() }, stop.signal)
-      setSaid({ tone: 'slate', says })
-    } catch (error) {
-      setSaid(stop.signal.aborted ? { tone: 'slate', says: 'Stopped.' } : { tone: 'madder', says: saysOf(error) })
-    } finally {
-      setAsking(null)
-    }
-  }
-  return (
-    <Sheet title="One address by hand">
-      <Field label="Address" value={address} onChange={setAddress} hint="10.0.0.20" mono />
-      {said ? <Notice tone={said.tone}>{said.says}</Notice> : null}
-      {asking ? (
-        <Action kind="plain" label="Stop asking" aside={address.trim()} onPress={() => asking.abort()} />
-      ) : (
-        <Action kind="plain" label="Ask this address" onPress={ask} />
-      )}
-    </Sheet>
   )
 }
 
