@@ -1,4 +1,4 @@
-import { all, type DeviceSheet } from '@rauta/core'
+import { all, offsetText, type DeviceSheet } from '@rauta/core'
 import { flowIsOpen, flowRules, flowTestSays, networkFlows, screensAt, type Flow } from '@rauta/core/lists'
 import { sheetsFor } from '../src'
 import { smallJob } from './world'
@@ -121,3 +121,6 @@ describe('what came of trying', () => {
     expect(flowTestSays(time, test(2000), 30)).not.toMatch(/wrong/)
   })
 })
+
+it('a clock that is right has no sign', () =>
+  expect([0, -20, 49, -50, -1500, 3_600_000].map(offsetText)).toEqual(['0.0', '0.0', '0.0', '-0.1', '-1.5', '3600.0']))

@@ -11,7 +11,7 @@ const widths: Record<Exclude<ListName, 'labels'>, readonly number[]> = {
   cables: [60, 120, 100, 92, 44, 44, 39],
   cuts: [150, 45, 120, 80, 104],
   'at-hand': [150, 45, 30, 150, 54, 40, 30],
-  flows: [86, 54, 86, 62, 26, 28, 62, 58, 40],
+  flows: [78, 50, 78, 58, 24, 26, 70, 82, 36],
 }
 const titles: Record<ListName, string> = {
   conductors: 'Conductors',

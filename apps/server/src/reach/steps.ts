@@ -2,6 +2,7 @@ import {
   addressFault,
   jobOf,
   labelWanted,
+  offsetText,
   put,
   type Claim,
   type ClaimStepName,
@@ -225,8 +226,8 @@ export const steps: Record<ClaimStepName, Step> = {
     const limit = (job?.limits.clockS ?? 2) * 1000
     if (read.zone !== zone) return failed(`It keeps the zone ${read.zone}, wanted was ${zone}.`)
     if (Math.abs(read.offsetMs) > limit)
-      return failed(`Its clock is ${(read.offsetMs / 1000).toFixed(1)} s off after it was set.`)
-    return done(`${job?.zone} (${zone}), ${(read.offsetMs / 1000).toFixed(1)} s off`)
+      return failed(`Its clock is ${offsetText(read.offsetMs)} s off after it was set.`)
+    return done(`${job?.zone} (${zone}), ${offsetText(read.offsetMs)} s off`)
   },
   async firmware(input) {
     const { context, controller, claim } = input

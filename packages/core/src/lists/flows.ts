@@ -233,7 +233,7 @@ function screenFlows(screens: ScreensAt | null): Flow[] {
 /** What a flow is there for, in words. */
 export const flowUseWords: Readonly<Record<FlowUse, string>> = {
   configure: 'configures and watches the device',
-  secure: 'the same so that nobody listens, where the device offers it',
+  secure: 'the same over HTTPS, where offered',
   device: 'talks to the device',
   time: 'asks the time',
   find: 'finds devices; within the segment, not filtered by switches',

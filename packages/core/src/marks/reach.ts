@@ -110,7 +110,7 @@ function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limit
   if (serial && reach.serial !== serial)
     return stale(`${ref}: another device (${reach.serial}) answers at its address.`)
   if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000)
-    return stale(`The clock of ${ref} is ${(reach.clockOffsetMs / 1000).toFixed(1)} s off.`)
+    return stale(`The clock of ${ref} is ${offsetText(reach.clockOffsetMs)} s off.`)
   if (reach.zoneWanted !== undefined && reach.zoneHeld !== reach.zoneWanted)
     return stale(
       `${ref} keeps the time zone ${reach.zoneHeld || 'that it left the factory with'}; the job wants ${reach.zoneWanted}.`,
@@ -118,4 +118,10 @@ function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limit
   if (!reach.firmwareAccepted)
     return { sign: 'underWay', share: 0.9, says: `Nobody has accepted firmware ${reach.firmware} of ${ref}.` }
   return { sign: 'given', share: 1, says: `${ref} answers at ${reach.address}.` }
+}
+
+/** How far a clock is off in seconds, without a sign where there is nothing to sign. @param offsetMs device less ours */
+export function offsetText(offsetMs: number): string {
+  const text = (offsetMs / 1000).toFixed(1)
+  return text === '-0.0' ? '0.0' : text
 }

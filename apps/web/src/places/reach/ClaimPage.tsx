@@ -1,4 +1,4 @@
-import { all, jobOf, labelWanted, sheetOf, type Claim, type ClaimStepName } from '@rauta/core'
+import { all, jobOf, labelWanted, offsetText, sheetOf, type Claim, type ClaimStepName } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
@@ -115,7 +115,7 @@ export function ClaimPage({ id }: { id: string }) {
               ? `Encrypted (HTTPS), certificate ${reach.secured.fingerprint.slice(0, 16)}`
               : 'Not encrypted: whoever is on this network can read what is sent.'}
           </T>
-          <T>{`Clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off, zone ${reach.zoneHeld}`}</T>
+          <T>{`Clock ${offsetText(reach.clockOffsetMs)} s off, zone ${reach.zoneHeld}`}</T>
         </Sheet>
       ) : null}
       <Sheet title="Lamps and sounds">

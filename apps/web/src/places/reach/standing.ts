@@ -1,4 +1,4 @@
-import { all, type Controller, type Facts } from '@rauta/core'
+import { all, offsetText, type Controller, type Facts } from '@rauta/core'
 import { type Tone } from '../../parts/Text'
 
 export interface Standing {
@@ -15,7 +15,7 @@ export function standingOf(facts: Facts, controller: Controller): Standing {
   if (reach?.owned)
     return reach.silentMs
       ? { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' }
-      : { says: `ours · clock ${(reach.clockOffsetMs / 1000).toFixed(1)} s off`, tone: 'verdigris', link: 'joined' }
+      : { says: `ours · clock ${offsetText(reach.clockOffsetMs)} s off`, tone: 'verdigris', link: 'joined' }
   const at = claim?.steps.find((s) => s.state !== 'done')
   if (at?.state === 'failed' || at?.state === 'waits')
     return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
