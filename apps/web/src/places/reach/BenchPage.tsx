@@ -89,7 +89,7 @@ function Pair({ controller, chosen }: { controller: Controller; chosen: boolean 
             </T>
             {found ? (
               <>
-                <T face="mono" size={15}>
+                <T face="mono" size={13}>
                   {found.mac}
                 </T>
                 <T face="mono" size={13}>
