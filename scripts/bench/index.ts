@@ -100,7 +100,7 @@ function size(): void {
   const bytes = first
     .filter((f) => !f.startsWith('index'))
     .reduce((sum, f) => sum + gzipSync(readFileSync(join(folder, f))).length, 0)
-  row('script of the first load, gzip', `${(bytes / 1000).toFixed(0)} kB`, 'goal of the plan', '', '420 kB')
+  row('script of the first load, gzip', `${(bytes / 1000).toFixed(0)} kB`, 'goal of the plan', '', '450 kB')
 }
 
 /** Against an empty shell of the same stack, exported by the same bundler in the same run and served the same way. */

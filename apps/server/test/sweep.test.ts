@@ -1,4 +1,5 @@
 import { createServer, type Server } from 'node:http'
+import { foundConflicts } from '@rauta/core'
 import { toWire, wirePort } from '@rauta/protocols'
 import type { Sweep } from '../src/reach/sweep'
 import { Site, siteFile } from './site'
@@ -86,4 +87,27 @@ describe('ranges of addresses are searched', () => {
     for (const path of ['/sweeps/none/stop', '/sweeps/none/go-on'])
       expect((await site.ask('POST', path)).status).toBe(404)
   })
+})
+
+describe('two devices that leave the factory on one address', () => {
+  it('are both heard when both have power, and are told to be in each other’s way', async () => {
+    const site = await new Site(
+      siteFile((file) => {
+        const [first] = file.devices
+        if (first) file.devices.push({ ...first, serial: 'RG-4002', mac: '02:00:00:00:00:02' })
+      }),
+    ).start()
+    try {
+      await site.ask('POST', '/search', {})
+      await site.until('both to be heard', (f) => Object.keys(f.found).length === 2)
+      expect(foundConflicts(Object.values(site.facts.found))).toMatchObject([
+        {
+          kind: 'oneAddress',
+          says: expect.stringMatching(/RG-400[12] and RG-400[12] answer at one address/) as string,
+        },
+      ])
+    } finally {
+      await site.stop()
+    }
+  }, 60_000)
 })

@@ -7,6 +7,7 @@ jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 import { networkFlows, type Flow } from '@rauta/core/lists'
 import { sheetsFor } from '@rauta/contracts'
 import { FlowsPage } from '../src/places/addresses/FlowsPage'
+import { BenchPage } from '../src/places/reach/BenchPage'
 import { ByHand } from '../src/places/reach/ByHand'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
@@ -138,5 +139,28 @@ describe('devices by address', () => {
     answers['/sweeps'] = () => [200, { running: { ...sweep('running', 7), by: 'vesa' } }]
     render(<ByHand />)
     expect(await screen.findByText(/^Asks 7 of 41/)).toBeTruthy()
+  })
+})
+
+describe('devices in each other’s way', () => {
+  it('are told above the list', () => {
+    const heard = (id: string) => ({
+      id,
+      address: '192.168.90.40',
+      port: 80,
+      name: '',
+      model: 'controller-4',
+      serial: id,
+      mac: `02:00:00:00:00:0${id}`,
+      routable: true,
+      ownership: 'factory' as const,
+      holds: null,
+      seenAt: 1000,
+      controller: null,
+    })
+    const both = { ...facts, found: { '1': heard('1'), '2': heard('2') } }
+    useJob.setState({ base: both, facts: both })
+    render(<BenchPage />)
+    expect(screen.getAllByRole('alert')[0]?.textContent).toMatch(/^1 and 2 answer at one address, 192\.168\.90\.40\./)
   })
 })

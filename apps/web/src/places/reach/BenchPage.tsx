@@ -1,4 +1,4 @@
-import { all, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
+import { all, foundConflicts, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -39,6 +39,11 @@ export function BenchPage({ chosen }: { chosen?: string | undefined }) {
     >
       {says ? <Notice tone="slate">{says}</Notice> : null}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {foundConflicts(all(facts, 'found')).map((c) => (
+        <Notice key={`${c.kind} ${c.shared}`} tone="madder">
+          {c.says}
+        </Notice>
+      ))}
       {planned.length === 0 ? (
         <T style={{ padding: 16 }}>No controller is planned yet. What is found waits here until one is.</T>
       ) : null}

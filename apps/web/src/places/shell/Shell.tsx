@@ -19,8 +19,8 @@ import { SkipLink } from './SkipLink'
 import { Tabs } from './Tabs'
 import { StandingDoors, TopLine } from './TopLine'
 
-const Keys = lazy(() => import('./Keys').then((m) => ({ default: m.Keys })))
-const Costs = lazy(() => import('./Costs').then((m) => ({ default: m.Costs })))
+const Keys = lazy(() => import('./over').then((m) => ({ default: m.Keys })))
+const Costs = lazy(() => import('./over').then((m) => ({ default: m.Costs })))
 
 /** What stands around every place: who is signed in, the job's line on top, the ways about. */
 export function Shell() {
