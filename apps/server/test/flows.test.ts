@@ -80,13 +80,15 @@ describe('what IT must let through', () => {
   it('more than a few at once are told to wait', async () => {
     let go: () => void = () => undefined
     const gate = new Promise<void>((done) => (go = done))
+    let under = 0
     site.server.context.dialer.knock = async () => {
+      under += 1
       await gate
       return { outcome: 'silent', tookMs: 2000 }
     }
     const id = await named('controller/a1/tcp/80')
     const asked = Array.from({ length: 8 }, () => site.ask('POST', '/flows/test', { id }))
-    await new Promise((done) => setTimeout(done, 300))
+    while (under < 8) await new Promise((done) => setTimeout(done, 20))
     expect((await site.ask('POST', '/flows/test', { id })).status).toBe(429)
     go()
     for (const { body } of await Promise.all(asked)) expect(body).toMatchObject({ outcome: 'silent', open: false })
