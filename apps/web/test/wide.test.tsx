@@ -272,7 +272,11 @@ describe('forms say at each field what is wrong with it', () => {
   it('many doors: only what is filled in is sent, a time that is none says so at its field, nothing chosen cannot be sent', async () => {
     render(<ManyForm />)
     const button = () => screen.getByRole('button', { name: /^Change them/ })
-    expect(button().getAttribute('aria-disabled')).toBe('true')
+    const says = () => [button().getAttribute('aria-disabled'), button().getAttribute('aria-label')]
+    expect(says()).toEqual(['true', 'Change them, nothing to change yet'])
+    await type('Passages a day', '7')
+    expect(says()).toEqual(['true', 'Change them, no door ticked yet'])
+    await type('Passages a day', '')
     await press('checkbox', 'Inside, 2 doors')
     expect(button().getAttribute('aria-disabled')).toBe('true')
     await type('Release time, s', 'soon')

@@ -33,6 +33,7 @@ describe('what IT must let through', () => {
     expect(byAddress).toContain('phones and tablets > this computer 10.61.8.5 tcp 4380')
     expect(byAddress.join()).not.toContain('5353')
     expect(flows(screensAt('http://127.0.0.1:4380')).some((f) => f.from.kind === 'phones')).toBe(false)
+    for (const odd of ['', 'http://', 'http://a b', 'http://[', 'x']) expect(screensAt(odd)).toBeNull()
     expect(screensAt('https://rauta.local')).toMatchObject({ port: 443, secure: true, named: true })
   })
   it('HTTPS is asked for where the device may offer it, and no more once it was found not to', () => {

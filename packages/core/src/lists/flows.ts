@@ -296,6 +296,8 @@ export const flowIsOpen = (flow: Flow, { outcome, offsetMs = 0 }: FlowTest, cloc
 
 /** Where phones open this computer's screens, by the origin that they use; null for one that only this computer itself can open. */
 export function screensAt(origin: string): ScreensAt | null {
+  // It may come from a header, which anybody writes as they like.
+  if (!URL.canParse(origin)) return null
   const { hostname, port, protocol } = new URL(origin)
   if (/^(127\.|localhost$|\[::1\])/.test(hostname)) return null
   const secure = protocol === 'https:'

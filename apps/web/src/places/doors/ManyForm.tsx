@@ -66,6 +66,12 @@ const flags = [
   ['pinned', 'Stays where it is when doors are placed'],
 ] as const
 
+/** Why it cannot be done yet; null where it can. */
+function lacks(doors: number, changes: boolean): string | null {
+  if (!changes) return 'nothing to change yet'
+  return doors === 0 ? 'no door ticked yet' : null
+}
+
 /** The same change at many doors; taken back as one. */
 export function ManyForm() {
   const form = useCommandForm<'doors.edit', Many>({
@@ -91,8 +97,8 @@ export function ManyForm() {
       bar={
         <Action
           label="Change them"
-          aside={counted(value.doors.length, 'door')}
-          disabled={value.doors.length === 0 || !changes}
+          aside={lacks(value.doors.length, changes) ?? counted(value.doors.length, 'door')}
+          disabled={lacks(value.doors.length, changes) !== null}
           onPress={form.submit}
         />
       }
