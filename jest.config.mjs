@@ -8,7 +8,7 @@ const node = (displayName, folders) => ({
 })
 
 export default {
-  testTimeout: 60000,
+  testTimeout: 150000,
   projects: [
     node('core', [
       'packages/core',

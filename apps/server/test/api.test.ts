@@ -73,16 +73,16 @@ describe('the HTTP interface', () => {
     for (const path of ['/facts', '/changes', '/live', '/accounts', '/doors/D-01/record.json'])
       expect((await site.ask('GET', path, undefined, '')).status).toBe(401)
     expect((await site.ask('GET', '/me', undefined, '')).body).toEqual({ state: 'out' })
-    expect(
-      (
-        await site.ask(
-          'POST',
-          '/first',
-          { name: 'x', password: 'long enough 1', job: { name: 'J', client: '', site: '', zone: 'UTC', network: {} } },
-          '',
-        )
-      ).status,
-    ).toBe(409)
+    const network = { address: '10.1.0.0', prefix: 24, gateway: '10.1.0.1', timeServer: '10.1.0.1' }
+    const first = (job: object) => site.ask('POST', '/first', { name: 'x', password: 'long enough 1', job }, '')
+    const job = { name: 'J', client: '', site: '', zone: 'UTC', network }
+    expect((await first(job)).status).toBe(409)
+    // What is no job is told by its field, in words.
+    expect(await first({ ...job, network: { ...network, prefix: 40 } })).toMatchObject({
+      status: 422,
+      body: { field: 'job.network.prefix', says: 'job.network.prefix must be 30 or less.' },
+    })
+    expect((await first({ ...job, network: {} })).body).toMatchObject({ field: 'job.network.address' })
   })
 
   it('keeps the session in a cookie that scripts and other sites cannot use', async () => {

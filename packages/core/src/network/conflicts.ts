@@ -19,41 +19,55 @@ const plainMac = (mac: string): string => mac.toUpperCase().replaceAll('-', ':')
 /** Two answers at one address, and one MAC at two addresses, among devices that were heard at the same time. */
 export function foundConflicts(list: readonly Found[]): FoundConflict[] {
   const heard = [...list].sort((a, b) => a.seenAt - b.seenAt)
+  const oneAddress = sharing(heard, (f) => f.address, areSeveral)
+  const oneMac = sharing(
+    heard,
+    (f) => plainMac(f.mac),
+    (all) => new Set(all.map((f) => f.address)).size > 1,
+  )
   return [
-    ...sharing(heard, (f) => f.address, whoOf).map(([address, all]): FoundConflict => ({
+    ...oneAddress.map(([shared, all]): FoundConflict => ({
       kind: 'oneAddress',
-      shared: address,
+      shared,
       found: all.map((f) => f.id),
-      says: `${listed(all.map(nameOf))} answer at one address, ${address}. Take the power off all but one, and give each an address of its own.`,
+      says: `${manyOf(all)} at one address, ${shared}. Take the power off all but one, and give each an address of its own.`,
     })),
-    ...sharing(
-      heard,
-      (f) => plainMac(f.mac),
-      (f) => f.address,
-    ).map(([mac, all]): FoundConflict => ({
+    ...oneMac.map(([shared, all]): FoundConflict => ({
       kind: 'oneMac',
-      shared: mac,
+      shared,
       found: all.map((f) => f.id),
-      says: `One MAC, ${mac}, answers at ${listed(all.map((f) => f.address))}. Either a device has two addresses, or one of them says it is another: compare both with their labels.`,
+      says: `One MAC, ${shared}, answers at ${listed([...new Set(all.map((f) => f.address))])}. Either a device has two addresses, or one of them says it is another: compare both with their labels.`,
     })),
   ]
 }
 
-/** Who a device says it is, apart from where it is. */
-const whoOf = (f: Found): string => `${f.serial} ${plainMac(f.mac)}`
+/** It was asked by hand at its address, and may be one that was heard as well. */
+const byHand = (f: Found): boolean => f.id.startsWith('at-') || f.id.includes('-at-')
 
-/** Those that share a key, differ in something, and are there together. */
+/** Whether those at one address are more than one device. Asked there, one of them answers for all: what tells them apart is that each greets under a name of its own. */
+const areSeveral = (all: readonly Found[]): boolean =>
+  new Set(all.filter((f) => !byHand(f)).map((f) => f.id)).size > 1 ||
+  new Set(all.map((f) => `${f.serial} ${plainMac(f.mac)}`)).size > 1
+
+function manyOf(all: readonly Found[]): string {
+  const names = [...new Set(all.map(nameOf))]
+  return names.length > 1
+    ? `${listed(names)} answer`
+    : `${all.length} devices answer, ${names[0] ?? 'one of them'} for all of them,`
+}
+
+/** Those that share a key, are there together, and are in each other's way. */
 function sharing(
   heard: readonly Found[],
   key: (f: Found) => string,
-  differs: (f: Found) => string,
+  clash: (all: readonly Found[]) => boolean,
 ): [string, Found[]][] {
   const groups = new Map<string, Found[]>()
   for (const f of heard) if (key(f)) groups.set(key(f), [...(groups.get(key(f)) ?? []), f])
   return [...groups].flatMap(([shared, all]): [string, Found[]][] => {
     const newest = all.at(-1)
     const now = all.filter((f) => newest && newest.seenAt - f.seenAt <= togetherMs)
-    return new Set(now.map(differs)).size > 1 ? [[shared, now]] : []
+    return clash(now) ? [[shared, now]] : []
   })
 }
 
