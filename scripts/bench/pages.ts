@@ -26,44 +26,33 @@ const go = (page: Page, path: string) =>
     window.dispatchEvent(new PopStateEvent('popstate'))
   }, path)
 
-const finding = async (page: Page) => {
-  await page.getByRole('button', { name: 'Find' }).click()
-  const field = page.getByRole('textbox', { name: /^Find a door/ })
-  await field.waitFor()
-  return field
-}
+const firstKey = (what: string, seen: (page: Page) => Promise<unknown>): Look => ({
+  what: `first key in Find, until ${what}`,
+  goalS: 0.3,
+  async once(page) {
+    await page.getByRole('button', { name: 'Find' }).click()
+    const field = page.getByRole('textbox', { name: /^Find a door/ })
+    await field.waitFor()
+    return since(
+      page,
+      () => field.press('9'),
+      () => seen(page),
+    )
+  },
+})
 
 const looks: readonly Look[] = [
-  {
-    what: 'first key in Find, until it stands in the field',
-    goalS: 0.3,
-    async once(page) {
-      const field = await finding(page)
-      return since(
-        page,
-        () => field.press('9'),
-        () => page.evaluate(() => new Promise((seen) => requestAnimationFrame(() => setTimeout(seen, 0)))),
-      )
-    },
-  },
-  {
-    what: 'first key in Find, until the list follows',
-    goalS: 0.3,
-    async once(page) {
-      const field = await finding(page)
-      return since(
-        page,
-        () => field.press('9'),
-        () =>
-          // Asked seldom and cheaply: asking every frame would itself be the work.
-          page.waitForFunction(
-            (all) => document.querySelectorAll('[aria-label="Doors"] [role="listitem"]').length < all / 2,
-            doors,
-            { polling: 50 },
-          ),
-      )
-    },
-  },
+  firstKey('it stands in the field', (page) =>
+    page.evaluate(() => new Promise((seen) => requestAnimationFrame(() => setTimeout(seen, 0)))),
+  ),
+  // Asked seldom and cheaply: asking every frame would itself be the work.
+  firstKey('the list follows', (page) =>
+    page.waitForFunction(
+      (all) => document.querySelectorAll('[aria-label="Doors"] [role="listitem"]').length < all / 2,
+      doors,
+      { polling: 50 },
+    ),
+  ),
   {
     what: 'Supplies',
     goalS: 1,

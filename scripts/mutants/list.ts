@@ -726,7 +726,7 @@ export const mutants: readonly Mutant[] = [
     name: 'what a stop broke off counts as asked',
     file: 'apps/server/src/reach/sweep.ts',
     find: 'if (came === null) return',
-    put: 'if (came === null) sweep.done += 1',
+    put: 'if (came === null) sweep.left.delete(address)',
     tests: 'server/test/sweep',
     wire: true,
   },

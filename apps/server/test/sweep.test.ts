@@ -1,7 +1,7 @@
 import { createServer, type Server } from 'node:http'
 import { foundConflicts } from '@rauta/core'
 import { toWire, wirePort } from '@rauta/protocols'
-import type { Sweep } from '../src/reach/sweep'
+import type { Sweep } from '@rauta/contracts'
 import { Site, siteFile } from './site'
 
 describe('ranges of addresses are searched', () => {

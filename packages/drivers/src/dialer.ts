@@ -78,18 +78,18 @@ export function makeDialer(table: NetTable | null): Dialer {
   const inReach = (address: string) => own().some((i) => sameSubnet(i.address, address, i.prefix))
   const wire = (address: string) => (table ? toWire(table, address) : address)
   const portOf = (port: number) => (table ? wirePort(table, port) : port)
-  const hostOf = (address: string): string => {
-    const host = wire(address)
-    if (host && (!table || inReach(address))) return host
-    throw new DeviceError(
-      'noAddress',
-      `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
-    )
-  }
   /** Where it is on the wire; null where the simulated site has no such address, as no way leads to it. Another subnet may be reached by a gateway. */
   const routeTo = (address: string): string | null => {
     const host = wire(address)
     return host && (!table || inReach(address)) ? host : null
+  }
+  const hostOf = (address: string): string => {
+    const host = routeTo(address)
+    if (host !== null) return host
+    throw new DeviceError(
+      'noAddress',
+      `This computer has no address in the subnet of ${address}. Give its network adapter one, for example beside ${address}.`,
+    )
   }
   // One connection to a device serves many requests; opening one costs as much as a small request.
   const agent = new Agent({ keepAlive: true })

@@ -1,7 +1,8 @@
 /** Seconds from 1900, where NTP counts from, to 1970. */
 const epochS = 2_208_988_800
 const packetBytes = 48
-const half = 2 ** 32
+/** A stamp is 32 bits of seconds and 32 of their fraction. */
+const wrap = 2 ** 32
 
 /** What a time server says, RFC 5905 (simple use of it: RFC 4330). */
 export interface TimeAnswer {
@@ -13,12 +14,12 @@ export interface TimeAnswer {
 }
 
 const stampOf = (bytes: DataView, at: number): number =>
-  (bytes.getUint32(at) - epochS) * 1000 + (bytes.getUint32(at + 4) / half) * 1000
+  (bytes.getUint32(at) - epochS) * 1000 + (bytes.getUint32(at + 4) / wrap) * 1000
 
 function putStamp(bytes: DataView, at: number, ms: number): void {
   const seconds = Math.floor(ms / 1000)
-  bytes.setUint32(at, (seconds + epochS) % half)
-  bytes.setUint32(at + 4, Math.floor(((ms - seconds * 1000) / 1000) * half) % half)
+  bytes.setUint32(at, (seconds + epochS) % wrap)
+  bytes.setUint32(at + 4, Math.floor(((ms - seconds * 1000) / 1000) * wrap) % wrap)
 }
 
 /** A question of a client, version 4. @param sentMs our clock, ms since 1970 */

@@ -5,6 +5,7 @@ import { jobOf, usualLimits } from '@rauta/core'
 import type { Context } from '../context'
 import type { LanFacts } from '../lan/facts'
 import { tryFlow } from '../reach/flows'
+import { fewAtOnce } from './fewAtOnce'
 import { originOf } from './prints'
 import { everyone, HttpProblem, type Route } from './route'
 
@@ -14,7 +15,7 @@ const mostTried = 8
 /** What the client's IT must let through, and whether it does. Only what the job itself asks for is ever tried. */
 export function flowRoutes(context: Context, lan: () => LanFacts | null): Route[] {
   const { log } = context
-  let tried = 0
+  const trying = fewAtOnce(mostTried, 'lines are being tried')
   const flows = (request: Request) => networkFlows(log.facts, sheetsFor(log.facts), screensAt(originOf(request, lan())))
   return [
     {
@@ -43,22 +44,9 @@ export function flowRoutes(context: Context, lan: () => LanFacts | null): Route[
             'Refused',
             flow.fault ?? 'This can’t be tried from this computer: only the device itself could.',
           )
-        if (tried >= mostTried)
-          throw new HttpProblem(
-            429,
-            'Too many at once',
-            `${tried} lines are being tried already. Wait for one of them.`,
-          )
-        const gone = new AbortController()
-        response.on('close', () => gone.abort(new Error('Nobody waits for it any more.')))
         const clockS = jobOf(log.facts)?.limits.clockS ?? usualLimits.clockS
-        tried += 1
-        try {
-          const test = await tryFlow(context, flow, AbortSignal.any([gone.signal, context.ending]))
-          return { ...test, open: flowIsOpen(flow, test, clockS), says: flowTestSays(flow, test, clockS) }
-        } finally {
-          tried -= 1
-        }
+        const test = await trying(response, (gone) => tryFlow(context, flow, AbortSignal.any([gone, context.ending])))
+        return { ...test, open: flowIsOpen(flow, test, clockS), says: flowTestSays(flow, test, clockS) }
       },
     },
   ]

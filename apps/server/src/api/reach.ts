@@ -1,28 +1,28 @@
-import { answers, bodies } from '@rauta/contracts'
+import { answers, bodies, type Sweep } from '@rauta/contracts'
 import { addressesIn, ipv4 } from '@rauta/core'
 import type { Context } from '../context'
 import { askAddress, search } from '../reach/search'
-import { Sweeps, type Sweep } from '../reach/sweep'
+import { Sweeps } from '../reach/sweep'
+import { fewAtOnce } from './fewAtOnce'
 import { HttpProblem, type Route } from './route'
 
 /** So many addresses are asked by hand at the same moment. */
 const mostAsked = 4
 
-const gone = () =>
-  new HttpProblem(
+/** @throws HttpProblem for one that is not known (any more) */
+function standing(sweep: Sweep | null): Sweep {
+  if (sweep) return sweep
+  throw new HttpProblem(
     404,
     'Not here any more',
     'This search is not here any more, or the server was started again. Begin it anew.',
   )
-const standing = (sweep: Sweep | null): Sweep => {
-  if (!sweep) throw gone()
-  return sweep
 }
 
 /** Finding devices: all of the segment, one address, or ranges of them. */
 export function reachRoutes(context: Context): Route[] {
   let searching: Promise<number> | null = null
-  let asked = 0
+  const asking = fewAtOnce(mostAsked, 'addresses are being asked')
   const sweeps = new Sweeps(context)
   return [
     {
@@ -51,20 +51,7 @@ export function reachRoutes(context: Context): Route[] {
             `${address || 'An empty address'} is not an IPv4 address. Write four numbers with dots.`,
             'address',
           )
-        if (asked >= mostAsked)
-          throw new HttpProblem(
-            429,
-            'Too many at once',
-            `${asked} addresses are being asked already. Wait for one of them.`,
-          )
-        const left = new AbortController()
-        response.on('close', () => left.abort())
-        asked += 1
-        try {
-          await askAddress(context, address, left.signal)
-        } finally {
-          asked -= 1
-        }
+        await asking(response, (gone) => askAddress(context, address, gone))
         return { says: `${address} answers.` }
       },
     },

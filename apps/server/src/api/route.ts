@@ -94,7 +94,7 @@ export function mount(
               422,
               'Not as it should be',
               error ? complaintSays(error) : 'The request is not right.',
-              error && complaintField(error) ? complaintField(error) : undefined,
+              (error && complaintField(error)) || undefined,
             )
           }
           if (route.method === 'post' && !route.littleRoom) room()

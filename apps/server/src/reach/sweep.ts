@@ -1,4 +1,5 @@
 import { setMaxListeners } from 'node:events'
+import type { Sweep } from '@rauta/contracts'
 import { severalAtOnce, DeviceError } from '@rauta/drivers'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
@@ -11,26 +12,9 @@ const atOnce = 24
 /** How long a sweep that has ended can be looked at, ms. */
 const keptMs = 30 * 60_000
 
-/** A search through addresses one by one: where multicast does not get through, or other subnets are reached by a gateway. */
-export interface Sweep {
-  id: string
-  by: string
-  total: number
-  done: number
-  /** Devices that were asked who they are, and told. */
-  found: number
-  /** Something answers there and speaks nothing that is known here. */
-  strangers: number
-  /** This computer knows no way there. */
-  noWay: number
-  state: 'running' | 'stopped' | 'ended'
-}
-
-interface Running extends Sweep {
-  addresses: readonly string[]
-  /** Those that are asked and have not told: asked again when it goes on. */
-  under: Set<string>
-  next: number
+interface Running extends Omit<Sweep, 'done'> {
+  /** Addresses of which nothing is known yet. */
+  left: Set<string>
   at: number
   stop: AbortController
 }
@@ -53,14 +37,11 @@ export class Sweeps {
       id: v7(),
       by,
       total: addresses.length,
-      done: 0,
       found: 0,
       strangers: 0,
       noWay: 0,
       state: 'running',
-      addresses,
-      under: new Set(),
-      next: 0,
+      left: new Set(addresses),
       at: clock.now(),
       stop: new AbortController(),
     }
@@ -98,21 +79,13 @@ export class Sweeps {
     // Each address that is asked hears of a stop.
     setMaxListeners(0, signal)
     this.context.listen()
-    const again = [...sweep.under]
-    sweep.under.clear()
-    const take = (): string | undefined => again.pop() ?? sweep.addresses[sweep.next++]
     await severalAtOnce(
-      Array.from({ length: atOnce }),
-      async () => {
-        for (let address = take(); address !== undefined; address = take()) {
-          sweep.under.add(address)
-          const came = await this.ask(address, signal)
-          // What was broken off is asked anew.
-          if (came === null) return
-          sweep.under.delete(address)
-          if (came !== 'nobody') sweep[came] += 1
-          sweep.done += 1
-        }
+      [...sweep.left],
+      async (address) => {
+        const came = await this.ask(address, signal)
+        // What was broken off is left for when it goes on.
+        if (came === null) return
+        if (sweep.left.delete(address) && came !== 'nobody') sweep[came] += 1
       },
       atOnce,
     )
@@ -136,11 +109,11 @@ export class Sweeps {
   }
 }
 
-const told = ({ id, by, total, done, found, strangers, noWay, state }: Sweep): Sweep => ({
+const told = ({ id, by, total, left, found, strangers, noWay, state }: Running): Sweep => ({
   id,
   by,
   total,
-  done,
+  done: total - left.size,
   found,
   strangers,
   noWay,

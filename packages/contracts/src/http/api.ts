@@ -38,6 +38,21 @@ export interface LoadProgress {
   done: number
 }
 
+/** A search through addresses one by one: where multicast does not get through, or other subnets are reached by a gateway. */
+export interface Sweep {
+  id: string
+  by: string
+  total: number
+  done: number
+  /** Devices that were asked who they are, and told. */
+  found: number
+  /** Something answers there and speaks nothing that is known here. */
+  strangers: number
+  /** This computer knows no way there. */
+  noWay: number
+  state: 'running' | 'stopped' | 'ended'
+}
+
 /** RFC 9457 problem details, with `says` for people. */
 export interface Problem {
   type: string

@@ -1,7 +1,7 @@
-import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import type { DeviceSheet, Sheets } from '../devices/sheet'
 import type { Facts } from '../job/facts'
 import { jobOf } from '../job/records'
-import { addressPlan } from '../network/plan'
+import { addressedDevices, addressKey } from '../network/plan'
 
 /** One side of a flow. */
 export interface FlowEnd {
@@ -71,29 +71,16 @@ interface Addressed {
 }
 
 /** Every planned device with an address, in the order of the address plan. */
-function devicesOf(facts: Facts, sheets: Sheets): Addressed[] {
-  const plan = addressPlan(facts, sheets)
-  return plan.lines.map(({ key, ref, what, address }) => {
-    const end: FlowEnd = { kind: 'device', name: `${ref} ${what}`, address }
-    switch (key.kind) {
-      case 'controller': {
-        const reach = facts.reach[key.id]
-        return {
-          key: `controller/${key.id}`,
-          end,
-          sheet: sheetOf(sheets, facts.controller[key.id]?.sheet ?? ''),
-          secured: reach?.owned ? !!reach.secured : null,
-        }
-      }
-      case 'unit':
-        return { key: `unit/${key.id}`, end, sheet: sheetOf(sheets, facts.unit[key.id]?.sheet ?? ''), secured: null }
-      case 'part': {
-        const part = facts.door[key.door]?.parts.find((p) => p.id === key.part)
-        return { key: `part/${key.door}/${key.part}`, end, sheet: sheetOf(sheets, part?.sheet ?? ''), secured: null }
-      }
+const devicesOf = (facts: Facts, sheets: Sheets): Addressed[] =>
+  addressedDevices(facts, sheets).map(({ key, ref, sheet, address }) => {
+    const reach = key.kind === 'controller' ? facts.reach[key.id] : undefined
+    return {
+      key: addressKey(key),
+      end: { kind: 'device', name: `${ref} ${sheet.name}`, address },
+      sheet,
+      secured: reach?.owned ? !!reach.secured : null,
     }
   })
-}
 
 const noAddress = 'It has no address yet. Give it one under Addresses.'
 const whole = (end: FlowEnd): string | null => (end.address ? null : noAddress)

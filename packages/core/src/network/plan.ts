@@ -33,39 +33,56 @@ export interface AddressPlan {
 const hasAddress = (sheet: DeviceSheet): boolean =>
   !!sheet.network || sheet.reading?.by === 'network' || !!sheet.controller || !!sheet.networkSource
 
+/** A planned device that has, or is to get, an address on the site's network. */
+export interface AddressedDevice {
+  key: AddressLine['key']
+  ref: string
+  sheet: DeviceSheet
+  address: string
+}
+
+/** Where an address is kept, as one word. */
+export const addressKey = (key: AddressLine['key']): string =>
+  key.kind === 'part' ? `part/${key.door}/${key.part}` : `${key.kind}/${key.id}`
+
+/** Every planned device with an address, in order of controllers, units, doors. */
+export function addressedDevices(facts: Facts, sheets: Sheets): AddressedDevice[] {
+  const own = (kind: 'controller' | 'unit') =>
+    all(facts, kind)
+      .sort(byRef)
+      .map(({ id, ref, sheet, address }): AddressedDevice => ({
+        key: { kind, id },
+        ref,
+        sheet: sheetOf(sheets, sheet),
+        address,
+      }))
+  const parts = all(facts, 'door')
+    .sort(byRef)
+    .flatMap((d) =>
+      d.parts.map((p): AddressedDevice => ({
+        key: { kind: 'part', door: d.id, part: p.id },
+        ref: `${d.ref} ${p.id}`,
+        sheet: sheetOf(sheets, p.sheet),
+        address: p.ip ?? '',
+      })),
+    )
+  return [
+    ...own('controller'),
+    ...own('unit').filter(({ sheet }) => hasAddress(sheet)),
+    ...parts.filter(({ sheet: s }) => s.kind !== 'module' && (s.network || s.reading?.by === 'network')),
+  ]
+}
+
 /** Every device with an address, in order of controllers, units, doors; what is wrong with each, and what it would be given. */
 export function addressPlan(facts: Facts, sheets: Sheets): AddressPlan {
   const network = jobOf(facts)?.network
-  const lines: Omit<AddressLine, 'fault' | 'proposed'>[] = []
-  for (const c of all(facts, 'controller').sort(byRef))
-    lines.push({
-      key: { kind: 'controller', id: c.id },
-      ref: c.ref,
-      what: sheetOf(sheets, c.sheet).name,
-      address: c.address,
-      factory: sheetOf(sheets, c.sheet).controller?.factory.address ?? '',
-    })
-  for (const u of all(facts, 'unit').sort(byRef))
-    if (hasAddress(sheetOf(sheets, u.sheet)))
-      lines.push({
-        key: { kind: 'unit', id: u.id },
-        ref: u.ref,
-        what: sheetOf(sheets, u.sheet).name,
-        address: u.address,
-        factory: '',
-      })
-  for (const d of all(facts, 'door').sort(byRef))
-    for (const p of d.parts) {
-      const s = sheetOf(sheets, p.sheet)
-      if (s.kind !== 'module' && (s.network || s.reading?.by === 'network'))
-        lines.push({
-          key: { kind: 'part', door: d.id, part: p.id },
-          ref: `${d.ref} ${p.id}`,
-          what: s.name,
-          address: p.ip ?? '',
-          factory: '',
-        })
-    }
+  const lines = addressedDevices(facts, sheets).map(({ key, ref, sheet, address }) => ({
+    key,
+    ref,
+    what: sheet.name,
+    address,
+    factory: (key.kind === 'controller' && sheet.controller?.factory.address) || '',
+  }))
   if (!network)
     return {
       lines: lines.map((l) => ({ ...l, fault: null, proposed: '' })),
@@ -300,7 +317,6 @@ function terminatorOf(sheet: DeviceSheet, last: boolean): BusLine['terminator'] 
   return jumper ? { jumper: jumper.id, position: last ? 'on' : 'off', factory: jumper.factory } : null
 }
 
-/** The end of a range that is written whole or by its last number; null where it is neither. */
 function busAddressFault(
   address: number | null,
   twin: string | undefined,

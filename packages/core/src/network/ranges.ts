@@ -30,6 +30,7 @@ function rangeOf(piece: string): AddressRange | null {
   return from === null || to === null || to < from || more.length ? null : { from, to }
 }
 
+/** The end of a range that is written whole or by its last number; null where it is neither. */
 function endOfRange(from: number | null, last: string | undefined): number | null {
   if (last === undefined) return from
   if (last.includes('.')) return ipv4(last)

@@ -1,4 +1,5 @@
 import {
+  addressKey,
   addressPlan,
   busPlans,
   jobOf,
@@ -79,7 +80,7 @@ export function AddressesPage() {
       ))}
       <Sheet flush title={`On the network, ${plan.free} addresses free`}>
         {plan.lines.map((l) => {
-          const key = keyOf(l)
+          const key = addressKey(l.key)
           return (
             <NetworkLine
               key={key}
@@ -110,9 +111,6 @@ export function AddressesPage() {
     </Screen>
   )
 }
-
-const keyOf = (l: AddressLine): string =>
-  l.key.kind === 'part' ? `part/${l.key.door}/${l.key.part}` : `${l.key.kind}/${l.key.id}`
 
 function NetworkLine({ line: l, open, onOpen }: { line: AddressLine; open: boolean; onOpen: () => void }) {
   const facts = useFacts()

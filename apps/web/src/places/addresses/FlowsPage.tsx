@@ -61,8 +61,9 @@ function useFlows(): { flows: Flow[] | null; wrong: string } {
     let here = true
     get<{ flows: Flow[] }>('/flows')
       .then((answer) => {
-        if (here) setFlows(answer.flows)
-        if (here) setWrong('')
+        if (!here) return
+        setFlows(answer.flows)
+        setWrong('')
       })
       .catch((e: unknown) => {
         if (here) setWrong(saysOf(e))
@@ -114,11 +115,7 @@ function Standing({ flow, tests, short }: { flow: Flow; tests: FlowTests; short?
     )
   if (tried)
     return (
-      <T
-        size={15}
-        tone={toneOf(flow, tried)}
-        {...(tried.open ? { face: 'mid' as const } : { face: 'strong' as const })}
-      >
+      <T size={15} tone={toneOf(flow, tried)} face={tried.open ? 'mid' : 'strong'}>
         {short ? outcomeWords[tried.outcome] : tried.says}
       </T>
     )

@@ -1,22 +1,12 @@
-import { counted } from '../../parts/count'
+import type { Sweep } from '@rauta/contracts'
 import { useEffect, useState } from 'react'
 import { Action } from '../../parts/Action'
+import { counted } from '../../parts/count'
 import { Field } from '../../parts/Field'
 import { Progress } from '../../parts/Progress'
 import { Notice, Sheet } from '../../parts/Screen'
 import { get, post, postUntil, fieldOf, saysOf } from '../../state/api'
 
-/** How far a search of ranges is, as the server tells it. */
-interface Sweep {
-  id: string
-  by: string
-  total: number
-  done: number
-  found: number
-  strangers: number
-  noWay: number
-  state: 'running' | 'stopped' | 'ended'
-}
 interface Said {
   tone: 'slate' | 'madder'
   says: string
