@@ -16,7 +16,7 @@ import {
 } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { DoorFile, Hand, Opening, SiteFile } from '@rauta/standins'
-import { Site, serial, siteFile } from './site'
+import { busReader, Site, serial, siteFile } from './site'
 
 /** One door with everything that a door can have, on a controller with an expander behind it. */
 const hardware = {
@@ -57,7 +57,7 @@ const everything = (): DoorFile => ({
   breakGlass: true,
   readers: [
     { id: 'R1', side: 'outside', serial, port: 'reader 1' },
-    { id: 'R2', side: 'inside', serial, port: 'bus 1', address: 5 },
+    { id: 'R2', side: 'inside', serial, port: 'bus 1', bus: busReader('0A000005', { address: 5 }) },
   ],
   contact: input('input 3'),
   contact2: input('input 4'),
@@ -223,12 +223,14 @@ describe('a door with everything that can be wired, from the form to the signatu
     expect(marks().plan.findings.filter((f) => f.grade === 'stop')).toEqual([])
   })
 
-  it('keeps the door short of Reach while its bus reader is not reached', async () => {
+  it('keeps the door short of Reach until its bus reader is in service too', async () => {
     await site.take()
     expect(marks().reach).toMatchObject({
       sign: 'underWay',
-      says: expect.stringContaining('R2 Card reader, bus has an address of its own on the bus') as string,
+      says: 'R2 Card reader, bus is still to be taken into service on its bus.',
     })
+    await site.takeOnBus(door, 'R2')
+    expect(marks().reach).toMatchObject({ sign: 'given', says: 'All 2 devices of this door answer.' })
   })
 
   it('tells the controller of every point, and the controller holds them', async () => {
@@ -347,8 +349,7 @@ describe('the same door with one thing wired otherwise', () => {
   })
 
   it('a bus reader at another address is never taken for the one planned', async () => {
-    const reader = site.rig.openings.get(door)?.file.readers[1]
-    if (reader) reader.address = 6
+    await site.hands([{ do: 'busSet', reader: '0A000005', to: { address: 6 } }])
     await expect(site.prove(door, 'reader-R2', handsFor['reader-R2'] ?? [], 1500)).rejects.toThrow('waited in vain')
   })
 })

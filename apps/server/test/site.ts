@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { v7 } from 'uuid'
 import { makeClock, type Clock, type NetTable } from '@rauta/protocols'
-import { play, Rig, type DoorFile, type Hand, type SiteFile, type Unit } from '@rauta/standins'
+import { play, Rig, type BusReaderFile, type DoorFile, type Hand, type SiteFile, type Unit } from '@rauta/standins'
 import type { Controller, Facts, RecordKind, RecordTypes } from '@rauta/core'
 import type { CommandAnswer } from '@rauta/contracts'
 import type { Protocols } from '@rauta/drivers'
@@ -47,6 +47,20 @@ const strike = (serial: string, k: number): Omit<DoorFile, 'id' | 'name'> => ({
   exit: { serial, input: `input ${2 * k}` },
   breakGlass: false,
   handle: true,
+})
+
+/** A reader on a bus as it comes from the factory, with its switches at nought and its terminator on. */
+export const busReader = (serial: string, change: Partial<BusReaderFile> = {}): BusReaderFile => ({
+  serial,
+  model: 'reader-bus',
+  vendor: '00A5C3',
+  version: 2,
+  firmware: '1.4.0',
+  address: 0,
+  speed: 9600,
+  switches: true,
+  terminator: true,
+  ...change,
 })
 
 /** Tests run many stores at once. */
@@ -314,6 +328,19 @@ export class Site {
     )
     await this.command('firmware.accept', { controller: 'a1' })
     await this.until('the device in service', (f) => f.reach['a1']?.owned)
+  }
+  /** Takes a reader on a bus into service, and accepts its firmware where nobody has. */
+  async takeOnBus(door: string, part: string): Promise<void> {
+    const device = `${door}/${part}`
+    await this.command('busDevice.take', { door, part })
+    const waiting = await this.until('the reader to be taken as far as it goes', (f) => {
+      const at = f.claim[device]?.steps.find((s) => s.state !== 'done')
+      return at ? (at.state === 'waits' || at.state === 'failed') && at : 'done'
+    })
+    if (waiting === 'done') return
+    if (waiting.name !== 'firmware') throw new Error(`${device} ${waiting.name}: ${waiting.says}`)
+    await this.command('busDevice.acceptFirmware', { door, part })
+    await this.until('the reader in service', (f) => f.reach[device]?.owned)
   }
   async load(): Promise<string> {
     const id = v7()

@@ -408,6 +408,7 @@ describe('a test that runs is one person’s', () => {
         .map((c) => c.name)
         .sort(),
     ).toEqual([
+      'busDevice.take',
       'claim.agreeErase',
       'claim.compare',
       'claim.resetStep',

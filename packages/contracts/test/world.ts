@@ -185,3 +185,29 @@ export function event(
     ...over,
   }
 }
+
+/** D-01 on an eight-door controller with an expander, so that there is room for everything. */
+export function roomy(
+  hardware: Record<string, string>,
+  over: Record<string, unknown> = {},
+  sheet = 'controller-8',
+): World {
+  const w = smallJob({}, { handle: true, ...over })
+  w.do('controller.put', {
+    id: 'a8',
+    ref: 'A8',
+    sheet,
+    cabinet: 'Riser',
+    supply: 'supply-5',
+    address: '',
+    serial: '',
+    mac: '',
+    expanders: [
+      { id: 'E1', sheet: 'expander-io' },
+      { id: 'E2', sheet: 'expander-reader' },
+    ],
+  })
+  w.do('door.edit', { id: 'D-01', fields: { hardware } })
+  w.do('door.placeProposed', { id: 'D-01', controller: 'a8' })
+  return w
+}

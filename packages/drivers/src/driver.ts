@@ -9,7 +9,7 @@ import type {
   Secured,
   StandingMode,
 } from '@rauta/core'
-import type { Clock } from '@rauta/protocols'
+import type { BusLoan, BusSeen, Clock } from '@rauta/protocols'
 import type { Dialer } from './dialer'
 import { DeviceError } from './errors'
 
@@ -82,6 +82,12 @@ export interface Abilities {
   watch(): Promise<Watch>
   /** Tells a door to let go once, to stand open or locked, or to go back to its settings. */
   order(door: string, order: DoorOrder): Promise<void>
+  /** How it sees what hangs on its buses. */
+  busDevices(): Promise<BusSeen[]>
+  /** Sends bytes on one of its buses, and hands back what comes. */
+  onBus(loan: BusLoan): Promise<Uint8Array>
+  /** Tells it the key of a device on one of its buses; null takes it away. */
+  setBusKey(port: string, address: number, key: Uint8Array | null): Promise<void>
 }
 
 /** What a driver can do with one device at one address under one password. Every device says who it is and what time it has; the rest is asked for. */
@@ -103,6 +109,9 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   write: 'be loaded from here',
   watch: 'tell what happens at its doors',
   order: 'be told from here to let go or to lock',
+  busDevices: 'say what hangs on its buses',
+  onBus: 'let others send on its buses',
+  setBusKey: 'be given the keys of its readers',
 }
 
 /** An ability of a device. @throws DeviceError `unsupported`, told for a fitter, where its driver has it not */

@@ -17,6 +17,8 @@ export type DeviceErrorCode =
   | 'refused'
   /** What came was not what was asked for. */
   | 'malformed'
+  /** Several answer at once, or noise does. */
+  | 'garbled'
   /** What it sends does not come to an end. */
   | 'endless'
   /** It answers so slowly that the whole did not get done in its time. */

@@ -1,8 +1,8 @@
-import { all, put, type Claim, type ClaimStepName } from '@rauta/core'
-import { protocolOf, type Context } from '../context'
+import { all, put, type Claim, type ClaimStep, type ClaimStepName } from '@rauta/core'
+import type { Context } from '../context'
 import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
-import { steps, type StepResult } from './steps'
+import { takingOf, type StepResult, type Taking } from './taking'
 
 /** How long a step waits that found only silence, before it is tried again: a greeting may be lost on the way. Milliseconds. */
 const retryMs = 10_000
@@ -71,42 +71,34 @@ export class ClaimRunner {
     const { log, ending } = this.context
     for (;;) {
       const claim = log.facts.claim[id]
-      const controller = log.facts.controller[id]
-      const found = claim && log.facts.found[claim.found]
+      const taking = claim && takingOf(this.context, claim)
       const step = claim?.steps.find((s) => s.state !== 'done')
-      if (!claim || !controller || !found || !step || step.state === 'failed' || ending.aborted) return
-      if (await this.ownSteps(id, claim)) continue
-      if (step.state !== 'waits') await this.mark(id, step.name, 'running', 'At work')
+      if (!claim || !taking || !step || step.state === 'failed' || ending.aborted) return
+      if (await this.ownSteps(claim, taking)) continue
+      if (step.state !== 'waits') await this.mark(id, taking, step.name, { state: 'running', says: 'At work' })
       let silent = false
-      const result = await steps[step.name]({
-        context: this.context,
-        controller,
-        claim: log.facts.claim[id] as Claim,
-        found,
-        signal: ending,
-      }).catch((error: unknown): StepResult => {
-        silent = maybeBack(error)
-        return silent
-          ? {
-              state: 'waits',
-              says: `${failureWords(error, controller.ref)} It goes on when the device is heard again.`,
-            }
-          : { state: 'failed', says: failureWords(error, controller.ref) }
-      })
+      const result = await taking
+        .do(step.name, log.facts.claim[id] as Claim, ending, (says) =>
+          this.mark(id, taking, step.name, { state: 'running', says }),
+        )
+        .catch((error: unknown): StepResult => {
+          silent = maybeBack(error)
+          return silent
+            ? { state: 'waits', says: `${failureWords(error, taking.ref)} ${taking.goesOn}` }
+            : { state: 'failed', says: failureWords(error, taking.ref) }
+        })
       if (ending.aborted) return
-      await this.mark(id, step.name, result.state, result.says, result.forReset)
+      await this.mark(id, taking, step.name, result)
       if (silent) this.tryLater(id)
       if (result.state !== 'done') return
     }
   }
 
   /** Before anything is done the taking is given the steps of the device's own protocol. @returns whether they were other ones */
-  private async ownSteps(id: string, claim: Claim): Promise<boolean> {
-    const controller = this.context.log.facts.controller[id]
-    if (!controller || claim.steps.some((s) => s.state !== 'todo')) return false
-    const steps = protocolOf(this.context, controller).steps
+  private async ownSteps(claim: Claim, { ref, steps }: Taking): Promise<boolean> {
+    if (claim.steps.some((s) => s.state !== 'todo')) return false
     if (claim.steps.length === steps.length && claim.steps.every((s, i) => s.name === steps[i])) return false
-    await this.context.log.patch('claim', id, `${controller.ref} is taken in ${steps.length} steps`, (c) => ({
+    await this.context.log.patch('claim', claim.id, `${ref} is taken in ${steps.length} steps`, (c) => ({
       ...c,
       steps: steps.map((name) => ({ name, state: 'todo', says: '', at: claim.steps[0]?.at ?? 0 })),
     }))
@@ -115,30 +107,25 @@ export class ClaimRunner {
 
   private mark(
     id: string,
+    { ref }: Taking,
     name: ClaimStepName,
-    state: Claim['steps'][number]['state'],
-    says: string,
-    forReset = false,
+    { state, says, forReset = false }: { state: ClaimStep['state']; says: string; forReset?: boolean },
   ): Promise<number> {
-    return this.context.log.append(
-      'claim.step',
-      `${this.context.log.facts.controller[id]?.ref}: ${says}`,
-      (facts, at) => {
-        const claim = facts.claim[id]
-        if (!claim) return []
-        const before = claim.steps.find((s) => s.name === name)
-        if (before?.state === state && before.says === says) return []
-        const identified = state === 'done' && name === 'identity'
-        const kept = identified ? -1 : claim.resetStep
-        const resetStep = forReset ? Math.max(0, claim.resetStep) : kept
-        return [
-          put(facts, 'claim', {
-            ...claim,
-            resetStep,
-            steps: claim.steps.map((s) => (s.name === name ? { ...s, state, says, at } : s)),
-          }),
-        ]
-      },
-    )
+    return this.context.log.append('claim.step', `${ref}: ${says}`, (facts, at) => {
+      const claim = facts.claim[id]
+      if (!claim) return []
+      const before = claim.steps.find((s) => s.name === name)
+      if (before?.state === state && before.says === says) return []
+      const identified = state === 'done' && name === 'identity'
+      const kept = identified ? -1 : claim.resetStep
+      const resetStep = forReset ? Math.max(0, claim.resetStep) : kept
+      return [
+        put(facts, 'claim', {
+          ...claim,
+          resetStep,
+          steps: claim.steps.map((s) => (s.name === name ? { ...s, state, says, at } : s)),
+        }),
+      ]
+    })
   }
 }

@@ -2,7 +2,7 @@ import { all } from '@rauta/core'
 import type { Context } from '../context'
 
 /**
- * One loop for each device in service, begun as soon as it is in service and again when it comes back: one that is slow,
+ * One loop for each device on the network that is in service, begun as soon as it is in service and again when it comes back: one that is slow,
  * or never ends, holds up no other.
  * @param loop goes on for as long as `inService` says so
  */
@@ -10,7 +10,8 @@ export function eachInService(context: Context, loop: (id: string, inService: ()
   const { ending, log, logger } = context
   const followed = new Set<string>()
   const follow = (id: string): void => {
-    const inService = () => !ending.aborted && log.facts.reach[id]?.owned === true
+    const inService = () =>
+      !ending.aborted && log.facts.controller[id] !== undefined && log.facts.reach[id]?.owned === true
     if (followed.has(id) || !inService()) return
     followed.add(id)
     void loop(id, inService)

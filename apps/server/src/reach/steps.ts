@@ -5,7 +5,7 @@ import {
   offsetText,
   put,
   type Claim,
-  type ClaimStepName,
+  type claimSteps,
   type Controller,
   type Found,
   type Secured,
@@ -15,15 +15,9 @@ import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { driverAt, factorySecret, protocolOf, type Context } from '../context'
 import { checkIdentity } from './inService'
 import { ownSecret, ownSecrets, renewSecret, settle } from './secrets'
+import type { StepResult } from './taking'
 import { zoneOf } from './zone'
 
-/** What a step came to. `waits` needs a person; the step is tried again when that person has acted. */
-export interface StepResult {
-  state: 'done' | 'waits' | 'failed'
-  says: string
-  /** Waits for the device to be reset by hand. */
-  forReset?: true
-}
 export interface StepInput {
   context: Context
   controller: Controller
@@ -106,7 +100,8 @@ async function placed(input: StepInput): Promise<Driver> {
 
 const closedWords = 'Its password is not known to this job. It cannot be counted or erased from here: reset it by hand.'
 
-export const steps: Record<ClaimStepName, Step> = {
+/** Steps by which a device with an address on the network is taken into service. */
+export const steps: Record<(typeof claimSteps)[number], Step> = {
   async identity(input) {
     if (!input.context.dialer.inReach(input.found.address))
       return waitsForReset(

@@ -1,6 +1,7 @@
 import { all, jobOf, put, readingChanges, usualLimits, type Config } from '@rauta/core'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import type { Context } from '../context'
+import { lookAtBuses } from './bus/look'
 import { eachInService } from './eachInService'
 import { proven } from './inService'
 import { StoreFullError } from '../store/room'
@@ -62,6 +63,7 @@ export class Watcher {
     const { driver, identity } = reached
     const time = await driver.time()
     await this.answered(id, time.offsetMs, time.zone, identity.firmware)
+    await lookAtBuses(this.context, id, driver, this.gapMs())
     if (!this.beingLoaded(id)) await this.compare(id, driver)
   }
 

@@ -1,5 +1,6 @@
 import type { Change, Facts } from '@rauta/core'
 import type { Command, CommandContext } from './command'
+import * as busDevices from './busDevices'
 import * as devices from './devices'
 import * as doorlist from './doorlist'
 import * as doors from './doors'
@@ -17,7 +18,7 @@ const isCommand = (value: unknown): value is Command =>
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, manyDoors, doorlist, devices, site, sheets, undo, wire, people, proving]
+  [job, doors, manyDoors, doorlist, devices, busDevices, site, sheets, undo, wire, people, proving]
     .flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand))
     .map((command) => [command.name, command]),
 )
@@ -40,6 +41,7 @@ export type CommandPayloads = PayloadsOf<typeof job> &
   PayloadsOf<typeof manyDoors> &
   PayloadsOf<typeof doorlist> &
   PayloadsOf<typeof devices> &
+  PayloadsOf<typeof busDevices> &
   PayloadsOf<typeof site> &
   PayloadsOf<typeof sheets> &
   PayloadsOf<typeof undo> &
@@ -54,6 +56,7 @@ export { zoneFault } from './job'
 export { type DoorsImport } from './doorlist'
 export { type DoorFields, type Hardware } from './doors'
 export { type ManyFields } from './manyDoors'
+export { acceptedElsewhere } from './busDevices'
 export { takenAddresses } from './devices'
 export { cabinetsOf, type SitePlacement } from './site'
 export { planEdits, undoAndRedo, type PlanEdit } from './undo'

@@ -1,5 +1,6 @@
 import { all, type Facts } from '../job/facts'
-import { recordKind, type ChainLink } from '../job/kind'
+import { partOfDeviceId } from '../doors/door'
+import { recordKind, type ChainLink, type Touched } from '../job/kind'
 import type { CableType } from '../power/conductor'
 
 /** A run from the board whose supply feeds this one too. */
@@ -100,7 +101,9 @@ export const claimSteps = [
   'firmware',
   'ready',
 ] as const
-export type ClaimStepName = (typeof claimSteps)[number]
+/** A reader on a bus is set on its line and then joined to its controller. */
+export const busClaimSteps = ['identity', 'network', 'secret', 'joined', 'firmware', 'ready'] as const
+export type ClaimStepName = (typeof claimSteps)[number] | (typeof busClaimSteps)[number]
 export interface ClaimStep {
   name: ClaimStepName
   state: 'todo' | 'running' | 'done' | 'waits' | 'failed'
@@ -114,10 +117,20 @@ export interface Secured {
   fingerprint: string
 }
 
-/** Taking a device into service, step by step; its id is the controller's. Resuming is reading this. */
+/** Where a device on a bus answered, and who it said it is. */
+export interface OnBus {
+  address: number
+  /** Bits a second. */
+  speed: number
+  serial: string
+}
+
+/** Taking a device into service, step by step; its id is the controller's, or `door/part`. Resuming is reading this. */
 export interface Claim {
   id: string
+  /** Empty for a device on a bus: it is reached through its controller. */
   found: string
+  onBus?: OnBus
   steps: ClaimStep[]
   /** Who agreed to erase what the device held. */
   eraseAgreed: (Done & { holds: Holds }) | null
@@ -134,7 +147,18 @@ export interface Claim {
 export const labelWanted = (found: Found, claim: Claim): boolean =>
   found.chosen === true && claim.compared?.on !== found.serial
 
-/** What the server knows of a device in service; its id is the controller's. */
+/** How the controller of a device on a bus sees it. */
+export interface SeenOnBus {
+  controller: string
+  port: string
+  address: number
+  /** Of whoever answers there. */
+  serial: string
+  state: 'silent' | 'garbled' | 'clear' | 'secured' | 'wrongKey' | 'keyWanted'
+  tamper?: boolean
+}
+
+/** What the server knows of a device in service; its id is the controller's, or `door/part`. */
 export interface Reach {
   id: string
   address: string
@@ -157,6 +181,8 @@ export interface Reach {
   /** Milliseconds of trying without an answer since the last one. */
   silentMs: number
   says: string
+  /** Of a device on a bus. */
+  onBus?: SeenOnBus
 }
 
 declare module '../job/facts' {
@@ -229,9 +255,16 @@ export const claimKind = recordKind('claim', {
     secured: 'object?',
     resetStep: 'number',
     startedBy: 'text',
+    onBus: 'object?',
   },
-  touches: ({ id }) => ({ controllers: [id] }),
+  touches: ({ id }) => touchedBy(id),
 })
+/** Of a controller all its doors, of a part of a door that door. */
+const touchedBy = (id: string): Touched => {
+  const part = partOfDeviceId(id)
+  return part ? { doors: [part.door] } : { controllers: [id] }
+}
+
 /** Answering again, or a clock that drifts, is no new taking. */
 const sameTaking = (now: Reach, before: Reach | null): boolean =>
   !!before?.owned &&
@@ -242,7 +275,7 @@ const sameTaking = (now: Reach, before: Reach | null): boolean =>
 function takenLinks(reach: Reach, facts: Facts): ChainLink[] {
   const { id, address, serial, mac, firmware, firmwareAccepted, erasedAt, zoneHeld, secured } = reach
   const body = {
-    controller: id,
+    ...(partOfDeviceId(id) ? { device: id } : { controller: id }),
     address,
     serial,
     mac,
@@ -252,7 +285,9 @@ function takenLinks(reach: Reach, facts: Facts): ChainLink[] {
     zoneHeld,
     ...(secured ? { certificate: secured.fingerprint } : {}),
   }
-  return doorsOn(facts, id).map((d) => ({ door: d.id, kind: 'taken', body }))
+  const part = partOfDeviceId(id)
+  const doors = part ? [part.door] : doorsOn(facts, id).map((d) => d.id)
+  return doors.map((door) => ({ door, kind: 'taken', body }))
 }
 
 export const reachKind = recordKind('reach', {
@@ -274,7 +309,8 @@ export const reachKind = recordKind('reach', {
     lastAnswerAt: 'number',
     silentMs: 'number',
     says: 'text',
+    onBus: 'object?',
   },
   recorded: (after, before, facts) => (after.owned && !sameTaking(after, before) ? takenLinks(after, facts) : []),
-  touches: ({ id }) => ({ controllers: [id] }),
+  touches: ({ id }) => touchedBy(id),
 })

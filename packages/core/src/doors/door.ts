@@ -78,6 +78,15 @@ export interface Part {
   fed?: 'own'
 }
 
+/** Id of the status record of a part that is a device of its own: `door/part`. */
+export const partDeviceId = (door: { id: string }, part: { id: string }): string => `${door.id}/${part.id}`
+
+/** Door and part that a status record is of; null for a controller's. */
+export function partOfDeviceId(id: string): { door: string; part: string } | null {
+  const slash = id.indexOf('/')
+  return slash < 0 ? null : { door: id.slice(0, slash), part: id.slice(slash + 1) }
+}
+
 /** A cable from one part to the controller. */
 export interface Cable {
   id: string

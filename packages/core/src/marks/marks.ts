@@ -12,7 +12,7 @@ import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
-import { reachMark } from './reach'
+import { openDevices, reachMark } from './reach'
 import type { DoorMarks, MarkState, Sign } from './state'
 import { planFindings } from '../wiring/findings'
 import { judgeReading } from '../readings/judge'
@@ -62,6 +62,8 @@ export interface MarksBasis {
   wire: MarkState
   reach: MarkState
   tests: readonly Standing[]
+  /** What must not be signed for: devices that are talked to in clear. */
+  open: Finding[]
 }
 
 /** @param neighbours doors on the same supply, where they are known already */
@@ -77,6 +79,7 @@ export function marksBasis(
     plan: planMark(facts, door, sheets, neighbours),
     wire: wireMark(facts, door, sheets, neighbours),
     reach: reachMark(facts, door, sheets),
+    open: openDevices(facts, door, sheets),
     tests: standings(facts, door, sheets, worked.wanted, worked.held),
   }
 }
@@ -86,7 +89,7 @@ export function marksOn(facts: Facts, door: Door, configs: WorkedConfigs, basis:
   const { plan, wire, reach, tests } = basis
   const load = loadMark(facts, door, configs, silent(plan))
   const prove = proveMark(tests, load, silent(plan))
-  return { plan, wire, reach, load, prove, sign: signMark(facts, door, tests, { plan, wire, prove }) }
+  return { plan, wire, reach, load, prove, sign: signMark(facts, door, basis, { plan, wire, prove }) }
 }
 
 /** All six marks of a door, worked out from facts. @param neighbours doors on the same controller, where they are known already */
@@ -311,7 +314,7 @@ export function openSnags(facts: Facts, door: string) {
 function signMark(
   facts: Facts,
   door: Door,
-  tests: readonly Standing[],
+  { tests, open }: Pick<MarksBasis, 'tests' | 'open'>,
   { plan, wire, prove }: Pick<DoorMarks, 'plan' | 'wire' | 'prove'>,
 ): MarkState {
   const state = (sign: Sign, share: number, says: string): MarkState => ({
@@ -319,7 +322,7 @@ function signMark(
     sign,
     share,
     says,
-    findings: [],
+    findings: open,
   })
   const signed = all(facts, 'signature').filter((s) => s.door === door.id)
   const basis = signBasis(facts, door, tests)
@@ -336,6 +339,8 @@ function signMark(
       ? state('stale', 1, 'What was signed no longer stands.')
       : state('todo', 0, 'Waits for Wire and Prove.')
   }
+  const [first] = open
+  if (first) return state('stopped', 0, first.says)
   if (engineer && witness) {
     const snags = openSnags(facts, door.id)
     return snags.length

@@ -1,10 +1,10 @@
-import type { Reach } from '../devices/records'
+import type { Reach, SeenOnBus } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
-import type { Door, Part } from '../doors/door'
+import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { type Facts } from '../job/facts'
 import { jobOf, type JobLimits } from '../job/records'
-import { warn } from '../job/finding'
-import { leadsToController } from '../wiring/chain'
+import { stop, warn, type Finding } from '../job/finding'
+import { busDeviceOf, onBus } from '../network/busDevices'
 import type { MarkState, Sign } from './state'
 
 /** A device of a door that has an address of its own: on the network, on a bus, or by radio. */
@@ -27,7 +27,7 @@ function ownAddress(part: Part, sheets: Sheets): OwnDevice['by'] | null {
   const sheet = sheetOf(sheets, part.sheet)
   if (sheet.reading?.by === 'radio') return 'radio'
   if (sheet.network || sheet.reading?.by === 'network') return 'network'
-  return leadsToController(part, sheets).some((l) => l.kind === 'busA') ? 'bus' : null
+  return onBus(part, sheets) ? 'bus' : null
 }
 
 /** Every device of a door that has an address of its own, its controller first. */
@@ -35,7 +35,7 @@ export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[
   const controller = facts.controller[door.placement?.controller ?? '']
   const parts = door.parts.flatMap((part): OwnDevice[] => {
     const by = ownAddress(part, sheets)
-    return by ? [{ id: `${door.id}/${part.id}`, ref: `${part.id} ${sheetOf(sheets, part.sheet).name}`, by }] : []
+    return by ? [{ id: partDeviceId(door, part), ref: `${part.id} ${sheetOf(sheets, part.sheet).name}`, by }] : []
   })
   return [...(controller ? [{ id: controller.id, ref: controller.ref, by: 'network' as const }] : []), ...parts]
 }
@@ -55,7 +55,7 @@ export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
     return { mark: 'reach', sign: 'todo', share: 0, says: 'The door is on no controller yet.', findings: [] }
   const devices = ownDevices(door, facts, sheets).map((device) => ({
     device,
-    standing: standingOf(device, facts, limits),
+    standing: standingOf(device, facts, limits, sheets),
   }))
   const worst = devices.find((d) => d.standing.sign === 'stale') ?? devices.find((d) => d.standing.sign !== 'given')
   const share = devices.reduce((sum, d) => sum + d.standing.share, 0) / devices.length
@@ -79,17 +79,20 @@ export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
   }
 }
 
-function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits): Standing {
+function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits, sheets: Sheets): Standing {
   const controller = facts.controller[device.id]
   const reach = facts.reach[device.id]
-  if (reach) return reachedStanding(device, reach, controller?.serial ?? '', limits)
-  if (!controller)
+  if (reach)
+    return busStanding(device, reach, facts, sheets) ?? reachedStanding(device, reach, controller?.serial ?? '', limits)
+  const claim = facts.claim[device.id]
+  if (!controller && device.by === 'bus' && !claim)
+    return { sign: 'todo', share: 0, says: `${device.ref} is still to be taken into service on its bus.` }
+  if (!controller && device.by !== 'bus')
     return {
       sign: 'todo',
       share: 0,
-      says: `${device.ref} has ${addressWords[device.by]} and is not reached: Rauta takes only controllers into service so far.`,
+      says: `${device.ref} has ${addressWords[device.by]} and is not reached: Rauta takes only controllers and readers on a bus into service so far.`,
     }
-  const claim = facts.claim[device.id]
   if (!claim) return { sign: 'todo', share: 0, says: `${device.ref} is still to be found.` }
   const done = claim.steps.filter((s) => s.state === 'done').length
   const at = claim.steps.find((s) => s.state === 'waits' || s.state === 'failed' || s.state === 'running')
@@ -98,6 +101,52 @@ function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits): Standin
     share: done / Math.max(1, claim.steps.length),
     says: at ? `${device.ref}: ${at.says}` : `${device.ref} is being taken into service.`,
   }
+}
+
+/** What stands in the way of a device on a bus that was taken into service; null where nothing does, or it is none. */
+function busStanding({ id, ref, by }: OwnDevice, reach: Reach, facts: Facts, sheets: Sheets): Standing | null {
+  const seen = reach.onBus
+  if (by !== 'bus' || !reach.owned) return null
+  const stale = (says: string): Standing => ({ sign: 'stale', share: 1, says })
+  if (!seen) return stale(`${ref} was never seen on its bus. Take it into service again.`)
+  const planned = busDeviceOf(facts, sheets, id)
+  const at = (controller: string, port: string, address: number | null) =>
+    `address ${address ?? 'none'} of ${facts.controller[controller]?.ref ?? 'no controller'} ${port || 'on no bus'}`
+  const was = at(seen.controller, seen.port, seen.address)
+  const shall = planned ? at(planned.controller, planned.port, planned.address) : was
+  if (was !== shall)
+    return stale(`${ref} was taken into service at ${was}, and is planned at ${shall} now. Take it into service again.`)
+  if (seen.serial && seen.serial !== reach.serial)
+    return stale(
+      `${ref}: another device (${seen.serial}) answers at address ${seen.address} instead of ${reach.serial}. If it was replaced, take the new one into service.`,
+    )
+  const why = busStateWords[seen.state]
+  if (why) return stale(`${ref} ${why}`)
+  return seen.tamper ? stale(`${ref} says that its case is open.`) : null
+}
+
+/** Devices of a door that are talked to in clear, or under a key that everybody knows: nobody signs for such a door. */
+export function openDevices(facts: Facts, door: Door, sheets: Sheets): Finding[] {
+  return ownDevices(door, facts, sheets)
+    .filter(({ id, by }) => by === 'bus' && !(facts.reach[id]?.owned && !openStates.has(facts.reach[id].onBus?.state)))
+    .map(({ id, ref }) =>
+      stop(
+        'sign',
+        'talks-in-clear',
+        `${ref} is not encrypted: it has the key of the factory or another one, and whoever is on its bus can send cards of their own. Take it into service.`,
+        partOfDeviceId(id)?.part,
+      ),
+    )
+}
+const openStates: ReadonlySet<SeenOnBus['state'] | undefined> = new Set([undefined, 'clear', 'wrongKey', 'keyWanted'])
+
+/** How a device on a bus is not as it should be; silence counts by its time, as with every other device. */
+const busStateWords: Readonly<Partial<Record<SeenOnBus['state'], string>>> = {
+  garbled:
+    'is answered for by several at once, or by noise. Look for a second device at its address, and at the terminators.',
+  clear: 'is talked to in clear: whoever is on the bus can read its cards and send others. Take it into service again.',
+  wrongKey: 'has another key than this job gave it. Take it into service again.',
+  keyWanted: 'has its key, and its controller does not. It is given again at the next look.',
 }
 
 function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limits: JobLimits): Standing {

@@ -1,10 +1,10 @@
-import { boardOf } from '../devices/board'
 import { addressRange, switchesFor } from '../devices/coding'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { jobOf, type SiteNetwork } from '../job/records'
 import { byRef } from '../job/order'
+import { busDevicesOn } from './busDevices'
 import type { BusRun } from './records'
 import { segmentFaults, segmentLimits } from '../power/segment'
 import { addressFault, ipv4, ipv4Text } from './address'
@@ -205,20 +205,12 @@ export interface BusPlan {
 export function busPlans(facts: Facts, sheets: Sheets): BusPlan[] {
   const plans: BusPlan[] = []
   for (const controller of all(facts, 'controller').sort(byRef)) {
-    const board = boardOf(sheets, controller)
-    const buses = new Map<string, { door: Door; part: Part; sheet: DeviceSheet }[]>()
-    for (const door of all(facts, 'door')
-      .filter((d) => d.placement?.controller === controller.id)
-      .sort(byRef)) {
-      for (const part of door.parts) {
-        const sheet = sheetOf(sheets, part.sheet)
-        if (sheet.reading?.by !== 'osdp') continue
-        const screw = Object.entries(door.placement?.terminals ?? {}).find(
-          ([key, id]) => key.startsWith(`${part.id}.`) && board.terminals.find((t) => t.id === id)?.kind === 'busA',
-        )?.[1]
-        const bus = board.terminals.find((t) => t.id === screw)?.port ?? 'no bus'
-        buses.set(bus, [...(buses.get(bus) ?? []), { door, part, sheet }])
-      }
+    const buses = new Map<string, Hanging[]>()
+    for (const { door, part, port } of busDevicesOn(facts, sheets, controller.id)) {
+      const sheet = sheetOf(sheets, part.sheet)
+      if (sheet.reading?.by !== 'osdp') continue
+      const bus = port || 'no bus'
+      buses.set(bus, [...(buses.get(bus) ?? []), { door, part, sheet }])
     }
     for (const [bus, stations] of buses)
       plans.push(busPlan(controller, bus, stations, facts.busRun[`${controller.id}/${bus}`]))

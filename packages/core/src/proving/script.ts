@@ -4,7 +4,7 @@ import { boardOf } from '../devices/board'
 import type { Sheets } from '../devices/sheet'
 import { formatName, usualFormat } from '../cards/card'
 import { accessPlaces, accessPointToken } from '../doors/accesspoints'
-import type { Door } from '../doors/door'
+import { partDeviceId, type Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, type Finding } from '../job/finding'
 import { canonicalJson, digestOf } from '../config/canonical'
@@ -105,7 +105,14 @@ export function testDigest(facts: Facts, door: Door, test: Test, config: Config)
     cards: test.cards,
     serial: reach?.serial ?? '',
     firmware: reach?.firmware ?? '',
+    ...ownSerial(facts, door, test),
   })
+}
+
+/** Serial of the reader at which the card is presented, where it was taken into service for itself: one that is replaced is proved anew. */
+function ownSerial(facts: Facts, door: Door, { at }: Test): { readerSerial?: string } {
+  const reach = at && facts.reach[partDeviceId(door, { id: at })]
+  return reach ? { readerSerial: reach.serial } : {}
 }
 
 function valueAt(config: Config, door: Door, path: Dependency): unknown {

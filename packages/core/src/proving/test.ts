@@ -55,6 +55,8 @@ export interface Test {
   ask: { question: string; yes: string; no: string } | null
   depends: Dependency[]
   cards: string[]
+  /** Part at which the card is presented; empty where none is. */
+  at: string
   /** Wired points that it proves, by their keys: `K1.lock`. */
   proves: string[]
   /** Why this test is not applicable, decided from the records; empty where it is. */

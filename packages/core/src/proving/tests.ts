@@ -62,13 +62,16 @@ export function testsOf(
     ...breakGlassTest(scene),
     ...inputTests(scene),
     holdsTest(scene),
-  ]
+  ].map((test) => (test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))
 }
 
-const made = (test: Omit<Test, 'ask' | 'depends' | 'cards' | 'proves' | 'notApplicable'> & Partial<Test>): Test => ({
+const made = (
+  test: Omit<Test, 'ask' | 'depends' | 'cards' | 'at' | 'proves' | 'notApplicable'> & Partial<Test>,
+): Test => ({
   ask: null,
   depends: [],
   cards: [],
+  at: '',
   proves: [],
   notApplicable: '',
   ...test,
@@ -138,6 +141,7 @@ function readerTests(scene: Scene): Test[] {
         judge: { kind: 'readerIs', reader: part.id, card: hex },
         depends: [...dependsOn(readers(scene)), 'accessPoints'],
         cards: [hex],
+        at: part.id,
         proves: keys(own),
       })
     })

@@ -1,4 +1,8 @@
 import {
+  busDevices,
+  busKey,
+  busLoan,
+  busLoanAnswer,
   deviceInformation,
   elements,
   el,
@@ -112,6 +116,11 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       return mark
     },
     write: (operation) => writePart(session, operation),
+    busDevices: async () => busDevices(await session.call('cx', el('cx:GetBusDevices'))),
+    onBus: async (loan) => busLoanAnswer.read(await session.call('cx', busLoan.write(loan))),
+    async setBusKey(port, address, key) {
+      await session.call('cx', busKey.write(port, address, key))
+    },
     async order(door, order) {
       const tell = (operation: string) => session.call('tdc', el(`tdc:${operation}`, el('tdc:Token', door)))
       if (order === 'release') await tell('AccessDoor')

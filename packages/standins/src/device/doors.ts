@@ -249,6 +249,13 @@ export class DoorFirmware {
     this.unit.emit(topics.alarm, { DoorToken: wiring.token }, { State: alarm })
   }
 
+  /** Addresses on a bus that a door is wired to. */
+  addressesOn(port: string): number[] {
+    return Object.values(this.unit.memory.entities.DoorWiring).flatMap((wiring) =>
+      wiring.readers.flatMap((r) => (r.port === port && r.address !== undefined ? [r.address] : [])),
+    )
+  }
+
   private readerOn(port: string, address?: number) {
     for (const wiring of Object.values(this.unit.memory.entities.DoorWiring)) {
       const reader = wiring.readers.find((r) => r.port === port && r.address === address)

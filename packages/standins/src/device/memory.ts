@@ -13,6 +13,7 @@ import type {
   OnvifUser,
 } from '@rauta/protocols'
 
+import type { BusKeys } from '../bus/master'
 import type { OwnCertificate } from './certificate'
 
 /** Everything a device keeps when its power goes. */
@@ -30,6 +31,8 @@ export interface Memory {
   /** Its own certificate, made at its first start. */
   tls?: OwnCertificate
   factoryNew: boolean
+  /** Keys of the readers on its buses. */
+  busKeys?: BusKeys
   entities: {
     Door: Record<string, OnvifDoor>
     AccessPoint: Record<string, OnvifAccessPoint>
@@ -53,20 +56,20 @@ export const noEntities = (): Memory['entities'] => ({
   DigitalInput: {},
 })
 
-interface Slot {
+interface Slot<T> {
   turn: number
-  memory: Memory
+  memory: T
 }
 
 /** Keeps each memory in two slots that take turns, as flash does: a write that is cut off spoils only the slot it went to, and the other still holds the state before it. */
-export class MemoryStore {
+export class MemoryStore<T = Memory> {
   private readonly turns = new Map<string, number>()
-  private readonly waiting = new Map<string, Memory>()
-  private readonly writing = new Map<string, Memory>()
+  private readonly waiting = new Map<string, T>()
+  private readonly writing = new Map<string, T>()
   constructor(private readonly folder: string | null) {
     if (folder) mkdirSync(folder, { recursive: true })
   }
-  load(serial: string): Memory | null {
+  load(serial: string): T | null {
     const slots = [0, 1]
       .map((n) => this.read(serial, n))
       .filter((s) => s !== null)
@@ -77,7 +80,7 @@ export class MemoryStore {
     return newest.memory
   }
   /** Returns at once; states that come while one is being written are written as one. */
-  save(serial: string, memory: Memory): void {
+  save(serial: string, memory: T): void {
     if (!this.folder) return
     this.waiting.set(serial, memory)
     if (!this.writing.has(serial)) void this.drain(serial)
@@ -98,15 +101,15 @@ export class MemoryStore {
     }
     this.writing.delete(serial)
   }
-  private next(serial: string, memory: Memory): [file: string, text: string] {
+  private next(serial: string, memory: T): [file: string, text: string] {
     const turn = (this.turns.get(serial) ?? 0) + 1
     this.turns.set(serial, turn)
-    return [this.file(serial, turn % 2), JSON.stringify({ turn, memory } satisfies Slot)]
+    return [this.file(serial, turn % 2), JSON.stringify({ turn, memory } satisfies Slot<T>)]
   }
-  private read(serial: string, n: number): Slot | null {
+  private read(serial: string, n: number): Slot<T> | null {
     if (!this.folder) return null
     try {
-      return JSON.parse(readFileSync(this.file(serial, n), 'utf8')) as Slot
+      return JSON.parse(readFileSync(this.file(serial, n), 'utf8')) as Slot<T>
     } catch {
       return null
     }

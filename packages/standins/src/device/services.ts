@@ -2,6 +2,10 @@ import { partFunctions } from '@rauta/core'
 import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec,
+  busKey,
+  busLoan,
+  busLoanAnswer,
+  busSeen,
   accessProfileCodec,
   child,
   configurationTopic,
@@ -223,9 +227,12 @@ const device: Record<string, Handler> = {
   },
   SetSystemFactoryDefault: ({ unit, body }) => {
     if (textOf(body, 'FactoryDefault') === 'Hard') setImmediate(() => unit.factoryReset())
-    else
+    else {
       for (const table of Object.values(unit.memory.entities))
         for (const key of Object.keys(table)) delete (table as Record<string, unknown>)[key]
+      delete unit.memory.busKeys
+      unit.rewired()
+    }
     unit.doors.restart()
     unit.save()
     return answer('tds:SetSystemFactoryDefaultResponse')
@@ -402,6 +409,31 @@ const wiring: Record<string, Handler> = {
   },
 }
 
+function busOf(unit: Unit, port: string) {
+  const bus = unit.buses.get(port)
+  if (!bus) throw new Fault('Sender', 'ter:InvalidArgVal', `There is no bus called ${port}.`)
+  return bus
+}
+
+/** What the controller lets others do with its buses: see what hangs there, send on them, give it their keys. */
+const buses: Record<string, Handler> = {
+  GetBusDevices: ({ unit }) =>
+    answer('cx:GetBusDevicesResponse', [...unit.buses.values()].flatMap((bus) => bus.seen()).map(busSeen.write)),
+  ExchangeOnBus: async ({ unit, body }) => {
+    const { port, speed, waitMs, bytes } = busLoan.read(body)
+    return busLoanAnswer.write(await busOf(unit, port).lend(bytes, speed, waitMs))
+  },
+  SetBusKey: ({ unit, body }) => {
+    const { port, address, key } = busKey.read(body)
+    const bus = busOf(unit, port)
+    const { [`${port}/${address}`]: _before, ...others } = unit.memory.busKeys ?? {}
+    unit.memory.busKeys = key ? { ...others, [`${port}/${address}`]: Buffer.from(key).toString('hex') } : others
+    unit.save()
+    bus.rekeyed(address)
+    return answer('cx:SetBusKeyResponse')
+  },
+}
+
 const handlers: Record<string, Record<string, Handler>> = {
   [servicePaths.tds]: device,
   [servicePaths.tmd]: io,
@@ -414,7 +446,7 @@ const handlers: Record<string, Record<string, Handler>> = {
     ...entityHandlers(scheduleCodec, 'Schedule'),
     ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup'),
   },
-  [servicePaths.cx]: wiring,
+  [servicePaths.cx]: { ...wiring, ...buses },
 }
 
 export const isWrite = (operation: string) =>

@@ -2,6 +2,8 @@ import { createHash } from 'node:crypto'
 import type { Bits } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import { configurationTopic, TokenChecker, type Announcement, type Notification, scope } from '@rauta/protocols'
+import { BusMaster } from '../bus/master'
+import type { BusLine } from '../bus/line'
 import type { World } from '../site/world'
 import type { DeviceFile } from '../site/wiring'
 import type { OwnCertificate } from './certificate'
@@ -55,6 +57,8 @@ export class Unit {
   readonly inputs = new Map<string, boolean>()
   readonly pullPoints: PullPoints
   readonly doors: DoorFirmware
+  /** By the port that they are on. */
+  readonly buses = new Map<string, BusMaster>()
   readonly tokens = new TokenChecker(60_000)
   wrongSecrets: number[] = []
   private sequence = 0
@@ -74,6 +78,21 @@ export class Unit {
 
   get serial(): string {
     return this.file.serial
+  }
+
+  addBus(port: string, line: BusLine): void {
+    this.buses.set(
+      port,
+      new BusMaster(port, line, this.world, {
+        keys: () => this.memory.busKeys ?? {},
+        wired: () => this.doors.addressesOn(port),
+        card: (at, bits, address) => this.card(at, bits, address),
+      }),
+    )
+  }
+  /** What is wired to its doors was altered. */
+  rewired(): void {
+    for (const bus of this.buses.values()) bus.follow()
   }
   get sheet() {
     return shippedSheets[this.file.model]?.controller
@@ -204,12 +223,14 @@ export class Unit {
     this.save()
     this.doors.restart()
     this.up = true
+    for (const bus of this.buses.values()) bus.start()
     this.hooks.up(this)
   }
 
   private goDown(): void {
     const wasUp = this.up
     this.up = false
+    for (const bus of this.buses.values()) bus.stop()
     this.pullPoints.endAll()
     for (const relay of [...this.relays.keys()]) this.setRelay(relay, false)
     this.doors.restart()
@@ -237,6 +258,7 @@ export class Unit {
 
   /** Tells whoever listens that a record of the configuration was set or taken away. */
   altered(record: string, token: string, gone: boolean): void {
+    if (record === 'DoorWiring') this.rewired()
     this.emit(configurationTopic(record, gone), { [`${record}Token`]: token }, {})
   }
 

@@ -1,3 +1,4 @@
+import type { BusReaderMemory } from '../bus/peripheral'
 import type { Opening } from './opening'
 import type { Rig } from './rig'
 
@@ -40,6 +41,12 @@ export type Hand = { after?: number } & (
   | { do: 'lostAnswers'; serial: string; share: number }
   | { do: 'forgets'; serial: string; operation: string }
   | { do: 'clock'; serial: string; offMs: number }
+  /** At a reader on a bus: its switches, its leads, the jumper of its terminator, its key as somebody else left it, its case. */
+  | { do: 'busSet'; reader: string; to: Partial<BusReaderMemory> }
+  | { do: 'busReset'; reader: string }
+  | { do: 'busTamper'; reader: string; open: boolean }
+  /** Takes the cable of a bus off its controller. */
+  | { do: 'busCut'; bus: string; cut: boolean }
 )
 
 /** Plays hands one after the other; answers, when the last is done, what each came to. */
@@ -87,6 +94,13 @@ function openingOf(rig: Rig, door: string): Opening {
 
 function act(rig: Rig, hand: Exclude<Hand, { do: 'lean' }>): string {
   if ('door' in hand) return actOnDoor(rig, hand)
+  if ('reader' in hand) return actOnReader(rig, hand)
+  if ('bus' in hand) {
+    const line = rig.lines.get(hand.bus)
+    if (!line) throw new Error(`There is no bus ${hand.bus}.`)
+    line.cut = hand.cut
+    return hand.cut ? 'bus off' : 'bus on'
+  }
   const unit = rig.units.get(hand.serial)
   if (!unit) throw new Error(`There is no device ${hand.serial}.`)
   switch (hand.do) {
@@ -187,5 +201,21 @@ function actOnDoor(rig: Rig, hand: Exclude<Extract<Hand, { door: string }>, { do
     case 'mendFeed':
       opening.setFeed(false)
       return 'feed back'
+  }
+}
+
+function actOnReader(rig: Rig, hand: Exclude<Extract<Hand, { reader: string }>, { door: string }>): string {
+  const reader = rig.busReaders.get(hand.reader)
+  if (!reader) throw new Error(`There is no reader ${hand.reader} on a bus.`)
+  switch (hand.do) {
+    case 'busSet':
+      reader.hand(hand.to)
+      return 'set'
+    case 'busReset':
+      reader.reset()
+      return 'as from the factory'
+    case 'busTamper':
+      reader.tamper(hand.open)
+      return hand.open ? 'case open' : 'case shut'
   }
 }

@@ -2,6 +2,8 @@ import { readFileSync } from 'node:fs'
 import { bitsOfText, cardBits, cardFromData, usualFormat, type Bits } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { Clock, NetTable } from '@rauta/protocols'
+import { BusLine } from '../bus/line'
+import { BusReader, type BusReaderFile, type BusReaderMemory } from '../bus/peripheral'
 import { AddressBook } from '../device/http'
 import { MemoryStore } from '../device/memory'
 import { Unit } from '../device/unit'
@@ -25,7 +27,12 @@ export class Rig {
   readonly world: World
   readonly units = new Map<string, Unit>()
   readonly openings = new Map<string, Opening>()
+  /** Readers on buses, by their serials. */
+  readonly busReaders = new Map<string, BusReader>()
+  /** Buses by `controller/port`. */
+  readonly lines = new Map<string, BusLine>()
   readonly cards: Record<string, string>
+  private readonly busMemories: MemoryStore<BusReaderMemory>
   private readonly addresses: AddressBook
   private readonly discovery: DiscoveryResponder
   private readonly timeServer: TimeServer | null
@@ -42,11 +49,13 @@ export class Rig {
     this.timeServer = site.timeServer ? new TimeServer(options.table, site.timeServer, options.clock) : null
     this.store = new MemoryStore(options.memoryFolder)
     this.moved = new MovedStore(options.memoryFolder)
+    this.busMemories = new MemoryStore<BusReaderMemory>(options.memoryFolder)
     for (const file of site.devices) {
       this.units.set(
         file.serial,
         new Unit(file, this.world, this.store, {
-          power: () => {
+          power: (serial) => {
+            this.feedBuses(serial)
             for (const opening of this.openings.values()) opening.tell()
           },
           relay: (serial) => {
@@ -77,6 +86,58 @@ export class Rig {
       )
     }
     for (const opening of this.openings.values()) opening.tell()
+    this.hangReaders(site)
+  }
+
+  /** Readers hang on the bus of their controller in the order of the site's file. */
+  private hangReaders(site: SiteFile): void {
+    for (const { serial, port, bus } of site.doors.flatMap((d) => d.readers)) {
+      const unit = this.units.get(serial)
+      if (!bus || !unit) continue
+      const at = `${serial}/${port}`
+      let line = this.lines.get(at)
+      if (!line) {
+        this.lines.set(at, (line = new BusLine(this.world)))
+        unit.addBus(port, line)
+      }
+      line.readers.push(this.madeReader(bus, (address) => unit.buses.get(port)?.attention(address)))
+    }
+  }
+
+  private madeReader(file: BusReaderFile, attention: (address: number) => void): BusReader {
+    const reader: BusReader = new BusReader(
+      file,
+      this.busMemories.load(file.serial),
+      (memory) => this.busMemories.save(file.serial, memory),
+      () => attention(reader.address),
+    )
+    this.busReaders.set(file.serial, reader)
+    return reader
+  }
+
+  /** Hands take a reader off its bus and put another one in its place. */
+  exchange(serial: string, by: BusReaderFile): void {
+    for (const [at, line] of this.lines) {
+      const place = line.readers.findIndex((r) => r.file.serial === serial)
+      const [controller = '', port = ''] = at.split('/')
+      if (place < 0) continue
+      this.busReaders.delete(serial)
+      line.readers[place] = this.madeReader(by, (address) =>
+        this.units.get(controller)?.buses.get(port)?.attention(address),
+      )
+    }
+    for (const opening of this.openings.values())
+      opening.rewire({
+        ...opening.file,
+        readers: opening.file.readers.map((r) => (r.bus?.serial === serial ? { ...r, bus: by } : r)),
+      })
+  }
+
+  /** Readers on a bus take their supply from its controller. */
+  private feedBuses(serial: string): void {
+    const powered = this.units.get(serial)?.powered ?? false
+    for (const [at, line] of this.lines)
+      if (at.startsWith(`${serial}/`)) for (const reader of line.readers) reader.power(powered)
   }
 
   async start(): Promise<void> {
@@ -113,8 +174,12 @@ export class Rig {
     const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
     const sent = bitsOfCard(this.cards[card] ?? card)
+    if (file.bus) {
+      this.busReaders.get(file.bus.serial)?.present(sent)
+      return
+    }
     const came = file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent
-    this.units.get(file.serial)?.card(file.port, came, file.address)
+    this.units.get(file.serial)?.card(file.port, came)
   }
 
   /** Inputs that a controller has. */
@@ -144,6 +209,7 @@ export class Rig {
       unit.keep()
     }
     this.store.flush()
+    this.busMemories.flush()
   }
 }
 

@@ -1,3 +1,5 @@
+import type { BusReaderFile } from '../bus/peripheral'
+
 /** How the simulated site is really wired: the rig's own file, never made from the job. */
 export interface SiteFile {
   devices: DeviceFile[]
@@ -60,7 +62,9 @@ export interface DoorFile {
     side: 'outside' | 'inside'
     serial: string
     port: string
-    /** On a bus. */ address?: number
+    /** What hangs there, where the port is a bus. */
+    bus?: BusReaderFile
+    /** Of a reader that is on a bus, its own entry says so. */
     dataSwapped?: boolean
   }[]
   contact?: InputAt & { reversed?: boolean }

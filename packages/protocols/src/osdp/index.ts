@@ -1,0 +1,5 @@
+export * from './channel'
+export * from './control'
+export * from './crc'
+export * from './frame'
+export * from './messages'
