@@ -2,7 +2,8 @@ import { all, put, type Claim, type ClaimStep, type ClaimStepName } from '@rauta
 import type { Context } from '../context'
 import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
-import { takingOf, type StepResult, type Taking } from './taking'
+import type { StepResult, Taking } from './step'
+import { takingOf } from './taking'
 
 /** How long a step waits that found only silence, before it is tried again: a greeting may be lost on the way. Milliseconds. */
 const retryMs = 10_000

@@ -15,7 +15,7 @@ import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { driverAt, factorySecret, protocolOf, type Context } from '../context'
 import { checkIdentity } from './inService'
 import { ownSecret, ownSecrets, renewSecret, settle } from './secrets'
-import type { StepResult } from './taking'
+import type { StepResult } from './step'
 import { zoneOf } from './zone'
 
 export interface StepInput {

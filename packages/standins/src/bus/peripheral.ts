@@ -38,6 +38,8 @@ type Reply = { code: number; data?: Uint8Array }
 const done: Reply = { code: replies.done }
 const refused = (reason: number): Reply => ({ code: replies.refused, data: Uint8Array.of(reason) })
 const empty = new Uint8Array()
+/** What each side draws for a session. */
+const drawnBytes = 8
 
 /** What waits to be told is no more than this: an unasked reader forgets what is older. */
 const mostWaiting = 16
@@ -187,6 +189,7 @@ export class BusReader {
     const own = this.memory.key
     if (frame.code === commands.challenge) {
       this.channel = null
+      if (frame.data.length !== drawnBytes) return { reply: refused(refusals.length), block: null }
       // A reader that has a key of its own doesn't open to the one that everybody knows.
       if ((which === 1) !== (own !== null)) return { reply: refused(refusals.notNow), block: null }
       const answering = new Uint8Array(randomBytes(8))
