@@ -82,7 +82,7 @@ const claim = (
   steps: claimSteps.map((name, i) => ({
     name,
     at: 1,
-    ...(claimSteps.indexOf(at) > i
+    ...(claimSteps.findIndex((step) => step === at) > i
       ? { state: 'done' as const, says: 'well' }
       : name === at
         ? { state, says }

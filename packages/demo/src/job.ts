@@ -22,7 +22,15 @@ export const areas = [
 
 const site = { cabinet: 'Riser 1', supply: 'supply-5', serial: '', mac: '' }
 export const controllers = [
-  { ...site, id: 'a1', ref: 'A1', sheet: 'controller-4', address: '10.61.8.21', serial: 'RG-4001-A1' },
+  {
+    ...site,
+    id: 'a1',
+    ref: 'A1',
+    sheet: 'controller-4',
+    address: '10.61.8.21',
+    serial: 'RG-4001-A1',
+    expanders: [{ id: 'E1', sheet: 'expander-reader' }],
+  },
   {
     ...site,
     id: 'a2',
@@ -31,6 +39,7 @@ export const controllers = [
     address: '10.61.8.22',
     cabinet: 'Riser 2',
     serial: 'RG-4002-A2',
+    expanders: [{ id: 'E1', sheet: 'expander-reader' }],
   },
   {
     ...site,
@@ -82,6 +91,8 @@ interface DemoDoor {
   passagesPerDay: number
   hardware: Record<string, string>
   lengths: Record<string, number>
+  /** Of its entry reader, where that hangs on a bus. */
+  busAddress?: number
 }
 export const doors: DemoDoor[] = [
   {
@@ -118,7 +129,8 @@ export const doors: DemoDoor[] = [
     handle: true,
     escapeRoute: true,
     passagesPerDay: 140,
-    hardware: { entryReader: 'reader-slim', ...strike },
+    hardware: { entryReader: 'reader-bus', ...strike },
+    busAddress: 1,
     lengths: { R1: 20, K1: 22, C1: 22 },
   },
   {
@@ -164,7 +176,8 @@ export const doors: DemoDoor[] = [
     controller: 'a2',
     group: 'C',
     passagesPerDay: 120,
-    hardware: { entryReader: 'reader-wall', ...magnetBySensor },
+    hardware: { entryReader: 'reader-bus', ...magnetBySensor },
+    busAddress: 1,
     lengths: { R1: 25, K1: 26, C1: 26, X2: 20, B1: 10 },
   },
   {

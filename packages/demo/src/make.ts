@@ -69,6 +69,8 @@ async function plan(client: Client): Promise<void> {
     })
     if (door.controller)
       await client.command('door.placeProposed', { id: door.id, controller: door.controller, portGroup: door.group })
+    if (door.busAddress !== undefined)
+      await client.command('part.address', { door: door.id, part: 'R1', address: door.busAddress })
     const cables = (await client.records<{ cables: { id: string; part: string }[] }>('door'))[door.id]?.cables ?? []
     for (const cable of cables)
       if (door.lengths[cable.part])
@@ -171,9 +173,11 @@ async function wire(client: Client): Promise<void> {
   for (const controller of ['a1', 'a2'])
     for (const item of [
       'box',
+      'box-E1',
       'mount-1',
       'mount-2',
       'mounted',
+      'link-E1',
       'earth',
       'supply',
       ...(planned.powerPlans.some((p) => p.id === controller) ? ['bank'] : []),
@@ -201,6 +205,9 @@ class OnSite {
     })
     await Promise.all(['a1', 'a2'].map((id) => this.take(id)))
     for (const id of ['a3', 'a4']) await this.begin(id)
+    this.say('takes the readers on buses into service; one has its switches wrong')
+    await this.takeOnBus('C-01')
+    await this.client.command('busDevice.take', { door: 'T-03', part: 'R1' })
     for (const door of ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01', 'T-02', 'T-03']) await this.prove(door, ['before-load'])
     this.say('loads and reads back')
     await Promise.all([this.load('a1'), this.load('a2')])
@@ -251,6 +258,20 @@ class OnSite {
     await this.client.command('firmware.accept', { controller })
     await this.client.until(`${controller} to be in service`, () =>
       this.step(controller, (c) => c.steps.every((s) => s.state === 'done')),
+    )
+  }
+
+  private async takeOnBus(door: string): Promise<void> {
+    const device = `${door}/R1`
+    await this.client.command('busDevice.take', { door, part: 'R1' })
+    await this.client.until(
+      `${device} to show its firmware`,
+      () => this.step(device, (c) => c.steps.find((s) => s.name === 'firmware')?.state === 'waits'),
+      30_000,
+    )
+    await this.client.command('busDevice.acceptFirmware', { door, part: 'R1' })
+    await this.client.until(`${device} to be in service`, () =>
+      this.step(device, (c) => c.steps.every((s) => s.state === 'done')),
     )
   }
 

@@ -1,6 +1,7 @@
-import { answers, bodies, type Sweep } from '@rauta/contracts'
-import { addressesIn, ipv4 } from '@rauta/core'
+import { answers, bodies, sheetsFor, type Sweep } from '@rauta/contracts'
+import { addressesIn, busDeviceOf, ipv4, partDeviceId } from '@rauta/core'
 import type { Context } from '../context'
+import { blinkOnBus } from '../reach/bus/blink'
 import { askAddress, search } from '../reach/search'
 import { Sweeps } from '../reach/sweep'
 import { fewAtOnce } from './fewAtOnce'
@@ -53,6 +54,22 @@ export function reachRoutes(context: Context): Route[] {
           )
         await asking(response, (gone) => askAddress(context, address, gone))
         return { says: `${address} answers.` }
+      },
+    },
+    {
+      method: 'post',
+      path: '/blink',
+      says: 'Lets a reader on a bus flash and beep, so that it can be told from its neighbours',
+      roles: ['lead', 'engineer'],
+      body: bodies.blink,
+      answer: answers.ok,
+      async handle(request, response) {
+        const { door, part } = request.body as { door: string; part: string }
+        const { facts } = context.log
+        const device = busDeviceOf(facts, sheetsFor(facts), partDeviceId({ id: door }, { id: part }))
+        if (!device) throw new HttpProblem(404, 'Not there', `There is no ${part} on a bus at this door.`, 'part')
+        await asking(response, (gone) => blinkOnBus(context, device, gone))
+        return { says: `${device.ref} flashes and beeps now.` }
       },
     },
     {

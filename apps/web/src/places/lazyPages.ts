@@ -3,7 +3,7 @@ import { lazy } from 'react'
 /** Places that stand at several addresses, as a list beside its detail does: each comes when one of them is opened. */
 export const AccessPage = lazy(() => import('./access/AccessPage').then((m) => ({ default: m.AccessPage })))
 export const BenchPage = lazy(() => import('./reach/BenchPage').then((m) => ({ default: m.BenchPage })))
-export const ClaimPage = lazy(() => import('./reach/ClaimPage').then((m) => ({ default: m.ClaimPage })))
+export const ReachPage = lazy(() => import('./reach/ReachPage').then((m) => ({ default: m.ReachPage })))
 export const ControllerPage = lazy(() =>
   import('./controllers/ControllerPage').then((m) => ({ default: m.ControllerPage })),
 )

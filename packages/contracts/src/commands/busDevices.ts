@@ -45,12 +45,7 @@ export const busDeviceTake = defineCommand<{ door: string; part: string }>()({
     const earlier = facts.claim[device.id]
     const goesOn = earlier?.steps.some((s) => s.state !== 'done') ? earlier : undefined
     const claim: Claim = goesOn
-      ? {
-          ...goesOn,
-          steps: goesOn.steps.map((s) =>
-            s.state === 'done' ? s : { ...s, state: 'todo', says: '' },
-          ),
-        }
+      ? { ...goesOn, steps: goesOn.steps.map((s) => (s.state === 'done' ? s : { ...s, state: 'todo', says: '' })) }
       : {
           id: device.id,
           found: '',

@@ -1,4 +1,4 @@
-import { name, object, roles, text } from '../commands/command'
+import { id, name, object, roles, text } from '../commands/command'
 import { networkSchema } from '../commands/job'
 import { doorOrders, type Change, type Question } from '@rauta/core'
 
@@ -110,6 +110,7 @@ export const bodies = {
   ownPassword: object({ old: cred, password: newPassword }),
   flowTest: object({ id: { type: 'string', minLength: 1, maxLength: 300 } }),
   search: object({ address: text }, ['address']),
+  blink: object({ door: id, part: id }),
   sweep: object({ range: { type: 'string', minLength: 1, maxLength: 1000 } }),
   takePaper: object({ sure: { type: 'boolean' } }, ['sure']),
   keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),

@@ -37,7 +37,10 @@ const lock = (
 
 const list: DeviceSheet[] = [
   doorController('controller-2', 'Door controller, 2 doors', 2, '192.168.90.20', 8),
-  doorController('controller-4', 'Door controller, 4 doors', 4, '192.168.90.40', 12),
+  {
+    ...doorController('controller-4', 'Door controller, 4 doors', 4, '192.168.90.40', 12),
+    carries: [{ kind: 'expander', most: 1 }],
+  },
   {
     ...base,
     id: 'reader-slim',

@@ -4,8 +4,8 @@ import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/doo
 import { type Facts } from '../job/facts'
 import { jobOf, type JobLimits } from '../job/records'
 import { stop, warn, type Finding } from '../job/finding'
-import { busDeviceOf, onBus } from '../network/busDevices'
-import type { MarkState, Sign } from './state'
+import { busDeviceOf, onBus, type BusDevice } from '../network/busDevices'
+import type { MarkState } from './state'
 
 /** A device of a door that has an address of its own: on the network, on a bus, or by radio. */
 export interface OwnDevice {
@@ -41,10 +41,29 @@ export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[
 }
 
 /** Where one device stands; the first that is true counts. */
-interface Standing {
-  sign: Sign
+export interface DeviceStanding {
+  sign: 'todo' | 'underWay' | 'stale' | 'given'
   share: number
   says: string
+}
+
+/** The device of a door that Reach waits for: one that was lost comes before one that is still to be taken. */
+export function deviceToReach(facts: Facts, door: Door, sheets: Sheets): OwnDevice | null {
+  const limits = jobOf(facts)?.limits
+  if (!limits) return null
+  const open = ownDevices(door, facts, sheets)
+    .map((device) => ({ device, sign: standingOf(device, facts, limits, sheets).sign }))
+    .filter(({ sign }) => sign !== 'given')
+  return (open.find(({ sign }) => sign === 'stale') ?? open[0])?.device ?? null
+}
+
+/** Where a device on a bus stands by itself, whatever its door lacks besides. */
+export function deviceStanding(facts: Facts, { id, part, sheet }: BusDevice, sheets: Sheets): DeviceStanding {
+  const limits = jobOf(facts)?.limits
+  const ref = `${part.id} ${sheet.name}`
+  return limits
+    ? standingOf({ id, ref, by: 'bus' }, facts, limits, sheets)
+    : { sign: 'todo', share: 0, says: `${ref} is still to be taken into service on its bus.` }
 }
 
 /** Reach of a door: given when every device of it that has an address of its own is reached. */
@@ -79,7 +98,7 @@ export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
   }
 }
 
-function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits, sheets: Sheets): Standing {
+function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits, sheets: Sheets): DeviceStanding {
   const controller = facts.controller[device.id]
   const reach = facts.reach[device.id]
   if (reach)
@@ -104,10 +123,10 @@ function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits, sheets: 
 }
 
 /** What stands in the way of a device on a bus that was taken into service; null where nothing does, or it is none. */
-function busStanding({ id, ref, by }: OwnDevice, reach: Reach, facts: Facts, sheets: Sheets): Standing | null {
+function busStanding({ id, ref, by }: OwnDevice, reach: Reach, facts: Facts, sheets: Sheets): DeviceStanding | null {
   const seen = reach.onBus
   if (by !== 'bus' || !reach.owned) return null
-  const stale = (says: string): Standing => ({ sign: 'stale', share: 1, says })
+  const stale = (says: string): DeviceStanding => ({ sign: 'stale', share: 1, says })
   if (!seen) return stale(`${ref} was never seen on its bus. Take it into service again.`)
   const planned = busDeviceOf(facts, sheets, id)
   const at = (controller: string, port: string, address: number | null) =>
@@ -149,8 +168,8 @@ const busStateWords: Readonly<Partial<Record<SeenOnBus['state'], string>>> = {
   keyWanted: 'has its key, and its controller does not. It is given again at the next look.',
 }
 
-function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limits: JobLimits): Standing {
-  const stale = (says: string): Standing => ({ sign: 'stale', share: 1, says })
+function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limits: JobLimits): DeviceStanding {
+  const stale = (says: string): DeviceStanding => ({ sign: 'stale', share: 1, says })
   if (!reach.owned) return { sign: 'underWay', share: 0.5, says: `${ref} is not yet owned by this job.` }
   if (reach.silentMs > limits.reachS * 1000)
     return stale(`${ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)

@@ -67,15 +67,7 @@ export function testsOf(
 
 const made = (
   test: Omit<Test, 'ask' | 'depends' | 'cards' | 'at' | 'proves' | 'notApplicable'> & Partial<Test>,
-): Test => ({
-  ask: null,
-  depends: [],
-  cards: [],
-  at: '',
-  proves: [],
-  notApplicable: '',
-  ...test,
-})
+): Test => ({ ask: null, depends: [], cards: [], at: '', proves: [], notApplicable: '', ...test })
 
 const did = (question: string, yes: string, no: string) => ({ question, yes, no })
 const leafAsk = did('Did the leaf open?', 'It opened', 'It stayed shut')

@@ -30,7 +30,7 @@ export function stateOf(rig: Rig) {
       volts: o.volts(),
       glassBroken: o.glassBroken,
       feedPulled: o.feedPulled,
-      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side })),
+      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side, bus: busStateOf(rig, r.bus?.serial) })),
       exit: !!o.file.exit,
       breakGlass: o.file.breakGlass,
       second: !!o.file.lock2,
@@ -44,6 +44,20 @@ export function stateOf(rig: Rig) {
       controller: o.file.lock.serial,
     })),
   }
+}
+
+/** How a reader on a bus stands, where it is one. */
+function busStateOf(rig: Rig, serial: string | undefined) {
+  const reader = serial === undefined ? undefined : rig.busReaders.get(serial)
+  return reader
+    ? {
+        serial: reader.file.serial,
+        ...reader.memory,
+        key: reader.memory.key === null ? 'of the factory' : 'of its own',
+        highest: reader.file.switches ? 31 : 126,
+        shown: reader.shown,
+      }
+    : null
 }
 
 /** Serves the rig's page and its hands on loopback only. */

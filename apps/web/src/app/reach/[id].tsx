@@ -1,7 +1,7 @@
 import { useLocalSearchParams } from 'expo-router'
-import { ClaimPage } from '../../places/lazyPages'
+import { ReachPage } from '../../places/lazyPages'
 
 export default function Route() {
   const { id } = useLocalSearchParams<{ id: string }>()
-  return <ClaimPage key={id} id={id} />
+  return <ReachPage key={id} id={id} />
 }

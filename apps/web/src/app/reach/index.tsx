@@ -1,5 +1,5 @@
-import { BenchPage, ClaimPage } from '../../places/lazyPages'
+import { BenchPage, ReachPage } from '../../places/lazyPages'
 import { listIndex } from '../../places/shell/listRoutes'
 import { firstController } from '../../state/inOrder'
 
-export default listIndex(BenchPage, firstController, ClaimPage)
+export default listIndex(BenchPage, firstController, ReachPage)

@@ -1,4 +1,5 @@
-import { all, jobOf, marks, openSnags, type Door } from '@rauta/core'
+import { all, deviceToReach, jobOf, marks, openSnags, type Door } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -13,6 +14,7 @@ import { canFit, useSession } from '../../state/session'
 import { day } from '../../state/time'
 import { marksFor } from '../../state/worked'
 import { nextAction } from '../doors/next'
+import { addressOfDevice } from '../reach/deviceAddress'
 import { Missing } from '../shell/Missing'
 import { Orders } from './Orders'
 import { doorMoments, leavesNow, litParts, voltNotes } from './layers'
@@ -28,6 +30,7 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
   const state = marksFor(facts, door)
   const next = nextAction(door.id, state)
   const controller = facts.controller[door.placement?.controller ?? '']
+  const open = next?.mark === 'reach' ? deviceToReach(facts, door, sheetsFor(facts)) : null
   const moments = layer === 'volts' ? doorMoments(facts, door) : []
   const moment = moments.find((m) => m.says === says) ?? moments[0]
   const from = facts.area[door.from]?.name ?? ''
@@ -46,8 +49,10 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
         next && canFit(me) ? (
           <Action
             label={next.label}
-            {...(controller && (next.mark === 'reach' || next.mark === 'load') ? { aside: controller.ref } : {})}
-            onPress={() => router.push(next.href)}
+            {...(controller && (next.mark === 'reach' || next.mark === 'load')
+              ? { aside: open?.ref ?? controller.ref }
+              : {})}
+            onPress={() => router.push(open && open.by !== 'radio' ? `/reach/${addressOfDevice(open.id)}` : next.href)}
           />
         ) : null
       }

@@ -4,7 +4,7 @@ import type { Href } from 'expo-router'
 const doing: Record<Mark, { label: string; path: (door: string) => Href }> = {
   plan: { label: 'Plan this door', path: (d) => `/doors/${d}/plan` },
   wire: { label: 'Wire this door', path: (d) => `/doors/${d}/wire` },
-  reach: { label: 'Reach its controller', path: () => '/reach' },
+  reach: { label: 'Reach its devices', path: () => '/reach' },
   load: { label: 'Load its controller', path: () => '/load' },
   prove: { label: 'Prove this door', path: (d) => `/doors/${d}/prove` },
   sign: { label: 'Sign this door', path: (d) => `/doors/${d}/sign` },

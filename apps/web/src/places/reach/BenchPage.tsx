@@ -1,4 +1,4 @@
-import { all, foundConflicts, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
+import { all, busDevicesOn, foundConflicts, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -12,7 +12,8 @@ import { useFacts, useJob } from '../../state/job'
 import { controllersInOrder } from '../../state/worked'
 import { useGround } from '../../theme'
 import { ByHand } from './ByHand'
-import { standingOf, type Standing } from './standing'
+import { addressOfDevice } from './deviceAddress'
+import { busStandingOf, standingOf, type Standing } from './standing'
 
 /** What was found beside what is expected, and how far each has come. @param chosen the device that stands beside the list */
 export function BenchPage({ chosen }: { chosen?: string | undefined }) {
@@ -48,7 +49,10 @@ export function BenchPage({ chosen }: { chosen?: string | undefined }) {
         <T style={{ padding: 16 }}>No controller is planned yet. What is found waits here until one is.</T>
       ) : null}
       {planned.map((c) => (
-        <Pair key={c.id} controller={c} chosen={c.id === chosen} />
+        <View key={c.id}>
+          <Pair controller={c} chosen={c.id === chosen} />
+          <OnItsBuses controller={c.id} chosen={chosen} />
+        </View>
       ))}
       {loose.length ? (
         <Sheet flush title="Found, not planned">
@@ -110,6 +114,42 @@ function Pair({ controller, chosen }: { controller: Controller; chosen: boolean 
       </Line>
     </View>
   )
+}
+
+/** Readers on the buses of a controller, under it: they are reached through it. */
+function OnItsBuses({ controller, chosen }: { controller: string; chosen: string | undefined }) {
+  const facts = useFacts()
+  return busDevicesOn(facts, sheetsFor(facts), controller).map((device) => {
+    const standing = busStandingOf(facts, device)
+    const address = addressOfDevice(device.id)
+    const where = device.address === null ? 'no address yet' : `${device.port || 'no bus'}, address ${device.address}`
+    return (
+      <Line
+        key={device.id}
+        label={`${device.ref}: ${standing.says}`}
+        chosen={address === chosen}
+        onPress={() => router.push(`/reach/${address}`)}
+      >
+        <View style={{ flexDirection: 'row', gap: 8, paddingLeft: 20 }}>
+          <View style={{ flex: 1 }}>
+            <T face="strong">{device.ref}</T>
+            <T size={13}>{device.sheet.name}</T>
+            <T face="mono" size={13}>
+              {where}
+            </T>
+          </View>
+          <View style={{ width: 48, paddingTop: 10 }}>
+            <LinkSign link={standing.link} />
+          </View>
+          <View style={{ flex: 1.1 }}>
+            <T size={13} tone={standing.tone}>
+              {standing.says}
+            </T>
+          </View>
+        </View>
+      </Line>
+    )
+  })
 }
 
 /** Whether the two sides are joined: a line, a dashed line, a break with a block in it, two ends apart. */

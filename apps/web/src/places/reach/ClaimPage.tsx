@@ -1,4 +1,4 @@
-import { all, jobOf, labelWanted, offsetText, sheetOf, type Claim, type ClaimStepName } from '@rauta/core'
+import { all, jobOf, labelWanted, offsetText, sheetOf, type Claim } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
@@ -10,11 +10,11 @@ import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
-import { useGround } from '../../theme'
 import { Missing } from '../shell/Missing'
-import { standingOf } from './standing'
+import { noticeTone, standingOf } from './standing'
+import { StepList, type StepWords } from './StepList'
 
-const stepWord: Record<ClaimStepName, string> = {
+const stepWord: StepWords = {
   identity: 'Read who it is',
   holds: 'Count what it holds',
   secret: 'Replace the factory password',
@@ -25,12 +25,10 @@ const stepWord: Record<ClaimStepName, string> = {
   firmware: 'Firmware',
   ready: 'In service',
 }
-const stateWord = { todo: 'to do', running: 'at work', done: 'done', waits: 'waits for you', failed: 'failed' } as const
 
 /** Taking one device into service, step by step, each as it was stored. */
 export function ClaimPage({ id }: { id: string }) {
   const facts = useFacts()
-  const ground = useGround()
   const controller = facts.controller[id]
   if (!controller) return <Missing what="controller" which={id} />
   const claim = facts.claim[id]
@@ -38,7 +36,6 @@ export function ClaimPage({ id }: { id: string }) {
   const reach = facts.reach[id]
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const standing = standingOf(facts, controller)
-  const tone = { todo: 'quiet', running: 'slate', done: 'verdigris', waits: 'ochre', failed: 'madder' } as const
   return (
     <Screen
       mono={controller.ref}
@@ -46,65 +43,18 @@ export function ClaimPage({ id }: { id: string }) {
       under={`${controller.cabinet} · ${controller.serial || 'no serial yet'}`}
       bar={<ClaimBar id={id} claim={claim} found={!!found} />}
     >
-      <Notice
-        tone={
-          standing.tone === 'verdigris'
-            ? 'verdigris'
-            : standing.tone === 'madder'
-              ? 'madder'
-              : standing.tone === 'ochre'
-                ? 'ochre'
-                : 'slate'
-        }
-      >
-        {standing.says}
-      </Notice>
+      <Notice tone={noticeTone(standing)}>{standing.says}</Notice>
       {claim && claim.resetStep >= 0 ? <ResetByHand id={id} step={claim.resetStep} /> : null}
       {claim ? (
-        <Sheet flush title="Steps">
-          <View role="list">
-            {claim.steps.map((s) => (
-              <View
-                key={s.name}
-                role="listitem"
-                aria-label={`${stepWord[s.name]}: ${stateWord[s.state]}`}
-                style={{
-                  flexDirection: 'row',
-                  gap: 12,
-                  paddingHorizontal: 16,
-                  paddingVertical: 10,
-                  borderTopWidth: 1,
-                  borderColor: ground.line,
-                }}
-              >
-                <View
-                  style={{
-                    width: 6,
-                    alignSelf: 'stretch',
-                    backgroundColor: s.state === 'todo' ? 'transparent' : ground[tone[s.state]],
-                    borderWidth: s.state === 'todo' ? 1 : 0,
-                    borderColor: ground.quiet,
-                  }}
-                />
-                <View style={{ flex: 1 }}>
-                  <View style={{ flexDirection: 'row', justifyContent: 'space-between' }}>
-                    <T face="strong">{stepWord[s.name]}</T>
-                    <T size={13} tone={tone[s.state]}>
-                      {stateWord[s.state]}
-                    </T>
-                  </View>
-                  {s.says && s.state !== 'todo' ? <T tone="quiet">{s.says}</T> : null}
-                  {s.name === 'holds' && claim.eraseAgreed ? (
-                    <T
-                      size={13}
-                      tone="quiet"
-                    >{`Agreed by ${claim.eraseAgreed.by}, ${dayTime(claim.eraseAgreed.at, zone)}`}</T>
-                  ) : null}
-                </View>
-              </View>
-            ))}
-          </View>
-        </Sheet>
+        <StepList
+          claim={claim}
+          words={stepWord}
+          under={(step) =>
+            step === 'holds' && claim.eraseAgreed
+              ? `Agreed by ${claim.eraseAgreed.by}, ${dayTime(claim.eraseAgreed.at, zone)}`
+              : ''
+          }
+        />
       ) : null}
       {reach ? (
         <Sheet title="As it answers">
@@ -168,7 +118,7 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
         />
       )
     if (at.state === 'running')
-      return <Action label="At work" aside={stepWord[at.name]} disabled onPress={() => undefined} />
+      return <Action label="At work" aside={stepWord[at.name] ?? ''} disabled onPress={() => undefined} />
     return (
       <Action
         kind={claim.resetStep >= 0 ? 'plain' : 'main'}

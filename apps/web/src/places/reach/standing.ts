@@ -1,4 +1,5 @@
-import { all, offsetText, type Controller, type Facts } from '@rauta/core'
+import { all, deviceStanding, offsetText, type BusDevice, type Controller, type Facts } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { type Tone } from '../../parts/Text'
 
 export interface Standing {
@@ -34,3 +35,19 @@ export function standingOf(facts: Facts, controller: Controller): Standing {
         link: total ? 'fault' : 'working',
       }
 }
+
+const toneOf = { given: 'verdigris', stale: 'madder', todo: 'quiet', underWay: 'slate' } as const
+const linkOf = { given: 'joined', stale: 'fault', todo: 'apart', underWay: 'working' } as const
+
+/** Where a reader on a bus stands, in one line. */
+export function busStandingOf(facts: Facts, device: BusDevice): Standing {
+  const at = facts.claim[device.id]?.steps.find((s) => s.state !== 'done')
+  if (at?.state === 'failed') return { says: at.says, tone: 'madder', link: 'fault' }
+  if (at?.state === 'waits') return { says: at.says, tone: 'ochre', link: 'fault' }
+  const { sign, says } = deviceStanding(facts, device, sheetsFor(facts))
+  return { says, tone: toneOf[sign], link: linkOf[sign] }
+}
+
+/** Notices have fewer tones than words. */
+export const noticeTone = ({ tone }: Standing): 'verdigris' | 'madder' | 'ochre' | 'slate' =>
+  tone === 'verdigris' || tone === 'madder' || tone === 'ochre' ? tone : 'slate'
