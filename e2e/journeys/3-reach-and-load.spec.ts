@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test'
-import { hands, signIn } from './helpers'
+import { hands, rigBase, signIn } from './helpers'
 
 test('a device that holds an old job is counted, agreed to, erased, addressed and loaded', async ({ page }) => {
   await signIn(page)
@@ -55,6 +55,7 @@ test('an offline controller waits and is told apart from a failure', async ({ pa
   await page.goto('/doors/P-01/behaviour')
   await page.getByRole('textbox', { name: 'Release time, s' }).fill('7')
   await page.getByRole('button', { name: 'Save the behaviour' }).click()
+  await expect(page.getByRole('listitem', { name: /^Load: / })).toBeVisible()
   await page.goto('/load')
   await expect(page.getByRole('listitem', { name: 'P-01, Release time: holds 5 s, will hold 7 s' })).toBeVisible()
   for (const ref of ['A1', 'A4']) await page.getByRole('checkbox', { name: new RegExp(`^${ref} `) }).click()
@@ -73,4 +74,28 @@ test('taking a change back before it is sent gives the proofs back', async ({ pa
   await page.getByRole('button', { name: 'Save the behaviour' }).click()
   await expect(page.getByRole('listitem', { name: 'Prove: done' })).toBeVisible()
   await expect(page.getByRole('listitem', { name: 'Load: done' })).toBeVisible()
+})
+
+test('a reader on a bus whose switches stand wrong is set right, goes on, and is reached under its own key', async ({
+  page,
+  request,
+}) => {
+  await signIn(page)
+  await page.goto('/doors/T-03')
+  await expect(page.getByText(/Its switches stand for address 3; it is planned at 1/).first()).toBeVisible()
+  await page.getByRole('button', { name: 'Reach its devices, R1 Card reader, bus' }).click()
+  await expect(page.getByRole('heading', { level: 1, name: /Card reader, bus/ })).toBeVisible()
+  await expect(page.getByText('On: 1. All others off.', { exact: true })).toBeVisible()
+  await hands(request, [{ do: 'busSet', reader: '0A61C002', to: { address: 1 } }])
+  await page.getByRole('button', { name: 'Go on' }).click()
+  await expect(page.getByRole('listitem', { name: 'In service: done' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText('Encrypted under a key of its own, which this job keeps sealed.')).toBeVisible()
+  await page.getByRole('button', { name: 'Let it flash and beep' }).click()
+  await expect(page.getByText('T-03 R1 flashes and beeps now.')).toBeVisible()
+  const rig = (await (await request.get(`${rigBase}/rig/state`)).json()) as {
+    doors: { id: string; readers: { bus: { key: string; shown: number } | null }[] }[]
+  }
+  expect(rig.doors.find((d) => d.id === 'T-03')?.readers[0]?.bus).toMatchObject({ key: 'of its own', shown: 2 })
+  await page.getByRole('button', { name: 'Go to its door, T-03' }).click()
+  await expect(page.getByRole('listitem', { name: 'Reach: done' })).toBeVisible()
 })

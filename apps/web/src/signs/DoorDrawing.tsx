@@ -46,6 +46,12 @@ interface Props {
  * A door as a picture computed from its data: the wall in section, its parts, and each conductor down to its terminal. Inside the drawing
  * stand plain SVG elements: a component for each of some two hundred took most of the time to the paint.
  */
+/** Size at which a terminal's number fits its box: those of an expander are long. */
+const idSize = ({ w, id }: { w: number; id: string }): number => {
+  if (w >= 10 * id.length) return 14
+  return w >= 7.5 * id.length ? 11 : 9.5
+}
+
 export function DoorDrawing({
   door,
   controller,
@@ -407,7 +413,7 @@ function StripFoot({ layout, ground }: { layout: DoorLayout; ground: Ground }) {
           key={`${t.id} ${t.y}`}
           x={t.x + t.w / 2}
           y={t.y + 32}
-          fontSize={t.w < 10 * t.id.length ? 11 : 14}
+          fontSize={idSize(t)}
           fontFamily={faces.mono}
           fill={ground.ink}
           textAnchor="middle"

@@ -34,6 +34,8 @@ export function BusReaderPage({ id: address }: { id: string }) {
   const reach = facts.reach[id]
   const controller = facts.controller[device.controller]
   const standing = busStandingOf(facts, device)
+  // Where hands have to set its switches, how they stand comes first.
+  const atSwitches = claim?.steps.some((s) => s.name === 'network' && s.state === 'waits') ?? false
   const lamps = sheetOf(sheetsFor(facts), device.part.sheet).lamps ?? []
   return (
     <Screen
@@ -43,7 +45,8 @@ export function BusReaderPage({ id: address }: { id: string }) {
       bar={canFit(me) ? <BusReaderBar device={device} claim={claim} /> : null}
     >
       <Notice tone={noticeTone(standing)}>{standing.says}</Notice>
-      {claim ? <StepList claim={claim} words={stepWord} /> : <BeforePower device={device} />}
+      {claim && !atSwitches ? null : <BeforePower device={device} />}
+      {claim ? <StepList claim={claim} words={stepWord} /> : null}
       {reach ? (
         <Sheet title="As it answers">
           <T face="mono">{reach.address}</T>
@@ -55,7 +58,7 @@ export function BusReaderPage({ id: address }: { id: string }) {
           </T>
         </Sheet>
       ) : null}
-      {claim ? <BeforePower device={device} /> : null}
+      {claim && !atSwitches ? <BeforePower device={device} /> : null}
       {lamps.length ? (
         <Sheet title="Lamps and sounds">
           {lamps.map((l) => (
@@ -77,7 +80,7 @@ function BeforePower({ device }: { device: BusDevice }) {
     .flatMap((p) => p.lines)
     .find((l) => l.door === device.door.id && l.part === device.part.id)?.terminator
   return (
-    <Sheet title="Look at it before it has power">
+    <Sheet title="Switches and terminator">
       {coding && set?.ok ? (
         <>
           <T face="mid">{`For address ${device.address}`}</T>
