@@ -12,6 +12,7 @@ import {
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
+import { busMutants } from './bus'
 import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 
@@ -81,7 +82,7 @@ function tryMutant({ file, find, put, tests, wire }: Mutant): 'killed' | 'surviv
 
 prepare()
 const word = process.argv[2]
-const chosen = [...mutants, ...heldAgainst].filter((m) => !word || m.name.includes(word))
+const chosen = [...mutants, ...busMutants, ...heldAgainst].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {
   const { passed, count } = runTests(pattern, wire)
   if (passed && count > 0) continue

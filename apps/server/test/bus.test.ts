@@ -1,5 +1,6 @@
 import { marksOf, standings, workedConfig, type Door } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { BusReaderFile } from '@rauta/standins'
 import { busReader, goodCard, serial, Site, siteFile } from './site'
 
@@ -71,6 +72,14 @@ async function planned(
   await site.take()
   return site
 }
+async function pdfText(pdf: Uint8Array): Promise<string> {
+  const document = await getDocument({ data: pdf, verbosity: 0 }).promise
+  let text = ''
+  for (let n = 1; n <= document.numPages; n++)
+    text += (await (await document.getPage(n)).getTextContent()).items.map((i) => ('str' in i ? i.str : '')).join(' ')
+  await document.destroy()
+  return text.replace(/\s+/g, ' ')
+}
 const marks = (site: Site) => marksOf(site.facts, site.get('door', door) as Door, shippedSheets)
 const reaches = (site: Site, part: string, says: RegExp) =>
   site.until(`${part} to be told of`, (f) => {
@@ -135,6 +144,23 @@ describe('readers on a bus, from the factory to a proved door', () => {
     await reaches(site, 'R1', /All 3 devices/)
     expect(site.get('reach', `${door}/R1`)?.serial).toBe('0A0000AA')
     expect(passed()).toMatchObject({ 'reader-R1': 'stale', 'reader-R2': 'passed' })
+  })
+
+  it('gets another key when all passwords are changed, and is reached under it', async () => {
+    const keys = () => ['0A0000AA', exit].map((of) => site.rig.busReaders.get(of)?.memory.key)
+    const before = keys()
+    const answer = await site.ask('POST', '/keys/devices', {})
+    expect(answer.body).toMatchObject({
+      devices: [
+        { ref: 'A1', ok: true },
+        { ref: 'D-01 R1', ok: true, says: 'Has a new key, and opens to it.' },
+        { ref: 'D-01 R2', ok: true },
+      ],
+    })
+    for (const [i, key] of keys().entries()) expect(key).not.toBe(before[i])
+    await reaches(site, 'R1', /All 3 devices/)
+    const paper = await pdfText(await site.bytes(`/doors/${door}/record.pdf`))
+    expect(paper).toContain('A1 bus 1, address 3; serial 0A0000AA; firmware 1.4.0')
   })
 
   it('one that was brought back to its factory state is not talked to in clear in silence', async () => {

@@ -9,6 +9,7 @@ import {
   netOf,
   newestOf,
   openSnags,
+  partDeviceId,
   plannedOf,
   readingFacts,
   sheetOf,
@@ -129,6 +130,14 @@ function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => 
     'Firmware',
     `${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}, ${time(reach.firmwareAccepted.at)}` : ''}`,
   )
+  for (const part of door.parts) {
+    const own = facts.reach[partDeviceId(door, part)]
+    if (own)
+      page.row(
+        part.id,
+        `${own.address}; serial ${own.serial}; firmware ${own.firmware}${own.firmwareAccepted ? `, accepted by ${own.firmwareAccepted.by}, ${time(own.firmwareAccepted.at)}` : ''}${own.onBus?.state === 'secured' ? '; encrypted under a key of its own' : ''}`,
+      )
+  }
   const load = all(facts, 'load')
     .filter((l) => l.controller === reach.id && l.state === 'held')
     .sort((a, b) => b.endedAt - a.endedAt)[0]

@@ -4,8 +4,8 @@ import type { BusReader } from './peripheral'
 /** A device turns round from hearing to speaking in so long, ms. */
 const turnMs = 3
 const bitsOfByte = 10
-/** Share of what crosses a line whose ends are not terminated as they should be that is hurt on the way. */
-const hurtShare = 0.5
+/** Share of replies that are hurt on a line whose ends are not terminated as they should be: what the controller's end sends still arrives. */
+const hurtShare = 0.75
 
 /** Two wires with readers on them: what crosses them is what copper and drivers make of it. */
 export class BusLine {
@@ -55,7 +55,7 @@ export class BusLine {
       if (!reader.powered) continue
       // Swapped leads turn every level over; another speed cuts the bits elsewhere: no frame is left of either.
       if (reader.memory.dataSwapped || reader.memory.speed !== speed) continue
-      const reply = reader.hear(this.hurt(bytes))
+      const reply = reader.hear(bytes)
       if (reply) replies.push(reply)
     }
     return replies

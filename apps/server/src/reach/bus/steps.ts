@@ -61,8 +61,6 @@ async function known(input: StepInput): Promise<{ bus: Bus; driver: BusDriver; a
   try {
     return await here(was)
   } catch (error) {
-    if (hasCode(error, 'garbled'))
-      throw new DeviceError('garbled', garbledWords(await othersHurt(bus, device), was), { cause: error })
     if (!hasCode(error, 'silent')) throw error
     const found = await findOnBus(context, device, bus, tell)
     if ('why' in found) throw new DeviceError('silent', found.why, { cause: error })
@@ -229,7 +227,16 @@ export function busTakingOf(context: Context, claim: Claim): Taking | null {
       steps: busClaimSteps,
       goesOn: 'It is tried again by itself.',
       do: (step, now, signal, tell) =>
-        stepCalled(busSteps, step, device.ref)({ context, device, claim: now, signal, tell }),
+        stepCalled(
+          busSteps,
+          step,
+          device.ref,
+        )({ context, device, claim: now, signal, tell }).catch(async (error: unknown) => {
+          if (!hasCode(error, 'garbled')) throw error
+          const bus = await busOf(context, device, signal)
+          const at = now.onBus ?? wantedAt(device, bus.protocol)
+          throw new DeviceError('garbled', garbledWords(await othersHurt(bus, device), at), { cause: error })
+        }),
     }
   )
 }
