@@ -5,6 +5,7 @@ import { gzipSync } from 'node:zlib'
 import { launchBrowser } from '../browser'
 import { Site, siteFile } from '../../apps/server/test/site'
 import { boardBench, serverWith } from './board'
+import { busBench } from './bus'
 import { eventsBench } from './events'
 import { fieldBench } from './field'
 import { median, row, rows, time } from './measure'
@@ -149,6 +150,7 @@ const alone: Record<string, () => Promise<void>> = {
   store: storeBench,
   grown,
   events: eventsBench,
+  bus: busBench,
 }
 const only = process.argv[2]
 if (only !== undefined) {
@@ -163,6 +165,7 @@ await pagesBench()
 await fieldBench()
 await storeBench()
 await eventsBench()
+await busBench()
 await loads()
 await usable()
 writeFileSync(

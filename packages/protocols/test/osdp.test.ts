@@ -1,7 +1,7 @@
 import { createCipheriv } from 'node:crypto'
 import { crc16xmodem } from 'crc'
 import fc from 'fast-check'
-import { MalformedError, osdp } from '../src'
+import { busLoanAnswer, MalformedError, osdp, parseXml } from '../src'
 
 const hex = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex')
 const bytes = (text: string): Uint8Array => new Uint8Array(Buffer.from(text.replace(/\s/g, ''), 'hex'))
@@ -96,11 +96,23 @@ describe('a frame', () => {
       }),
       { numRuns: 20_000 },
     )
-    // Every byte begins a frame that claims to be as long as one may be.
-    const dear = Uint8Array.from({ length: 200_000 }, (_, i) => [0x53, 0, 0xa0, 0x05, 4][i % 5] as number)
+    // As many as are ever looked at, each fifth the beginning of a frame that claims to be as long as one may be.
+    const dear = Uint8Array.from({ length: 4096 }, (_, i) => [0x53, 0, 0xa0, 0x05, 4][i % 5] as number)
     const began = performance.now()
     expect(osdp.framesIn(dear).frames).toEqual([])
     expect(performance.now() - began).toBeLessThan(2500)
+  })
+})
+
+describe('what a controller says came on its bus', () => {
+  const answer = (hexed: string) =>
+    parseXml(`<a:ExchangeOnBusResponse xmlns:a="urn:x"><a:Bytes>${hexed}</a:Bytes></a:ExchangeOnBusResponse>`)
+  it('is read, and refused where it is no hexadecimal text or longer than anything on a bus', () => {
+    expect(hex(busLoanAnswer.read(answer('53FF00')))).toBe('53ff00')
+    expect(busLoanAnswer.read(answer(''))).toHaveLength(0)
+    for (const bad of ['5', 'XY', '00'.repeat(4097)])
+      expect(() => busLoanAnswer.read(answer(bad))).toThrow(MalformedError)
+    expect(busLoanAnswer.read(answer('00'.repeat(4096)))).toHaveLength(4096)
   })
 })
 

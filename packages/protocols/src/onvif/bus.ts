@@ -95,9 +95,13 @@ export interface BusLoan {
   bytes: Uint8Array
 }
 
+/** No reply is as long; what is longer is not looked through. */
+const mostBytes = 4096
 const hexText = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex').toUpperCase()
 /** @throws MalformedError */
 function bytesOfHex(text: string): Uint8Array {
+  if (text.length > mostBytes * 2)
+    throw new MalformedError(`So many bytes never come at once on a bus: at most ${mostBytes}.`)
   if (!/^([0-9A-F]{2})*$/i.test(text)) throw new MalformedError('Bytes are written as pairs of hexadecimal digits.')
   return new Uint8Array(Buffer.from(text, 'hex'))
 }
