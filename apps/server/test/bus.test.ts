@@ -211,6 +211,17 @@ describe('readers on a bus with something wrong', () => {
   afterAll(() => site.stop())
   const take = () => site.takeOnBus(door, 'R1')
 
+  it('a controller that falls silent while it is asked says nothing of the reader', async () => {
+    const at = () => site.get('claim', `${door}/R1`)?.steps.find((s) => s.name === 'identity')
+    await site.command('busDevice.take', { door, part: 'R1' })
+    await site.until('the addresses to be asked', () => at()?.says.includes('asking every address'))
+    await site.hands([{ do: 'network', serial, on: false }])
+    await site.until('its silence to be told', () => at()?.state === 'waits')
+    expect(at()?.says).toMatch(/10\.7\.1\.21.* It is tried again by itself\./)
+    await site.hands([{ do: 'network', serial, on: true }])
+    await site.until('it to be tried again', () => at()?.says.startsWith('Nothing answers on bus 1.'), 40_000)
+  })
+
   it('data leads on each other’s screws: nothing answers', async () => {
     await expect(take()).rejects.toThrow(/identity: Nothing answers on bus 1.* A and B/)
     await site.hands([{ do: 'busSet', reader: entry, to: { dataSwapped: false } }])

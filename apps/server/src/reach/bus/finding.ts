@@ -1,6 +1,6 @@
 import { busDevicesOn, type BusDevice } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
-import { DeviceError, hasCode, type BusAt } from '@rauta/drivers'
+import { hasCode, type BusAt } from '@rauta/drivers'
 import type { Context } from '../../context'
 import { wantedAt, type Bus } from './through'
 
@@ -99,7 +99,11 @@ async function atOtherSpeeds(bus: Bus, wanted: BusAt): Promise<FoundOnBus | null
     } catch (error) {
       if (hasCode(error, 'garbled'))
         return { why: `Several readers answer at ${speed} bit/s. Leave only this one on the bus.` }
-      if (!(error instanceof DeviceError)) throw error
+      if (hasCode(error, 'notAuthorized') || hasCode(error, 'refused'))
+        return {
+          why: `A reader answers at ${speed} bit/s, and says who it is only under a key. Bring it back to its factory state as its maker says, then go on.`,
+        }
+      if (!hasCode(error, 'silent')) throw error
     }
   }
   return null

@@ -31,7 +31,13 @@ export async function busOf(context: Context, device: BusDevice, signal?: AbortS
   const protocol = context.protocols.onBus()
   if (!protocol) throw new DeviceError('unsupported', 'Nothing here speaks on a bus.')
   const send = ability(controller, 'onBus')
-  const line: BusLine = (bytes, speed) => send({ port: device.port, speed, waitMs: replyMs, bytes })
+  const line: BusLine = (bytes, speed) =>
+    send({ port: device.port, speed, waitMs: replyMs, bytes }).catch((error: unknown) => {
+      // A controller that is silent says nothing of what hangs on its bus.
+      if (error instanceof DeviceError && error.code === 'silent')
+        throw new DeviceError('lost', error.says, { cause: error })
+      throw error
+    })
   return { protocol, controller, line, at: (where, options) => protocol.driver(line, where, options) }
 }
 
