@@ -71,9 +71,9 @@ export const busMutants: readonly Mutant[] = [
   },
   {
     name: 'bus: a key is sent to a reader before it is kept',
-    file: 'apps/server/src/reach/bus/keys.ts',
-    find: 'await context.vault.put(nextId(device), hex)\n  await driver.setKey(bytesOf(hex))',
-    put: 'await driver.setKey(bytesOf(hex))',
+    file: 'apps/server/src/reach/opener.ts',
+    find: 'await vault.put(nextId(device), fresh)\n  await send()',
+    put: 'await send()',
     ...wire,
   },
   {

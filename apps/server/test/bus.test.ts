@@ -48,22 +48,7 @@ async function planned(
   await site.plan(0, { sheet: 'controller-8' })
   await site.command('door.add', {
     id: door,
-    fields: {
-      ref: door,
-      name: 'Front',
-      from: 'out',
-      to: 'in',
-      handle: true,
-      hardware: { ...hardware, entryReader },
-      behaviour: {
-        releaseS: 5,
-        heldOpenS: 20,
-        relockDelayS: 0,
-        contactIdle: 'closed',
-        exitIdle: 'open',
-        forcedAlarm: true,
-      },
-    },
+    fields: { ref: door, name: 'Front', from: 'out', to: 'in', handle: true, hardware: { ...hardware, entryReader } },
   })
   await site.command('door.placeProposed', { id: door, controller: 'a1', portGroup: 'A' })
   await site.command('part.address', { door, part: 'R1', address: 3 })

@@ -2,7 +2,6 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react'
 import {
   applyChanges,
   busClaimSteps,
-  emptyFacts,
   put,
   type Claim,
   type ClaimStepName,
@@ -12,7 +11,6 @@ import {
   type RecordTypes,
   type SeenOnBus,
 } from '@rauta/core'
-import { commands, shippedSheets } from '@rauta/contracts'
 
 jest.mock('expo-router', () => ({ router: { push: () => undefined }, usePathname: () => '/', Link: () => null }))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
@@ -21,27 +19,40 @@ import { BenchPage } from '../src/places/reach/BenchPage'
 import { ReachPage } from '../src/places/reach/ReachPage'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
+import { smallJob } from './small'
 
 const sent: { name: string; payload: unknown }[] = []
 const posted: { path: string; body: unknown }[] = []
-let facts: Facts = emptyFacts()
+/** D-01 of the small job with a reader on the bus of an eight-door controller. */
+const busJob = smallJob([
+  [
+    'controller.put',
+    {
+      id: 'a1',
+      ref: 'A1',
+      sheet: 'controller-8',
+      cabinet: 'Riser',
+      supply: 'supply-10',
+      address: '10.1.1.21',
+      serial: '',
+      mac: '',
+    },
+  ],
+  [
+    'door.edit',
+    {
+      id: 'D-01',
+      fields: { hardware: { entryReader: 'reader-bus', lock: 'strike-secure', contact: 'contact-frame' } },
+    },
+  ],
+  ['door.placeProposed', { id: 'D-01', controller: 'a1', portGroup: 'A' }],
+  ['part.address', { door: 'D-01', part: 'R1', address: 3 }],
+])
+let facts: Facts = busJob
 const fetched = globalThis.fetch
 
 function set<K extends RecordKind>(kind: K, record: RecordTypes[K]): void {
   facts = applyChanges(facts, [put(facts, kind, record)], facts.rev + 1)
-}
-function run(name: string, payload: unknown): void {
-  facts = applyChanges(
-    facts,
-    commands[name]?.apply(facts, payload as never, {
-      id: `c${facts.rev}`,
-      by: 'vesa',
-      role: 'lead',
-      at: 1000,
-      sheets: shippedSheets,
-    }) ?? [],
-    facts.rev + 1,
-  )
 }
 const inService: Reach = {
   id: 'a1',
@@ -77,48 +88,14 @@ const claimAt = (at: ClaimStepName | null, state: Claim['steps'][number]['state'
 }
 
 beforeEach(() => {
-  facts = emptyFacts()
+  facts = busJob
   sent.length = 0
   posted.length = 0
   globalThis.fetch = (async (url: string, init?: RequestInit) => {
     posted.push({ path: url.replace('/api/v1', ''), body: JSON.parse(String(init?.body ?? '{}')) })
     return { ok: true, status: 200, json: async () => ({ says: 'D-01 R1 flashes and beeps now.' }) } as Response
   }) as typeof fetch
-  run('job.create', {
-    name: 'North pier',
-    client: '',
-    site: '',
-    zone: 'UTC',
-    network: { address: '10.7.1.0', prefix: 24, gateway: '10.7.1.1', timeServer: '10.7.1.2' },
-    publicKey: '',
-  })
-  run('area.put', { id: 'out', code: 'O', name: 'Out' })
-  run('area.put', { id: 'in', code: 'I', name: 'In' })
-  run('controller.put', {
-    id: 'a1',
-    ref: 'A1',
-    sheet: 'controller-8',
-    cabinet: 'Riser',
-    supply: 'supply-10',
-    address: '10.7.1.21',
-    serial: '',
-    mac: '',
-  })
-  run('door.add', {
-    id: 'D-01',
-    fields: {
-      ref: 'D-01',
-      name: 'Front',
-      from: 'out',
-      to: 'in',
-      handle: true,
-      hardware: { entryReader: 'reader-bus', lock: 'strike-secure', contact: 'contact-frame' },
-    },
-  })
-  run('door.placeProposed', { id: 'D-01', controller: 'a1', portGroup: 'A' })
-  run('part.address', { door: 'D-01', part: 'R1', address: 3 })
 })
-
 afterEach(() => {
   globalThis.fetch = fetched
 })

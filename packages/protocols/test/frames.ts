@@ -14,19 +14,7 @@ import {
   SoapFault,
   writeNotification,
 } from '../src'
-
-/** Numbers from a seed, the same every time: Marsaglia's xorshift with 32 bits. */
-export function numbersFrom(seed: number): (below: number) => number {
-  let state = seed >>> 0 || 1
-  return (below) => {
-    state ^= state << 13
-    state >>>= 0
-    state ^= state >>> 17
-    state ^= state << 5
-    state >>>= 0
-    return state % below
-  }
-}
+import { numbers } from '../../core/test/trees'
 
 /** A codec with something that it reads, and what is done with whatever comes in its place. */
 export interface Codec {
@@ -200,7 +188,8 @@ export function thrownBy(codec: Codec, bytes: Uint8Array): unknown {
 
 /** The bytes of one seed. */
 export function bytesFor(codec: Codec, seed: number): Uint8Array {
-  const number = numbersFrom(seed)
+  const next = numbers(seed)
+  const number = (below: number) => Math.floor(next() * below)
   const bytes = hurt(codec, number)
   return codec.name === 'OSDP' && number(2) ? mendedCheck(bytes) : bytes
 }

@@ -7,16 +7,13 @@ describe.each(codecs.map((c) => [c.name, c] as const))('what is sent as %s, hurt
   it('is sound before it is hurt', () => {
     for (const bytes of codec.sound) expect(() => codec.read(bytes)).not.toThrow()
   })
-  it('is read or refused, twenty thousand times', () => {
+  it('is read or refused, twenty thousand times and where it once went wrong', () => {
     const wrong: [seed: number, thrown: unknown][] = []
-    for (let seed = 1; seed <= 20_000; seed++) {
+    const old = kept.flatMap(([of, seed]) => (of === name ? [seed] : []))
+    for (const seed of [...old, ...Array.from({ length: 20_000 }, (_, i) => i + 1)]) {
       const thrown = thrownBy(codec, bytesFor(codec, seed))
       if (thrown !== null) wrong.push([seed, thrown])
     }
     expect(wrong).toEqual([])
-  })
-  it('what once went wrong goes well', () => {
-    for (const [of, seed] of kept)
-      if (of === name) expect([seed, thrownBy(codec, bytesFor(codec, seed))]).toEqual([seed, null])
   })
 })

@@ -66,7 +66,7 @@ export function reachRoutes(context: Context): Route[] {
       async handle(request, response) {
         const { door, part } = request.body as { door: string; part: string }
         const { facts } = context.log
-        const device = busDeviceOf(facts, sheetsFor(facts), partDeviceId({ id: door }, { id: part }))
+        const device = busDeviceOf(facts, sheetsFor(facts), partDeviceId(door, part))
         if (!device) throw new HttpProblem(404, 'Not there', `There is no ${part} on a bus at this door.`, 'part')
         await asking(response, (gone) => blinkOnBus(context, device, gone))
         return { says: `${device.ref} flashes and beeps now.` }

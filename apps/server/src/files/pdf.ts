@@ -18,6 +18,7 @@ import {
   type ChainRecord,
   type Door,
   type Facts,
+  type Reach,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { waitedOf } from '../changes/links'
@@ -123,19 +124,18 @@ function wirePart(page: Page, facts: Facts, door: Door, time: (ms: number) => st
 function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => string): void {
   const reach = facts.reach[door.placement?.controller ?? '']
   if (!reach) return
+  const firmware = ({ firmware: version, firmwareAccepted: accepted }: Reach) =>
+    `${version}${accepted ? `, accepted by ${accepted.by}, ${time(accepted.at)}` : ''}`
   page.heading('Device')
   page.row('Address', reach.address)
   page.row('Serial, MAC', `${reach.serial}, ${reach.mac}`)
-  page.row(
-    'Firmware',
-    `${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}, ${time(reach.firmwareAccepted.at)}` : ''}`,
-  )
+  page.row('Firmware', firmware(reach))
   for (const part of door.parts) {
-    const own = facts.reach[partDeviceId(door, part)]
+    const own = facts.reach[partDeviceId(door.id, part.id)]
     if (own)
       page.row(
         part.id,
-        `${own.address}; serial ${own.serial}; firmware ${own.firmware}${own.firmwareAccepted ? `, accepted by ${own.firmwareAccepted.by}, ${time(own.firmwareAccepted.at)}` : ''}${own.onBus?.state === 'secured' ? '; encrypted under a key of its own' : ''}`,
+        `${own.address}; serial ${own.serial}; firmware ${firmware(own)}${own.onBus?.state === 'secured' ? '; encrypted under a key of its own' : ''}`,
       )
   }
   const load = all(facts, 'load')

@@ -18,7 +18,7 @@ const refOf = (facts: Facts, p: { door: string; part: string }): string => `${fa
 /** @throws Refusal */
 function deviceOf(facts: Facts, sheets: Sheets, p: { door: string; part: string }): BusDevice {
   const door = existing(facts.door[p.door], 'door', p.door)
-  const device = busDeviceOf(facts, sheets, partDeviceId({ id: p.door }, { id: p.part }))
+  const device = busDeviceOf(facts, sheets, partDeviceId(p.door, p.part))
   if (!device)
     throw new Refusal(
       `${door.ref} has no ${p.part} on a bus of its controller. Place the door on a controller first, under Plan.`,
@@ -69,8 +69,7 @@ export const busDeviceAccept = defineCommand<{ door: string; part: string }>()({
     if (!reach) throw new Refusal(`The firmware of ${device.ref} has not been read yet.`)
     return [put(facts, 'reach', { ...reach, firmwareAccepted: { by, at, on: reach.firmware } })]
   },
-  words: (f, p) =>
-    `Accepted firmware ${f.reach[partDeviceId({ id: p.door }, { id: p.part })]?.firmware ?? ''} of ${refOf(f, p)}`,
+  words: (f, p) => `Accepted firmware ${f.reach[partDeviceId(p.door, p.part)]?.firmware ?? ''} of ${refOf(f, p)}`,
 })
 
 /** Who accepted a firmware for another device of the same type: a door with it is as good as the next. */

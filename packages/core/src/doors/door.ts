@@ -79,7 +79,7 @@ export interface Part {
 }
 
 /** Id of the status record of a part that is a device of its own: `door/part`. */
-export const partDeviceId = (door: { id: string }, part: { id: string }): string => `${door.id}/${part.id}`
+export const partDeviceId = (door: string, part: string): string => `${door}/${part}`
 
 /** Door and part that a status record is of; null for a controller's. */
 export function partOfDeviceId(id: string): { door: string; part: string } | null {

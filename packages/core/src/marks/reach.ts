@@ -2,7 +2,7 @@ import type { Reach, SeenOnBus } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { type Facts } from '../job/facts'
-import { jobOf, type JobLimits } from '../job/records'
+import { jobOf, usualLimits, type JobLimits } from '../job/records'
 import { stop, warn, type Finding } from '../job/finding'
 import { busDeviceOf, onBus, type BusDevice } from '../network/busDevices'
 import type { MarkState } from './state'
@@ -35,7 +35,7 @@ export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[
   const controller = facts.controller[door.placement?.controller ?? '']
   const parts = door.parts.flatMap((part): OwnDevice[] => {
     const by = ownAddress(part, sheets)
-    return by ? [{ id: partDeviceId(door, part), ref: `${part.id} ${sheetOf(sheets, part.sheet).name}`, by }] : []
+    return by ? [{ id: partDeviceId(door.id, part.id), ref: `${part.id} ${sheetOf(sheets, part.sheet).name}`, by }] : []
   })
   return [...(controller ? [{ id: controller.id, ref: controller.ref, by: 'network' as const }] : []), ...parts]
 }
@@ -47,24 +47,27 @@ export interface DeviceStanding {
   says: string
 }
 
-/** The device of a door that Reach waits for: one that was lost comes before one that is still to be taken. */
+interface Standing {
+  device: OwnDevice
+  standing: DeviceStanding
+}
+
+const standingsOf = (facts: Facts, door: Door, sheets: Sheets, limits: JobLimits): Standing[] =>
+  ownDevices(door, facts, sheets).map((device) => ({ device, standing: standingOf(device, facts, limits, sheets) }))
+
+/** What Reach waits for: one that was lost comes before one that is still to be taken. */
+const waitedFor = (devices: readonly Standing[]): Standing | undefined =>
+  devices.find((d) => d.standing.sign === 'stale') ?? devices.find((d) => d.standing.sign !== 'given')
+
+/** The device of a door that Reach waits for; null where it waits for none. */
 export function deviceToReach(facts: Facts, door: Door, sheets: Sheets): OwnDevice | null {
   const limits = jobOf(facts)?.limits
-  if (!limits) return null
-  const open = ownDevices(door, facts, sheets)
-    .map((device) => ({ device, sign: standingOf(device, facts, limits, sheets).sign }))
-    .filter(({ sign }) => sign !== 'given')
-  return (open.find(({ sign }) => sign === 'stale') ?? open[0])?.device ?? null
+  return (limits && waitedFor(standingsOf(facts, door, sheets, limits))?.device) ?? null
 }
 
 /** Where a device on a bus stands by itself, whatever its door lacks besides. */
-export function deviceStanding(facts: Facts, { id, part, sheet }: BusDevice, sheets: Sheets): DeviceStanding {
-  const limits = jobOf(facts)?.limits
-  const ref = `${part.id} ${sheet.name}`
-  return limits
-    ? standingOf({ id, ref, by: 'bus' }, facts, limits, sheets)
-    : { sign: 'todo', share: 0, says: `${ref} is still to be taken into service on its bus.` }
-}
+export const deviceStanding = (facts: Facts, { id, part, sheet }: BusDevice, sheets: Sheets): DeviceStanding =>
+  standingOf({ id, ref: `${part.id} ${sheet.name}`, by: 'bus' }, facts, jobOf(facts)?.limits ?? usualLimits, sheets)
 
 /** Reach of a door: given when every device of it that has an address of its own is reached. */
 export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
@@ -72,11 +75,8 @@ export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!controller || !limits)
     return { mark: 'reach', sign: 'todo', share: 0, says: 'The door is on no controller yet.', findings: [] }
-  const devices = ownDevices(door, facts, sheets).map((device) => ({
-    device,
-    standing: standingOf(device, facts, limits, sheets),
-  }))
-  const worst = devices.find((d) => d.standing.sign === 'stale') ?? devices.find((d) => d.standing.sign !== 'given')
+  const devices = standingsOf(facts, door, sheets, limits)
+  const worst = waitedFor(devices)
   const share = devices.reduce((sum, d) => sum + d.standing.share, 0) / devices.length
   if (!worst)
     return {

@@ -36,7 +36,7 @@ function ofDoor(door: Door, facts: Facts, sheets: Sheets): BusDevice[] {
         ([key, id]) => key.startsWith(`${part.id}.`) && terminals.find((t) => t.id === id)?.kind === 'busA',
       )?.[1]
       return {
-        id: partDeviceId(door, part),
+        id: partDeviceId(door.id, part.id),
         ref: `${door.ref} ${part.id}`,
         door,
         part,

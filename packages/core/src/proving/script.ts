@@ -111,7 +111,7 @@ export function testDigest(facts: Facts, door: Door, test: Test, config: Config)
 
 /** Serial of the reader at which the card is presented, where it was taken into service for itself: one that is replaced is proved anew. */
 function ownSerial(facts: Facts, door: Door, { at }: Test): { readerSerial?: string } {
-  const reach = at && facts.reach[partDeviceId(door, { id: at })]
+  const reach = at && facts.reach[partDeviceId(door.id, at)]
   return reach ? { readerSerial: reach.serial } : {}
 }
 

@@ -1,4 +1,4 @@
-import type { BusIdentity } from '../osdp'
+import { hexOf, type BusIdentity } from '../osdp'
 import type { Element, Markup } from '../xml'
 import { child, el, elements, MalformedError, needed, textOf } from '../xml'
 
@@ -97,7 +97,6 @@ export interface BusLoan {
 
 /** No reply is as long; what is longer is not looked through. */
 const mostBytes = 4096
-const hexText = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex').toUpperCase()
 /** @throws MalformedError */
 function bytesOfHex(text: string): Uint8Array {
   if (text.length > mostBytes * 2)
@@ -113,7 +112,7 @@ export const busLoan = {
       el('cx:Port', port),
       el('cx:Speed', speed),
       el('cx:WaitMs', waitMs),
-      el('cx:Bytes', hexText(bytes)),
+      el('cx:Bytes', hexOf(bytes)),
     ),
   /** @throws MalformedError */
   read: (e: Element): BusLoan => ({
@@ -124,7 +123,7 @@ export const busLoan = {
   }),
 }
 export const busLoanAnswer = {
-  write: (bytes: Uint8Array): Markup => el('cx:ExchangeOnBusResponse', el('cx:Bytes', hexText(bytes))),
+  write: (bytes: Uint8Array): Markup => el('cx:ExchangeOnBusResponse', el('cx:Bytes', hexOf(bytes))),
   /** @throws MalformedError */
   read: (e: Element): Uint8Array => bytesOfHex(textOf(e, 'Bytes')),
 }
@@ -132,7 +131,7 @@ export const busLoanAnswer = {
 /** The key of a device on a bus, for its controller; none takes it away. Never read back. */
 export const busKey = {
   write: (port: string, address: number, key: Uint8Array | null): Markup =>
-    el('cx:SetBusKey', el('cx:Port', port), el('cx:Address', address), key ? el('cx:Key', hexText(key)) : null),
+    el('cx:SetBusKey', el('cx:Port', port), el('cx:Address', address), key ? el('cx:Key', hexOf(key)) : null),
   /** @throws MalformedError */
   read(e: Element): { port: string; address: number; key: Uint8Array | null } {
     const key = textOf(e, 'Key')

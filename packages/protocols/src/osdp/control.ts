@@ -94,7 +94,7 @@ export class BusControl {
     if (challenged.code !== replies.clientCryptogram || challenged.data.length < 32) throw new BusError('refused')
     const answering = challenged.data.subarray(8, 16)
     const keys = sessionKeys(key ?? defaultKey, asking)
-    if (!same(challenged.data.subarray(16, 32), clientCryptogram(keys, asking, answering)))
+    if (!sameBytes(challenged.data.subarray(16, 32), clientCryptogram(keys, asking, answering)))
       throw new BusError('wrongKey')
     const cryptogram = serverCryptogram(keys, asking, answering)
     const opened = await this.carry({
@@ -103,7 +103,7 @@ export class BusControl {
       security: { type: blocks.serverCryptogram, data: which },
     })
     const first = firstMac(keys, cryptogram)
-    if (opened.code !== replies.firstMac || !same(opened.data, first)) throw new BusError('wrongKey')
+    if (opened.code !== replies.firstMac || !sameBytes(opened.data, first)) throw new BusError('wrongKey')
     this.channel = new SecureChannel(keys, first)
   }
 
@@ -158,4 +158,5 @@ export class BusControl {
   }
 }
 
-const same = (a: Uint8Array, b: Uint8Array): boolean => a.length === b.length && a.every((byte, i) => byte === b[i])
+/** Whether bytes are the same. */
+export const sameBytes = (a: Uint8Array, b: Uint8Array): boolean => Buffer.compare(a, b) === 0

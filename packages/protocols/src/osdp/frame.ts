@@ -66,9 +66,9 @@ export function encodeFrame(frame: Frame, macOver?: (covered: Uint8Array) => Uin
     frame.code,
     ...data,
   ])
-  const body = macOver ? joined(covered, macOver(covered).subarray(0, macBytes)) : covered
+  const body = macOver ? Uint8Array.from([...covered, ...macOver(covered).subarray(0, macBytes)]) : covered
   const crc = crc16(body)
-  return joined(body, Uint8Array.of(crc & 0xff, crc >> 8))
+  return Uint8Array.from([...body, crc & 0xff, crc >> 8])
 }
 
 /** The sound frames in what came on a line, and how many bytes besides were none of them. */
@@ -127,14 +127,4 @@ function contentOf(body: Uint8Array, secured: boolean): Omit<Received, 'address'
     covered: body.slice(0, end),
     mac: end === body.length ? null : body.slice(end),
   }
-}
-
-export function joined(...parts: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(parts.reduce((sum, p) => sum + p.length, 0))
-  let at = 0
-  for (const part of parts) {
-    whole.set(part, at)
-    at += part.length
-  }
-  return whole
 }

@@ -48,7 +48,8 @@ const bytesAt = (data: Uint8Array, from: number, count: number): Uint8Array => {
   if (data.length < from + count) throw new MalformedError('A reply on the bus is shorter than it must be.')
   return data.subarray(from, from + count)
 }
-const hex = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex').toUpperCase()
+/** Pairs of hexadecimal digits. */
+export const hexOf = (bytes: Uint8Array): string => Buffer.from(bytes).toString('hex').toUpperCase()
 const littleEndian = (bytes: Uint8Array): number => bytes.reduceRight((sum, byte) => sum * 256 + byte, 0)
 const inLittleEndian = (value: number, count: number): number[] =>
   Array.from({ length: count }, (_, i) => Math.floor(value / 256 ** i) % 256)
@@ -77,10 +78,10 @@ export const busIdentity = {
   read(data: Uint8Array): BusIdentity {
     bytesAt(data, 0, 12)
     return {
-      vendor: hex(data.subarray(0, 3)),
+      vendor: hexOf(data.subarray(0, 3)),
       model: data[3] as number,
       version: data[4] as number,
-      serial: hex(Uint8Array.from(data.subarray(5, 9)).reverse()),
+      serial: hexOf(Uint8Array.from(data.subarray(5, 9)).reverse()),
       firmware: [...data.subarray(9, 12)].join('.'),
     }
   },

@@ -48,8 +48,8 @@ export class BusMaster {
     private readonly board: {
       keys(): BusKeys
       /** Addresses that are wired to a door here. */
-      wired(port: string): number[]
-      card(port: string, bits: Bits, address: number): void
+      wired(): number[]
+      card(bits: Bits, address: number): void
     },
   ) {}
 
@@ -68,10 +68,7 @@ export class BusMaster {
   follow(): void {
     if (!this.running) return
     const keyed = Object.keys(this.board.keys()).filter((at) => at.startsWith(`${this.port}/`))
-    const wired = new Set([
-      ...this.board.wired(this.port),
-      ...keyed.map((at) => Number(at.slice(at.lastIndexOf('/') + 1))),
-    ])
+    const wired = new Set([...this.board.wired(), ...keyed.map((at) => Number(at.slice(at.lastIndexOf('/') + 1)))])
     for (const [address, one] of this.asked)
       if (!wired.has(address)) {
         one.again?.()
@@ -182,7 +179,7 @@ export class BusMaster {
 
   private told(address: number, one: Asked, reply: osdp.BusReply): void {
     if (reply.code === osdp.replies.done) return
-    if (reply.code === osdp.replies.card) this.board.card(this.port, osdp.cardRead.read(reply.data), address)
+    if (reply.code === osdp.replies.card) this.board.card(osdp.cardRead.read(reply.data), address)
     else if (reply.code === osdp.replies.localStatus)
       one.seen = { ...one.seen, tamper: osdp.localStatus.read(reply.data).tamper }
     // There may be more.

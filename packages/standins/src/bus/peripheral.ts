@@ -2,7 +2,7 @@ import { randomBytes } from 'node:crypto'
 import type { Bits } from '@rauta/core'
 import { MalformedError, osdp } from '@rauta/protocols'
 
-const { blocks, commands, replies, refusals } = osdp
+const { blocks, commands, replies, refusals, sameBytes } = osdp
 
 /** A reader on a bus as it is mounted: what its switches and its label say, and how its leads really end. */
 export interface BusReaderFile {
@@ -280,6 +280,3 @@ export class BusReader {
     return done
   }
 }
-
-const sameBytes = (a: Uint8Array, b: Uint8Array): boolean =>
-  a.length === b.length && a.every((byte, i) => byte === b[i])

@@ -86,7 +86,7 @@ export class Unit {
       new BusMaster(port, line, this.world, {
         keys: () => this.memory.busKeys ?? {},
         wired: () => this.doors.addressesOn(port),
-        card: (at, bits, address) => this.card(at, bits, address),
+        card: (bits, address) => this.card(port, bits, address),
       }),
     )
   }

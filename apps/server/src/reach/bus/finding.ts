@@ -10,15 +10,16 @@ const tellEvery = 16
 /** Where a device was found that nobody has taken yet, or why it was not. */
 export type FoundOnBus = { at: BusAt } | { why: string }
 
-/** Whether anybody answers at an address. @throws DeviceError `garbled` */
-async function answersAt(bus: Bus, at: BusAt, tries?: number): Promise<boolean> {
+/** Who answers at an address. @throws DeviceError where the bus itself is not reached */
+async function answersAt(bus: Bus, at: BusAt, tries?: number): Promise<'nobody' | 'somebody' | 'several'> {
   try {
     await bus.at(at, tries === undefined ? {} : { tries }).identify()
-    return true
+    return 'somebody'
   } catch (error) {
-    if (hasCode(error, 'silent')) return false
+    if (hasCode(error, 'silent')) return 'nobody'
+    if (hasCode(error, 'garbled')) return 'several'
     // It understood, and has a key: somebody is there.
-    if (hasCode(error, 'notAuthorized') || hasCode(error, 'refused')) return true
+    if (hasCode(error, 'notAuthorized') || hasCode(error, 'refused')) return 'somebody'
     throw error
   }
 }
@@ -38,12 +39,9 @@ export async function findOnBus(
       .filter((d) => d.port === device.port && d.id !== device.id)
       .map((d) => d.address),
   )
-  try {
-    if (await answersAt(bus, wanted)) return { at: wanted }
-  } catch (error) {
-    if (hasCode(error, 'garbled')) return { why: garbledWords(await othersHurt(bus, device), wanted) }
-    throw error
-  }
+  const there = await answersAt(bus, wanted)
+  if (there === 'somebody') return { at: wanted }
+  if (there === 'several') return { why: garbledWords(await othersHurt(bus, device), wanted) }
   const heard = await atOtherSpeeds(bus, wanted)
   if (heard) return heard
   const strangers: number[] = []
@@ -51,11 +49,7 @@ export async function findOnBus(
     if (address === wanted.address || others.has(address)) continue
     if (address % tellEvery === 0)
       await tell(`Nobody at ${wanted.address}: asking every address, ${address} of ${protocol.highestAddress} done.`)
-    const there = await answersAt(bus, { ...wanted, address }, 1).catch((error: unknown) => {
-      if (hasCode(error, 'garbled')) return true
-      throw error
-    })
-    if (there) strangers.push(address)
+    if ((await answersAt(bus, { ...wanted, address }, 1)) !== 'nobody') strangers.push(address)
   }
   const [only, ...more] = strangers
   if (only === undefined) {
@@ -76,17 +70,8 @@ export async function findOnBus(
 
 /** The first of these addresses at which several answer at once. */
 async function crowdedAmong(bus: Bus, addresses: readonly (number | null)[], { speed }: BusAt): Promise<number | null> {
-  for (const address of addresses) {
-    if (address === null) continue
-    const crowded = await answersAt(bus, { address, speed }, 1).then(
-      () => false,
-      (error: unknown) => {
-        if (hasCode(error, 'garbled')) return true
-        throw error
-      },
-    )
-    if (crowded) return address
-  }
+  for (const address of addresses)
+    if (address !== null && (await answersAt(bus, { address, speed }, 1)) === 'several') return address
   return null
 }
 

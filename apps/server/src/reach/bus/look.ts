@@ -3,7 +3,7 @@ import { sheetsFor } from '@rauta/contracts'
 import { hasCode, type Driver } from '@rauta/drivers'
 import type { BusSeen } from '@rauta/protocols'
 import type { Context } from '../../context'
-import { busKeyOf } from './keys'
+import { tellKey } from './keys'
 
 /** Devices on the buses of a controller that are in service. */
 const inService = (facts: Facts, controller: string): BusDevice[] =>
@@ -27,7 +27,7 @@ export async function lookAtBuses(context: Context, controller: string, driver: 
     const at = reach?.onBus
     if (!at) continue
     const there = seen.find((s) => s.port === at.port && s.address === at.address)
-    if (needsKey(there)) await giveKey(context, device, at, driver)
+    if (needsKey(there) && driver.setBusKey) await tellKey(context, device.id, at, driver)
     await log.append('reach.fact', `${device.ref} was looked at`, (facts, now) => {
       const before = facts.reach[device.id]
       const next = before?.onBus && asSeen(before, before.onBus, there, now, gapMs)
@@ -38,11 +38,6 @@ export async function lookAtBuses(context: Context, controller: string, driver: 
 
 /** A controller that asks nobody there has lost what it was told, just as one that asks without the key. */
 const needsKey = (there: BusSeen | undefined): boolean => !there || there.state === 'keyWanted'
-
-async function giveKey(context: Context, device: BusDevice, at: SeenOnBus, driver: Driver): Promise<void> {
-  const key = await busKeyOf(context, device.id)
-  if (key && driver.setBusKey) await driver.setBusKey(at.port, at.address, key)
-}
 
 /** @param there undefined where the controller asks nobody at that address */
 function asSeen(before: Reach, at: SeenOnBus, there: BusSeen | undefined, now: number, gapMs: number): Reach {

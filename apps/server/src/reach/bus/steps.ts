@@ -9,12 +9,13 @@ import {
   type SeenOnBus,
 } from '@rauta/core'
 import { acceptedElsewhere, sheetsFor } from '@rauta/contracts'
-import { ability, DeviceError, hasCode, type BusDriver, type BusIdentity } from '@rauta/drivers'
+import { ability, DeviceError, hasCode, type BusDriver } from '@rauta/drivers'
 import type { BusSeen } from '@rauta/protocols'
 import type { Context } from '../../context'
 import { stepCalled, type StepResult, type Taking } from '../step'
 import { findOnBus, garbledWords, othersHurt } from './finding'
-import { busKeyOf, openUnderAny, renewKey } from './keys'
+import { checkSerial, whoIs } from './identity'
+import { openUnderAny, renewKey, tellKey } from './keys'
 import { busOf, switchesOf, wantedAt, type Bus } from './through'
 
 interface StepInput {
@@ -55,7 +56,7 @@ async function known(input: StepInput): Promise<{ bus: Bus; driver: BusDriver; a
   const bus = await busOf(context, device, signal)
   const here = async (at: OnBus) => {
     const driver = bus.at(at)
-    await meant(context, driver, at, device)
+    await checkSerial(context, driver, at, device)
     return { bus, driver, at }
   }
   try {
@@ -70,25 +71,6 @@ async function known(input: StepInput): Promise<{ bus: Bus; driver: BusDriver; a
       onBus: now.at,
     }))
     return now
-  }
-}
-
-async function meant(context: Context, driver: BusDriver, at: OnBus, device: BusDevice): Promise<void> {
-  const { serial } = await whoIs(context, driver, device)
-  if (serial !== at.serial)
-    throw new DeviceError(
-      'another',
-      `${serial} answers at address ${at.address} of ${device.port} instead of ${at.serial}. Nothing was sent. Find out which of them belongs here.`,
-    )
-}
-
-/** Who it says it is; one that says so only under its key is opened first. */
-async function whoIs(context: Context, driver: BusDriver, device: BusDevice): Promise<BusIdentity> {
-  try {
-    return await driver.identify()
-  } catch (error) {
-    if (!hasCode(error, 'notAuthorized') || !(await openUnderAny(context, device.id, driver))) throw error
-    return await driver.identify()
   }
 }
 
@@ -139,7 +121,7 @@ export const busSteps: Record<(typeof busClaimSteps)[number], Step> = {
       ...c,
       onBus: moved,
     }))
-    await meant(context, bus.at(moved), moved, device)
+    await checkSerial(context, bus.at(moved), moved, device)
     return done(`Address ${wanted.address}, ${wanted.speed} bit/s; it answers there`)
   },
   async secret(input) {
@@ -154,9 +136,8 @@ export const busSteps: Record<(typeof busClaimSteps)[number], Step> = {
   async joined(input) {
     const { context, device, signal } = input
     const { bus, at } = await known(input)
-    const key = await busKeyOf(context, device.id)
-    if (!key) return failed('This job has no key of it. Take it into service again.')
-    await ability(bus.controller, 'setBusKey')(device.port, at.address, key)
+    if (!(await tellKey(context, device.id, { port: device.port, address: at.address }, bus.controller)))
+      return failed('This job has no key of it. Take it into service again.')
     const ref = context.log.facts.controller[device.controller]?.ref ?? ''
     const until = context.clock.now() + joinMs
     let state: BusSeen['state'] = 'unknown'

@@ -1,7 +1,7 @@
 import { all, busDevicesOn, foundConflicts, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { View } from 'react-native'
 import Svg, { Line as SvgLine, Rect } from 'react-native-svg'
 import { Action } from '../../parts/Action'
@@ -78,39 +78,39 @@ function Pair({ controller, chosen }: { controller: Controller; chosen: boolean 
         chosen={chosen}
         onPress={() => router.push(`/reach/${controller.id}`)}
       >
-        <View style={{ flexDirection: 'row', gap: 8 }}>
-          <View style={{ flex: 1 }}>
-            <T size={13} tone="quiet">
-              planned
-            </T>
-            <T face="strong">{controller.ref}</T>
-            <T size={13}>{sheetOf(sheetsFor(facts), controller.sheet).name}</T>
-            <T face="mono" size={13}>
-              {controller.address}
-            </T>
-          </View>
-          <View style={{ width: 48, paddingTop: 26 }}>
-            <LinkSign link={standing.link} />
-          </View>
-          <View style={{ flex: 1.1 }}>
-            <T size={13} tone="quiet">
-              found
-            </T>
-            {found ? (
-              <>
-                <T face="mono" size={13}>
-                  {found.mac}
-                </T>
-                <T face="mono" size={13}>
-                  {found.address}
-                </T>
-              </>
-            ) : null}
-            <T size={13} tone={standing.tone}>
-              {standing.says}
-            </T>
-          </View>
-        </View>
+        <Joined
+          link={standing.link}
+          planned={
+            <>
+              <T size={13} tone="quiet">
+                planned
+              </T>
+              <T face="strong">{controller.ref}</T>
+              <T size={13}>{sheetOf(sheetsFor(facts), controller.sheet).name}</T>
+              <T face="mono" size={13}>
+                {controller.address}
+              </T>
+            </>
+          }
+          linkAt={26}
+        >
+          <T size={13} tone="quiet">
+            found
+          </T>
+          {found ? (
+            <>
+              <T face="mono" size={13}>
+                {found.mac}
+              </T>
+              <T face="mono" size={13}>
+                {found.address}
+              </T>
+            </>
+          ) : null}
+          <T size={13} tone={standing.tone}>
+            {standing.says}
+          </T>
+        </Joined>
       </Line>
     </View>
   )
@@ -130,26 +130,51 @@ function OnItsBuses({ controller, chosen }: { controller: string; chosen: string
         chosen={address === chosen}
         onPress={() => router.push(`/reach/${address}`)}
       >
-        <View style={{ flexDirection: 'row', gap: 8, paddingLeft: 20 }}>
-          <View style={{ flex: 1 }}>
-            <T face="strong">{device.ref}</T>
-            <T size={13}>{device.sheet.name}</T>
-            <T face="mono" size={13}>
-              {where}
-            </T>
-          </View>
-          <View style={{ width: 48, paddingTop: 10 }}>
-            <LinkSign link={standing.link} />
-          </View>
-          <View style={{ flex: 1.1 }}>
+        <View style={{ paddingLeft: 20 }}>
+          <Joined
+            link={standing.link}
+            planned={
+              <>
+                <T face="strong">{device.ref}</T>
+                <T size={13}>{device.sheet.name}</T>
+                <T face="mono" size={13}>
+                  {where}
+                </T>
+              </>
+            }
+            linkAt={10}
+          >
             <T size={13} tone={standing.tone}>
               {standing.says}
             </T>
-          </View>
+          </Joined>
         </View>
       </Line>
     )
   })
+}
+
+/** What is planned, whether it is joined, and what was found. @param linkAt how far down the sign stands, px */
+function Joined({
+  planned,
+  link,
+  linkAt,
+  children,
+}: {
+  planned: ReactNode
+  link: Standing['link']
+  linkAt: number
+  children: ReactNode
+}) {
+  return (
+    <View style={{ flexDirection: 'row', gap: 8 }}>
+      <View style={{ flex: 1 }}>{planned}</View>
+      <View style={{ width: 48, paddingTop: linkAt }}>
+        <LinkSign link={link} />
+      </View>
+      <View style={{ flex: 1.1 }}>{children}</View>
+    </View>
+  )
 }
 
 /** Whether the two sides are joined: a line, a dashed line, a break with a block in it, two ends apart. */

@@ -11,7 +11,7 @@ import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { Missing } from '../shell/Missing'
 import { deviceOfAddress } from './deviceAddress'
-import { busStandingOf, noticeTone } from './standing'
+import { busStandingOf, noticeTone, whoAnswers } from './standing'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -50,7 +50,7 @@ export function BusReaderPage({ id: address }: { id: string }) {
       {reach ? (
         <Sheet title="As it answers">
           <T face="mono">{reach.address}</T>
-          <T>{`Serial ${reach.serial}, firmware ${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}` : ', accepted by nobody yet'}`}</T>
+          <T>{whoAnswers(reach)}</T>
           <T tone={reach.onBus?.state === 'secured' ? 'ink' : 'madder'}>
             {reach.onBus?.state === 'secured'
               ? 'Encrypted under a key of its own, which this job keeps sealed.'

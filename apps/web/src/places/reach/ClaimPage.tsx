@@ -11,7 +11,7 @@ import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { Missing } from '../shell/Missing'
-import { noticeTone, standingOf } from './standing'
+import { noticeTone, standingOf, whoAnswers } from './standing'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -59,7 +59,7 @@ export function ClaimPage({ id }: { id: string }) {
       {reach ? (
         <Sheet title="As it answers">
           <T face="mono">{`${reach.address}  ${reach.mac}`}</T>
-          <T>{`Serial ${reach.serial}, firmware ${reach.firmware}${reach.firmwareAccepted ? `, accepted by ${reach.firmwareAccepted.by}` : ', accepted by nobody yet'}`}</T>
+          <T>{whoAnswers(reach)}</T>
           <T tone={reach.secured ? 'ink' : 'ochre'}>
             {reach.secured
               ? `Encrypted (HTTPS), certificate ${reach.secured.fingerprint.slice(0, 16)}`

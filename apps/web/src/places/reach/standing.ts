@@ -1,4 +1,4 @@
-import { all, deviceStanding, offsetText, type BusDevice, type Controller, type Facts } from '@rauta/core'
+import { all, deviceStanding, offsetText, type BusDevice, type Controller, type Facts, type Reach } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { type Tone } from '../../parts/Text'
 
@@ -51,3 +51,7 @@ export function busStandingOf(facts: Facts, device: BusDevice): Standing {
 /** Notices have fewer tones than words. */
 export const noticeTone = ({ tone }: Standing): 'verdigris' | 'madder' | 'ochre' | 'slate' =>
   tone === 'verdigris' || tone === 'madder' || tone === 'ochre' ? tone : 'slate'
+
+/** A device as it answers, in a line. */
+export const whoAnswers = ({ serial, firmware, firmwareAccepted: accepted }: Reach): string =>
+  `Serial ${serial}, firmware ${firmware}, accepted by ${accepted?.by ?? 'nobody yet'}`
