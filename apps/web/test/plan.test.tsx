@@ -38,6 +38,7 @@ import { ReleasePage } from '../src/places/supplies/ReleasePage'
 import { SuppliesPage } from '../src/places/supplies/SuppliesPage'
 import { SupplyPage } from '../src/places/supplies/SupplyPage'
 import { UnitPage } from '../src/places/supplies/UnitPage'
+import { workAhead } from '../src/state/ahead'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
 import { smallJob } from './small'
@@ -313,8 +314,11 @@ describe('siting', () => {
 })
 
 describe('supplies', () => {
-  it('put what has to be mended first', () => {
+  it('put what has to be mended first', async () => {
+    const end = workAhead()
     render(<SuppliesPage />)
+    await screen.findByRole('button', { name: /^Supply of A1/ })
+    end()
     const lines = screen
       .getAllByRole('button')
       .map((b) => b.getAttribute('aria-label') ?? '')

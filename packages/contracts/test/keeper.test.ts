@@ -17,6 +17,7 @@ import {
   wantedConfig,
   workedConfig,
   type Change,
+  type Door,
   type Facts,
   type Json,
   type RecordKind,
@@ -224,6 +225,23 @@ describe('marks that are kept from one state of the job to the next', () => {
       }),
       { numRuns: 20 },
     )
+  })
+  it('worked out elsewhere and brought over they stand as if they were worked out here, and go where they are touched', () => {
+    const sheets = sheetsFor(whole.facts)
+    const [elsewhere, here] = [new Keeper(), new Keeper()]
+    for (const keeper of [elsewhere, here]) keeper.take(whole.facts, sheets)
+    const doors = Object.values(whole.facts.door)
+    const supplies = Object.values(whole.facts.controller)
+    here.takeOver({
+      marks: doors.map((d) => [d.id, elsewhere.marksOf(d)]),
+      reports: supplies.map((c) => elsewhere.reportOf(c)),
+    })
+    expect(doors.every((d) => here.knows(d.id)) && supplies.every((c) => here.knowsReportOf(c))).toBe(true)
+    expect(here.marksOf(doors[0] as never)).toBe(elsewhere.marksOf(doors[0] as never))
+    const facts = applyChanges(whole.facts, [put(whole.facts, 'door', { ...(doors[0] as Door), handle: false })], 99)
+    here.take(facts, sheets)
+    expect(here.knows(doors[0]?.id ?? '')).toBe(false)
+    expect(here.knowsReportOf(supplies[0] as never)).toBe(false)
   })
   it('a person who is altered touches only the controllers that their groups pass', () => {
     const keeper = new Keeper()

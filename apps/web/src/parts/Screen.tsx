@@ -1,5 +1,5 @@
 import Head from 'expo-router/head'
-import { useEffect, useRef, type ReactNode } from 'react'
+import { createContext, useContext, useEffect, useRef, type ReactNode, type RefObject } from 'react'
 import { ScrollView, View } from 'react-native'
 import { useGround, useWide } from '../theme'
 import { useSide } from './Beside'
@@ -19,6 +19,10 @@ interface ScreenProps {
   /** It lays a wide screen out by itself. */ full?: boolean
   /** What it is about now: where that changes, the page begins at its top again. */ top?: string
 }
+
+const PageScroll = createContext<RefObject<ScrollView | null>>({ current: null })
+/** What scrolls the place that this stands in. */
+export const usePageScroll = () => useContext(PageScroll)
 
 /** One place: its title, what it holds, and the bar with the action that it exists for. */
 export function Screen({ title, mono, under, aside, bar, children, head, columns, full, top }: ScreenProps) {
@@ -73,7 +77,7 @@ export function Screen({ title, mono, under, aside, bar, children, head, columns
             {children}
           </View>
         ) : (
-          children
+          <PageScroll.Provider value={page}>{children}</PageScroll.Provider>
         )}
       </ScrollView>
       {bar ? (
@@ -146,6 +150,11 @@ export function Notice({ tone, children }: { tone: 'madder' | 'ochre' | 'slate' 
   )
 }
 
+const grows = { flexGrow: 1 }
+const linePadding = 10
+/** Height of a line with a title of 15 px over so many lines of 13 px, px. */
+export const lineHeight = (under: 1 | 2): number => 2 * linePadding + 20 + under * 17 + 1
+
 interface LineProps {
   children: ReactNode
   onPress?: () => void
@@ -163,6 +172,7 @@ export function Line({ children, onPress, label, chosen, sign }: LineProps) {
   const shown = onPress && !inList && sign !== 'none' ? (sign ?? 'leadsOn') : null
   return (
     <ListItem
+      style={grows}
       {...(onPress ? { onPress } : {})}
       {...((onPress
         ? { role: 'button', 'aria-label': label, 'aria-current': chosen ? 'true' : undefined }
@@ -171,8 +181,10 @@ export function Line({ children, onPress, label, chosen, sign }: LineProps) {
       containerStyle={{
         paddingRight: shown ? 10 : 16,
         paddingLeft: inList ? 12 : 16,
-        paddingVertical: 10,
+        paddingVertical: linePadding,
         minHeight: 48,
+        // Where its place is higher it fills it.
+        flexGrow: 1,
         borderLeftWidth: inList ? 4 : 0,
         borderLeftColor: chosen ? ground.oxide : 'transparent',
         borderBottomWidth: 1,

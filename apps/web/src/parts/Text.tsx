@@ -1,4 +1,4 @@
-import { Text, type TextProps } from 'react-native'
+import { StyleSheet, Text, type TextProps, type TextStyle } from 'react-native'
 import { faces, useGround, type Face } from '../theme'
 import type { Ground } from '../theme/grounds'
 
@@ -10,18 +10,24 @@ interface Props extends TextProps {
   level?: 1 | 2 | 3
 }
 
+const made = new Map<string, TextStyle>()
+
+/** A style that is made once: one made anew at each text is what a long list would spend its time on. */
+function styleOf(face: Face, size: number, color: string): TextStyle {
+  const key = `${face} ${size} ${color}`
+  let style = made.get(key)
+  if (!style) {
+    style = StyleSheet.create({
+      text: { fontFamily: faces[face], fontSize: size, lineHeight: Math.round(size * 1.32), color },
+    }).text
+    made.set(key, style)
+  }
+  return style
+}
+
 /** Text on the ground it stands on; `level` makes it a heading. */
 export function T({ size = 15, face = 'text', tone = 'ink', level, style, ...rest }: Props) {
   const ground = useGround()
   const heading = level ? { role: 'heading' as const, 'aria-level': level } : {}
-  return (
-    <Text
-      {...heading}
-      {...rest}
-      style={[
-        { fontFamily: faces[face], fontSize: size, lineHeight: Math.round(size * 1.32), color: ground[tone] },
-        style,
-      ]}
-    />
-  )
+  return <Text {...heading} {...rest} style={[styleOf(face, size, ground[tone]), style]} />
 }

@@ -1,6 +1,6 @@
 import { marks, type DoorMarks, type Mark, type MarkState, type Sign } from '@rauta/core'
 import { View } from 'react-native'
-import Svg, { Circle, Line, Path, Rect } from 'react-native-svg'
+import Svg, { Line, Path, Rect } from 'react-native-svg'
 import { T, type Tone } from '../parts/Text'
 import { useGround } from '../theme'
 import type { Ground } from '../theme/grounds'
@@ -30,75 +30,80 @@ export const signTone: Record<Sign, Tone> = {
   notNeeded: 'quiet',
 }
 
-/** One mark drawn as a bar `w` by `h` with its foot at `y + h`. */
-export function Rung({
-  x,
-  y,
-  w,
-  h,
-  state,
-  ground,
-}: {
+/** Where a mark is drawn: a bar with its foot at `y + h`. */
+interface Bar {
   x: number
   y: number
   w: number
   h: number
-  state: Pick<MarkState, 'sign' | 'share'>
-  ground: Ground
-}) {
+}
+/** What of a mark is filled with a colour, as the `d` of a path; `line` is the outline of what is still empty. */
+type Shapes = Partial<Record<'verdigris' | 'quiet' | 'ochre' | 'madder' | 'slate' | 'line', string>>
+
+const box = (x: number, y: number, w: number, h: number): string => `M${x} ${y}h${w}v${h}h${-w}z`
+const dot = (x: number, y: number, r: number): string =>
+  `M${x - r} ${y}a${r} ${r} 0 1 0 ${2 * r} 0a${r} ${r} 0 1 0 ${-2 * r} 0z`
+
+function shapesOf({ x, y, w, h }: Bar, state: Pick<MarkState, 'sign' | 'share'>): Shapes {
   switch (state.sign) {
     case 'given':
-      return <Rect x={x} y={y} width={w} height={h} fill={ground.verdigris} />
+      return { verdigris: box(x, y, w, h) }
     case 'notNeeded':
-      return <Circle cx={x + w / 2} cy={y + h - 2} r={2.5} fill={ground.quiet} />
+      return { quiet: dot(x + w / 2, y + h - 2, 2.5) }
     case 'stale':
-      return (
-        <>
-          <Path d={`M${x} ${y}h${w}v${h * 0.34}l${-w} ${h * 0.22}z`} fill={ground.ochre} />
-          <Path d={`M${x} ${y + h}h${w}v${-h * 0.5}l${-w} ${h * 0.22}z`} fill={ground.ochre} />
-        </>
-      )
+      return {
+        ochre: `M${x} ${y}h${w}v${h * 0.34}l${-w} ${h * 0.22}zM${x} ${y + h}h${w}v${-h * 0.5}l${-w} ${h * 0.22}z`,
+      }
     case 'stopped':
-      return (
-        <>
-          <Rect x={x - w * 0.2} y={y} width={w} height={h * 0.43} fill={ground.madder} />
-          <Rect x={x + w * 0.2} y={y + h * 0.57} width={w} height={h * 0.43} fill={ground.madder} />
-        </>
-      )
+      return { madder: box(x - w * 0.2, y, w, h * 0.43) + box(x + w * 0.2, y + h * 0.57, w, h * 0.43) }
     default: {
       const filled = state.sign === 'underWay' ? Math.max(2, h * state.share) : 0
-      return (
-        <>
-          <Rect
-            x={x + 0.75}
-            y={y + 0.75}
-            width={w - 1.5}
-            height={h - 1.5}
-            fill="none"
-            stroke={ground.quiet}
-            strokeWidth={1.5}
-          />
-          {filled ? <Rect x={x} y={y + h - filled} width={w} height={filled} fill={ground.slate} /> : null}
-        </>
-      )
+      return {
+        line: box(x + 0.75, y + 0.75, w - 1.5, h - 1.5),
+        ...(filled ? { slate: box(x, y + h - filled, w, filled) } : {}),
+      }
     }
   }
+}
+
+/** Marks as few shapes: what has one colour is one path, since lists draw hundreds of them. */
+function Bars({
+  bars,
+  ground,
+}: {
+  bars: readonly (readonly [Bar, Pick<MarkState, 'sign' | 'share'>])[]
+  ground: Ground
+}) {
+  const all = bars.map(([bar, state]) => shapesOf(bar, state))
+  const d = (key: keyof Shapes) => all.map((shapes) => shapes[key] ?? '').join('')
+  const line = d('line')
+  return (
+    <>
+      {line ? <Path d={line} fill="none" stroke={ground.quiet} strokeWidth={1.5} /> : null}
+      {(['verdigris', 'quiet', 'ochre', 'madder', 'slate'] as const).map((key) =>
+        d(key) ? <Path key={key} d={d(key)} fill={ground[key]} /> : null,
+      )}
+    </>
+  )
 }
 
 export const inWords = (state: DoorMarks): string =>
   marks.map((m) => `${markWord[m]} ${signWord[state[m].sign]}`).join(', ')
 
 /** The six marks of a door as a ladder lying down. */
-export function Rungs({ state, pitch = 15 }: { state: DoorMarks; pitch?: number }) {
+export function Rungs({ state, pitch = 15 }: { state: DoorMarks | null; pitch?: number }) {
   const ground = useGround()
   const w = 9
   const width = pitch * 6
   return (
-    <Svg width={width} height={30} role="img" aria-label={inWords(state)}>
+    <Svg width={width} height={30} role="img" aria-label={state ? inWords(state) : 'Marks are being worked out'}>
       <Line x1={0} y1={28} x2={width} y2={28} stroke={ground.ink} strokeWidth={1.5} />
-      {marks.map((m, i) => (
-        <Rung key={m} x={pitch * i + (pitch - w) / 2} y={3} w={w} h={23} state={state[m]} ground={ground} />
-      ))}
+      {state ? (
+        <Bars
+          bars={marks.map((m, i) => [{ x: pitch * i + (pitch - w) / 2, y: 3, w, h: 23 }, state[m]] as const)}
+          ground={ground}
+        />
+      ) : null}
     </Svg>
   )
 }
@@ -116,7 +121,7 @@ export function BigRungs({ state }: { state: DoorMarks }) {
           style={{ flex: 1, alignItems: 'center' }}
         >
           <Svg width={34} height={46}>
-            <Rung x={7} y={3} w={20} h={40} state={state[m]} ground={ground} />
+            <Bars bars={[[{ x: 7, y: 3, w: 20, h: 40 }, state[m]]]} ground={ground} />
           </Svg>
           <View style={{ height: 2, alignSelf: 'stretch', backgroundColor: ground.ink }} />
           <T face="strong" size={13} style={{ marginTop: 4 }}>

@@ -17,23 +17,23 @@ import { sheetsFor } from '@rauta/contracts'
 
 const keeper = new Keeper()
 
-function kept(facts: Facts): Keeper {
+/** What is worked out of the job, at these facts. */
+export function keeperOf(facts: Facts): Keeper {
   keeper.take(facts, sheetsFor(facts))
   return keeper
 }
 
-export const configsOf = (facts: Facts): WorkedConfigs => kept(facts).configs
+export const configsOf = (facts: Facts): WorkedConfigs => keeperOf(facts).configs
 /** The six marks of a door; worked out again only when something changed that they hang on. */
-export const marksFor = (facts: Facts, door: Door): DoorMarks => kept(facts).marksOf(door)
-export const marksKnown = (facts: Facts, door: Door): boolean => kept(facts).knows(door.id)
-export const reportFor = (facts: Facts, controller: Controller): SupplyReport => kept(facts).reportOf(controller)
+export const marksFor = (facts: Facts, door: Door): DoorMarks => keeperOf(facts).marksOf(door)
+export const reportFor = (facts: Facts, controller: Controller): SupplyReport => keeperOf(facts).reportOf(controller)
 
 export const doorsInOrder = (facts: Facts): Door[] => all(facts, 'door').sort(byWalk)
 export const controllersInOrder = (facts: Facts): Controller[] => all(facts, 'controller').sort(byRef)
 
 /** Controllers that are in service and do not hold what the job wants, with what differs. */
 export function unsent(facts: Facts): { controller: Controller; differences: Difference[] }[] {
-  const { configs } = kept(facts)
+  const { configs } = keeperOf(facts)
   return controllersInOrder(facts)
     .filter((c) => facts.reach[c.id]?.owned)
     .map((controller) => {

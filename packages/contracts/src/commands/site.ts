@@ -12,6 +12,7 @@ import {
   jobOf,
   proposePlacement,
   put,
+  inNameOrder,
   sheetOf,
   type BusRun,
   type CabinetPlace,
@@ -450,5 +451,5 @@ export function cabinetsOf(facts: Facts): string[] {
     ...all(facts, 'unit').map((u) => u.cabinet),
     ...all(facts, 'door').flatMap((d) => Object.keys(d.distances ?? {})),
   ]
-  return [...new Set(names.filter(Boolean))].sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+  return [...new Set(names.filter(Boolean))].sort(inNameOrder)
 }

@@ -1,3 +1,4 @@
+import { inNameOrder } from '../job/order'
 import type { Lead } from '../devices/sheet'
 import type { Conductor, Net } from '../wiring/conductors'
 import type { Door, Part } from '../doors/door'
@@ -105,9 +106,7 @@ function usedTerminals(net: Net, fromRight: boolean): Terminals {
     found.set(l.from.id, l.from.label)
     found.set(l.to.id, l.to.label)
   }
-  const list = [...found]
-    .map(([id, label]) => ({ id, label }))
-    .sort((a, b) => a.id.localeCompare(b.id, 'en', { numeric: true }))
+  const list = [...found].map(([id, label]) => ({ id, label })).sort((a, b) => inNameOrder(a.id, b.id))
   return fromRight ? list.reverse() : list
 }
 

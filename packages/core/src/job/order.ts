@@ -1,6 +1,11 @@
+/** Made once: with a locale and options each comparison would make one anew. */
+const collator = new Intl.Collator('en', { numeric: true })
+
+/** Names and numbers as people put them in order: `Q-2` before `Q-10`. */
+export const inNameOrder = (a: string, b: string): number => collator.compare(a, b)
+
 /** By reference, `Q-2` before `Q-10`. */
-export const byRef = (a: { ref: string }, b: { ref: string }): number =>
-  a.ref.localeCompare(b.ref, 'en', { numeric: true })
+export const byRef = (a: { ref: string }, b: { ref: string }): number => inNameOrder(a.ref, b.ref)
 
 /** In the order in which doors are walked. */
 export const byWalk = (a: { walk: number; ref: string }, b: { walk: number; ref: string }): number =>

@@ -2,7 +2,7 @@ import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import type { Cable, Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
-import { byWalk } from '../job/order'
+import { byWalk, inNameOrder } from '../job/order'
 import { cableName } from '../power/conductor'
 
 /** One cable of the job, with both its ends. */
@@ -90,7 +90,7 @@ export function cutList(rows: readonly CableRow[], drumM: number, endsM: number)
     .map(([kind, mine]): CutRow => {
       const pieces = mine
         .flatMap((r) => (r.lengthM === null ? [] : [{ name: r.name, lengthM: r.lengthM + endsM }]))
-        .sort((a, b) => b.lengthM - a.lengthM || a.name.localeCompare(b.name, 'en', { numeric: true }))
+        .sort((a, b) => b.lengthM - a.lengthM || inNameOrder(a.name, b.name))
       const drums: CutRow['drums'] = []
       const tooLong: string[] = []
       for (const piece of pieces) {
@@ -113,5 +113,5 @@ export function cutList(rows: readonly CableRow[], drumM: number, endsM: number)
         tooLong,
       }
     })
-    .sort((a, b) => a.kind.localeCompare(b.kind, 'en', { numeric: true }))
+    .sort((a, b) => inNameOrder(a.kind, b.kind))
 }

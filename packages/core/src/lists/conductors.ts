@@ -3,7 +3,7 @@ import type { Done } from '../devices/records'
 import type { Sheets } from '../devices/sheet'
 import { checkOff } from '../cabinets/checkoff'
 import { all, type Facts } from '../job/facts'
-import { byRef, byWalk } from '../job/order'
+import { byRef, byWalk, inNameOrder } from '../job/order'
 import { inCurrentOrder, netOf } from '../wiring/conductors'
 import { coresOf, coreWords } from '../wiring/cores'
 import { endedBy } from '../wiring/records'
@@ -61,7 +61,7 @@ export interface CheckRow {
 /** The check-off of every cabinet, each item after what comes before it. */
 export function checkList(facts: Facts, sheets: Sheets): CheckRow[] {
   return all(facts, 'controller')
-    .sort((a, b) => a.cabinet.localeCompare(b.cabinet, 'en', { numeric: true }) || byRef(a, b))
+    .sort((a, b) => inNameOrder(a.cabinet, b.cabinet) || byRef(a, b))
     .flatMap((c) =>
       checkOff(c, facts, sheets).map((item): CheckRow => ({
         cabinet: c.cabinet,

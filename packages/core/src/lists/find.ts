@@ -1,5 +1,6 @@
 import { cardName } from '../cards/card'
 import { all, type Facts } from '../job/facts'
+import { inNameOrder } from '../job/order'
 
 /** Something of the job that can be found by a word, and where it is. */
 export interface FindEntry {
@@ -104,6 +105,6 @@ export function findIn(
       const near = nearness(entry, wanted)
       return near === null ? [] : [{ entry, near }]
     })
-    .sort((a, b) => a.near - b.near || a.entry.title.localeCompare(b.entry.title, 'en', { numeric: true }))
+    .sort((a, b) => a.near - b.near || inNameOrder(a.entry.title, b.entry.title))
   return { found: hits.slice(0, most).map((h) => h.entry), more: Math.max(0, hits.length - most) }
 }

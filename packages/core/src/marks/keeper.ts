@@ -83,6 +83,17 @@ export class Keeper {
     return this.marks.has(door)
   }
 
+  /** Whether the report of the supply that feeds this controller is worked out already. */
+  knowsReportOf(controller: Controller): boolean {
+    return this.reports.has(supplyOf(controller, this.facts.controller).id)
+  }
+
+  /** Takes over what another keeper worked out from the same state of the facts, by doors and by supplies. */
+  takeOver({ marks, reports }: WorkedOut): void {
+    for (const [door, state] of marks) this.marks.set(door, state)
+    for (const report of reports) this.reports.set(report.controller, report)
+  }
+
   marksOf(door: Door): DoorMarks {
     let found = this.marks.get(door.id)
     if (!found) this.marks.set(door.id, (found = marksOn(this.facts, door, this.configs, this.basisOf(door))))
@@ -122,6 +133,12 @@ export class Keeper {
     }
     return found
   }
+}
+
+/** What can be worked out elsewhere and be brought over. */
+export interface WorkedOut {
+  marks: readonly (readonly [door: string, state: DoorMarks])[]
+  reports: readonly SupplyReport[]
 }
 
 /** A state of the job, with its doors by the supply that feeds them and by their controller. */

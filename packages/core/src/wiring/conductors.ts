@@ -1,3 +1,4 @@
+import { inNameOrder } from '../job/order'
 import { partOf, type Door, type Part } from '../doors/door'
 import type { DeviceSheet, Lead, Sheets, Terminal } from '../devices/sheet'
 import { leadsToController } from './chain'
@@ -89,7 +90,5 @@ function conductorsOf(
 /** The table's order: the lock's circuit as the current runs, then the rest by terminal. */
 export function inCurrentOrder(conductors: readonly Conductor[]): Conductor[] {
   const rank = (c: Conductor) => (c.step ? c.step : 100)
-  return [...conductors].sort(
-    (a, b) => rank(a) - rank(b) || a.terminal.id.localeCompare(b.terminal.id, 'en', { numeric: true }),
-  )
+  return [...conductors].sort((a, b) => rank(a) - rank(b) || inNameOrder(a.terminal.id, b.terminal.id))
 }

@@ -1,3 +1,4 @@
+import { inNameOrder } from '../job/order'
 import type { Cable } from '../doors/door'
 import type { Conductor } from './conductors'
 
@@ -13,9 +14,7 @@ export interface CoreUse {
 /** Cores in the order of the screws, the spare ones last. @param conductors of the door; those of other cables are left out */
 export function coresOf(cable: Cable, conductors: readonly Conductor[]): CoreUse {
   const each = cable.type.perConductor ?? 1
-  const mine = conductors
-    .filter((c) => c.cable === cable.id)
-    .sort((a, b) => a.terminal.id.localeCompare(b.terminal.id, 'en', { numeric: true }))
+  const mine = conductors.filter((c) => c.cable === cable.id).sort((a, b) => inNameOrder(a.terminal.id, b.terminal.id))
   const of: Record<string, number[]> = {}
   const short: string[] = []
   let next = 1

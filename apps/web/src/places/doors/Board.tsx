@@ -1,17 +1,18 @@
 import { all, isInside, marks, type Area, type Door, type DoorMarks, type Facts, type Mark } from '@rauta/core'
 import { router } from 'expo-router'
 import { lazy, memo, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
-import { View } from 'react-native'
+import { StyleSheet, View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
 import { counted } from '../../parts/count'
 import { Field } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
-import { Line, Screen } from '../../parts/Screen'
-import { T } from '../../parts/Text'
+import { LongList } from '../../parts/LongList'
+import { Line, lineHeight, Screen } from '../../parts/Screen'
+import { T, type Tone } from '../../parts/Text'
 import { MarkCounts, markWord, Rungs, signTone } from '../../signs/Rungs'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
-import { marksToShow, useMarksKnown, useRowsSoFar } from '../../state/slowly'
+import { marksToShow, useMarksKnown } from '../../state/slowly'
 import { doorsInOrder, marksFor } from '../../state/worked'
 import { useWide } from '../../theme'
 import { nextAction } from './next'
@@ -22,7 +23,7 @@ const widePitch = 38
 type Filter = { area: string; missing: 'any' | Mark; find: string }
 
 const given = (facts: Facts, door: Door, mark: Mark): boolean => {
-  const { sign } = marksFor(facts, door)[mark]
+  const sign = marksFor(facts, door)[mark].sign
   return sign === 'given' || sign === 'notNeeded'
 }
 const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> =>
@@ -49,8 +50,7 @@ export function Board({ chosen }: { chosen?: string }) {
   // What is typed is seen at once; the list follows.
   const sought = useDeferredValue(filter)
   const doors = useMemo(() => shown(facts, everything, sought), [facts, everything, sought])
-  const [drawn, setDrawn] = useState(false)
-  const known = useMarksKnown(facts, everything, drawn)
+  const known = useMarksKnown(facts, everything)
   const now = useMemo(() => (known ? countsOf(facts, everything) : null), [facts, everything, known])
   const [before, setBefore] = useState<Record<Mark, number> | null>(null)
   useEffect(() => {
@@ -122,17 +122,15 @@ export function Board({ chosen }: { chosen?: string }) {
           <Elsewhere text={filter.find} noDoor={doors.length === 0} />
         </Suspense>
       ) : null}
-      <View role="list" aria-label="Doors">
-        <AllRows
-          facts={facts}
-          everything={everything}
-          doors={doors}
-          chosen={chosen}
-          wide={wide}
-          known={known}
-          onDrawn={setDrawn}
-        />
-      </View>
+      <LongList
+        label="Doors"
+        rows={doors}
+        rowHeight={lineHeight(wide ? 1 : 2)}
+        chosen={chosen}
+        draw={(door) => (
+          <DoorRow door={door} state={marksToShow(facts, door, known)} on={door.id === chosen} wide={wide} />
+        )}
+      />
     </Screen>
   )
 }
@@ -195,83 +193,20 @@ function NoDoorYet({ may }: { may: boolean }) {
 
 const open = (id: string) => router.push(`/doors/${id}`)
 
-/** Rows in groups, so that a long list is compared group by group. */
-const groupOf = 12
-const inGroups = (doors: readonly Door[]): Door[][] =>
-  Array.from({ length: Math.ceil(doors.length / groupOf) }, (_, i) => doors.slice(i * groupOf, (i + 1) * groupOf))
-
-/** Draws the rows turn by turn; nothing but the last group is touched by a turn. What is off the screen is neither laid out nor painted. */
-const AllRows = memo(function AllRows({
-  facts,
-  everything,
-  doors,
-  chosen,
-  wide,
-  known,
-  onDrawn,
-}: {
-  facts: Facts
-  everything: readonly Door[]
-  /** Those of them that are looked for. */
-  doors: readonly Door[]
-  chosen: string | undefined
-  wide: boolean
-  known: boolean
-  onDrawn: (drawn: boolean) => void
-}) {
-  const rows = useRowsSoFar(facts, everything)
-  const all = rows >= everything.length
-  // A row stays in its group whatever is looked for: what is left out goes, and nothing is drawn anew.
-  const sought = new Set(doors)
-  const groups = inGroups(everything.slice(0, rows))
-    .map((group) => ({ id: group[0]?.id, doors: group.filter((door) => sought.has(door)) }))
-    .filter((group) => group.doors.length > 0)
-  useEffect(() => {
-    onDrawn(all)
-  }, [all, onDrawn])
-  return (
-    <>
-      {groups.map((group) => (
-        <div
-          key={group.id}
-          style={{ contentVisibility: 'auto', containIntrinsicSize: `auto ${group.doors.length * 64}px` }}
-        >
-          <Rows
-            doors={group.doors}
-            states={group.doors.map((door) => marksToShow(facts, door, known))}
-            chosen={group.doors.some((d) => d.id === chosen) ? chosen : undefined}
-            wide={wide}
-          />
-        </div>
-      ))}
-    </>
-  )
+const row = StyleSheet.create({
+  whole: { flexDirection: 'row', alignItems: 'center', gap: 10 },
+  words: { flex: 1, minWidth: 0 },
+  title: { flexDirection: 'row', gap: 8, alignItems: 'baseline' },
+  name: { flex: 1 },
 })
 
-interface RowsProps {
-  doors: readonly Door[]
-  states: readonly DoorMarks[]
-  chosen: string | undefined
-  wide: boolean
+/** What a door needs next; nothing while its marks are still worked out. */
+function nextInWords(door: Door, state: DoorMarks | null): { says: string; tone: Tone } {
+  if (!state) return { says: '', tone: 'quiet' }
+  const next = nextAction(door.id, state)
+  if (!next) return { says: state.sign.says, tone: 'verdigris' }
+  return { says: `${markWord[next.mark]}: ${next.says}`, tone: signTone[state[next.mark].sign] }
 }
-const Rows = memo(
-  function Rows({ doors, states, chosen, wide }: RowsProps) {
-    return (
-      <>
-        {doors.map((door, i) => {
-          const state = states[i]
-          return state ? <DoorRow key={door.id} door={door} state={state} on={door.id === chosen} wide={wide} /> : null
-        })}
-      </>
-    )
-  },
-  (a: RowsProps, b: RowsProps) =>
-    a.chosen === b.chosen &&
-    a.wide === b.wide &&
-    a.doors.length === b.doors.length &&
-    a.doors.every((d, i) => d === b.doors[i]) &&
-    a.states.every((s, i) => s === b.states[i]),
-)
 
 /** A door's line; drawn again only when the door, its marks or its place in hand change. */
 const DoorRow = memo(function DoorRow({
@@ -281,33 +216,31 @@ const DoorRow = memo(function DoorRow({
   wide,
 }: {
   door: Door
-  state: DoorMarks
+  /** Null until they are worked out. */
+  state: DoorMarks | null
   on: boolean
   wide: boolean
 }) {
-  const next = nextAction(door.id, state)
-  const says = next ? `${markWord[next.mark]}: ${next.says}` : state.sign.says
+  const { says, tone } = nextInWords(door, state)
   return (
-    <View role="listitem">
-      <Line sign="none" label={`${door.ref} ${door.name}. ${says}`} chosen={on} onPress={() => open(door.id)}>
-        <View style={{ flexDirection: 'row', alignItems: 'center', gap: 10 }}>
-          <View style={{ flex: 1, minWidth: 0 }}>
-            <View style={{ flexDirection: 'row', gap: 8, alignItems: 'baseline' }}>
-              <T face="mono" size={15}>
-                {door.ref}
-              </T>
-              <T face="strong" size={15} numberOfLines={1} style={{ flex: 1 }}>
-                {door.name}
-              </T>
-            </View>
-            <T size={13} tone={next ? signTone[state[next.mark].sign] : 'verdigris'} numberOfLines={wide ? 1 : 2}>
-              {says}
+    <Line sign="none" label={`${door.ref} ${door.name}. ${says}`.trim()} chosen={on} onPress={() => open(door.id)}>
+      <View style={row.whole}>
+        <View style={row.words}>
+          <View style={row.title}>
+            <T face="mono" size={15}>
+              {door.ref}
+            </T>
+            <T face="strong" size={15} numberOfLines={1} style={row.name}>
+              {door.name}
             </T>
           </View>
-          <Rungs state={state} pitch={wide ? widePitch : 14} />
+          <T size={13} tone={tone} numberOfLines={wide ? 1 : 2}>
+            {says || ' '}
+          </T>
         </View>
-      </Line>
-    </View>
+        <Rungs state={state} pitch={wide ? widePitch : 14} />
+      </View>
+    </Line>
   )
 })
 

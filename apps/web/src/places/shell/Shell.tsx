@@ -5,6 +5,7 @@ import { Skeleton } from '../../parts/controls'
 import { T } from '../../parts/Text'
 import { Notice } from '../../parts/Screen'
 import { Action } from '../../parts/Action'
+import { workAhead } from '../../state/ahead'
 import { useCosts } from '../../state/costs'
 import { useJob } from '../../state/job'
 import { useOffline } from '../../state/offline'
@@ -82,6 +83,7 @@ function Inside({ covered }: { covered: boolean }) {
   const flush = useJob((s) => s.flush)
   const asked = useCosts((s) => s.asking !== null)
   useEffect(() => join(), [join])
+  useEffect(() => workAhead(), [])
   // Signed in again: what waited goes now.
   useEffect(() => {
     if (!covered) void flush()

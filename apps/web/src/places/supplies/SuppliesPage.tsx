@@ -8,6 +8,7 @@ import {
   sheetOf,
   type Controller,
   type Facts,
+  type SupplyReport,
   type Unit,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
@@ -16,20 +17,22 @@ import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { counted } from '../../parts/count'
 import { Progress } from '../../parts/Progress'
-import { Line, Screen, Sheet } from '../../parts/Screen'
-import { T } from '../../parts/Text'
+import { LongList } from '../../parts/LongList'
+import { Line, lineHeight, Screen, Sheet } from '../../parts/Screen'
+import { T, type Tone } from '../../parts/Text'
 import { faultsOf, suppliesInOrder, withSupply } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
-import { useWorkedOut } from '../../state/slowly'
-import { reportFor } from '../../state/worked'
+import { few } from '../../state/ahead'
+import { useDone } from '../../state/slowly'
+import { keeperOf } from '../../state/worked'
 import { Meter } from './Meter'
 
 /** Every supply and every source of network power. @param chosen the one that stands beside the list */
 export function SuppliesPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
   const supplies = withSupply(facts)
-  const done = useWorkedOut(supplies, (c) => reportFor(facts, c))
+  const done = useDone(supplies, (c) => keeperOf(facts).knowsReportOf(c), few.supplies)
   if (done < supplies.length)
     return (
       <Screen title="Supplies & cables" under={`Works out ${counted(supplies.length, 'supply', 'supplies')}`}>
@@ -46,6 +49,7 @@ function Supplies({ chosen }: { chosen: string | undefined }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
   const controllers = suppliesInOrder(facts)
+  const rows = controllers.map((c) => ({ ...c, id: c.controller.id }))
   const bad = controllers.filter((c) => faultsOf(c.report) > 0).length
   const units = all(facts, 'unit').sort(byRef)
   return (
@@ -62,54 +66,15 @@ function Supplies({ chosen }: { chosen: string | undefined }) {
         <T style={{ padding: 16 }}>No controller is planned yet, so nothing draws any current.</T>
       ) : null}
       <Sheet flush title="Supplies">
-        {controllers.map(({ controller: c, report: r }) => {
-          const faults = faultsOf(r)
-          const says =
-            r.faults[0] ??
-            r.locks.find((l) => !l.enough)?.says ??
-            r.notes[0] ??
-            'Every lock sees its volts in every moment.'
-          return (
-            <Line
-              key={c.id}
-              label={`Supply of ${c.ref}. ${says}`}
-              chosen={c.id === chosen}
-              onPress={() => router.push(`/supplies/${c.id}`)}
-            >
-              <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-                <T face="mono" style={{ width: 40 }}>
-                  {c.ref}
-                </T>
-                <View style={{ flex: 1, minWidth: 0 }}>
-                  <T face="strong" numberOfLines={1}>{`${c.cabinet}${
-                    boardsOn(c, facts.controller).length > 1
-                      ? ` and ${boardsOn(c, facts.controller)
-                          .slice(1)
-                          .map((b) => b.controller.ref)
-                          .join(', ')}`
-                      : ''
-                  }: ${boardOf(sheetsFor(facts), c).feeds ? 'fed from the network' : (sheetsFor(facts)[c.supply]?.name ?? 'no supply')}`}</T>
-                  <T
-                    size={13}
-                    tone={faults ? 'madder' : r.locks.some((l) => !l.enough) ? 'ochre' : 'quiet'}
-                    numberOfLines={2}
-                  >
-                    {says}
-                  </T>
-                </View>
-                {feedOf(facts, c) ? (
-                  <Meter
-                    used={r.worstA === null ? null : r.worstA * (feedOf(facts, c)?.volts ?? 0)}
-                    most={feedOf(facts, c)?.watts ?? 0}
-                    unit="W"
-                  />
-                ) : (
-                  <Meter used={r.worstA === null ? null : r.worstA + r.chargerA} most={r.ratingA} unit="A" />
-                )}
-              </View>
-            </Line>
-          )
-        })}
+        <LongList
+          label="Supplies"
+          rows={rows}
+          rowHeight={lineHeight(2)}
+          chosen={chosen}
+          draw={({ controller, report }) => (
+            <SupplyLine facts={facts} controller={controller} report={report} chosen={controller.id === chosen} />
+          )}
+        />
       </Sheet>
       <Sheet flush title="Network power">
         {units
@@ -131,7 +96,59 @@ function Supplies({ chosen }: { chosen: string | undefined }) {
   )
 }
 
-const feedOf = (facts: Facts, c: Controller) => boardOf(sheetsFor(facts), c).feeds
+function SupplyLine({
+  facts,
+  controller,
+  report,
+  chosen,
+}: {
+  facts: Facts
+  controller: Controller
+  report: SupplyReport
+  chosen: boolean
+}) {
+  const sheets = sheetsFor(facts)
+  const faults = faultsOf(report)
+  const short = report.locks.find((l) => !l.enough)
+  const says = report.faults[0] ?? short?.says ?? report.notes[0] ?? 'Every lock sees its volts in every moment.'
+  const feed = boardOf(sheets, controller).feeds
+  const others = boardsOn(controller, facts.controller).slice(1)
+  const also = others.length ? ` and ${others.map((b) => b.controller.ref).join(', ')}` : ''
+  const source = feed ? 'fed from the network' : (sheets[controller.supply]?.name ?? 'no supply')
+  return (
+    <Line
+      label={`Supply of ${controller.ref}. ${says}`}
+      chosen={chosen}
+      onPress={() => router.push(`/supplies/${controller.id}`)}
+    >
+      <View style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
+        <T face="mono" style={{ width: 40 }}>
+          {controller.ref}
+        </T>
+        <View style={{ flex: 1, minWidth: 0 }}>
+          <T face="strong" numberOfLines={1}>{`${controller.cabinet}${also}: ${source}`}</T>
+          <T size={13} tone={toneOf(faults, short !== undefined)} numberOfLines={2}>
+            {says}
+          </T>
+        </View>
+        {feed ? (
+          <Meter used={report.worstA === null ? null : report.worstA * feed.volts} most={feed.watts} unit="W" />
+        ) : (
+          <Meter
+            used={report.worstA === null ? null : report.worstA + report.chargerA}
+            most={report.ratingA}
+            unit="A"
+          />
+        )}
+      </View>
+    </Line>
+  )
+}
+
+const toneOf = (faults: number, short: boolean): Tone => {
+  if (faults) return 'madder'
+  return short ? 'ochre' : 'quiet'
+}
 
 function NetworkLine({ facts, unit, chosen }: { facts: Facts; unit: Unit; chosen: boolean }) {
   const source = sheetOf(sheetsFor(facts), unit.sheet).networkSource

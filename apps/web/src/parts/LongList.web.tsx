@@ -1,0 +1,100 @@
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import type { LongListProps } from './LongList'
+import { usePageScroll } from './Screen'
+
+/** Lists of so many rows are drawn whole, so that the browser finds and reads all of them. */
+const wholeUpTo = 60
+/** Rows that are drawn beyond each edge of the screen at first, and how many more with each turn: as many as a slow phone draws in less than 50 ms. */
+const beyond = 4
+const moreEachTurn = 4
+/** Rows of a longer list are drawn in so many places at least: where another row comes into view, a place takes it over, which costs less than making one. */
+const places = 40
+
+/** A list in a place, of which only what is in view and a little beyond is drawn: it opens as fast with 500 rows as with 20. */
+export function LongList<R extends { id: string }>({ label, rows, rowHeight, chosen, draw }: LongListProps<R>) {
+  const page = usePageScroll()
+  const list = useRef<HTMLDivElement>(null)
+  const [above, setAbove] = useState(0)
+  const whole = rows.length <= wholeUpTo
+  const overscan = useGrowing(whole ? rows.length : beyond)
+  const virtual = useVirtualizer({
+    count: rows.length,
+    getScrollElement: () => scrollerOf(page),
+    estimateSize: () => rowHeight,
+    overscan,
+    scrollMargin: above,
+    // What stands in view at the first look, before anything is measured.
+    initialRect: { width: 390, height: 844 },
+  })
+  // What stands above the list, its head and what else was found, grows and shrinks.
+  useLayoutEffect(() => {
+    const outer = scrollerOf(page)
+    const content = outer?.firstElementChild
+    if (!outer || !content) return undefined
+    const look = () => {
+      const box = list.current
+      if (box)
+        setAbove(Math.round(box.getBoundingClientRect().top - outer.getBoundingClientRect().top + outer.scrollTop))
+    }
+    look()
+    const sizes = new ResizeObserver(look)
+    sizes.observe(content)
+    return () => sizes.disconnect()
+  }, [page])
+  const at = rows.findIndex((r) => r.id === chosen)
+  const shown = useRef(chosen)
+  useEffect(() => {
+    if (shown.current === chosen) return
+    shown.current = chosen
+    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' })
+  }, [chosen, at, virtual])
+  const inView = virtual.getVirtualItems()
+  const slots = Math.max(places, inView.length)
+  return (
+    <div
+      ref={list}
+      role="list"
+      aria-label={label}
+      style={{ position: 'relative', height: rows.length * rowHeight, flexShrink: 0 }}
+    >
+      {inView.map(({ index }) => {
+        const row = rows[index]
+        return row ? (
+          <div
+            key={whole ? row.id : index % slots}
+            role="listitem"
+            aria-setsize={rows.length}
+            aria-posinset={index + 1}
+            style={{
+              position: 'absolute',
+              left: 0,
+              right: 0,
+              top: index * rowHeight,
+              height: rowHeight,
+              display: 'flex',
+              flexDirection: 'column',
+              overflow: 'hidden',
+            }}
+          >
+            {draw(row)}
+          </div>
+        ) : null
+      })}
+    </div>
+  )
+}
+
+const scrollerOf = (page: ReturnType<typeof usePageScroll>): HTMLElement | null =>
+  (page.current?.getScrollableNode() as HTMLElement | undefined) ?? null
+
+/** Grows turn by turn up to the number given. */
+function useGrowing(to: number): number {
+  const [now, setNow] = useState(beyond)
+  useEffect(() => {
+    if (now >= to) return undefined
+    const timer = setTimeout(() => setNow(Math.min(to, now + moreEachTurn)), 0)
+    return () => clearTimeout(timer)
+  }, [now, to])
+  return Math.min(now, to)
+}
