@@ -152,8 +152,8 @@ export function Notice({ tone, children }: { tone: 'madder' | 'ochre' | 'slate' 
 
 const grows = { flexGrow: 1 }
 const linePadding = 10
-/** Height of a line with a title of 15 px over so many lines of 13 px, px. */
-export const lineHeight = (under: 1 | 2): number => 2 * linePadding + 20 + under * 17 + 1
+/** Height of a line with a title of 15 px, two faces on one baseline, over so many lines of 13 px, px. */
+export const lineHeight = (under: 1 | 2): number => 2 * linePadding + 22 + under * 17 + 1
 
 interface LineProps {
   children: ReactNode
