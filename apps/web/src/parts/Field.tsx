@@ -18,9 +18,11 @@ interface FieldProps {
   autoComplete?: TextInputProps['autoComplete']
   /** Takes the cursor when it comes. */
   focus?: boolean
+  /** Several lines, this many high. */
+  lines?: number
 }
 
-/** One line to fill in, with what is wrong with it beneath. */
+/** Something to fill in, one line as a rule, with what is wrong with it beneath. */
 export function Field({
   label,
   value,
@@ -33,7 +35,9 @@ export function Field({
   onSubmit,
   autoComplete,
   focus,
+  lines,
 }: FieldProps) {
+  const high = lines ? { paddingVertical: 10, lineHeight: 24, minHeight: lines * 24 + 20 } : { minHeight: 46 }
   return (
     <Input
       label={label}
@@ -49,8 +53,9 @@ export function Field({
       {...(onSubmit ? { onSubmitEditing: onSubmit } : {})}
       {...(autoComplete ? { autoComplete } : {})}
       {...(focus ? { autoFocus: true } : {})}
+      {...(lines ? { multiline: true, numberOfLines: lines } : {})}
       {...(mono
-        ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minHeight: 46, minWidth: 0, paddingHorizontal: 12 } }
+        ? { inputStyle: { fontFamily: faces.mono, fontSize: 17, minWidth: 0, paddingHorizontal: 12, ...high } }
         : {})}
       autoCapitalize="none"
       autoCorrect={false}

@@ -5,16 +5,23 @@ import {
   drop,
   feedFault,
   forgetHeld,
+  hasLabel,
   hangingOn,
   claimSteps,
   isKind,
   jobOf,
+  labelFault,
+  labelHolder,
+  macOf,
+  mostLabelLines,
   put,
   sheetOf,
   type Change,
   type Claim,
   type Controller,
   type Facts,
+  type Found,
+  type DeviceLabel,
   type Load,
   type Sheets,
 } from '@rauta/core'
@@ -139,6 +146,59 @@ export const foundMatch = defineCommand<{ found: string; controller: string | nu
     p.controller
       ? `Matched ${f.found[p.found]?.serial ?? ''} to ${f.controller[p.controller]?.ref ?? ''}`
       : `Took ${f.found[p.found]?.serial ?? ''} off the plan`,
+})
+
+/** A found device that has this label is the planned one from now on; one that was matched and has another is not. */
+function matchedBy(facts: Facts, label: DeviceLabel): Change[] {
+  const mine = (f: Found) => hasLabel(f, label)
+  const theirs = all(facts, 'found').filter((f) => f.controller === label.controller)
+  const stays = theirs.some(mine)
+  const loose = all(facts, 'found').filter((f) => f.controller === null && mine(f))
+  const sheet = facts.controller[label.controller]?.sheet
+  const taken = loose.find((f) => !stays && (f.model === '' || f.model === sheet))
+  return [
+    ...theirs.map((f) => put(facts, 'found', { ...unchosen(f), controller: mine(f) ? f.controller : null })),
+    ...(taken ? [put(facts, 'found', { ...unchosen(taken), controller: label.controller })] : []),
+  ]
+}
+
+const unchosen = ({ chosen: _by, ...found }: Found): Found => found
+
+export const controllersLabel = defineCommand<{ labels: DeviceLabel[] }>()({
+  name: 'controllers.label',
+  roles: everyFitter,
+  schema: object({
+    labels: {
+      type: 'array',
+      minItems: 1,
+      maxItems: mostLabelLines,
+      items: object({ controller: id, serial: text, mac: text }),
+    },
+  }),
+  apply(facts, { labels }) {
+    const seen = new Set<string>()
+    const listed = new Set(labels.map((l) => l.controller))
+    for (const label of labels) {
+      const { ref } = existing(facts.controller[label.controller], 'controller', label.controller)
+      const fault = labelFault(label, facts)
+      if (fault) throw new Refusal(fault)
+      if (!label.serial && !label.mac) throw new Refusal(`${ref}: the label has neither a serial nor a MAC.`)
+      const holder = labelHolder(label, listed, facts)
+      if (holder) throw new Refusal(`${holder.ref} has the serial or MAC of ${ref} already.`)
+      if (label.mac !== '' && macOf(label.mac) !== label.mac)
+        throw new Refusal(`${label.mac} is no MAC. Write it as 00:1B:44:11:3A:B7.`)
+      for (const said of [label.controller, label.serial.toUpperCase(), label.mac].filter(Boolean)) {
+        if (seen.has(said)) throw new Refusal(`${ref}: its label stands twice in the list.`)
+        seen.add(said)
+      }
+    }
+    return labels.flatMap((label) => {
+      const was = existing(facts.controller[label.controller], 'controller', label.controller)
+      const next = { ...was, serial: label.serial || was.serial, mac: label.mac || was.mac }
+      return [put(facts, 'controller', next), ...matchedBy(facts, label)]
+    })
+  },
+  words: (_f, { labels }) => `Entered the labels of ${labels.length === 1 ? '1 device' : `${labels.length} devices`}`,
 })
 
 /** The last signs of a serial are enough to tell devices on one wall apart; fewer could be anybody's. */

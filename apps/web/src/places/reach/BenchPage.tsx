@@ -9,15 +9,18 @@ import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { post, saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
+import { canFit, useSession } from '../../state/session'
 import { controllersInOrder } from '../../state/worked'
 import { useGround } from '../../theme'
 import { ByHand } from './ByHand'
+import { ByLabel } from './ByLabel'
 import { addressOfDevice } from './deviceAddress'
 import { busStandingOf, standingOf, type Standing } from './standing'
 
 /** What was found beside what is expected, and how far each has come. @param chosen the device that stands beside the list */
 export function BenchPage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
+  const me = useSession((s) => s.me)
   const [says, setSays] = useState('')
   const [wrong, setWrong] = useState('')
   const planned = controllersInOrder(facts)
@@ -62,6 +65,7 @@ export function BenchPage({ chosen }: { chosen?: string | undefined }) {
         </Sheet>
       ) : null}
       <ByHand />
+      {planned.length && canFit(me) ? <ByLabel /> : null}
     </Screen>
   )
 }
