@@ -112,7 +112,7 @@ describe('taking devices into service', () => {
     const site = await new Site(siteFile()).start()
     await site.plan(1)
     expect((await site.ask('POST', '/search', { address: '172.20.0.9' })).body['says']).toBe(
-      'This computer has no address in the subnet of 172.20.0.9. It has 10.7.1.5/24, 192.168.90.5/24.',
+      'This computer has no address in the subnet of 172.20.0.9. Give its network adapter 172.20.0.254, mask 255.255.255.0, beside its own, until the device has its own; then search again. It has 10.7.1.5/24, 192.168.90.5/24.',
     )
     expect((await site.ask('POST', '/search', { address: '10.7.1.250' })).body['says']).toBe(
       'Nothing answers at 10.7.1.250.',

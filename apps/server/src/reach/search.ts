@@ -1,4 +1,4 @@
-import { all } from '@rauta/core'
+import { all, outOfReachWords } from '@rauta/core'
 import { DeviceError, severalAtOnce, type Heard, type Protocol } from '@rauta/drivers'
 import { driverAt, type Context } from '../context'
 import { asking, remember } from './remember'
@@ -46,7 +46,7 @@ export async function askAddress(context: Context, address: string, stopped: Abo
   if (!context.dialer.inReach(address))
     throw new DeviceError(
       'noAddress',
-      `This computer has no address in the subnet of ${address}. It has ${context.dialer
+      `${outOfReachWords(context.log.facts, address)} It has ${context.dialer
         .interfaces()
         .map((i) => `${i.address}/${i.prefix}`)
         .join(', ')}.`,

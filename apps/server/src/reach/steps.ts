@@ -3,6 +3,7 @@ import {
   jobOf,
   labelWanted,
   offsetText,
+  outOfReachWords,
   put,
   type Claim,
   type claimSteps,
@@ -105,7 +106,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
   async identity(input) {
     if (!input.context.dialer.inReach(input.found.address))
       return waitsForReset(
-        `This computer has no address in the subnet of ${input.found.address}. Reset the device by hand, or give this computer an address there.`,
+        `${outOfReachWords(input.context.log.facts, input.found.address, input.controller)} Or reset the device by hand.`,
       )
     // In clear: who it is comes first, and with it how it is talked to from then on.
     const opened = await open(input, null)

@@ -1,4 +1,13 @@
-import { all, busDevicesOn, foundConflicts, sheetOf, type Controller, type Facts, type Found } from '@rauta/core'
+import {
+  all,
+  busDevicesOn,
+  foundConflicts,
+  outOfReachWords,
+  sheetOf,
+  type Controller,
+  type Facts,
+  type Found,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState, type ReactNode } from 'react'
@@ -225,7 +234,8 @@ function Loose({ found }: { found: Found }) {
           {`It says it is ${found.serial}, and so does ${twin.ref} at ${facts.reach[twin.id]?.address ?? twin.address}. One of the two is not. Compare both with their labels before you match.`}
         </Notice>
       ) : null}
-      <T tone="quiet">{`${sheetName(facts, found.model)} at ${found.address}${found.routable ? '' : ', a subnet this computer has no address in'}`}</T>
+      <T tone="quiet">{`${sheetName(facts, found.model)} at ${found.address}`}</T>
+      {found.routable ? null : <T>{outOfReachWords(facts, found.address)}</T>}
       {fitting.map((c) => (
         <MatchAction key={c.id} found={found} controller={c} />
       ))}

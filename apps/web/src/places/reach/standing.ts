@@ -1,4 +1,13 @@
-import { all, deviceStanding, offsetText, type BusDevice, type Controller, type Facts, type Reach } from '@rauta/core'
+import {
+  all,
+  deviceStanding,
+  offsetText,
+  outOfReachWords,
+  type BusDevice,
+  type Controller,
+  type Facts,
+  type Reach,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { type Tone } from '../../parts/Text'
 
@@ -22,8 +31,7 @@ export function standingOf(facts: Facts, controller: Controller): Standing {
     return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
   if (claim) return { says: at?.says || 'at work', tone: 'slate', link: 'working' }
   if (!found) return { says: 'Not heard. Has it power, and does its link lamp flicker?', tone: 'quiet', link: 'apart' }
-  if (!found.routable)
-    return { says: `This computer has no address in the subnet of ${found.address}.`, tone: 'madder', link: 'fault' }
+  if (!found.routable) return { says: outOfReachWords(facts, found.address, controller), tone: 'madder', link: 'fault' }
   const total = found.holds ? found.holds.doors + found.holds.people : 0
   return found.ownership === 'closed'
     ? { says: 'Its password is not known.', tone: 'madder', link: 'fault' }
