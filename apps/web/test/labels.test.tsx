@@ -3,6 +3,7 @@ import { act, fireEvent, render, screen, within } from '@testing-library/react'
 jest.mock('expo-router', () => ({ router: { push: () => undefined }, usePathname: () => '/', Link: () => null }))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
+import { applyChanges, put, type Found } from '@rauta/core'
 import { BenchPage } from '../src/places/reach/BenchPage'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
@@ -74,5 +75,46 @@ describe('labels as a list', () => {
     useSession.setState({ me: { state: 'in', name: 'v', role: 'viewer' } })
     render(<BenchPage />)
     expect(screen.queryByRole('textbox', { name: 'Labels' })).toBeNull()
+  })
+})
+
+describe('a device that was found', () => {
+  const found = (over: Partial<Found>): Found => ({
+    id: 'f1',
+    address: '192.168.90.10',
+    port: 80,
+    name: '',
+    model: 'controller-2',
+    serial: '0A61C001',
+    mac: '02:00:5E:10:00:01',
+    routable: true,
+    ownership: 'factory',
+    holds: null,
+    seenAt: 1,
+    controller: null,
+    ...over,
+  })
+  const show = (record: Found) => {
+    const facts = smallJob()
+    useJob.setState({ facts: applyChanges(facts, [put(facts, 'found', record)], facts.rev + 1) })
+    render(<BenchPage />)
+  }
+  it('of another type than its planned place is named there, at once', () => {
+    show(found({ model: 'controller-4', controller: 'a1' }))
+    expect(
+      screen.getByRole('button', { name: /^A1: The device says it is a Door controller, 4 doors; A1 is/ }),
+    ).toBeTruthy()
+  })
+  it('in another subnet comes with the address that this computer needs, planned or not', () => {
+    show(found({ routable: false, controller: 'a1' }))
+    expect(
+      screen.getByRole('button', {
+        name: /^A1: .*Give its network adapter 192\.168\.90\.254.*until A1 stands at 10\.1\.1\.21/,
+      }),
+    ).toBeTruthy()
+  })
+  it('that gave itself an address is told as that', () => {
+    show(found({ routable: false, address: '169.254.3.4' }))
+    expect(screen.getByText(/which it gave itself .*until the device has its own/)).toBeTruthy()
   })
 })

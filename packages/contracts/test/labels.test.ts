@@ -1,6 +1,16 @@
 import fc from 'fast-check'
-import { hasLabel, labelHolder, macOf, mostLabelLines, readLabels, type Found, type LabelLine } from '@rauta/core'
-import { Refusal } from '../src'
+import {
+  hasLabel,
+  labelHolder,
+  macOf,
+  mostLabelLines,
+  readLabels,
+  wrongTypeWords,
+  type Controller,
+  type Found,
+  type LabelLine,
+} from '@rauta/core'
+import { Refusal, shippedSheets } from '../src'
 import { smallJob, type World } from './world'
 
 const serial = '0A61C001'
@@ -157,11 +167,18 @@ describe('labels that are entered', () => {
     w.do('controllers.label', { labels: [label] })
     expect(Object.values(w.facts.found).map((f) => f.controller)).toEqual([null, null])
   })
-  it('leave a device of another type where it is: its planned place is another kind', () => {
+  it('join a device of another type too: it is at its planned place that it is named as the wrong one', () => {
     const w = job()
     w.put('found', found({ model: 'controller-4' }))
     w.do('controllers.label', { labels: [label] })
-    expect(w.facts.found['f1']?.controller).toBeNull()
+    expect(w.facts.found['f1']?.controller).toBe('a1')
+    const planned = w.facts.controller['a1'] as Controller
+    expect(wrongTypeWords('controller-4', planned, shippedSheets)).toMatch(
+      /says it is a Door controller, 4 doors; A1 is planned as Door controller, 2 doors/,
+    )
+    expect(wrongTypeWords('constructor', planned, shippedSheets)).toMatch(/says it is a constructor/)
+    expect(wrongTypeWords('controller-2', planned, shippedSheets)).toBeNull()
+    expect(wrongTypeWords('', planned, shippedSheets)).toBeNull()
   })
   it('confirm one that was matched by what it says of itself', () => {
     const w = job()

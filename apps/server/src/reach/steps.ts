@@ -5,13 +5,14 @@ import {
   offsetText,
   outOfReachWords,
   put,
+  wrongTypeWords,
   type Claim,
   type claimSteps,
   type Controller,
   type Found,
   type Secured,
 } from '@rauta/core'
-import { takenAddresses } from '@rauta/contracts'
+import { sheetsFor, takenAddresses } from '@rauta/contracts'
 import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { driverAt, factorySecret, protocolOf, type Context } from '../context'
 import { checkIdentity } from './inService'
@@ -114,7 +115,10 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
     const identity = await opened.driver.identify()
     const secured = (await opened.driver.secured?.()) ?? null
     if (identity.model !== input.controller.sheet)
-      return failed(`It says it is a ${identity.model}, planned is ${input.controller.sheet}.`)
+      return failed(
+        wrongTypeWords(identity.model, input.controller, sheetsFor(input.context.log.facts)) ??
+          'It does not say what type it is. Look at its label, and at who else may answer at this address.',
+      )
     await input.context.log.append('claim.identity', `${input.controller.ref} is ${identity.serial}`, (facts) => {
       const c = facts.controller[input.controller.id]
       return c ? [put(facts, 'controller', { ...c, serial: identity.serial, mac: identity.mac })] : []

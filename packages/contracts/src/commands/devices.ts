@@ -16,6 +16,7 @@ import {
   mostLabelLines,
   put,
   sheetOf,
+  wrongTypeWords,
   type Change,
   type Claim,
   type Controller,
@@ -132,10 +133,8 @@ export const foundMatch = defineCommand<{ found: string; controller: string | nu
     if (p.controller === null) return [put(facts, 'found', { ...found, controller: null })]
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
     const other = all(facts, 'found').find((f) => f.controller === p.controller && f.id !== p.found)
-    if (found.model && found.model !== controller.sheet)
-      throw new Refusal(
-        `The device says it is a ${sheets[found.model]?.name ?? found.model}; ${controller.ref} is planned as ${sheetOf(sheets, controller.sheet).name}.`,
-      )
+    const wrong = wrongTypeWords(found.model, controller, sheets)
+    if (wrong) throw new Refusal(wrong)
     return [
       ...(other ? [put(facts, 'found', { ...other, controller: null })] : []),
       put(facts, 'found', { ...found, controller: controller.id, chosen: true }),
@@ -154,8 +153,7 @@ function matchedBy(facts: Facts, label: DeviceLabel): Change[] {
   const theirs = all(facts, 'found').filter((f) => f.controller === label.controller)
   const stays = theirs.some(mine)
   const loose = all(facts, 'found').filter((f) => f.controller === null && mine(f))
-  const sheet = facts.controller[label.controller]?.sheet
-  const taken = loose.find((f) => !stays && (f.model === '' || f.model === sheet))
+  const taken = stays ? undefined : loose[0]
   return [
     ...theirs.map((f) => put(facts, 'found', { ...unchosen(f), controller: mine(f) ? f.controller : null })),
     ...(taken ? [put(facts, 'found', { ...unchosen(taken), controller: label.controller })] : []),

@@ -3,6 +3,7 @@ import {
   deviceStanding,
   offsetText,
   outOfReachWords,
+  wrongTypeWords,
   type BusDevice,
   type Controller,
   type Facts,
@@ -31,6 +32,8 @@ export function standingOf(facts: Facts, controller: Controller): Standing {
     return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
   if (claim) return { says: at?.says || 'at work', tone: 'slate', link: 'working' }
   if (!found) return { says: 'Not heard. Has it power, and does its link lamp flicker?', tone: 'quiet', link: 'apart' }
+  const wrong = wrongTypeWords(found.model, controller, sheetsFor(facts))
+  if (wrong) return { says: wrong, tone: 'madder', link: 'fault' }
   if (!found.routable) return { says: outOfReachWords(facts, found.address, controller), tone: 'madder', link: 'fault' }
   const total = found.holds ? found.holds.doors + found.holds.people : 0
   return found.ownership === 'closed'
