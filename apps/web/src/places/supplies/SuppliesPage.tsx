@@ -24,7 +24,7 @@ import { faultsOf, suppliesInOrder, withSupply } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { few } from '../../state/ahead'
-import { useDone } from '../../state/slowly'
+import { useDone } from '../../state/known'
 import { keeperOf } from '../../state/worked'
 import { Meter } from './Meter'
 
