@@ -1,5 +1,5 @@
 import { useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useLayoutEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { LongListProps } from './LongList'
 import { usePageScroll } from './Screen'
 
@@ -15,7 +15,8 @@ const places = 40
 export function LongList<R extends { id: string }>({ label, rows, rowHeight, chosen, draw }: LongListProps<R>) {
   const page = usePageScroll()
   const list = useRef<HTMLDivElement>(null)
-  const [above, setAbove] = useState(0)
+  /** Null until it is measured. */
+  const [above, setAbove] = useState<number | null>(null)
   const whole = rows.length <= wholeUpTo
   const overscan = useGrowing(whole ? rows.length : beyond)
   const virtual = useVirtualizer({
@@ -23,12 +24,13 @@ export function LongList<R extends { id: string }>({ label, rows, rowHeight, cho
     getScrollElement: () => scrollerOf(page),
     estimateSize: () => rowHeight,
     overscan,
-    scrollMargin: above,
+    scrollMargin: above ?? 0,
     // What stands in view at the first look, before anything is measured.
     initialRect: { width: 390, height: 844 },
   })
   // What stands above the list, its head and what else was found, grows and shrinks.
-  useLayoutEffect(() => {
+  // Not before what scrolls is there: it comes after what stands in it.
+  useEffect(() => {
     const outer = scrollerOf(page)
     const content = outer?.firstElementChild
     if (!outer || !content) return undefined
@@ -43,12 +45,17 @@ export function LongList<R extends { id: string }>({ label, rows, rowHeight, cho
     return () => sizes.disconnect()
   }, [page])
   const at = rows.findIndex((r) => r.id === chosen)
-  const shown = useRef(chosen)
+  // Brought into view when it is chosen, also where the list comes with it; not when the list around it changes.
+  const shown = useRef<string>(undefined)
   useEffect(() => {
-    if (shown.current === chosen) return
+    const outer = scrollerOf(page)
+    if (above === null || !outer || at < 0 || shown.current === chosen) return
     shown.current = chosen
-    if (at >= 0) virtual.scrollToIndex(at, { align: 'auto' })
-  }, [chosen, at, virtual])
+    const top = above + at * rowHeight
+    if (top < outer.scrollTop) outer.scrollTop = top
+    else if (top + rowHeight > outer.scrollTop + outer.clientHeight)
+      outer.scrollTop = top + rowHeight - outer.clientHeight
+  }, [chosen, at, above, rowHeight, page])
   const inView = virtual.getVirtualItems()
   const slots = Math.max(places, inView.length)
   return (
