@@ -49,10 +49,11 @@ const looks: readonly Look[] = [
   ),
   firstKey('the list follows', (page) =>
     page.waitForFunction(
-      (all) =>
-        Number(document.querySelector('[aria-label="Doors"] [role="listitem"]')?.getAttribute('aria-setsize')) <
-        all / 2,
-      doors,
+      () => {
+        const rows = [...document.querySelectorAll('[aria-label="Doors"] [role="button"]')]
+        return rows.length > 0 && rows.every((r) => r.getAttribute('aria-label')?.split('.')[0]?.includes('9'))
+      },
+      undefined,
       { polling: 20 },
     ),
   ),

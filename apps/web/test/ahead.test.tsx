@@ -171,6 +171,18 @@ describe('a long list', () => {
     expect(rows().map((r) => r.getAttribute('aria-posinset'))).toEqual(rows().map((_, i) => String(i + 1)))
     end()
   })
+  it('brings the row that is chosen into view', async () => {
+    begin(manyDoors(198))
+    const end = workAhead()
+    const { rerender } = render(<Board chosen="D-01" />)
+    await settled()
+    const page = screen.getByRole('main').firstElementChild as HTMLElement
+    expect(page.scrollTop).toBe(0)
+    rerender(<Board chosen="E-150" />)
+    await settled()
+    expect(page.scrollTop).toBeGreaterThan(140 * 60)
+    end()
+  })
   it('of up to sixty rows stands there whole, so that the browser finds all of it', async () => {
     begin(manyDoors(58))
     const end = workAhead()

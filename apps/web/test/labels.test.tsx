@@ -7,6 +7,7 @@ import { applyChanges, put, type Found } from '@rauta/core'
 import { BenchPage } from '../src/places/reach/BenchPage'
 import { useJob } from '../src/state/job'
 import { useSession } from '../src/state/session'
+import { found } from '../../../packages/contracts/test/found'
 import { smallJob } from './small'
 
 const sent: [string, unknown][] = []
@@ -79,21 +80,6 @@ describe('labels as a list', () => {
 })
 
 describe('a device that was found', () => {
-  const found = (over: Partial<Found>): Found => ({
-    id: 'f1',
-    address: '192.168.90.10',
-    port: 80,
-    name: '',
-    model: 'controller-2',
-    serial: '0A61C001',
-    mac: '02:00:5E:10:00:01',
-    routable: true,
-    ownership: 'factory',
-    holds: null,
-    seenAt: 1,
-    controller: null,
-    ...over,
-  })
   const show = (record: Found) => {
     const facts = smallJob()
     useJob.setState({ facts: applyChanges(facts, [put(facts, 'found', record)], facts.rev + 1) })
@@ -106,7 +92,7 @@ describe('a device that was found', () => {
     ).toBeTruthy()
   })
   it('in another subnet comes with the address that this computer needs, planned or not', () => {
-    show(found({ routable: false, controller: 'a1' }))
+    show(found({ address: '192.168.90.10', routable: false, controller: 'a1' }))
     expect(
       screen.getByRole('button', {
         name: /^A1: .*Give its network adapter 192\.168\.90\.254.*until A1 stands at 10\.1\.1\.21/,

@@ -7,14 +7,11 @@ import {
   readLabels,
   wrongTypeWords,
   type Controller,
-  type Found,
   type LabelLine,
 } from '@rauta/core'
 import { Refusal, shippedSheets } from '../src'
+import { found, mac, serial } from './found'
 import { smallJob, type World } from './world'
-
-const serial = '0A61C001'
-const mac = '02:00:5E:10:00:01'
 
 /** Two controllers, neither with a label. */
 function job(): World {
@@ -24,21 +21,6 @@ function job(): World {
   w.put('controller', { ...w.facts.controller['a1'], ref: 'A1', serial: '', mac: '' } as never)
   return w
 }
-const found = (over: Partial<Found> = {}): Found => ({
-  id: 'f1',
-  address: '10.1.1.21',
-  port: 80,
-  name: '',
-  model: 'controller-2',
-  serial,
-  mac,
-  routable: true,
-  ownership: 'factory',
-  holds: null,
-  seenAt: 1,
-  controller: null,
-  ...over,
-})
 const read = (text: string, w = job()) => readLabels(text, w.facts)
 const only = (text: string, w = job()): LabelLine => {
   const [line, ...more] = read(text, w)
@@ -118,6 +100,18 @@ describe('a list of labels', () => {
     expect(only(`A2 ${serial}`, w)).toMatchObject({ grade: 'bad', says: 'A1 has this serial or MAC already.' })
     expect(read(`A2 ${serial}\nA1 0A61C002 02:00:5E:10:00:02`, w).map((l) => l.grade)).toEqual(['new', 'changed'])
   })
+  it('leaves a serial to nobody else whose device gets no other by it', () => {
+    const w = job()
+    w.do('controllers.label', { labels: [{ ...label, mac: '' }] })
+    const lines = read(`A2 ${serial}\nA1 ${mac}`, w)
+    expect(lines[0]).toMatchObject({ grade: 'bad', says: 'A1 has this serial or MAC already.' })
+    expect(lines[1]?.grade).toBe('new')
+    const labels = [
+      { controller: 'a2', serial, mac: '' },
+      { controller: 'a1', serial: '', mac },
+    ]
+    expect(() => w.do('controllers.label', { labels })).toThrow(/A1 has the serial/)
+  })
   it('ends where it is too long, and says so', () => {
     const lines = read(Array.from({ length: mostLabelLines + 5 }, (_, i) => `X ${i}`).join('\n'))
     expect(lines).toHaveLength(mostLabelLines + 1)
@@ -180,6 +174,15 @@ describe('labels that are entered', () => {
     expect(wrongTypeWords('controller-2', planned, shippedSheets)).toBeNull()
     expect(wrongTypeWords('', planned, shippedSheets)).toBeNull()
   })
+  it('of devices that were matched the wrong way round change their places', () => {
+    const w = job()
+    const other = { serial: '0A61C002', mac: '02:00:5E:10:00:02' }
+    w.put('found', found({ controller: 'a2', chosen: true }))
+    w.put('found', found({ ...other, id: 'f2', controller: 'a1', chosen: true }))
+    w.do('controllers.label', { labels: [label, { controller: 'a2', ...other }] })
+    expect(w.facts.found['f1']).toMatchObject({ controller: 'a1' })
+    expect(w.facts.found['f2']).toMatchObject({ controller: 'a2' })
+  })
   it('confirm one that was matched by what it says of itself', () => {
     const w = job()
     w.put('found', found({ controller: 'a1', chosen: true }))
@@ -223,7 +226,7 @@ describe('labels that are entered', () => {
   it('are nobody’s twice in the plan', () => {
     const w = job()
     w.do('controllers.label', { labels: [label] })
-    expect(labelHolder({ controller: 'a2', serial: '', mac }, new Set(), w.facts)?.ref).toBe('A1')
-    expect(labelHolder({ controller: 'a1', serial, mac }, new Set(), w.facts)).toBeUndefined()
+    expect(labelHolder({ controller: 'a2', serial: '', mac }, [], w.facts)?.ref).toBe('A1')
+    expect(labelHolder({ controller: 'a1', serial, mac }, [], w.facts)).toBeUndefined()
   })
 })

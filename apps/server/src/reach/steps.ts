@@ -5,6 +5,7 @@ import {
   offsetText,
   outOfReachWords,
   put,
+  takenAddresses,
   wrongTypeWords,
   type Claim,
   type claimSteps,
@@ -12,7 +13,7 @@ import {
   type Found,
   type Secured,
 } from '@rauta/core'
-import { sheetsFor, takenAddresses } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { driverAt, factorySecret, protocolOf, type Context } from '../context'
 import { checkIdentity } from './inService'

@@ -12,10 +12,12 @@ import {
   jobOf,
   labelFault,
   labelHolder,
+  labelTwins,
   macOf,
   mostLabelLines,
   put,
   sheetOf,
+  takenAddresses,
   wrongTypeWords,
   type Change,
   type Claim,
@@ -28,14 +30,6 @@ import {
 } from '@rauta/core'
 import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
-
-export function takenAddresses(facts: Facts, except: string): Map<string, string> {
-  return new Map(
-    [...all(facts, 'controller'), ...all(facts, 'unit')]
-      .filter((c) => c.id !== except && c.address)
-      .map((c) => [c.address, c.ref]),
-  )
-}
 
 export const controllerSchema = object(
   {
@@ -147,17 +141,20 @@ export const foundMatch = defineCommand<{ found: string; controller: string | nu
       : `Took ${f.found[p.found]?.serial ?? ''} off the plan`,
 })
 
-/** A found device that has this label is the planned one from now on; one that was matched and has another is not. */
-function matchedBy(facts: Facts, label: DeviceLabel): Change[] {
-  const mine = (f: Found) => hasLabel(f, label)
-  const theirs = all(facts, 'found').filter((f) => f.controller === label.controller)
-  const stays = theirs.some(mine)
-  const loose = all(facts, 'found').filter((f) => f.controller === null && mine(f))
-  const taken = stays ? undefined : loose[0]
-  return [
-    ...theirs.map((f) => put(facts, 'found', { ...unchosen(f), controller: mine(f) ? f.controller : null })),
-    ...(taken ? [put(facts, 'found', { ...unchosen(taken), controller: label.controller })] : []),
-  ]
+/** What was found stands where its label says; what was matched to a device that has another label stands nowhere. */
+function matchedBy(facts: Facts, labels: readonly DeviceLabel[]): Change[] {
+  const found = all(facts, 'found')
+  const labelled = new Set(labels.map((l) => l.controller))
+  const free = (f: Found) => f.controller === null || labelled.has(f.controller)
+  const places = new Map<string, string>()
+  for (const label of labels) {
+    const having = found.filter((f) => hasLabel(f, label))
+    const one = having.find((f) => f.controller === label.controller) ?? having.find(free)
+    if (one) places.set(one.id, label.controller)
+  }
+  return found
+    .filter((f) => places.has(f.id) || labelled.has(f.controller ?? ''))
+    .map((f) => put(facts, 'found', { ...unchosen(f), controller: places.get(f.id) ?? null }))
 }
 
 const unchosen = ({ chosen: _by, ...found }: Found): Found => found
@@ -174,27 +171,20 @@ export const controllersLabel = defineCommand<{ labels: DeviceLabel[] }>()({
     },
   }),
   apply(facts, { labels }) {
-    const seen = new Set<string>()
-    const listed = new Set(labels.map((l) => l.controller))
-    for (const label of labels) {
-      const { ref } = existing(facts.controller[label.controller], 'controller', label.controller)
+    const twins = labelTwins(labels)
+    const changes = labels.map((label, i) => {
+      const was = existing(facts.controller[label.controller], 'controller', label.controller)
       const fault = labelFault(label, facts)
       if (fault) throw new Refusal(fault)
-      if (!label.serial && !label.mac) throw new Refusal(`${ref}: the label has neither a serial nor a MAC.`)
-      const holder = labelHolder(label, listed, facts)
-      if (holder) throw new Refusal(`${holder.ref} has the serial or MAC of ${ref} already.`)
+      if (!label.serial && !label.mac) throw new Refusal(`${was.ref}: the label has neither a serial nor a MAC.`)
+      const holder = labelHolder(label, labels, facts)
+      if (holder) throw new Refusal(`${holder.ref} has the serial or MAC of ${was.ref} already.`)
       if (label.mac !== '' && macOf(label.mac) !== label.mac)
         throw new Refusal(`${label.mac} is no MAC. Write it as 00:1B:44:11:3A:B7.`)
-      for (const said of [label.controller, label.serial.toUpperCase(), label.mac].filter(Boolean)) {
-        if (seen.has(said)) throw new Refusal(`${ref}: its label stands twice in the list.`)
-        seen.add(said)
-      }
-    }
-    return labels.flatMap((label) => {
-      const was = existing(facts.controller[label.controller], 'controller', label.controller)
-      const next = { ...was, serial: label.serial || was.serial, mac: label.mac || was.mac }
-      return [put(facts, 'controller', next), ...matchedBy(facts, label)]
+      if (twins[i] !== null) throw new Refusal(`${was.ref}: its label stands twice in the list.`)
+      return put(facts, 'controller', { ...was, serial: label.serial || was.serial, mac: label.mac || was.mac })
     })
+    return [...changes, ...matchedBy(facts, labels)]
   },
   words: (_f, { labels }) => `Entered the labels of ${labels.length === 1 ? '1 device' : `${labels.length} devices`}`,
 })

@@ -3,7 +3,7 @@ import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import type { Touched } from '../job/kind'
-import { emptyFacts } from '../records/apply'
+import { differing, emptyFacts } from '../records/apply'
 import { declarationOf, recordKinds } from '../records/kinds'
 import { supplyOf } from '../supplies/fed'
 import { supplyReport, type SupplyReport } from '../supplies/report'
@@ -163,10 +163,4 @@ function grouped(doors: readonly Door[], keyOf: (door: Door) => string | undefin
     else groups.set(key, [door])
   }
   return groups
-}
-
-function differing(a: Readonly<Record<string, unknown>>, b: Readonly<Record<string, unknown>>): string[] {
-  const ids = Object.keys(b).filter((id) => a[id] !== b[id])
-  for (const id of Object.keys(a)) if (!(id in b)) ids.push(id)
-  return ids
 }

@@ -1,6 +1,7 @@
 import { all, type Facts } from '../job/facts'
 import { jobOf } from '../job/records'
 import { ipv4, ipv4Text, maskOf, sameSubnet } from './address'
+import { takenAddresses } from './plan'
 
 /** An address that this computer may take beside its own, to reach a device in another subnet. */
 export interface BesideAddress {
@@ -46,8 +47,7 @@ function takenHere(facts: Facts): Set<string> {
   const network = jobOf(facts)?.network
   return new Set([
     ...all(facts, 'found').map((f) => f.address),
-    ...all(facts, 'controller').map((c) => c.address),
-    ...all(facts, 'unit').map((u) => u.address),
+    ...takenAddresses(facts, '').keys(),
     ...(network ? [network.gateway, network.timeServer] : []),
   ])
 }

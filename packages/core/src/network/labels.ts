@@ -62,7 +62,14 @@ export function readLabels(text: string, facts: Facts): LabelLine[] {
     .filter((l) => l.text !== '')
   const columns = columnsOf(lines[0]?.text ?? '')
   const rows = columns ? lines.slice(1) : lines
-  const read = rows.slice(0, mostLabelLines).map((l): LabelLine => readLine(l, columns, facts))
+  const planned = new Map(all(facts, 'controller').map((c) => [c.ref.toUpperCase(), c]))
+  const read = rows
+    .slice(0, mostLabelLines)
+    .map(({ line, text: raw }) =>
+      raw.length > longestLine
+        ? bad(line, `${raw.slice(0, 40)} …`, 'No label is so long.')
+        : readLine(line, raw, sorted(cellsOf(raw, columns), planned, facts), facts),
+    )
   const over = rows[mostLabelLines]
   if (over)
     read.push(bad(over.line, over.text, `A list has at most ${mostLabelLines} lines. Paste the rest by itself.`))
@@ -109,9 +116,8 @@ interface Cells {
   odd: string[]
 }
 
-function sorted(cells: readonly string[], facts: Facts): Cells {
+function sorted(cells: readonly string[], planned: ReadonlyMap<string, Controller>, facts: Facts): Cells {
   const found: Cells = { device: [], serial: [], mac: [], either: [], odd: [] }
-  const planned = new Map(all(facts, 'controller').map((c) => [c.ref.toUpperCase(), c]))
   for (const cell of cells) {
     const device = planned.get(cell.toUpperCase())
     const [, mark = '', rest = ''] = /^(s\/?n|serial|mac)\s*[:=#]\s*(.*)$/i.exec(cell) ?? []
@@ -141,13 +147,7 @@ function decided(cells: Cells, facts: Facts): Cells {
   return { ...cells, serial, mac, either: open }
 }
 
-function readLine(
-  { line, text }: { line: number; text: string },
-  columns: readonly number[] | null,
-  facts: Facts,
-): LabelLine {
-  if (text.length > longestLine) return bad(line, `${text.slice(0, 40)} …`, 'No label is so long.')
-  const cells = sorted(cellsOf(text, columns), facts)
+function readLine(line: number, text: string, cells: Cells, facts: Facts): LabelLine {
   const fault = faultIn(cells)
   if (fault) return bad(line, text, fault)
   const [controller] = cells.device
@@ -203,30 +203,55 @@ function graded(line: number, text: string, was: Controller, label: DeviceLabel)
 /** A device, a serial or a MAC that stands twice, here or in the plan, is nobody’s. */
 function againstEachOther(lines: readonly LabelLine[], facts: Facts): LabelLine[] {
   const good = lines.flatMap((l) => (l.label ? [{ ...l, label: l.label }] : []))
-  const listed = new Set(good.map((l) => l.label.controller))
+  const labels = good.map((l) => l.label)
+  const twins = labelTwins(labels)
+  const faults = new Map<number, string>()
+  good.forEach(({ line, label }, i) => {
+    const twin = good[twins[i] ?? -1]
+    const holder = labelHolder(label, labels, facts)
+    if (twin) faults.set(line, `Line ${twin.line} has the same device, serial or MAC. Which one is right?`)
+    else if (holder) faults.set(line, `${holder.ref} has this serial or MAC already.`)
+  })
   return lines.map((l) => {
-    if (!l.label) return l
-    const { controller, serial, mac } = l.label
-    const twin = good.find(
-      (g) =>
-        g.line !== l.line &&
-        (g.label.controller === controller || shares(g.label.serial, serial) || shares(g.label.mac, mac)),
-    )
-    if (twin) return bad(l.line, l.text, `Line ${twin.line} has the same device, serial or MAC. Which one is right?`)
-    const holder = labelHolder(l.label, listed, facts)
-    return holder ? bad(l.line, l.text, `${holder.ref} has this serial or MAC already.`) : l
+    const fault = faults.get(l.line)
+    return fault ? bad(l.line, l.text, fault) : l
   })
 }
 
-/** Another planned device, besides those that get a label by the same list, that has this serial or MAC already. */
-export const labelHolder = (
-  { controller, serial, mac }: DeviceLabel,
-  listed: ReadonlySet<string>,
-  facts: Facts,
-): Controller | undefined =>
-  all(facts, 'controller').find(
-    (c) => c.id !== controller && !listed.has(c.id) && (shares(c.serial, serial) || shares(c.mac, mac)),
+const shares = (a: string, b: string): boolean => a !== '' && same(a, b)
+
+/** For each label the place of another in the list that has its device, serial or MAC; null where none has. */
+export function labelTwins(labels: readonly DeviceLabel[]): (number | null)[] {
+  const keysOf = ({ controller, serial, mac }: DeviceLabel) => [
+    `device ${controller}`,
+    ...(serial ? [`serial ${serial.toUpperCase()}`] : []),
+    ...(mac ? [`MAC ${mac.toUpperCase()}`] : []),
+  ]
+  /** The first two places of each: enough to know one that is not one's own. */
+  const firstTwo = new Map<string, number[]>()
+  labels.forEach((label, i) => {
+    for (const key of keysOf(label)) firstTwo.set(key, [...(firstTwo.get(key) ?? []), i].slice(0, 2))
+  })
+  return labels.map(
+    (label, i) =>
+      keysOf(label)
+        .flatMap((key) => firstTwo.get(key) ?? [])
+        .find((n) => n !== i) ?? null,
   )
+}
+
+/** Another planned device that has this serial or MAC and keeps it: the same list gives it no other. */
+export function labelHolder(
+  { controller, serial, mac }: DeviceLabel,
+  labels: readonly DeviceLabel[],
+  facts: Facts,
+): Controller | undefined {
+  return all(facts, 'controller').find((c) => {
+    if (c.id === controller || !(shares(c.serial, serial) || shares(c.mac, mac))) return false
+    const next = labels.find((l) => l.controller === c.id)
+    return shares(next?.serial ? '' : c.serial, serial) || shares(next?.mac ? '' : c.mac, mac)
+  })
+}
 
 /** Whether a device that says this of itself has the label: one of both agrees, and neither contradicts. */
 export const hasLabel = (said: { serial: string; mac: string }, label: DeviceLabel): boolean => {
@@ -237,5 +262,3 @@ export const hasLabel = (said: { serial: string; mac: string }, label: DeviceLab
     !contradicts(said.mac, label.mac)
   )
 }
-
-const shares = (a: string, b: string): boolean => a !== '' && same(a, b)

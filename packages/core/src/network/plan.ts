@@ -45,6 +45,15 @@ export interface AddressedDevice {
 export const addressKey = (key: AddressLine['key']): string =>
   key.kind === 'part' ? `part/${key.door}/${key.part}` : `${key.kind}/${key.id}`
 
+/** Addresses that are planned for controllers and units, and for whom. @param except id of a device that does not count */
+export function takenAddresses(facts: Facts, except: string): Map<string, string> {
+  return new Map(
+    [...all(facts, 'controller'), ...all(facts, 'unit')]
+      .filter((c) => c.id !== except && c.address)
+      .map((c) => [c.address, c.ref]),
+  )
+}
+
 /** Every planned device with an address, in order of controllers, units, doors. */
 export function addressedDevices(facts: Facts, sheets: Sheets): AddressedDevice[] {
   const own = (kind: 'controller' | 'unit') =>

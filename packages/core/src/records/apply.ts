@@ -44,3 +44,10 @@ function keepNewest(table: Record<string, unknown>, newest: number): void {
   const ids = Object.keys(table)
   if (ids.length > newest + slack) for (const id of ids.slice(0, ids.length - newest)) delete table[id]
 }
+
+/** Ids of the records that are not the same ones in two states of a table; those that are gone come last. */
+export function differing(was: Readonly<Record<string, unknown>>, now: Readonly<Record<string, unknown>>): string[] {
+  const ids = Object.keys(now).filter((id) => was[id] !== now[id])
+  for (const id of Object.keys(was)) if (!(id in now)) ids.push(id)
+  return ids
+}

@@ -1,5 +1,5 @@
-import { FreeAddresses, jobOf, kindWords, type Controller, type Facts } from '@rauta/core'
-import { sheetsFor, takenAddresses } from '@rauta/contracts'
+import { FreeAddresses, jobOf, kindWords, takenAddresses, type Controller, type Facts } from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
 import { v7 } from 'uuid'

@@ -23,7 +23,7 @@ const widePitch = 38
 type Filter = { area: string; missing: 'any' | Mark; find: string }
 
 const given = (facts: Facts, door: Door, mark: Mark): boolean => {
-  const sign = marksFor(facts, door)[mark].sign
+  const { sign } = marksFor(facts, door)[mark]
   return sign === 'given' || sign === 'notNeeded'
 }
 const countsOf = (facts: Facts, doors: readonly Door[]): Record<Mark, number> =>

@@ -3,9 +3,9 @@ import {
   busDevicesOn,
   foundConflicts,
   outOfReachWords,
+  saidType,
   sheetOf,
   type Controller,
-  type Facts,
   type Found,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
@@ -234,7 +234,7 @@ function Loose({ found }: { found: Found }) {
           {`It says it is ${found.serial}, and so does ${twin.ref} at ${facts.reach[twin.id]?.address ?? twin.address}. One of the two is not. Compare both with their labels before you match.`}
         </Notice>
       ) : null}
-      <T tone="quiet">{`${sheetName(facts, found.model)} at ${found.address}`}</T>
+      <T tone="quiet">{`${saidType(found.model, sheetsFor(facts)) || 'Unknown type'} at ${found.address}`}</T>
       {found.routable ? null : <T>{outOfReachWords(facts, found.address)}</T>}
       {fitting.map((c) => (
         <MatchAction key={c.id} found={found} controller={c} />
@@ -245,8 +245,6 @@ function Loose({ found }: { found: Found }) {
     </View>
   )
 }
-
-const sheetName = (facts: Facts, id: string) => sheetsFor(facts)[id]?.name ?? (id || 'Unknown type')
 
 function MatchAction({ found, controller }: { found: Found; controller: Controller }) {
   const send = useJob((s) => s.send)

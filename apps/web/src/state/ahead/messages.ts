@@ -1,4 +1,4 @@
-import { recordKinds, type Change, type Facts, type RecordKind, type Sheets, type WorkedOut } from '@rauta/core'
+import { differing, recordKinds, type Change, type Facts, type Sheets, type WorkedOut } from '@rauta/core'
 
 /** To the worker: what became of the facts, kind by kind, then what of them is wanted. A newer question replaces an older one. */
 export type Told =
@@ -13,17 +13,13 @@ export interface Answer extends WorkedOut {
 }
 
 /** What leads from one state of the facts to the next, a list for each kind that differs. */
-export function changesBetween(was: Facts, now: Facts): Change[][] {
-  return recordKinds
+export const changesBetween = (was: Facts, now: Facts): Change[][] =>
+  recordKinds
     .filter((kind) => was[kind] !== now[kind])
-    .map((kind) => changesOf(kind, was[kind], now[kind]))
+    .map((kind) =>
+      differing(was[kind], now[kind]).map(
+        (id) =>
+          ({ kind, id, before: null, after: Object.hasOwn(now[kind], id) ? now[kind][id] : null }) as unknown as Change,
+      ),
+    )
     .filter((changes) => changes.length > 0)
-}
-
-type Table = Readonly<Record<string, unknown>>
-function changesOf(kind: RecordKind, was: Table, now: Table): Change[] {
-  const change = (id: string, after: unknown) => ({ kind, id, before: null, after }) as Change
-  const gone = Object.keys(was).filter((id) => !Object.hasOwn(now, id))
-  const come = Object.keys(now).filter((id) => was[id] !== now[id])
-  return [...gone.map((id) => change(id, null)), ...come.map((id) => change(id, now[id]))]
-}
