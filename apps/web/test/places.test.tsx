@@ -101,6 +101,19 @@ describe('planning', () => {
     await press('Place on A1')
     expect(sent).toEqual([['door.placeProposed', { id: 'D-02', controller: 'a1' }]])
   })
+  it('places a door with a door station on that station, and says on its page that it stands there', async () => {
+    const hardware = { entryReader: 'station-one', lock: 'strike-secure' }
+    const plan: [string, unknown] = ['door.edit', { id: 'D-02', fields: { hardware } }]
+    useJob.setState({ facts: smallJob([plan]) })
+    const { unmount } = render(<PlanPage id="D-02" />)
+    expect(screen.queryByRole('button', { name: 'Place on A1' })).toBeNull()
+    await press('Place on its own unit, A2')
+    expect(sent).toEqual([['door.placeOnUnit', { door: 'D-02', controller: expect.any(String) as string, ref: 'A2' }]])
+    unmount()
+    useJob.setState({ facts: smallJob([plan, sent[0] as [string, unknown]]) })
+    render(<DoorPage id="D-02" />)
+    expect(screen.getByText('Outside to Inside · on R1 itself, A2')).toBeTruthy()
+  })
   it('moves a lead by tap and tap, and refuses a terminal of another kind', async () => {
     render(<PlanPage id="D-01" />)
     await press(/^Move C1 contact/)

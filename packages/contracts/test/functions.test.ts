@@ -308,15 +308,17 @@ describe('Reach is per device', () => {
   const limitsOf = (w: World) => marksOf(w.facts, w.door(), sheets).reach
 
   it('a device with an address of its own that is not reached keeps the door short of it, and says so', () => {
-    const w = roomy({ ...strikeHardware, entryReader: 'reader-face' })
+    const w = roomy(strikeHardware)
+    // The head unit of a station, as a part: it has an address and drives no door.
+    w.put('door', { ...w.door(), parts: [...w.door().parts, { id: 'R2', role: 'exitReader', sheet: 'station-head' }] })
     w.reached('a8')
     expect(limitsOf(w)).toMatchObject({
       sign: 'underWay',
       says: expect.stringContaining('an address of its own on the network') as string,
     })
-    w.reached('D-01/R1')
+    w.reached('D-01/R2')
     expect(limitsOf(w)).toMatchObject({ sign: 'given', says: 'All 2 devices of this door answer.' })
-    w.reached('D-01/R1', { silentMs: 121_000 })
+    w.reached('D-01/R2', { silentMs: 121_000 })
     expect(limitsOf(w)).toMatchObject({ sign: 'stale' })
   })
 

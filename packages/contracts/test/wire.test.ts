@@ -118,7 +118,7 @@ describe('the mark Wire', () => {
     wireAll(w)
     expect(wire(w).sign).toBe('given')
     w.do('cabinet.check', { controller: 'a1', item: 'earth', done: false })
-    expect(wire(w)).toMatchObject({ sign: 'underWay', says: 'Cabinet Riser of A1: 1 still to check off.' })
+    expect(wire(w)).toMatchObject({ sign: 'underWay', says: 'Cabinet Riser, A1: 1 still to check off.' })
   })
   it('is stopped by a reading out of tolerance, and given again by a better one', () => {
     const w = smallJob()

@@ -92,7 +92,7 @@ async function planMore(client: Client): Promise<void> {
   for (const unit of planned.units) await client.command('unit.put', unit)
   for (const [
     i,
-    { id, name, from, to, x, y, controller, length, hardware, passagesPerDay, ...rest },
+    { id, name, from, to, x, y, controller, unit, length, hardware, passagesPerDay, ...rest },
   ] of planned.doors.entries()) {
     await client.command('door.add', {
       id,
@@ -118,12 +118,33 @@ async function planMore(client: Client): Promise<void> {
     })
     if (id === 'V-01' || id === 'V-02') await client.command('part.feed', { door: id, part: 'R1', own: true })
     if (controller) await client.command('door.placeProposed', { id, controller })
+    if (unit) await placeOnUnit(client, id, unit)
     if (length === undefined) continue
     const cables = (await client.records<{ cables: { id: string }[] }>('door'))[id]?.cables ?? []
     for (const cable of cables) await client.command('cable.set', { door: id, cable: cable.id, lengthM: length })
   }
+  for (const rule of planned.rules) await client.command('rule.put', rule)
   for (const feed of planned.feeds) await client.command('unitFeed.put', feed)
   for (const plan of planned.powerPlans) await client.command('powerPlan.put', plan)
+}
+
+/** The address that it shall have, and the serial of its label, come with the unit. */
+async function placeOnUnit(
+  client: Client,
+  door: string,
+  { id, ref, address, serial }: NonNullable<planned.PlannedDoor['unit']>,
+): Promise<void> {
+  await client.command('door.placeOnUnit', { door, controller: id, ref })
+  const made = (await client.records<Record<string, unknown>>('controller'))[id]
+  await client.command('controller.put', { ...made, address, serial })
+}
+
+/** What the demo knows of a door, whichever part of the plan it is in. */
+const plannedDoor = (id: string): { hardware: Record<string, string>; handle?: boolean; feedV: number } | undefined => {
+  const first = demo.doors.find((d) => d.id === id)
+  if (first) return { ...first, feedV: 13.6 }
+  const more = planned.doors.find((d) => d.id === id)
+  return more && { ...more, feedV: more.unit ? 12 : 13.6 }
 }
 
 /** Loops and volts as a meter would show them: a little under what is worked out, since the tables give maxima. */
@@ -132,16 +153,16 @@ const loopOf = (part: string, lengthM: number) =>
 
 async function wire(client: Client): Promise<void> {
   const doors = await client.records<{ cables: { id: string; part: string; lengthM: number }[] }>('door')
-  const wired = ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01', 'T-02', 'T-03', 'P-01']
+  const wired = ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01', 'T-02', 'T-03', 'P-01', 'F-00', 'T-04']
   for (const id of wired) {
-    const planned = demo.doors.find((d) => d.id === id)
+    const known = plannedDoor(id)
     const cables = doors[id]?.cables ?? []
-    const magnet = planned?.hardware['lock']?.startsWith('magnet') ?? false
+    const magnet = known?.hardware['lock']?.startsWith('magnet') ?? false
     const path = cables
       .filter((c) => c.part === 'K1' || c.part === 'B1')
       .reduce((sum, c) => sum + loopOf(c.part, c.lengthM), 0)
     const coil = magnet ? 24 : 30
-    const driven = (13.6 * coil) / (coil + path)
+    const driven = ((known?.feedV ?? 13.6) * coil) / (coil + path)
     for (const cable of cables) {
       for (const what of ['pulled', 'ended', 'tested'])
         await client.command('tick.set', { door: id, cable: cable.id, what, done: true })
@@ -185,6 +206,8 @@ async function wire(client: Client): Promise<void> {
       'tamper',
     ])
       await client.command('cabinet.check', { controller, item, done: true })
+  for (const item of ['box', 'mount-1', 'mount-2', 'mount-3', 'sealed', 'tamper'])
+    await client.command('cabinet.check', { controller: 's1', item, done: true })
 }
 
 /** What happens on site: devices taken into service, loaded, proved and signed. */
@@ -197,28 +220,30 @@ class OnSite {
   ) {}
 
   async all(): Promise<void> {
-    this.say('searches and takes two controllers into service')
+    this.say('searches and takes two controllers and a door station into service')
     await this.client.until('the devices to answer', async () => {
       await this.client.post('/search', {})
       const found = Object.values(await this.client.records<{ controller: string | null; ownership: string }>('found'))
-      return found.filter((f) => f.controller).length >= 4
+      return found.filter((f) => f.controller).length >= 5
     })
-    await Promise.all(['a1', 'a2'].map((id) => this.take(id)))
+    await Promise.all(['a1', 'a2', 's1'].map((id) => this.take(id)))
     for (const id of ['a3', 'a4']) await this.begin(id)
     this.say('takes the readers on buses into service; one has its switches wrong')
     await this.takeOnBus('C-01')
     await this.client.command('busDevice.take', { door: 'T-03', part: 'R1' })
-    for (const door of ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01', 'T-02', 'T-03']) await this.prove(door, ['before-load'])
+    for (const door of ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01', 'T-02', 'T-03', 'F-00'])
+      await this.prove(door, ['before-load'])
     this.say('loads and reads back')
-    await Promise.all([this.load('a1'), this.load('a2')])
-    for (const door of ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01']) {
+    await Promise.all(['a1', 'a2', 's1'].map((id) => this.load(id)))
+    for (const door of ['Q-01', 'Q-02', 'C-01', 'C-02', 'T-01', 'F-00']) {
       this.say(`proves ${door}`)
       await this.prove(door, await this.testsOf(door))
     }
-    this.say('signs three doors')
-    for (const door of ['Q-01', 'Q-02', 'C-01']) await this.client.command('door.testCardsOff', { door, off: true })
-    await this.load('a1')
-    for (const door of ['Q-01', 'Q-02', 'C-01']) await this.sign(door)
+    this.say('signs four doors')
+    const signed = ['Q-01', 'Q-02', 'C-01', 'F-00']
+    for (const door of signed) await this.client.command('door.testCardsOff', { door, off: true })
+    await Promise.all(['a1', 's1'].map((id) => this.load(id)))
+    for (const door of signed) await this.sign(door)
     await this.client.command('door.edit', {
       id: 'C-02',
       fields: {
@@ -290,8 +315,8 @@ class OnSite {
   }
 
   private async testsOf(door: string): Promise<string[]> {
-    const planned = demo.doors.find((d) => d.id === door)
-    const has = planned?.hardware ?? {}
+    const known = plannedDoor(door)
+    const has = known?.hardware ?? {}
     return [
       'told',
       'reader-R1',
@@ -302,7 +327,7 @@ class OnSite {
       'lost-card',
       'hours-card',
       ...(has['exit'] ? ['exit-button'] : []),
-      ...(planned?.handle ? ['handle'] : []),
+      ...(known?.handle ? ['handle'] : []),
       'forced',
       'held-open',
       ...(has['breakGlass'] ? ['break-glass'] : []),
@@ -311,7 +336,7 @@ class OnSite {
   }
 
   private async prove(door: string, tests: string[]): Promise<void> {
-    const magnetic = demo.doors.find((d) => d.id === door)?.hardware['lock']?.startsWith('magnet') ?? false
+    const magnetic = plannedDoor(door)?.hardware['lock']?.startsWith('magnet') ?? false
     for (const test of tests) {
       const before = (await this.proofsOf(door, test)).length
       await this.client.command('trial.start', { door, test })

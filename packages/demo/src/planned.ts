@@ -49,8 +49,8 @@ export const feeds = [
   { id: 'controller/a8', unit: 'n1', port: '1', lengthM: 24 },
   { id: 'unit/w1', unit: 'n1', port: '2', lengthM: 72 },
   { id: 'unit/w2', unit: 'n1', port: '3', lengthM: 76 },
-  { id: 'part/F-00/R1', unit: 'n1', port: '4', lengthM: 80 },
-  { id: 'part/T-04/R1', unit: 'n2', port: '1', lengthM: 35 },
+  { id: 'controller/s1', unit: 'n1', port: '4', lengthM: 80 },
+  { id: 'controller/s2', unit: 'n2', port: '1', lengthM: 35 },
 ]
 
 export const powerPlans = [
@@ -87,6 +87,12 @@ export const powerPlans = [
   },
 ]
 
+/** Rules of the first doors, with those of these that get in operation too. */
+export const rules = [
+  { id: 'r-crew', group: 'crew-all', doors: ['Q-02', 'C-01', 'C-02', 'C-03', 'F-00'], schedule: 'sailings' },
+  { id: 'r-tickets', group: 'tickets-all', doors: ['Q-01', 'T-01', 'T-02', 'T-03', 'T-04'], schedule: 'office' },
+]
+
 export interface PlannedDoor {
   id: string
   name: string
@@ -95,6 +101,8 @@ export interface PlannedDoor {
   x: number
   y: number
   controller?: string
+  /** The controller that its door station or wall unit becomes: one on the wall, which reads and drives the lock. */
+  unit?: { id: string; ref: string; address: string; serial: string }
   hardware: Record<string, string>
   passagesPerDay: number
   opening?: string
@@ -289,13 +297,13 @@ export const doors: PlannedDoor[] = [
     to: 'flats',
     x: 56,
     y: 84,
-    controller: 'a9',
+    unit: { id: 's1', ref: 'S1', address: '10.61.8.31', serial: 'RG-1072-S1' },
     outdoor: true,
     hardware: { entryReader: 'station-one', ...strike, exit: 'button-exit' },
     passagesPerDay: 150,
     handle: true,
     escapeRoute: true,
-    length: 16,
+    length: 4,
   },
   {
     id: 'F-20',
@@ -369,8 +377,10 @@ export const doors: PlannedDoor[] = [
     to: 'tickets',
     x: 88,
     y: 26,
+    unit: { id: 's2', ref: 'S2', address: '10.61.8.32', serial: 'RG-1071-S2' },
     hardware: { entryReader: 'reader-face', ...strike },
     passagesPerDay: 30,
+    length: 3,
     handle: true,
   },
   {

@@ -1,5 +1,6 @@
 import {
   layoutDoor,
+  ownUnitOf,
   sheetOf,
   type Controller,
   type DeviceSheet,
@@ -34,7 +35,11 @@ export function doorFigure(
   net: Net,
   sheets: Sheets,
 ): void {
-  const layout = layoutDoor(door, net, inner, { fromRight: board.controller?.terminalOneAt === 'right', cell: 26 })
+  const layout = layoutDoor(door, net, inner, {
+    fromRight: board.controller?.terminalOneAt === 'right',
+    cell: 26,
+    unit: ownUnitOf(door, board)?.id,
+  })
   const lift = 74
   page.figure(
     `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheets, p.sheet).name}`).join(', ')}, on ${controller.ref}`,

@@ -1,6 +1,7 @@
 import {
   boardOf,
   layoutDoor,
+  ownUnitOf,
   netOf,
   sheetOf,
   type Controller,
@@ -71,9 +72,11 @@ export function DoorDrawing({
   const [width, setWidth] = useState(0)
   const facts = useFacts()
   const sheet = boardOf(sheetsFor(facts), controller)
+  const unit = ownUnitOf(door, sheet)
   const layout = width
     ? layoutDoor(door, netOf(door, sheet, sheetsFor(facts)), width, {
         fromRight: sheet.controller?.terminalOneAt === 'right',
+        unit: unit?.id,
       })
     : null
   // From the layout to the paint, for whoever measures it.
@@ -85,7 +88,7 @@ export function DoorDrawing({
         })
       })
   }, [width])
-  const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${controller.ref}`
+  const words = `${door.ref}: ${door.parts.map((p) => `${p.id} ${sheetOf(sheetsFor(facts), p.sheet).name}`).join(', ')}, on ${unit ? 'its own unit ' : ''}${controller.ref}`
   return (
     <View
       style={{ paddingHorizontal: 12 }}

@@ -7047,7 +7047,7 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
 const pattern56 = new RegExp("^[a-z0-9-]{1,40}$", "u");
 const pattern58 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
@@ -9924,9 +9924,11 @@ vErrors.push(err232);
 errors++;
 }
 }
-}
-else {
-const err233 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data48.ownReader !== undefined){
+let data86 = data48.ownReader;
+if(typeof data86 === "string"){
+if(func3(data86) > 200){
+const err233 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err233];
 }
@@ -9935,13 +9937,8 @@ vErrors.push(err233);
 }
 errors++;
 }
-}
-if(data.supply !== undefined){
-let data86 = data.supply;
-if(data86 && typeof data86 == "object" && !Array.isArray(data86)){
-if(!(false)){
-if(data86.volts === undefined){
-const err234 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(func3(data86) < 1){
+const err234 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err234];
 }
@@ -9951,9 +9948,8 @@ vErrors.push(err234);
 errors++;
 }
 }
-if(!(false)){
-if(data86.amps === undefined){
-const err235 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+else {
+const err235 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err235];
 }
@@ -9963,9 +9959,9 @@ vErrors.push(err235);
 errors++;
 }
 }
-if(!(false)){
-if(data86.internalOhm === undefined){
-const err236 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+}
+else {
+const err236 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err236];
 }
@@ -9975,9 +9971,12 @@ vErrors.push(err236);
 errors++;
 }
 }
-for(const key13 in data86){
-if(!(func2.call(schema19.properties.supply.properties, key13))){
-const err237 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+if(data.supply !== undefined){
+let data87 = data.supply;
+if(data87 && typeof data87 == "object" && !Array.isArray(data87)){
+if(!(false)){
+if(data87.volts === undefined){
+const err237 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err237];
 }
@@ -9987,11 +9986,9 @@ vErrors.push(err237);
 errors++;
 }
 }
-if(data86.volts !== undefined){
-let data87 = data86.volts;
-if(typeof data87 == "number"){
-if(data87 <= 0 || isNaN(data87)){
-const err238 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data87.amps === undefined){
+const err238 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err238];
 }
@@ -10001,8 +9998,9 @@ vErrors.push(err238);
 errors++;
 }
 }
-else {
-const err239 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data87.internalOhm === undefined){
+const err239 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err239];
 }
@@ -10012,11 +10010,9 @@ vErrors.push(err239);
 errors++;
 }
 }
-if(data86.amps !== undefined){
-let data88 = data86.amps;
-if(typeof data88 == "number"){
-if(data88 <= 0 || isNaN(data88)){
-const err240 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key13 in data87){
+if(!(func2.call(schema19.properties.supply.properties, key13))){
+const err240 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err240];
 }
@@ -10026,8 +10022,11 @@ vErrors.push(err240);
 errors++;
 }
 }
-else {
-const err241 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data87.volts !== undefined){
+let data88 = data87.volts;
+if(typeof data88 == "number"){
+if(data88 <= 0 || isNaN(data88)){
+const err241 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err241];
 }
@@ -10037,11 +10036,8 @@ vErrors.push(err241);
 errors++;
 }
 }
-if(data86.internalOhm !== undefined){
-let data89 = data86.internalOhm;
-if(typeof data89 == "number"){
-if(data89 < 0 || isNaN(data89)){
-const err242 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err242 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10051,8 +10047,11 @@ vErrors.push(err242);
 errors++;
 }
 }
-else {
-const err243 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data87.amps !== undefined){
+let data89 = data87.amps;
+if(typeof data89 == "number"){
+if(data89 <= 0 || isNaN(data89)){
+const err243 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10062,11 +10061,8 @@ vErrors.push(err243);
 errors++;
 }
 }
-if(data86.floatV !== undefined){
-let data90 = data86.floatV;
-if(typeof data90 == "number"){
-if(data90 <= 0 || isNaN(data90)){
-const err244 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err244 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10076,8 +10072,11 @@ vErrors.push(err244);
 errors++;
 }
 }
-else {
-const err245 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data87.internalOhm !== undefined){
+let data90 = data87.internalOhm;
+if(typeof data90 == "number"){
+if(data90 < 0 || isNaN(data90)){
+const err245 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10087,11 +10086,8 @@ vErrors.push(err245);
 errors++;
 }
 }
-if(data86.endV !== undefined){
-let data91 = data86.endV;
-if(typeof data91 == "number"){
-if(data91 <= 0 || isNaN(data91)){
-const err246 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err246 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10101,8 +10097,11 @@ vErrors.push(err246);
 errors++;
 }
 }
-else {
-const err247 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data87.floatV !== undefined){
+let data91 = data87.floatV;
+if(typeof data91 == "number"){
+if(data91 <= 0 || isNaN(data91)){
+const err247 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10112,11 +10111,8 @@ vErrors.push(err247);
 errors++;
 }
 }
-if(data86.chargerA !== undefined){
-let data92 = data86.chargerA;
-if(typeof data92 == "number"){
-if(data92 < 0 || isNaN(data92)){
-const err248 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err248 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10126,8 +10122,11 @@ vErrors.push(err248);
 errors++;
 }
 }
-else {
-const err249 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data87.endV !== undefined){
+let data92 = data87.endV;
+if(typeof data92 == "number"){
+if(data92 <= 0 || isNaN(data92)){
+const err249 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10137,12 +10136,8 @@ vErrors.push(err249);
 errors++;
 }
 }
-if(data86.battery !== undefined){
-let data93 = data86.battery;
-if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
-if(!(false)){
-if(data93.volts === undefined){
-const err250 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err250 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10152,9 +10147,11 @@ vErrors.push(err250);
 errors++;
 }
 }
-if(!(false)){
-if(data93.peukert === undefined){
-const err251 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(data87.chargerA !== undefined){
+let data93 = data87.chargerA;
+if(typeof data93 == "number"){
+if(data93 < 0 || isNaN(data93)){
+const err251 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10164,9 +10161,8 @@ vErrors.push(err251);
 errors++;
 }
 }
-for(const key14 in data93){
-if(!((key14 === "volts") || (key14 === "peukert"))){
-const err252 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+else {
+const err252 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10176,11 +10172,12 @@ vErrors.push(err252);
 errors++;
 }
 }
-if(data93.volts !== undefined){
-let data94 = data93.volts;
-if(typeof data94 == "number"){
-if(data94 <= 0 || isNaN(data94)){
-const err253 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data87.battery !== undefined){
+let data94 = data87.battery;
+if(data94 && typeof data94 == "object" && !Array.isArray(data94)){
+if(!(false)){
+if(data94.volts === undefined){
+const err253 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10190,8 +10187,9 @@ vErrors.push(err253);
 errors++;
 }
 }
-else {
-const err254 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data94.peukert === undefined){
+const err254 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10201,14 +10199,9 @@ vErrors.push(err254);
 errors++;
 }
 }
-if(data93.peukert !== undefined){
-let data95 = data93.peukert;
-const _errs193 = errors;
-let valid39 = false;
-const _errs194 = errors;
-if(typeof data95 == "number"){
-if(data95 > 2 || isNaN(data95)){
-const err255 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+for(const key14 in data94){
+if(!((key14 === "volts") || (key14 === "peukert"))){
+const err255 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10217,8 +10210,12 @@ vErrors.push(err255);
 }
 errors++;
 }
-if(data95 < 1 || isNaN(data95)){
-const err256 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data94.volts !== undefined){
+let data95 = data94.volts;
+if(typeof data95 == "number"){
+if(data95 <= 0 || isNaN(data95)){
+const err256 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10229,7 +10226,7 @@ errors++;
 }
 }
 else {
-const err257 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err257 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -10238,12 +10235,15 @@ vErrors.push(err257);
 }
 errors++;
 }
-var _valid0 = _errs194 === errors;
-valid39 = valid39 || _valid0;
-if(!valid39){
+}
+if(data94.peukert !== undefined){
+let data96 = data94.peukert;
+const _errs195 = errors;
+let valid39 = false;
 const _errs196 = errors;
-if(data95 !== null){
-const err258 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(typeof data96 == "number"){
+if(data96 > 2 || isNaN(data96)){
+const err258 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -10252,11 +10252,8 @@ vErrors.push(err258);
 }
 errors++;
 }
-var _valid0 = _errs196 === errors;
-valid39 = valid39 || _valid0;
-}
-if(!valid39){
-const err259 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(data96 < 1 || isNaN(data96)){
+const err259 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -10265,11 +10262,49 @@ vErrors.push(err259);
 }
 errors++;
 }
+}
 else {
-errors = _errs193;
+const err260 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err260];
+}
+else {
+vErrors.push(err260);
+}
+errors++;
+}
+var _valid0 = _errs196 === errors;
+valid39 = valid39 || _valid0;
+if(!valid39){
+const _errs198 = errors;
+if(data96 !== null){
+const err261 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(vErrors === null){
+vErrors = [err261];
+}
+else {
+vErrors.push(err261);
+}
+errors++;
+}
+var _valid0 = _errs198 === errors;
+valid39 = valid39 || _valid0;
+}
+if(!valid39){
+const err262 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err262];
+}
+else {
+vErrors.push(err262);
+}
+errors++;
+}
+else {
+errors = _errs195;
 if(vErrors !== null){
-if(_errs193){
-vErrors.length = _errs193;
+if(_errs195){
+vErrors.length = _errs195;
 }
 else {
 vErrors = null;
@@ -10279,48 +10314,7 @@ vErrors = null;
 }
 }
 else {
-const err260 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
-if(vErrors === null){
-vErrors = [err260];
-}
-else {
-vErrors.push(err260);
-}
-errors++;
-}
-}
-if(data86.outputs !== undefined){
-let data96 = data86.outputs;
-if(Array.isArray(data96)){
-if(data96.length > 400){
-const err261 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
-if(vErrors === null){
-vErrors = [err261];
-}
-else {
-vErrors.push(err261);
-}
-errors++;
-}
-const len12 = data96.length;
-for(let i12=0; i12<len12; i12++){
-let data97 = data96[i12];
-if(data97 && typeof data97 == "object" && !Array.isArray(data97)){
-if(!(false)){
-if(data97.id === undefined){
-const err262 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
-if(vErrors === null){
-vErrors = [err262];
-}
-else {
-vErrors.push(err262);
-}
-errors++;
-}
-}
-if(!(false)){
-if(data97.fuseA === undefined){
-const err263 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+const err263 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err263];
 }
@@ -10330,9 +10324,11 @@ vErrors.push(err263);
 errors++;
 }
 }
-for(const key15 in data97){
-if(!((key15 === "id") || (key15 === "fuseA"))){
-const err264 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(data87.outputs !== undefined){
+let data97 = data87.outputs;
+if(Array.isArray(data97)){
+if(data97.length > 400){
+const err264 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err264];
 }
@@ -10341,12 +10337,13 @@ vErrors.push(err264);
 }
 errors++;
 }
-}
-if(data97.id !== undefined){
-let data98 = data97.id;
-if(typeof data98 === "string"){
-if(func3(data98) > 200){
-const err265 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len12 = data97.length;
+for(let i12=0; i12<len12; i12++){
+let data98 = data97[i12];
+if(data98 && typeof data98 == "object" && !Array.isArray(data98)){
+if(!(false)){
+if(data98.id === undefined){
+const err265 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err265];
 }
@@ -10355,8 +10352,10 @@ vErrors.push(err265);
 }
 errors++;
 }
-if(func3(data98) < 1){
-const err266 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data98.fuseA === undefined){
+const err266 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -10366,8 +10365,9 @@ vErrors.push(err266);
 errors++;
 }
 }
-else {
-const err267 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key15 in data98){
+if(!((key15 === "id") || (key15 === "fuseA"))){
+const err267 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -10377,11 +10377,11 @@ vErrors.push(err267);
 errors++;
 }
 }
-if(data97.fuseA !== undefined){
-let data99 = data97.fuseA;
-if(typeof data99 == "number"){
-if(data99 <= 0 || isNaN(data99)){
-const err268 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data98.id !== undefined){
+let data99 = data98.id;
+if(typeof data99 === "string"){
+if(func3(data99) > 200){
+const err268 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -10390,9 +10390,8 @@ vErrors.push(err268);
 }
 errors++;
 }
-}
-else {
-const err269 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data99) < 1){
+const err269 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -10402,9 +10401,8 @@ vErrors.push(err269);
 errors++;
 }
 }
-}
 else {
-const err270 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err270 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -10414,9 +10412,11 @@ vErrors.push(err270);
 errors++;
 }
 }
-}
-else {
-const err271 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data98.fuseA !== undefined){
+let data100 = data98.fuseA;
+if(typeof data100 == "number"){
+if(data100 <= 0 || isNaN(data100)){
+const err271 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -10426,11 +10426,8 @@ vErrors.push(err271);
 errors++;
 }
 }
-if(data86.tripA !== undefined){
-let data100 = data86.tripA;
-if(typeof data100 == "number"){
-if(data100 <= 0 || isNaN(data100)){
-const err272 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err272 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -10440,8 +10437,9 @@ vErrors.push(err272);
 errors++;
 }
 }
+}
 else {
-const err273 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err273 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -10453,7 +10451,7 @@ errors++;
 }
 }
 else {
-const err274 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err274 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -10463,12 +10461,11 @@ vErrors.push(err274);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data101 = data.operatingV;
-if(data101 && typeof data101 == "object" && !Array.isArray(data101)){
-if(!(false)){
-if(data101.least === undefined){
-const err275 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+if(data87.tripA !== undefined){
+let data101 = data87.tripA;
+if(typeof data101 == "number"){
+if(data101 <= 0 || isNaN(data101)){
+const err275 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -10478,9 +10475,8 @@ vErrors.push(err275);
 errors++;
 }
 }
-if(!(false)){
-if(data101.most === undefined){
-const err276 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+else {
+const err276 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -10490,9 +10486,9 @@ vErrors.push(err276);
 errors++;
 }
 }
-for(const key16 in data101){
-if(!((key16 === "least") || (key16 === "most"))){
-const err277 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+}
+else {
+const err277 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err277];
 }
@@ -10502,11 +10498,12 @@ vErrors.push(err277);
 errors++;
 }
 }
-if(data101.least !== undefined){
-let data102 = data101.least;
-if(typeof data102 == "number"){
-if(data102 <= 0 || isNaN(data102)){
-const err278 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.operatingV !== undefined){
+let data102 = data.operatingV;
+if(data102 && typeof data102 == "object" && !Array.isArray(data102)){
+if(!(false)){
+if(data102.least === undefined){
+const err278 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err278];
 }
@@ -10516,8 +10513,9 @@ vErrors.push(err278);
 errors++;
 }
 }
-else {
-const err279 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data102.most === undefined){
+const err279 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err279];
 }
@@ -10527,11 +10525,9 @@ vErrors.push(err279);
 errors++;
 }
 }
-if(data101.most !== undefined){
-let data103 = data101.most;
-if(typeof data103 == "number"){
-if(data103 <= 0 || isNaN(data103)){
-const err280 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key16 in data102){
+if(!((key16 === "least") || (key16 === "most"))){
+const err280 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err280];
 }
@@ -10541,8 +10537,11 @@ vErrors.push(err280);
 errors++;
 }
 }
-else {
-const err281 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data102.least !== undefined){
+let data103 = data102.least;
+if(typeof data103 == "number"){
+if(data103 <= 0 || isNaN(data103)){
+const err281 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err281];
 }
@@ -10552,9 +10551,8 @@ vErrors.push(err281);
 errors++;
 }
 }
-}
 else {
-const err282 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err282 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err282];
 }
@@ -10564,12 +10562,11 @@ vErrors.push(err282);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data104 = data.inrush;
-if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
-if(!(false)){
-if(data104.amps === undefined){
-const err283 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data102.most !== undefined){
+let data104 = data102.most;
+if(typeof data104 == "number"){
+if(data104 <= 0 || isNaN(data104)){
+const err283 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err283];
 }
@@ -10579,9 +10576,8 @@ vErrors.push(err283);
 errors++;
 }
 }
-if(!(false)){
-if(data104.ms === undefined){
-const err284 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+else {
+const err284 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err284];
 }
@@ -10591,9 +10587,9 @@ vErrors.push(err284);
 errors++;
 }
 }
-for(const key17 in data104){
-if(!((key17 === "amps") || (key17 === "ms"))){
-const err285 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+}
+else {
+const err285 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -10603,11 +10599,12 @@ vErrors.push(err285);
 errors++;
 }
 }
-if(data104.amps !== undefined){
-let data105 = data104.amps;
-if(typeof data105 == "number"){
-if(data105 <= 0 || isNaN(data105)){
-const err286 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.inrush !== undefined){
+let data105 = data.inrush;
+if(data105 && typeof data105 == "object" && !Array.isArray(data105)){
+if(!(false)){
+if(data105.amps === undefined){
+const err286 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -10617,8 +10614,9 @@ vErrors.push(err286);
 errors++;
 }
 }
-else {
-const err287 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data105.ms === undefined){
+const err287 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -10628,11 +10626,9 @@ vErrors.push(err287);
 errors++;
 }
 }
-if(data104.ms !== undefined){
-let data106 = data104.ms;
-if(typeof data106 == "number"){
-if(data106 <= 0 || isNaN(data106)){
-const err288 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key17 in data105){
+if(!((key17 === "amps") || (key17 === "ms"))){
+const err288 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -10642,8 +10638,11 @@ vErrors.push(err288);
 errors++;
 }
 }
-else {
-const err289 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data105.amps !== undefined){
+let data106 = data105.amps;
+if(typeof data106 == "number"){
+if(data106 <= 0 || isNaN(data106)){
+const err289 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -10653,9 +10652,8 @@ vErrors.push(err289);
 errors++;
 }
 }
-}
 else {
-const err290 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err290 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -10665,12 +10663,11 @@ vErrors.push(err290);
 errors++;
 }
 }
-if(data.reading !== undefined){
-let data107 = data.reading;
-if(data107 && typeof data107 == "object" && !Array.isArray(data107)){
-if(!(false)){
-if(data107.by === undefined){
-const err291 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data105.ms !== undefined){
+let data107 = data105.ms;
+if(typeof data107 == "number"){
+if(data107 <= 0 || isNaN(data107)){
+const err291 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -10680,9 +10677,8 @@ vErrors.push(err291);
 errors++;
 }
 }
-if(!(false)){
-if(data107.technologies === undefined){
-const err292 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+else {
+const err292 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -10692,9 +10688,9 @@ vErrors.push(err292);
 errors++;
 }
 }
-if(!(false)){
-if(data107.keypad === undefined){
-const err293 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+}
+else {
+const err293 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -10704,9 +10700,12 @@ vErrors.push(err293);
 errors++;
 }
 }
+if(data.reading !== undefined){
+let data108 = data.reading;
+if(data108 && typeof data108 == "object" && !Array.isArray(data108)){
 if(!(false)){
-if(data107.reachM === undefined){
-const err294 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(data108.by === undefined){
+const err294 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -10716,9 +10715,9 @@ vErrors.push(err294);
 errors++;
 }
 }
-for(const key18 in data107){
-if(!((((((key18 === "by") || (key18 === "technologies")) || (key18 === "keypad")) || (key18 === "reachM")) || (key18 === "unitLoad")) || (key18 === "takes"))){
-const err295 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(!(false)){
+if(data108.technologies === undefined){
+const err295 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -10728,10 +10727,9 @@ vErrors.push(err295);
 errors++;
 }
 }
-if(data107.by !== undefined){
-let data108 = data107.by;
-if(!((((data108 === "wiegand") || (data108 === "osdp")) || (data108 === "network")) || (data108 === "radio"))){
-const err296 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data108.keypad === undefined){
+const err296 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -10741,11 +10739,9 @@ vErrors.push(err296);
 errors++;
 }
 }
-if(data107.technologies !== undefined){
-let data109 = data107.technologies;
-if(Array.isArray(data109)){
-if(data109.length > 400){
-const err297 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data108.reachM === undefined){
+const err297 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -10754,12 +10750,10 @@ vErrors.push(err297);
 }
 errors++;
 }
-const len13 = data109.length;
-for(let i13=0; i13<len13; i13++){
-let data110 = data109[i13];
-if(typeof data110 === "string"){
-if(func3(data110) > 200){
-const err298 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+for(const key18 in data108){
+if(!((((((key18 === "by") || (key18 === "technologies")) || (key18 === "keypad")) || (key18 === "reachM")) || (key18 === "unitLoad")) || (key18 === "takes"))){
+const err298 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -10768,8 +10762,11 @@ vErrors.push(err298);
 }
 errors++;
 }
-if(func3(data110) < 1){
-const err299 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data108.by !== undefined){
+let data109 = data108.by;
+if(!((((data109 === "wiegand") || (data109 === "osdp")) || (data109 === "network")) || (data109 === "radio"))){
+const err299 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -10779,8 +10776,11 @@ vErrors.push(err299);
 errors++;
 }
 }
-else {
-const err300 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data108.technologies !== undefined){
+let data110 = data108.technologies;
+if(Array.isArray(data110)){
+if(data110.length > 400){
+const err300 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -10789,10 +10789,12 @@ vErrors.push(err300);
 }
 errors++;
 }
-}
-}
-else {
-const err301 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len13 = data110.length;
+for(let i13=0; i13<len13; i13++){
+let data111 = data110[i13];
+if(typeof data111 === "string"){
+if(func3(data111) > 200){
+const err301 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -10801,10 +10803,8 @@ vErrors.push(err301);
 }
 errors++;
 }
-}
-if(data107.keypad !== undefined){
-if(typeof data107.keypad !== "boolean"){
-const err302 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data111) < 1){
+const err302 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -10814,11 +10814,8 @@ vErrors.push(err302);
 errors++;
 }
 }
-if(data107.reachM !== undefined){
-let data112 = data107.reachM;
-if(typeof data112 == "number"){
-if(data112 <= 0 || isNaN(data112)){
-const err303 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err303 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -10828,8 +10825,9 @@ vErrors.push(err303);
 errors++;
 }
 }
+}
 else {
-const err304 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err304 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -10839,11 +10837,9 @@ vErrors.push(err304);
 errors++;
 }
 }
-if(data107.unitLoad !== undefined){
-let data113 = data107.unitLoad;
-if(typeof data113 == "number"){
-if(data113 <= 0 || isNaN(data113)){
-const err305 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data108.keypad !== undefined){
+if(typeof data108.keypad !== "boolean"){
+const err305 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -10853,8 +10849,11 @@ vErrors.push(err305);
 errors++;
 }
 }
-else {
-const err306 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data108.reachM !== undefined){
+let data113 = data108.reachM;
+if(typeof data113 == "number"){
+if(data113 <= 0 || isNaN(data113)){
+const err306 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -10864,11 +10863,8 @@ vErrors.push(err306);
 errors++;
 }
 }
-if(data107.takes !== undefined){
-let data114 = data107.takes;
-if(Array.isArray(data114)){
-if(data114.length > 400){
-const err307 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err307 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -10877,11 +10873,12 @@ vErrors.push(err307);
 }
 errors++;
 }
-const len14 = data114.length;
-for(let i14=0; i14<len14; i14++){
-let data115 = data114[i14];
-if(!(((((data115 === "card") || (data115 === "code")) || (data115 === "finger")) || (data115 === "face")) || (data115 === "picture"))){
-const err308 = {instancePath:instancePath+"/reading/takes/" + i14,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data108.unitLoad !== undefined){
+let data114 = data108.unitLoad;
+if(typeof data114 == "number"){
+if(data114 <= 0 || isNaN(data114)){
+const err308 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -10891,9 +10888,8 @@ vErrors.push(err308);
 errors++;
 }
 }
-}
 else {
-const err309 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err309 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -10903,9 +10899,11 @@ vErrors.push(err309);
 errors++;
 }
 }
-}
-else {
-const err310 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data108.takes !== undefined){
+let data115 = data108.takes;
+if(Array.isArray(data115)){
+if(data115.length > 400){
+const err310 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -10914,13 +10912,11 @@ vErrors.push(err310);
 }
 errors++;
 }
-}
-if(data.coding !== undefined){
-let data116 = data.coding;
-if(data116 && typeof data116 == "object" && !Array.isArray(data116)){
-if(!(false)){
-if(data116.kind === undefined){
-const err311 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+const len14 = data115.length;
+for(let i14=0; i14<len14; i14++){
+let data116 = data115[i14];
+if(!(((((data116 === "card") || (data116 === "code")) || (data116 === "finger")) || (data116 === "face")) || (data116 === "picture"))){
+const err311 = {instancePath:instancePath+"/reading/takes/" + i14,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -10930,9 +10926,9 @@ vErrors.push(err311);
 errors++;
 }
 }
-if(!(false)){
-if(data116.positions === undefined){
-const err312 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+}
+else {
+const err312 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -10942,9 +10938,9 @@ vErrors.push(err312);
 errors++;
 }
 }
-if(!(false)){
-if(data116.order === undefined){
-const err313 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+}
+else {
+const err313 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -10954,9 +10950,12 @@ vErrors.push(err313);
 errors++;
 }
 }
+if(data.coding !== undefined){
+let data117 = data.coding;
+if(data117 && typeof data117 == "object" && !Array.isArray(data117)){
 if(!(false)){
-if(data116.inverted === undefined){
-const err314 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+if(data117.kind === undefined){
+const err314 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -10967,8 +10966,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data116.offset === undefined){
-const err315 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+if(data117.positions === undefined){
+const err315 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -10979,8 +10978,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data116.factory === undefined){
-const err316 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data117.order === undefined){
+const err316 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -10990,9 +10989,9 @@ vErrors.push(err316);
 errors++;
 }
 }
-for(const key19 in data116){
-if(!(((((((key19 === "kind") || (key19 === "positions")) || (key19 === "order")) || (key19 === "inverted")) || (key19 === "offset")) || (key19 === "factory")) || (key19 === "says"))){
-const err317 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+if(!(false)){
+if(data117.inverted === undefined){
+const err317 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11002,10 +11001,9 @@ vErrors.push(err317);
 errors++;
 }
 }
-if(data116.kind !== undefined){
-let data117 = data116.kind;
-if(!((data117 === "binary") || (data117 === "decade"))){
-const err318 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data117.offset === undefined){
+const err318 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11015,10 +11013,9 @@ vErrors.push(err318);
 errors++;
 }
 }
-if(data116.positions !== undefined){
-let data118 = data116.positions;
-if(!((typeof data118 == "number") && (!(data118 % 1) && !isNaN(data118)))){
-const err319 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data117.factory === undefined){
+const err319 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11027,9 +11024,10 @@ vErrors.push(err319);
 }
 errors++;
 }
-if(typeof data118 == "number"){
-if(data118 > 12 || isNaN(data118)){
-const err320 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+for(const key19 in data117){
+if(!(((((((key19 === "kind") || (key19 === "positions")) || (key19 === "order")) || (key19 === "inverted")) || (key19 === "offset")) || (key19 === "factory")) || (key19 === "says"))){
+const err320 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11038,8 +11036,11 @@ vErrors.push(err320);
 }
 errors++;
 }
-if(data118 < 1 || isNaN(data118)){
-const err321 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data117.kind !== undefined){
+let data118 = data117.kind;
+if(!((data118 === "binary") || (data118 === "decade"))){
+const err321 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11049,11 +11050,10 @@ vErrors.push(err321);
 errors++;
 }
 }
-}
-if(data116.order !== undefined){
-let data119 = data116.order;
-if(!((data119 === "leastFirst") || (data119 === "mostFirst"))){
-const err322 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+if(data117.positions !== undefined){
+let data119 = data117.positions;
+if(!((typeof data119 == "number") && (!(data119 % 1) && !isNaN(data119)))){
+const err322 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11062,10 +11062,9 @@ vErrors.push(err322);
 }
 errors++;
 }
-}
-if(data116.inverted !== undefined){
-if(typeof data116.inverted !== "boolean"){
-const err323 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(typeof data119 == "number"){
+if(data119 > 12 || isNaN(data119)){
+const err323 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11074,11 +11073,8 @@ vErrors.push(err323);
 }
 errors++;
 }
-}
-if(data116.offset !== undefined){
-let data121 = data116.offset;
-if(!((typeof data121 == "number") && (!(data121 % 1) && !isNaN(data121)))){
-const err324 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data119 < 1 || isNaN(data119)){
+const err324 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11087,9 +11083,12 @@ vErrors.push(err324);
 }
 errors++;
 }
-if(typeof data121 == "number"){
-if(data121 > 1000 || isNaN(data121)){
-const err325 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+}
+}
+if(data117.order !== undefined){
+let data120 = data117.order;
+if(!((data120 === "leastFirst") || (data120 === "mostFirst"))){
+const err325 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11098,8 +11097,10 @@ vErrors.push(err325);
 }
 errors++;
 }
-if(data121 < 0 || isNaN(data121)){
-const err326 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data117.inverted !== undefined){
+if(typeof data117.inverted !== "boolean"){
+const err326 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11109,12 +11110,10 @@ vErrors.push(err326);
 errors++;
 }
 }
-}
-if(data116.factory !== undefined){
-let data122 = data116.factory;
-if(Array.isArray(data122)){
-if(data122.length > 400){
-const err327 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data117.offset !== undefined){
+let data122 = data117.offset;
+if(!((typeof data122 == "number") && (!(data122 % 1) && !isNaN(data122)))){
+const err327 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11123,11 +11122,9 @@ vErrors.push(err327);
 }
 errors++;
 }
-const len15 = data122.length;
-for(let i15=0; i15<len15; i15++){
-let data123 = data122[i15];
-if(!((typeof data123 == "number") && (!(data123 % 1) && !isNaN(data123)))){
-const err328 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(typeof data122 == "number"){
+if(data122 > 1000 || isNaN(data122)){
+const err328 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11136,9 +11133,8 @@ vErrors.push(err328);
 }
 errors++;
 }
-if(typeof data123 == "number"){
-if(data123 > 9 || isNaN(data123)){
-const err329 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+if(data122 < 0 || isNaN(data122)){
+const err329 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11147,8 +11143,13 @@ vErrors.push(err329);
 }
 errors++;
 }
-if(data123 < 0 || isNaN(data123)){
-const err330 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+if(data117.factory !== undefined){
+let data123 = data117.factory;
+if(Array.isArray(data123)){
+if(data123.length > 400){
+const err330 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11157,11 +11158,11 @@ vErrors.push(err330);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err331 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len15 = data123.length;
+for(let i15=0; i15<len15; i15++){
+let data124 = data123[i15];
+if(!((typeof data124 == "number") && (!(data124 % 1) && !isNaN(data124)))){
+const err331 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11170,12 +11171,9 @@ vErrors.push(err331);
 }
 errors++;
 }
-}
-if(data116.says !== undefined){
-let data124 = data116.says;
-if(typeof data124 === "string"){
-if(func3(data124) > 200){
-const err332 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(typeof data124 == "number"){
+if(data124 > 9 || isNaN(data124)){
+const err332 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11184,8 +11182,8 @@ vErrors.push(err332);
 }
 errors++;
 }
-if(func3(data124) < 1){
-const err333 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(data124 < 0 || isNaN(data124)){
+const err333 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11195,8 +11193,10 @@ vErrors.push(err333);
 errors++;
 }
 }
+}
+}
 else {
-const err334 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err334 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11206,9 +11206,11 @@ vErrors.push(err334);
 errors++;
 }
 }
-}
-else {
-const err335 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data117.says !== undefined){
+let data125 = data117.says;
+if(typeof data125 === "string"){
+if(func3(data125) > 200){
+const err335 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -11217,12 +11219,8 @@ vErrors.push(err335);
 }
 errors++;
 }
-}
-if(data.jumpers !== undefined){
-let data125 = data.jumpers;
-if(Array.isArray(data125)){
-if(data125.length > 400){
-const err336 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data125) < 1){
+const err336 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -11231,13 +11229,9 @@ vErrors.push(err336);
 }
 errors++;
 }
-const len16 = data125.length;
-for(let i16=0; i16<len16; i16++){
-let data126 = data125[i16];
-if(data126 && typeof data126 == "object" && !Array.isArray(data126)){
-if(!(false)){
-if(data126.id === undefined){
-const err337 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+else {
+const err337 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -11247,9 +11241,9 @@ vErrors.push(err337);
 errors++;
 }
 }
-if(!(false)){
-if(data126.says === undefined){
-const err338 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+}
+else {
+const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -11259,9 +11253,11 @@ vErrors.push(err338);
 errors++;
 }
 }
-if(!(false)){
-if(data126.positions === undefined){
-const err339 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data.jumpers !== undefined){
+let data126 = data.jumpers;
+if(Array.isArray(data126)){
+if(data126.length > 400){
+const err339 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -11270,10 +11266,13 @@ vErrors.push(err339);
 }
 errors++;
 }
-}
+const len16 = data126.length;
+for(let i16=0; i16<len16; i16++){
+let data127 = data126[i16];
+if(data127 && typeof data127 == "object" && !Array.isArray(data127)){
 if(!(false)){
-if(data126.factory === undefined){
-const err340 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data127.id === undefined){
+const err340 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -11283,9 +11282,9 @@ vErrors.push(err340);
 errors++;
 }
 }
-for(const key20 in data126){
-if(!(((((key20 === "id") || (key20 === "says")) || (key20 === "positions")) || (key20 === "factory")) || (key20 === "does"))){
-const err341 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(!(false)){
+if(data127.says === undefined){
+const err341 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -11295,11 +11294,9 @@ vErrors.push(err341);
 errors++;
 }
 }
-if(data126.id !== undefined){
-let data127 = data126.id;
-if(typeof data127 === "string"){
-if(func3(data127) > 200){
-const err342 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data127.positions === undefined){
+const err342 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -11308,8 +11305,10 @@ vErrors.push(err342);
 }
 errors++;
 }
-if(func3(data127) < 1){
-const err343 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data127.factory === undefined){
+const err343 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -11319,8 +11318,9 @@ vErrors.push(err343);
 errors++;
 }
 }
-else {
-const err344 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key20 in data127){
+if(!(((((key20 === "id") || (key20 === "says")) || (key20 === "positions")) || (key20 === "factory")) || (key20 === "does"))){
+const err344 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -11330,11 +11330,11 @@ vErrors.push(err344);
 errors++;
 }
 }
-if(data126.says !== undefined){
-let data128 = data126.says;
+if(data127.id !== undefined){
+let data128 = data127.id;
 if(typeof data128 === "string"){
 if(func3(data128) > 200){
-const err345 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err345 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -11344,7 +11344,7 @@ vErrors.push(err345);
 errors++;
 }
 if(func3(data128) < 1){
-const err346 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const err346 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -11355,7 +11355,7 @@ errors++;
 }
 }
 else {
-const err347 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err347 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -11365,11 +11365,11 @@ vErrors.push(err347);
 errors++;
 }
 }
-if(data126.positions !== undefined){
-let data129 = data126.positions;
-if(Array.isArray(data129)){
-if(data129.length > 400){
-const err348 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data127.says !== undefined){
+let data129 = data127.says;
+if(typeof data129 === "string"){
+if(func3(data129) > 200){
+const err348 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -11378,12 +11378,8 @@ vErrors.push(err348);
 }
 errors++;
 }
-const len17 = data129.length;
-for(let i17=0; i17<len17; i17++){
-let data130 = data129[i17];
-if(typeof data130 === "string"){
-if(func3(data130) > 200){
-const err349 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data129) < 1){
+const err349 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -11392,8 +11388,9 @@ vErrors.push(err349);
 }
 errors++;
 }
-if(func3(data130) < 1){
-const err350 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err350 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -11403,8 +11400,11 @@ vErrors.push(err350);
 errors++;
 }
 }
-else {
-const err351 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data127.positions !== undefined){
+let data130 = data127.positions;
+if(Array.isArray(data130)){
+if(data130.length > 400){
+const err351 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -11413,10 +11413,12 @@ vErrors.push(err351);
 }
 errors++;
 }
-}
-}
-else {
-const err352 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len17 = data130.length;
+for(let i17=0; i17<len17; i17++){
+let data131 = data130[i17];
+if(typeof data131 === "string"){
+if(func3(data131) > 200){
+const err352 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -11425,12 +11427,8 @@ vErrors.push(err352);
 }
 errors++;
 }
-}
-if(data126.factory !== undefined){
-let data131 = data126.factory;
-if(typeof data131 === "string"){
-if(func3(data131) > 200){
-const err353 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data131) < 1){
+const err353 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -11439,8 +11437,9 @@ vErrors.push(err353);
 }
 errors++;
 }
-if(func3(data131) < 1){
-const err354 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err354 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -11450,8 +11449,9 @@ vErrors.push(err354);
 errors++;
 }
 }
+}
 else {
-const err355 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err355 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -11461,9 +11461,11 @@ vErrors.push(err355);
 errors++;
 }
 }
-if(data126.does !== undefined){
-if(!(data126.does === "terminator")){
-const err356 = {instancePath:instancePath+"/jumpers/" + i16+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+if(data127.factory !== undefined){
+let data132 = data127.factory;
+if(typeof data132 === "string"){
+if(func3(data132) > 200){
+const err356 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -11472,10 +11474,8 @@ vErrors.push(err356);
 }
 errors++;
 }
-}
-}
-else {
-const err357 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data132) < 1){
+const err357 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -11485,9 +11485,8 @@ vErrors.push(err357);
 errors++;
 }
 }
-}
 else {
-const err358 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err358 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -11497,12 +11496,9 @@ vErrors.push(err358);
 errors++;
 }
 }
-if(data.network !== undefined){
-let data133 = data.network;
-if(data133 && typeof data133 == "object" && !Array.isArray(data133)){
-if(!(false)){
-if(data133.class === undefined){
-const err359 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+if(data127.does !== undefined){
+if(!(data127.does === "terminator")){
+const err359 = {instancePath:instancePath+"/jumpers/" + i16+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -11512,9 +11508,9 @@ vErrors.push(err359);
 errors++;
 }
 }
-if(!(false)){
-if(data133.restW === undefined){
-const err360 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+}
+else {
+const err360 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -11524,9 +11520,9 @@ vErrors.push(err360);
 errors++;
 }
 }
-if(!(false)){
-if(data133.peakW === undefined){
-const err361 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+}
+else {
+const err361 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -11536,9 +11532,12 @@ vErrors.push(err361);
 errors++;
 }
 }
-for(const key21 in data133){
-if(!(((key21 === "class") || (key21 === "restW")) || (key21 === "peakW"))){
-const err362 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+if(data.network !== undefined){
+let data134 = data.network;
+if(data134 && typeof data134 == "object" && !Array.isArray(data134)){
+if(!(false)){
+if(data134.class === undefined){
+const err362 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -11548,10 +11547,9 @@ vErrors.push(err362);
 errors++;
 }
 }
-if(data133.class !== undefined){
-let data134 = data133.class;
-if(!((typeof data134 == "number") && (!(data134 % 1) && !isNaN(data134)))){
-const err363 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data134.restW === undefined){
+const err363 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -11560,9 +11558,10 @@ vErrors.push(err363);
 }
 errors++;
 }
-if(typeof data134 == "number"){
-if(data134 > 8 || isNaN(data134)){
-const err364 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(!(false)){
+if(data134.peakW === undefined){
+const err364 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -11571,8 +11570,10 @@ vErrors.push(err364);
 }
 errors++;
 }
-if(data134 < 0 || isNaN(data134)){
-const err365 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+for(const key21 in data134){
+if(!(((key21 === "class") || (key21 === "restW")) || (key21 === "peakW"))){
+const err365 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -11582,12 +11583,10 @@ vErrors.push(err365);
 errors++;
 }
 }
-}
-if(data133.restW !== undefined){
-let data135 = data133.restW;
-if(typeof data135 == "number"){
-if(data135 < 0 || isNaN(data135)){
-const err366 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data134.class !== undefined){
+let data135 = data134.class;
+if(!((typeof data135 == "number") && (!(data135 % 1) && !isNaN(data135)))){
+const err366 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -11596,9 +11595,9 @@ vErrors.push(err366);
 }
 errors++;
 }
-}
-else {
-const err367 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(typeof data135 == "number"){
+if(data135 > 8 || isNaN(data135)){
+const err367 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -11607,12 +11606,8 @@ vErrors.push(err367);
 }
 errors++;
 }
-}
-if(data133.peakW !== undefined){
-let data136 = data133.peakW;
-if(typeof data136 == "number"){
-if(data136 < 0 || isNaN(data136)){
-const err368 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data135 < 0 || isNaN(data135)){
+const err368 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -11622,8 +11617,12 @@ vErrors.push(err368);
 errors++;
 }
 }
-else {
-const err369 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+}
+if(data134.restW !== undefined){
+let data136 = data134.restW;
+if(typeof data136 == "number"){
+if(data136 < 0 || isNaN(data136)){
+const err369 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -11633,9 +11632,8 @@ vErrors.push(err369);
 errors++;
 }
 }
-}
 else {
-const err370 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err370 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -11645,12 +11643,11 @@ vErrors.push(err370);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data137 = data.feeds;
-if(data137 && typeof data137 == "object" && !Array.isArray(data137)){
-if(!(false)){
-if(data137.volts === undefined){
-const err371 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data134.peakW !== undefined){
+let data137 = data134.peakW;
+if(typeof data137 == "number"){
+if(data137 < 0 || isNaN(data137)){
+const err371 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -11660,9 +11657,8 @@ vErrors.push(err371);
 errors++;
 }
 }
-if(!(false)){
-if(data137.watts === undefined){
-const err372 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+else {
+const err372 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -11672,9 +11668,9 @@ vErrors.push(err372);
 errors++;
 }
 }
-if(!(false)){
-if(data137.efficiency === undefined){
-const err373 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+}
+else {
+const err373 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -11684,9 +11680,12 @@ vErrors.push(err373);
 errors++;
 }
 }
+if(data.feeds !== undefined){
+let data138 = data.feeds;
+if(data138 && typeof data138 == "object" && !Array.isArray(data138)){
 if(!(false)){
-if(data137.cutOffV === undefined){
-const err374 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(data138.volts === undefined){
+const err374 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -11696,9 +11695,9 @@ vErrors.push(err374);
 errors++;
 }
 }
-for(const key22 in data137){
-if(!((((key22 === "volts") || (key22 === "watts")) || (key22 === "efficiency")) || (key22 === "cutOffV"))){
-const err375 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(!(false)){
+if(data138.watts === undefined){
+const err375 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -11708,11 +11707,9 @@ vErrors.push(err375);
 errors++;
 }
 }
-if(data137.volts !== undefined){
-let data138 = data137.volts;
-if(typeof data138 == "number"){
-if(data138 <= 0 || isNaN(data138)){
-const err376 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data138.efficiency === undefined){
+const err376 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -11722,8 +11719,9 @@ vErrors.push(err376);
 errors++;
 }
 }
-else {
-const err377 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data138.cutOffV === undefined){
+const err377 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -11733,11 +11731,9 @@ vErrors.push(err377);
 errors++;
 }
 }
-if(data137.watts !== undefined){
-let data139 = data137.watts;
-if(typeof data139 == "number"){
-if(data139 <= 0 || isNaN(data139)){
-const err378 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key22 in data138){
+if(!((((key22 === "volts") || (key22 === "watts")) || (key22 === "efficiency")) || (key22 === "cutOffV"))){
+const err378 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -11747,8 +11743,11 @@ vErrors.push(err378);
 errors++;
 }
 }
-else {
-const err379 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data138.volts !== undefined){
+let data139 = data138.volts;
+if(typeof data139 == "number"){
+if(data139 <= 0 || isNaN(data139)){
+const err379 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -11758,11 +11757,8 @@ vErrors.push(err379);
 errors++;
 }
 }
-if(data137.efficiency !== undefined){
-let data140 = data137.efficiency;
-if(typeof data140 == "number"){
-if(data140 > 1 || isNaN(data140)){
-const err380 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+else {
+const err380 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -11771,8 +11767,12 @@ vErrors.push(err380);
 }
 errors++;
 }
+}
+if(data138.watts !== undefined){
+let data140 = data138.watts;
+if(typeof data140 == "number"){
 if(data140 <= 0 || isNaN(data140)){
-const err381 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err381 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -11783,7 +11783,7 @@ errors++;
 }
 }
 else {
-const err382 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err382 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -11793,11 +11793,11 @@ vErrors.push(err382);
 errors++;
 }
 }
-if(data137.cutOffV !== undefined){
-let data141 = data137.cutOffV;
+if(data138.efficiency !== undefined){
+let data141 = data138.efficiency;
 if(typeof data141 == "number"){
-if(data141 <= 0 || isNaN(data141)){
-const err383 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data141 > 1 || isNaN(data141)){
+const err383 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -11806,9 +11806,8 @@ vErrors.push(err383);
 }
 errors++;
 }
-}
-else {
-const err384 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data141 <= 0 || isNaN(data141)){
+const err384 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -11818,9 +11817,8 @@ vErrors.push(err384);
 errors++;
 }
 }
-}
 else {
-const err385 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err385 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -11830,12 +11828,11 @@ vErrors.push(err385);
 errors++;
 }
 }
-if(data.networkSource !== undefined){
-let data142 = data.networkSource;
-if(data142 && typeof data142 == "object" && !Array.isArray(data142)){
-if(!(false)){
-if(data142.volts === undefined){
-const err386 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data138.cutOffV !== undefined){
+let data142 = data138.cutOffV;
+if(typeof data142 == "number"){
+if(data142 <= 0 || isNaN(data142)){
+const err386 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -11845,9 +11842,8 @@ vErrors.push(err386);
 errors++;
 }
 }
-if(!(false)){
-if(data142.budgetW === undefined){
-const err387 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+else {
+const err387 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -11857,9 +11853,9 @@ vErrors.push(err387);
 errors++;
 }
 }
-if(!(false)){
-if(data142.ports === undefined){
-const err388 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+}
+else {
+const err388 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -11869,9 +11865,12 @@ vErrors.push(err388);
 errors++;
 }
 }
-for(const key23 in data142){
-if(!(((key23 === "volts") || (key23 === "budgetW")) || (key23 === "ports"))){
-const err389 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+if(data.networkSource !== undefined){
+let data143 = data.networkSource;
+if(data143 && typeof data143 == "object" && !Array.isArray(data143)){
+if(!(false)){
+if(data143.volts === undefined){
+const err389 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -11881,11 +11880,9 @@ vErrors.push(err389);
 errors++;
 }
 }
-if(data142.volts !== undefined){
-let data143 = data142.volts;
-if(typeof data143 == "number"){
-if(data143 <= 0 || isNaN(data143)){
-const err390 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data143.budgetW === undefined){
+const err390 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -11895,8 +11892,9 @@ vErrors.push(err390);
 errors++;
 }
 }
-else {
-const err391 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data143.ports === undefined){
+const err391 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -11906,11 +11904,9 @@ vErrors.push(err391);
 errors++;
 }
 }
-if(data142.budgetW !== undefined){
-let data144 = data142.budgetW;
-if(typeof data144 == "number"){
-if(data144 < 0 || isNaN(data144)){
-const err392 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+for(const key23 in data143){
+if(!(((key23 === "volts") || (key23 === "budgetW")) || (key23 === "ports"))){
+const err392 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -11920,8 +11916,11 @@ vErrors.push(err392);
 errors++;
 }
 }
-else {
-const err393 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data143.volts !== undefined){
+let data144 = data143.volts;
+if(typeof data144 == "number"){
+if(data144 <= 0 || isNaN(data144)){
+const err393 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -11931,11 +11930,8 @@ vErrors.push(err393);
 errors++;
 }
 }
-if(data142.ports !== undefined){
-let data145 = data142.ports;
-if(Array.isArray(data145)){
-if(data145.length > 400){
-const err394 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err394 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -11944,13 +11940,12 @@ vErrors.push(err394);
 }
 errors++;
 }
-const len18 = data145.length;
-for(let i18=0; i18<len18; i18++){
-let data146 = data145[i18];
-if(data146 && typeof data146 == "object" && !Array.isArray(data146)){
-if(!(false)){
-if(data146.id === undefined){
-const err395 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data143.budgetW !== undefined){
+let data145 = data143.budgetW;
+if(typeof data145 == "number"){
+if(data145 < 0 || isNaN(data145)){
+const err395 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -11960,9 +11955,8 @@ vErrors.push(err395);
 errors++;
 }
 }
-if(!(false)){
-if(data146.highestClass === undefined){
-const err396 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+else {
+const err396 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -11972,9 +11966,11 @@ vErrors.push(err396);
 errors++;
 }
 }
-for(const key24 in data146){
-if(!((key24 === "id") || (key24 === "highestClass"))){
-const err397 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(data143.ports !== undefined){
+let data146 = data143.ports;
+if(Array.isArray(data146)){
+if(data146.length > 400){
+const err397 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -11983,12 +11979,13 @@ vErrors.push(err397);
 }
 errors++;
 }
-}
-if(data146.id !== undefined){
-let data147 = data146.id;
-if(typeof data147 === "string"){
-if(func3(data147) > 200){
-const err398 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len18 = data146.length;
+for(let i18=0; i18<len18; i18++){
+let data147 = data146[i18];
+if(data147 && typeof data147 == "object" && !Array.isArray(data147)){
+if(!(false)){
+if(data147.id === undefined){
+const err398 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -11997,8 +11994,10 @@ vErrors.push(err398);
 }
 errors++;
 }
-if(func3(data147) < 1){
-const err399 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data147.highestClass === undefined){
+const err399 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12008,8 +12007,9 @@ vErrors.push(err399);
 errors++;
 }
 }
-else {
-const err400 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key24 in data147){
+if(!((key24 === "id") || (key24 === "highestClass"))){
+const err400 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12019,10 +12019,11 @@ vErrors.push(err400);
 errors++;
 }
 }
-if(data146.highestClass !== undefined){
-let data148 = data146.highestClass;
-if(!((typeof data148 == "number") && (!(data148 % 1) && !isNaN(data148)))){
-const err401 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data147.id !== undefined){
+let data148 = data147.id;
+if(typeof data148 === "string"){
+if(func3(data148) > 200){
+const err401 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12031,9 +12032,8 @@ vErrors.push(err401);
 }
 errors++;
 }
-if(typeof data148 == "number"){
-if(data148 > 8 || isNaN(data148)){
-const err402 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+if(func3(data148) < 1){
+const err402 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12042,8 +12042,9 @@ vErrors.push(err402);
 }
 errors++;
 }
-if(data148 < 0 || isNaN(data148)){
-const err403 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err403 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12053,10 +12054,10 @@ vErrors.push(err403);
 errors++;
 }
 }
-}
-}
-else {
-const err404 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data147.highestClass !== undefined){
+let data149 = data147.highestClass;
+if(!((typeof data149 == "number") && (!(data149 % 1) && !isNaN(data149)))){
+const err404 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12065,10 +12066,9 @@ vErrors.push(err404);
 }
 errors++;
 }
-}
-}
-else {
-const err405 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof data149 == "number"){
+if(data149 > 8 || isNaN(data149)){
+const err405 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12077,10 +12077,8 @@ vErrors.push(err405);
 }
 errors++;
 }
-}
-}
-else {
-const err406 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data149 < 0 || isNaN(data149)){
+const err406 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12090,12 +12088,10 @@ vErrors.push(err406);
 errors++;
 }
 }
-if(data.ownBattery !== undefined){
-let data149 = data.ownBattery;
-if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
-if(!(false)){
-if(data149.passagesPerDay === undefined){
-const err407 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+}
+}
+else {
+const err407 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12105,9 +12101,9 @@ vErrors.push(err407);
 errors++;
 }
 }
-if(!(false)){
-if(data149.cells === undefined){
-const err408 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+}
+else {
+const err408 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12117,9 +12113,9 @@ vErrors.push(err408);
 errors++;
 }
 }
-for(const key25 in data149){
-if(!((key25 === "passagesPerDay") || (key25 === "cells"))){
-const err409 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+}
+else {
+const err409 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12129,10 +12125,12 @@ vErrors.push(err409);
 errors++;
 }
 }
-if(data149.passagesPerDay !== undefined){
-let data150 = data149.passagesPerDay;
-if(!((typeof data150 == "number") && (!(data150 % 1) && !isNaN(data150)))){
-const err410 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data.ownBattery !== undefined){
+let data150 = data.ownBattery;
+if(data150 && typeof data150 == "object" && !Array.isArray(data150)){
+if(!(false)){
+if(data150.passagesPerDay === undefined){
+const err410 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12141,9 +12139,10 @@ vErrors.push(err410);
 }
 errors++;
 }
-if(typeof data150 == "number"){
-if(data150 < 0 || isNaN(data150)){
-const err411 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data150.cells === undefined){
+const err411 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12153,12 +12152,9 @@ vErrors.push(err411);
 errors++;
 }
 }
-}
-if(data149.cells !== undefined){
-let data151 = data149.cells;
-if(typeof data151 === "string"){
-if(func3(data151) > 200){
-const err412 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key25 in data150){
+if(!((key25 === "passagesPerDay") || (key25 === "cells"))){
+const err412 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12167,8 +12163,11 @@ vErrors.push(err412);
 }
 errors++;
 }
-if(func3(data151) < 1){
-const err413 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data150.passagesPerDay !== undefined){
+let data151 = data150.passagesPerDay;
+if(!((typeof data151 == "number") && (!(data151 % 1) && !isNaN(data151)))){
+const err413 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12177,9 +12176,9 @@ vErrors.push(err413);
 }
 errors++;
 }
-}
-else {
-const err414 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data151 == "number"){
+if(data151 < 0 || isNaN(data151)){
+const err414 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12190,8 +12189,11 @@ errors++;
 }
 }
 }
-else {
-const err415 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data150.cells !== undefined){
+let data152 = data150.cells;
+if(typeof data152 === "string"){
+if(func3(data152) > 200){
+const err415 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12200,12 +12202,8 @@ vErrors.push(err415);
 }
 errors++;
 }
-}
-if(data.carries !== undefined){
-let data152 = data.carries;
-if(Array.isArray(data152)){
-if(data152.length > 400){
-const err416 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data152) < 1){
+const err416 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12214,13 +12212,9 @@ vErrors.push(err416);
 }
 errors++;
 }
-const len19 = data152.length;
-for(let i19=0; i19<len19; i19++){
-let data153 = data152[i19];
-if(data153 && typeof data153 == "object" && !Array.isArray(data153)){
-if(!(false)){
-if(data153.kind === undefined){
-const err417 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err417 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -12230,9 +12224,9 @@ vErrors.push(err417);
 errors++;
 }
 }
-if(!(false)){
-if(data153.most === undefined){
-const err418 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+}
+else {
+const err418 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -12242,9 +12236,11 @@ vErrors.push(err418);
 errors++;
 }
 }
-for(const key26 in data153){
-if(!((key26 === "kind") || (key26 === "most"))){
-const err419 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(data.carries !== undefined){
+let data153 = data.carries;
+if(Array.isArray(data153)){
+if(data153.length > 400){
+const err419 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -12253,11 +12249,13 @@ vErrors.push(err419);
 }
 errors++;
 }
-}
-if(data153.kind !== undefined){
-let data154 = data153.kind;
-if(!((((((((((((((((data154 === "controller") || (data154 === "reader")) || (data154 === "lock")) || (data154 === "contact")) || (data154 === "exit")) || (data154 === "breakGlass")) || (data154 === "supply")) || (data154 === "expander")) || (data154 === "hub")) || (data154 === "wirelessLock")) || (data154 === "station")) || (data154 === "module")) || (data154 === "converter")) || (data154 === "switch")) || (data154 === "midspan")) || (data154 === "opener"))){
-const err420 = {instancePath:instancePath+"/carries/" + i19+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+const len19 = data153.length;
+for(let i19=0; i19<len19; i19++){
+let data154 = data153[i19];
+if(data154 && typeof data154 == "object" && !Array.isArray(data154)){
+if(!(false)){
+if(data154.kind === undefined){
+const err420 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -12267,10 +12265,9 @@ vErrors.push(err420);
 errors++;
 }
 }
-if(data153.most !== undefined){
-let data155 = data153.most;
-if(!((typeof data155 == "number") && (!(data155 % 1) && !isNaN(data155)))){
-const err421 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data154.most === undefined){
+const err421 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -12279,9 +12276,10 @@ vErrors.push(err421);
 }
 errors++;
 }
-if(typeof data155 == "number"){
-if(data155 < 0 || isNaN(data155)){
-const err422 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+for(const key26 in data154){
+if(!((key26 === "kind") || (key26 === "most"))){
+const err422 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -12291,10 +12289,10 @@ vErrors.push(err422);
 errors++;
 }
 }
-}
-}
-else {
-const err423 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data154.kind !== undefined){
+let data155 = data154.kind;
+if(!((((((((((((((((data155 === "controller") || (data155 === "reader")) || (data155 === "lock")) || (data155 === "contact")) || (data155 === "exit")) || (data155 === "breakGlass")) || (data155 === "supply")) || (data155 === "expander")) || (data155 === "hub")) || (data155 === "wirelessLock")) || (data155 === "station")) || (data155 === "module")) || (data155 === "converter")) || (data155 === "switch")) || (data155 === "midspan")) || (data155 === "opener"))){
+const err423 = {instancePath:instancePath+"/carries/" + i19+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -12304,9 +12302,10 @@ vErrors.push(err423);
 errors++;
 }
 }
-}
-else {
-const err424 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data154.most !== undefined){
+let data156 = data154.most;
+if(!((typeof data156 == "number") && (!(data156 % 1) && !isNaN(data156)))){
+const err424 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -12315,12 +12314,9 @@ vErrors.push(err424);
 }
 errors++;
 }
-}
-if(data.lamps !== undefined){
-let data156 = data.lamps;
-if(Array.isArray(data156)){
-if(data156.length > 400){
-const err425 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(typeof data156 == "number"){
+if(data156 < 0 || isNaN(data156)){
+const err425 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -12329,13 +12325,11 @@ vErrors.push(err425);
 }
 errors++;
 }
-const len20 = data156.length;
-for(let i20=0; i20<len20; i20++){
-let data157 = data156[i20];
-if(data157 && typeof data157 == "object" && !Array.isArray(data157)){
-if(!(false)){
-if(data157.lamp === undefined){
-const err426 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+}
+}
+else {
+const err426 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -12345,9 +12339,9 @@ vErrors.push(err426);
 errors++;
 }
 }
-if(!(false)){
-if(data157.means === undefined){
-const err427 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+}
+else {
+const err427 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -12357,9 +12351,11 @@ vErrors.push(err427);
 errors++;
 }
 }
-for(const key27 in data157){
-if(!((key27 === "lamp") || (key27 === "means"))){
-const err428 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+if(data.lamps !== undefined){
+let data157 = data.lamps;
+if(Array.isArray(data157)){
+if(data157.length > 400){
+const err428 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -12368,12 +12364,13 @@ vErrors.push(err428);
 }
 errors++;
 }
-}
-if(data157.lamp !== undefined){
-let data158 = data157.lamp;
-if(typeof data158 === "string"){
-if(func3(data158) > 200){
-const err429 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len20 = data157.length;
+for(let i20=0; i20<len20; i20++){
+let data158 = data157[i20];
+if(data158 && typeof data158 == "object" && !Array.isArray(data158)){
+if(!(false)){
+if(data158.lamp === undefined){
+const err429 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -12382,8 +12379,10 @@ vErrors.push(err429);
 }
 errors++;
 }
-if(func3(data158) < 1){
-const err430 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data158.means === undefined){
+const err430 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -12393,8 +12392,9 @@ vErrors.push(err430);
 errors++;
 }
 }
-else {
-const err431 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key27 in data158){
+if(!((key27 === "lamp") || (key27 === "means"))){
+const err431 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -12404,11 +12404,11 @@ vErrors.push(err431);
 errors++;
 }
 }
-if(data157.means !== undefined){
-let data159 = data157.means;
+if(data158.lamp !== undefined){
+let data159 = data158.lamp;
 if(typeof data159 === "string"){
 if(func3(data159) > 200){
-const err432 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err432 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -12418,7 +12418,7 @@ vErrors.push(err432);
 errors++;
 }
 if(func3(data159) < 1){
-const err433 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const err433 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -12429,7 +12429,7 @@ errors++;
 }
 }
 else {
-const err434 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err434 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -12439,9 +12439,11 @@ vErrors.push(err434);
 errors++;
 }
 }
-}
-else {
-const err435 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data158.means !== undefined){
+let data160 = data158.means;
+if(typeof data160 === "string"){
+if(func3(data160) > 200){
+const err435 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -12450,10 +12452,8 @@ vErrors.push(err435);
 }
 errors++;
 }
-}
-}
-else {
-const err436 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data160) < 1){
+const err436 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -12463,11 +12463,8 @@ vErrors.push(err436);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data160 = data.sounds;
-if(Array.isArray(data160)){
-if(data160.length > 400){
-const err437 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err437 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -12476,13 +12473,10 @@ vErrors.push(err437);
 }
 errors++;
 }
-const len21 = data160.length;
-for(let i21=0; i21<len21; i21++){
-let data161 = data160[i21];
-if(data161 && typeof data161 == "object" && !Array.isArray(data161)){
-if(!(false)){
-if(data161.sound === undefined){
-const err438 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+}
+}
+else {
+const err438 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -12492,9 +12486,9 @@ vErrors.push(err438);
 errors++;
 }
 }
-if(!(false)){
-if(data161.means === undefined){
-const err439 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+}
+else {
+const err439 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -12504,9 +12498,11 @@ vErrors.push(err439);
 errors++;
 }
 }
-for(const key28 in data161){
-if(!((key28 === "sound") || (key28 === "means"))){
-const err440 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+if(data.sounds !== undefined){
+let data161 = data.sounds;
+if(Array.isArray(data161)){
+if(data161.length > 400){
+const err440 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -12515,12 +12511,13 @@ vErrors.push(err440);
 }
 errors++;
 }
-}
-if(data161.sound !== undefined){
-let data162 = data161.sound;
-if(typeof data162 === "string"){
-if(func3(data162) > 200){
-const err441 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len21 = data161.length;
+for(let i21=0; i21<len21; i21++){
+let data162 = data161[i21];
+if(data162 && typeof data162 == "object" && !Array.isArray(data162)){
+if(!(false)){
+if(data162.sound === undefined){
+const err441 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -12529,8 +12526,10 @@ vErrors.push(err441);
 }
 errors++;
 }
-if(func3(data162) < 1){
-const err442 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data162.means === undefined){
+const err442 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -12540,8 +12539,9 @@ vErrors.push(err442);
 errors++;
 }
 }
-else {
-const err443 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key28 in data162){
+if(!((key28 === "sound") || (key28 === "means"))){
+const err443 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -12551,11 +12551,11 @@ vErrors.push(err443);
 errors++;
 }
 }
-if(data161.means !== undefined){
-let data163 = data161.means;
+if(data162.sound !== undefined){
+let data163 = data162.sound;
 if(typeof data163 === "string"){
 if(func3(data163) > 200){
-const err444 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err444 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -12565,7 +12565,7 @@ vErrors.push(err444);
 errors++;
 }
 if(func3(data163) < 1){
-const err445 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const err445 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -12576,7 +12576,7 @@ errors++;
 }
 }
 else {
-const err446 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err446 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -12586,9 +12586,11 @@ vErrors.push(err446);
 errors++;
 }
 }
-}
-else {
-const err447 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data162.means !== undefined){
+let data164 = data162.means;
+if(typeof data164 === "string"){
+if(func3(data164) > 200){
+const err447 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -12597,10 +12599,8 @@ vErrors.push(err447);
 }
 errors++;
 }
-}
-}
-else {
-const err448 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data164) < 1){
+const err448 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -12610,11 +12610,8 @@ vErrors.push(err448);
 errors++;
 }
 }
-if(data.box !== undefined){
-let data164 = data.box;
-if(Array.isArray(data164)){
-if(data164.length > 400){
-const err449 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err449 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -12623,12 +12620,10 @@ vErrors.push(err449);
 }
 errors++;
 }
-const len22 = data164.length;
-for(let i22=0; i22<len22; i22++){
-let data165 = data164[i22];
-if(typeof data165 === "string"){
-if(func3(data165) > 200){
-const err450 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err450 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -12637,8 +12632,10 @@ vErrors.push(err450);
 }
 errors++;
 }
-if(func3(data165) < 1){
-const err451 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err451 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -12648,8 +12645,11 @@ vErrors.push(err451);
 errors++;
 }
 }
-else {
-const err452 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.box !== undefined){
+let data165 = data.box;
+if(Array.isArray(data165)){
+if(data165.length > 400){
+const err452 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -12658,10 +12658,12 @@ vErrors.push(err452);
 }
 errors++;
 }
-}
-}
-else {
-const err453 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len22 = data165.length;
+for(let i22=0; i22<len22; i22++){
+let data166 = data165[i22];
+if(typeof data166 === "string"){
+if(func3(data166) > 200){
+const err453 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -12670,12 +12672,8 @@ vErrors.push(err453);
 }
 errors++;
 }
-}
-if(data.mounting !== undefined){
-let data166 = data.mounting;
-if(Array.isArray(data166)){
-if(data166.length > 400){
-const err454 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data166) < 1){
+const err454 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -12684,12 +12682,9 @@ vErrors.push(err454);
 }
 errors++;
 }
-const len23 = data166.length;
-for(let i23=0; i23<len23; i23++){
-let data167 = data166[i23];
-if(typeof data167 === "string"){
-if(func3(data167) > 200){
-const err455 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err455 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -12698,8 +12693,10 @@ vErrors.push(err455);
 }
 errors++;
 }
-if(func3(data167) < 1){
-const err456 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err456 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -12709,8 +12706,11 @@ vErrors.push(err456);
 errors++;
 }
 }
-else {
-const err457 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.mounting !== undefined){
+let data167 = data.mounting;
+if(Array.isArray(data167)){
+if(data167.length > 400){
+const err457 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -12719,10 +12719,12 @@ vErrors.push(err457);
 }
 errors++;
 }
-}
-}
-else {
-const err458 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len23 = data167.length;
+for(let i23=0; i23<len23; i23++){
+let data168 = data167[i23];
+if(typeof data168 === "string"){
+if(func3(data168) > 200){
+const err458 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -12731,12 +12733,8 @@ vErrors.push(err458);
 }
 errors++;
 }
-}
-if(data.setUp !== undefined){
-let data168 = data.setUp;
-if(Array.isArray(data168)){
-if(data168.length > 400){
-const err459 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data168) < 1){
+const err459 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -12745,13 +12743,9 @@ vErrors.push(err459);
 }
 errors++;
 }
-const len24 = data168.length;
-for(let i24=0; i24<len24; i24++){
-let data169 = data168[i24];
-if(data169 && typeof data169 == "object" && !Array.isArray(data169)){
-if(!(false)){
-if(data169.what === undefined){
-const err460 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+}
+else {
+const err460 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -12761,9 +12755,9 @@ vErrors.push(err460);
 errors++;
 }
 }
-if(!(false)){
-if(data169.kind === undefined){
-const err461 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err461 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -12773,9 +12767,11 @@ vErrors.push(err461);
 errors++;
 }
 }
-if(!(false)){
-if(data169.one === undefined){
-const err462 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(data.setUp !== undefined){
+let data169 = data.setUp;
+if(Array.isArray(data169)){
+if(data169.length > 400){
+const err462 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -12784,10 +12780,13 @@ vErrors.push(err462);
 }
 errors++;
 }
-}
-for(const key29 in data169){
-if(!((((key29 === "what") || (key29 === "kind")) || (key29 === "runsOn")) || (key29 === "one"))){
-const err463 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+const len24 = data169.length;
+for(let i24=0; i24<len24; i24++){
+let data170 = data169[i24];
+if(data170 && typeof data170 == "object" && !Array.isArray(data170)){
+if(!(false)){
+if(data170.what === undefined){
+const err463 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -12797,11 +12796,9 @@ vErrors.push(err463);
 errors++;
 }
 }
-if(data169.what !== undefined){
-let data170 = data169.what;
-if(typeof data170 === "string"){
-if(func3(data170) > 200){
-const err464 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data170.kind === undefined){
+const err464 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -12810,8 +12807,10 @@ vErrors.push(err464);
 }
 errors++;
 }
-if(func3(data170) < 1){
-const err465 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data170.one === undefined){
+const err465 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -12821,8 +12820,9 @@ vErrors.push(err465);
 errors++;
 }
 }
-else {
-const err466 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key29 in data170){
+if(!((((key29 === "what") || (key29 === "kind")) || (key29 === "runsOn")) || (key29 === "one"))){
+const err466 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -12832,10 +12832,11 @@ vErrors.push(err466);
 errors++;
 }
 }
-if(data169.kind !== undefined){
-let data171 = data169.kind;
-if(!(((data171 === "tool") || (data171 === "key")) || (data171 === "licence"))){
-const err467 = {instancePath:instancePath+"/setUp/" + i24+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(data170.what !== undefined){
+let data171 = data170.what;
+if(typeof data171 === "string"){
+if(func3(data171) > 200){
+const err467 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -12844,12 +12845,8 @@ vErrors.push(err467);
 }
 errors++;
 }
-}
-if(data169.runsOn !== undefined){
-let data172 = data169.runsOn;
-if(typeof data172 === "string"){
-if(func3(data172) > 200){
-const err468 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data171) < 1){
+const err468 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -12858,8 +12855,9 @@ vErrors.push(err468);
 }
 errors++;
 }
-if(func3(data172) < 1){
-const err469 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err469 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -12869,8 +12867,10 @@ vErrors.push(err469);
 errors++;
 }
 }
-else {
-const err470 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data170.kind !== undefined){
+let data172 = data170.kind;
+if(!(((data172 === "tool") || (data172 === "key")) || (data172 === "licence"))){
+const err470 = {instancePath:instancePath+"/setUp/" + i24+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -12880,10 +12880,11 @@ vErrors.push(err470);
 errors++;
 }
 }
-if(data169.one !== undefined){
-let data173 = data169.one;
-if(!(((data173 === "job") || (data173 === "device")) || (data173 === "door"))){
-const err471 = {instancePath:instancePath+"/setUp/" + i24+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(data170.runsOn !== undefined){
+let data173 = data170.runsOn;
+if(typeof data173 === "string"){
+if(func3(data173) > 200){
+const err471 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -12892,10 +12893,8 @@ vErrors.push(err471);
 }
 errors++;
 }
-}
-}
-else {
-const err472 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data173) < 1){
+const err472 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -12905,9 +12904,8 @@ vErrors.push(err472);
 errors++;
 }
 }
-}
 else {
-const err473 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err473 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -12917,11 +12915,10 @@ vErrors.push(err473);
 errors++;
 }
 }
-if(data.atHand !== undefined){
-let data174 = data.atHand;
-if(Array.isArray(data174)){
-if(data174.length > 400){
-const err474 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data170.one !== undefined){
+let data174 = data170.one;
+if(!(((data174 === "job") || (data174 === "device")) || (data174 === "door"))){
+const err474 = {instancePath:instancePath+"/setUp/" + i24+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -12930,12 +12927,10 @@ vErrors.push(err474);
 }
 errors++;
 }
-const len25 = data174.length;
-for(let i25=0; i25<len25; i25++){
-let data175 = data174[i25];
-if(typeof data175 === "string"){
-if(func3(data175) > 200){
-const err475 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err475 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -12944,8 +12939,10 @@ vErrors.push(err475);
 }
 errors++;
 }
-if(func3(data175) < 1){
-const err476 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err476 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -12955,8 +12952,11 @@ vErrors.push(err476);
 errors++;
 }
 }
-else {
-const err477 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.atHand !== undefined){
+let data175 = data.atHand;
+if(Array.isArray(data175)){
+if(data175.length > 400){
+const err477 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -12965,10 +12965,12 @@ vErrors.push(err477);
 }
 errors++;
 }
-}
-}
-else {
-const err478 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len25 = data175.length;
+for(let i25=0; i25<len25; i25++){
+let data176 = data175[i25];
+if(typeof data176 === "string"){
+if(func3(data176) > 200){
+const err478 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -12977,15 +12979,48 @@ vErrors.push(err478);
 }
 errors++;
 }
-}
-}
-else {
-const err479 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data176) < 1){
+const err479 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err479];
 }
 else {
 vErrors.push(err479);
+}
+errors++;
+}
+}
+else {
+const err480 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err480];
+}
+else {
+vErrors.push(err480);
+}
+errors++;
+}
+}
+}
+else {
+const err481 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err481];
+}
+else {
+vErrors.push(err481);
+}
+errors++;
+}
+}
+}
+else {
+const err482 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err482];
+}
+else {
+vErrors.push(err482);
 }
 errors++;
 }

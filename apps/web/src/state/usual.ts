@@ -14,7 +14,7 @@ function commonest(facts: Facts, fits: (sheet: DeviceSheet) => boolean, used: re
 export const usualController = (facts: Facts): string =>
   commonest(
     facts,
-    (s) => !!s.controller,
+    (s) => !!s.controller && s.controller.ownReader === undefined,
     all(facts, 'controller').map((c) => c.sheet),
   )
 export const usualSupply = (facts: Facts): string =>

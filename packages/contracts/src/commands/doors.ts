@@ -24,6 +24,7 @@ import {
 } from '@rauta/core'
 import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
+import { placeDoor } from './ownUnit'
 import { placementSchema } from './site'
 
 const seconds = { type: 'number', minimum: 0, maximum: 3600 } as const
@@ -262,7 +263,7 @@ export const doorPlace = defineCommand<{ id: string; placement: Placement | null
       const unknown = Object.values(p.placement.terminals).find((t) => !known.has(t))
       if (unknown) throw new Refusal(`${controller.ref} has no terminal ${unknown}.`)
     }
-    return [put(facts, 'door', { ...door, placement: p.placement })]
+    return placeDoor(facts, { ...door, placement: p.placement }, facts.controller, sheets)
   },
   words: (f, p) =>
     p.placement
@@ -334,7 +335,7 @@ export const doorPlaceProposed = defineCommand<{ id: string; controller: string;
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
     const proposal = proposePlacement(door, controller, sheets, all(facts, 'door'), p.portGroup)
     if (!proposal.ok) throw new Refusal(proposal.says)
-    return [put(facts, 'door', { ...door, placement: proposal.placement })]
+    return placeDoor(facts, { ...door, placement: proposal.placement }, facts.controller, sheets)
   },
   words: (f, p) => `Placed ${f.door[p.id]?.ref ?? p.id} on ${f.controller[p.controller]?.ref ?? ''}`,
 })

@@ -6,6 +6,7 @@ import * as doorlist from './doorlist'
 import * as doors from './doors'
 import * as job from './job'
 import * as manyDoors from './manyDoors'
+import * as ownUnit from './ownUnit'
 import * as people from './people'
 import * as proving from './proving'
 import * as sheets from './sheets'
@@ -18,7 +19,7 @@ const isCommand = (value: unknown): value is Command =>
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, manyDoors, doorlist, devices, busDevices, site, sheets, undo, wire, people, proving]
+  [job, doors, manyDoors, doorlist, devices, ownUnit, busDevices, site, sheets, undo, wire, people, proving]
     .flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand))
     .map((command) => [command.name, command]),
 )
@@ -41,6 +42,7 @@ export type CommandPayloads = PayloadsOf<typeof job> &
   PayloadsOf<typeof manyDoors> &
   PayloadsOf<typeof doorlist> &
   PayloadsOf<typeof devices> &
+  PayloadsOf<typeof ownUnit> &
   PayloadsOf<typeof busDevices> &
   PayloadsOf<typeof site> &
   PayloadsOf<typeof sheets> &

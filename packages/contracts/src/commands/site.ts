@@ -27,6 +27,7 @@ import {
   type UnitFeed,
 } from '@rauta/core'
 import { controllerSchema, putController } from './devices'
+import { placeDoor } from './ownUnit'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 const metres = { type: 'number', minimum: -100000, maximum: 100000 } as const
@@ -417,14 +418,10 @@ export const sitePlace = defineCommand<SitePlacement>()({
   ),
   apply(facts, p, context) {
     const changes = p.controllers.map((c) => putController(facts, c, context.sheets))
-    const planned = new Map(p.controllers.map((c) => [c.id, c]))
+    const controllers = { ...facts.controller, ...Object.fromEntries(p.controllers.map((c) => [c.id, c])) }
     for (const { door: doorId, placement, lengthM } of p.doors) {
       const door = existing(facts.door[doorId], 'door', doorId)
-      const controller = existing(
-        planned.get(placement.controller) ?? facts.controller[placement.controller],
-        'controller',
-        placement.controller,
-      )
+      const controller = existing(controllers[placement.controller], 'controller', placement.controller)
       const screws = new Set(boardOf(context.sheets, controller).terminals.map((t) => t.id))
       const unknown = Object.values(placement.terminals).find((t) => !screws.has(t))
       if (unknown) throw new Refusal(`${controller.ref} has no terminal ${unknown}.`)
@@ -435,7 +432,7 @@ export const sitePlace = defineCommand<SitePlacement>()({
         const given = p.addresses?.find((a) => a.door === doorId && a.part === part.id)
         return given ? { ...part, address: given.address } : part
       })
-      changes.push(put(facts, 'door', { ...door, placement, cables, parts }))
+      changes.push(...placeDoor(facts, { ...door, placement, cables, parts }, controllers, context.sheets))
     }
     return changes
   },

@@ -8,6 +8,7 @@ export const planEdits: ReadonlySet<string> = new Set([
   'doors.edit',
   'door.place',
   'door.placeProposed',
+  'door.placeOnUnit',
   'door.remove',
   'cable.set',
   'cable.built',

@@ -1,5 +1,6 @@
 import type { DeviceSheet, Lead, Terminal } from '@rauta/core'
 import { doorController, expanderScrews, largePortGroup, readerScrews } from './build'
+import { wallUnits } from './wallUnits'
 
 const base = { restA: 0, terminals: [] as Terminal[], leads: [] as Lead[], atHand: [] as string[] }
 const lead = (id: string, name: string, colour: string, kind: Lead['kind']): Lead => ({ id, name, colour, kind })
@@ -277,34 +278,7 @@ export const moreSheets: readonly DeviceSheet[] = [
     coding: { ...bank(5, 'mostFirst', true, 1), says: 'A switch that is on counts nothing' },
     place: 'indoor',
   },
-  {
-    ...base,
-    id: 'reader-face',
-    name: 'Face reader',
-    kind: 'reader',
-    also: ['controller'],
-    says: 'On the network; its own supply or a network port, chosen by a jumper.',
-    restA: 1.1,
-    reading: { by: 'network', technologies: ['face', ...card], keypad: false, reachM: 1.7, takes: ['card', 'face'] },
-    network: { class: 4, restW: 9, peakW: 18 },
-    jumpers: [{ id: 'JP1', says: 'Power from', positions: ['network', 'supply'], factory: 'supply' }],
-    place: 'indoor',
-    inrush: { amps: 4, ms: 15 },
-    setUp: [{ what: 'Licence for faces', kind: 'licence', one: 'device' }],
-  },
-  {
-    ...base,
-    id: 'station-one',
-    name: 'Door station, one piece',
-    kind: 'station',
-    also: ['reader'],
-    says: 'Call button, camera and reader in one; drives its own lock.',
-    restA: 0.5,
-    reading: { by: 'network', technologies: card, keypad: true, reachM: 0.03 },
-    network: { class: 3, restW: 6, peakW: 11 },
-    place: 'outdoor',
-    atHand: ['Call account from the client’s IT'],
-  },
+  ...wallUnits,
   {
     ...base,
     id: 'station-head',

@@ -12,6 +12,7 @@ const sip = { ...udp(5060, 'SIP, RFC 3261'), whom: 'Call exchange' }
 function portsOf(sheet: DeviceSheet): Ports {
   if (sheet.kind === 'controller') return { listens: onvif }
   if (sheet.kind === 'station') return { listens: [...onvif, udp(5060, 'SIP, RFC 3261')], calls: [sip] }
+  if (sheet.controller) return { listens: onvif }
   if (sheet.kind === 'hub' || sheet.reading?.by === 'network') return { listens: [tcp(80, 'its own page over HTTP')] }
   return {}
 }

@@ -51,8 +51,9 @@ const controller = object(
       }),
     ),
     functions: t('What it can be told that a part does', list({ enum: partFunctions })),
+    ownReader: t('Port of its own reader', words),
   },
-  ['supervised', 'functions'],
+  ['supervised', 'functions', 'ownReader'],
 )
 
 const coding = object(

@@ -1,5 +1,5 @@
 import { base } from './coding'
-import type { DeviceSheet, LockFacts } from './sheet'
+import { isKind, type ControllerFacts, type DeviceSheet, type LockFacts } from './sheet'
 
 /** What contradicts itself in a device sheet: the field, and what to do, in words. */
 export interface SheetFault {
@@ -46,6 +46,7 @@ export function sheetFaults(sheet: DeviceSheet): SheetFault[] {
       'controller.releaseStepS',
       `A step of ${controller.releaseStepS} s is longer than its longest release of ${controller.longestReleaseS} s.`,
     )
+  if (controller?.ownReader) ownReaderFaults(sheet, controller, fault)
   const spoken = twinOf((sheet.listens ?? []).map((l) => `${l.transport} ${l.port}`))
   if (spoken) fault('listens', `It listens on ${spoken} twice. Take one of them away.`)
   const terminal = twinOf(sheet.terminals.map((t) => t.id))
@@ -62,6 +63,23 @@ export function sheetFaults(sheet: DeviceSheet): SheetFault[] {
   const port = twinOf(sheet.networkSource?.ports.map((p) => p.id) ?? [])
   if (port) fault('networkSource', `Port ${port} is there twice.`)
   return found
+}
+
+/** A reader of its own reads for one door, by the network, and is on no screw. */
+function ownReaderFaults(
+  sheet: DeviceSheet,
+  { ownReader, doors, portGroups }: ControllerFacts,
+  fault: (at: string, says: string) => void,
+): void {
+  if (doors !== 1 || portGroups.length !== 1)
+    fault(
+      'controller.ownReader',
+      `With a reader of its own it serves one door, on one door port; it has ${doors} doors and ${portGroups.length} door ports.`,
+    )
+  if (sheet.terminals.some((t) => t.port === ownReader))
+    fault('controller.ownReader', `${ownReader} is on its screws too. Give its own reader another port.`)
+  if (sheet.reading?.by !== 'network' || !isKind(sheet, 'reader'))
+    fault('controller.ownReader', 'With a reader of its own it is a reader too, and hands on what it reads by network.')
 }
 
 function lockFaults(lock: LockFacts, fault: (at: string, says: string) => void): void {

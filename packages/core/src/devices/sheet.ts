@@ -134,6 +134,8 @@ export interface ControllerFacts {
   supervised?: Thresholds
   /** What it can be told that a part does; everything where it is not said. */
   functions?: PartFunction[]
+  /** Port of the reader that is part of the device itself: a door station, a wall unit that drives its own lock. */
+  ownReader?: string
 }
 
 /** What a reader is presented with. Tags are cards here; a `picture` is a code on paper or a phone. */

@@ -59,6 +59,10 @@ export const leadWords: Readonly<Record<LeadKind, string>> = {
   drive2: 'opener common',
 }
 
+/** Where a controller hangs: its cabinet, or the place on the wall of one that reads for its own door. */
+export const hangsWords = ({ cabinet }: { cabinet: string }, sheet: DeviceSheet): string =>
+  sheet.controller?.ownReader === undefined ? `Cabinet ${cabinet}` : cabinet
+
 /** What a sheet says of amps, volts, watts and limits, as lines for people. */
 export function sheetLines(sheet: DeviceSheet): [string, string][] {
   const lines: [string, string][] = []

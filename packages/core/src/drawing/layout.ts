@@ -48,12 +48,15 @@ export interface DoorLayout {
 export interface LayoutOptions {
   /** Terminal 1 sits at the right. */ fromRight?: boolean
   /** Least pixels of a screw. */ cell?: number
+  /** The part that the strip belongs to: it is drawn under the strip, as wide as that. */ unit?: string | undefined
 }
 
 export const boxHeight = 30
 export const stripHeight = 40
 const firstBoxTop = 92
 const bayGap = 46
+/** Between the words under a strip and the part that it belongs to, its own words included. */
+const ownerGap = 22
 
 type Terminals = { id: string; label: string }[]
 
@@ -66,7 +69,7 @@ export function layoutDoor(
   door: Door,
   net: Net,
   width: number,
-  { fromRight = false, cell: least = 24 }: LayoutOptions = {},
+  { fromRight = false, cell: least = 24, unit }: LayoutOptions = {},
 ): DoorLayout {
   const order = usedTerminals(net, fromRight)
   const wired = door.parts.filter((p) => net.conductors.some((c) => c.part === p.id))
@@ -88,7 +91,15 @@ export function layoutDoor(
   bays.forEach((bay, i) => {
     top = drawBay(layout, bay, net, order, top, i === bays.length - 1) + bayGap
   })
-  const bare = door.parts.filter((p) => !wired.includes(p))
+  const owner = door.parts.find((p) => p.id === unit && !wired.includes(p))
+  if (owner && layout.terminals.length) {
+    const left = Math.min(...layout.terminals.map((t) => t.x))
+    const w = Math.max(...layout.terminals.map((t) => t.x + t.w)) - left
+    const y = top - bayGap + ownerGap
+    layout.parts.push({ part: owner, x: left, y, w, h: boxHeight, side: sideOf(owner) })
+    top = y + boxHeight + bayGap
+  }
+  const bare = door.parts.filter((p) => !wired.includes(p) && (p !== owner || !layout.terminals.length))
   if (bare.length) {
     const w = Math.min(56, (width - 6 * (bare.length - 1)) / bare.length)
     bare.forEach((part, i) => layout.parts.push({ part, x: i * (w + 6), y: top, w, h: boxHeight, side: sideOf(part) }))

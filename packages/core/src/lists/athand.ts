@@ -2,6 +2,7 @@ import type { Controller } from '../devices/records'
 import { checkOff } from '../cabinets/checkoff'
 import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
+import { isItsController } from '../doors/ownUnit'
 import { all, type Facts } from '../job/facts'
 import { busPlans } from '../network/plan'
 import { cableList, cutList } from './cables'
@@ -110,7 +111,7 @@ function planned(facts: Facts, sheets: Sheets, hangs: Fitted): PlannedDevice[] {
   for (const d of all(facts, 'door'))
     for (const p of d.parts) {
       const fitted = hangs.part(d, p.id)
-      add(p.sheet, `${d.ref} ${p.id}`, fitted)
+      if (!isItsController(d, p, facts.controller, sheets)) add(p.sheet, `${d.ref} ${p.id}`, fitted)
       add(p.via, `${d.ref} ${p.id}`, fitted)
     }
   return found

@@ -7,6 +7,7 @@ import { everyTestPart, wantedConfig } from '../config/wanted'
 import { checkOff } from '../cabinets/checkoff'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
+import { hangsWords } from '../devices/words'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
@@ -211,7 +212,7 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
   }
   if (sheet?.controller && controller) {
     const open = checkOff(controller, facts, sheets).filter((item) => !facts.cabinet[controller.id]?.done[item.id])
-    need(open.length === 0, `Cabinet ${controller.cabinet} of ${controller.ref}: ${open.length} still to check off.`)
+    need(open.length === 0, `${hangsWords(controller, sheet)}, ${controller.ref}: ${open.length} still to check off.`)
   }
   findings.push(...besides)
   const share = total ? done / total : 0

@@ -1,6 +1,7 @@
 import type { Reach, SeenOnBus } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
+import { isItsController } from '../doors/ownUnit'
 import { type Facts } from '../job/facts'
 import { jobOf, usualLimits, type JobLimits } from '../job/records'
 import { stop, warn, type Finding } from '../job/finding'
@@ -34,7 +35,7 @@ function ownAddress(part: Part, sheets: Sheets): OwnDevice['by'] | null {
 export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[] {
   const controller = facts.controller[door.placement?.controller ?? '']
   const parts = door.parts.flatMap((part): OwnDevice[] => {
-    const by = ownAddress(part, sheets)
+    const by = isItsController(door, part, facts.controller, sheets) ? null : ownAddress(part, sheets)
     return by ? [{ id: partDeviceId(door.id, part.id), ref: `${part.id} ${sheetOf(sheets, part.sheet).name}`, by }] : []
   })
   return [...(controller ? [{ id: controller.id, ref: controller.ref, by: 'network' as const }] : []), ...parts]

@@ -1,6 +1,7 @@
 import { addressRange, switchesFor } from '../devices/coding'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Part } from '../doors/door'
+import { isItsController } from '../doors/ownUnit'
 import { all, type Facts } from '../job/facts'
 import { jobOf, type SiteNetwork } from '../job/records'
 import { byRef } from '../job/order'
@@ -68,12 +69,14 @@ export function addressedDevices(facts: Facts, sheets: Sheets): AddressedDevice[
   const parts = all(facts, 'door')
     .sort(byRef)
     .flatMap((d) =>
-      d.parts.map((p): AddressedDevice => ({
-        key: { kind: 'part', door: d.id, part: p.id },
-        ref: `${d.ref} ${p.id}`,
-        sheet: sheetOf(sheets, p.sheet),
-        address: p.ip ?? '',
-      })),
+      d.parts
+        .filter((p) => !isItsController(d, p, facts.controller, sheets))
+        .map((p): AddressedDevice => ({
+          key: { kind: 'part', door: d.id, part: p.id },
+          ref: `${d.ref} ${p.id}`,
+          sheet: sheetOf(sheets, p.sheet),
+          address: p.ip ?? '',
+        })),
     )
   return [
     ...own('controller'),

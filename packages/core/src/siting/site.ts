@@ -1,6 +1,7 @@
 import type { CabinetPlace, Controller } from '../devices/records'
 import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door, Placement } from '../doors/door'
+import { unitWanted } from '../doors/ownUnit'
 import { noGroup, proposePlacement, wantsOf } from '../wiring/placement'
 import { byRef } from '../job/order'
 import { supplyThatCarries } from '../supplies/choose'
@@ -92,13 +93,17 @@ function* siteOnce(input: SitingInput, closed: ReadonlySet<string>): Search<Siti
     bound: { controllers: 0, cableM: 0 },
     unknownLength: [],
   }
+  // One order whatever the order of the rows: the same doors give the same plan.
+  const [onUnits, inOrder] = split([...open].sort(byRef), (d) => !!unitWanted(d, input.sheets))
+  siteOnUnits(input, kept, onUnits, siting)
   if (input.cabinets.length === 0)
     return {
       ...siting,
-      left: open.map((d) => ({ door: d.id, says: 'There is no cabinet yet. Say where cabinets hang.' })),
+      left: [
+        ...siting.left,
+        ...inOrder.map((d) => ({ door: d.id, says: 'There is no cabinet yet. Say where cabinets hang.' })),
+      ],
     }
-  // One order whatever the order of the rows: the same doors give the same plan.
-  const inOrder = [...open].sort(byRef)
   const byRadio = (d: Door) => wantsOf(d, input.sheets).length === 0
   for (const radio of [false, true])
     yield* siteClass(
@@ -116,6 +121,41 @@ function* siteOnce(input: SitingInput, closed: ReadonlySet<string>): Search<Siti
       siting,
     )
   return siting
+}
+
+const split = <T>(list: readonly T[], which: (t: T) => boolean): [T[], T[]] => [
+  list.filter(which),
+  list.filter((t) => !which(t)),
+]
+
+/** Doors whose reader drives their lock go on that unit: one that is planned and free, or one of their own. */
+function siteOnUnits(input: SitingInput, kept: readonly Door[], doors: readonly Door[], siting: Siting): void {
+  for (const door of doors) {
+    const unit = unitWanted(door, input.sheets)
+    const taken = [...kept, ...sitedSoFar(input, siting)]
+    const on = (controller: Controller) => {
+      const proposal = proposePlacement(door, controller, input.sheets, taken)
+      if (!proposal.ok) return proposal.says
+      const why = `${unit?.id} drives the lock of its own door.`
+      siting.doors.push({ door: door.id, placement: proposal.placement, lengthM: null, why })
+      return null
+    }
+    const same = input.controllers.filter((c) => c.sheet === unit?.sheet)
+    if (same.some((c) => on(c) === null)) continue
+    const full = input.most !== undefined && siting.newControllers >= input.most
+    const trial = trialController(unit?.sheet ?? '', 0, input)
+    const fits = proposePlacement(door, trial, input.sheets, [])
+    if (!fits.ok) siting.left.push({ door: door.id, says: fits.says })
+    else if (full)
+      siting.left.push({
+        door: door.id,
+        says: `It is placed on its own ${sheetOf(input.sheets, trial.sheet).name}, and no more than ${input.most} new controllers are allowed.`,
+      })
+    else {
+      on(newController(input, trial.sheet, `${door.ref} wall`, siting, unit?.ip))
+      siting.bound.controllers++
+    }
+  }
 }
 
 interface Choice {
@@ -237,10 +277,13 @@ function sitedSoFar(input: SitingInput, siting: Siting): Door[] {
   })
 }
 
-const capacityOf = (sheet: DeviceSheet, radio: boolean): number =>
-  radio
+/** Doors that a controller takes in its cabinet. A unit with a reader of its own takes the door that it reads for, and no other. */
+function capacityOf(sheet: DeviceSheet, radio: boolean): number {
+  if (sheet.controller?.ownReader !== undefined) return 0
+  return radio
     ? (sheet.carries?.find((x) => x.kind === 'wirelessLock')?.most ?? 0)
     : (sheet.controller?.portGroups.length ?? 0)
+}
 const signature = (d: Door) => d.parts.map((p) => `${p.role}:${p.sheet}`).join(' ')
 
 function freeOn(controller: Controller, kept: readonly Door[], sheets: Sheets, radio: boolean, spare: number): number {
@@ -339,7 +382,7 @@ function fillCabinet(
   return waiting
 }
 
-function newController(input: SitingInput, sheet: string, cabinet: string, siting: Siting): Controller {
+function newController(input: SitingInput, sheet: string, cabinet: string, siting: Siting, address = ''): Controller {
   const refs = new Set([...input.controllers, ...siting.controllers].map((c) => c.ref))
   let n = 1
   while (refs.has(`A${n}`)) n++
@@ -349,7 +392,7 @@ function newController(input: SitingInput, sheet: string, cabinet: string, sitin
     sheet,
     cabinet,
     supply: input.controllers[0]?.supply ?? smallestSupply(input.sheets),
-    address: '',
+    address,
     serial: '',
     mac: '',
   }

@@ -1,5 +1,6 @@
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
+import { isItsController } from '../doors/ownUnit'
 import { all, type Facts } from '../job/facts'
 import { byRef } from '../job/order'
 import type { PortDemand } from '../power/ethernet'
@@ -23,7 +24,8 @@ export function networkFed(facts: Facts, sheets: Sheets): NetworkFed[] {
   for (const u of all(facts, 'unit')) add(`unit/${u.id}`, u.ref, sheetOf(sheets, u.sheet))
   for (const d of all(facts, 'door'))
     for (const p of d.parts)
-      if (p.fed !== 'own') add(`part/${d.id}/${p.id}`, `${d.ref} ${p.id}`, sheetOf(sheets, p.sheet))
+      if (p.fed !== 'own' && !isItsController(d, p, facts.controller, sheets))
+        add(`part/${d.id}/${p.id}`, `${d.ref} ${p.id}`, sheetOf(sheets, p.sheet))
   return found.sort(byRef)
 }
 

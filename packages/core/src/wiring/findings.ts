@@ -1,7 +1,8 @@
 import { blindSpots, hasWayOut, partOf, type Door, type Part } from '../doors/door'
 import type { Controller } from '../devices/records'
 import { boardOf } from '../devices/board'
-import { sheetOf, type Sheets } from '../devices/sheet'
+import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
+import { ownUnitOf } from '../doors/ownUnit'
 import { note, stop, warn, type Finding } from '../job/finding'
 import { releaseWords, stuckCases } from '../supplies/release'
 import { fedPastTheGlass } from './bypass'
@@ -178,8 +179,25 @@ function placementFindings(
   return [
     ...found,
     ...untoldFindings(door, sheet, controller.ref, sheets),
+    ...lockOutside(door, sheet, sheets),
     ...sharedPorts(door, sheet, controller.ref, doors),
   ]
+}
+
+/** Common practice, no source: what hangs on the unsecured side is taken off the wall, and the lock's leads are behind it. */
+function lockOutside(door: Door, board: DeviceSheet, sheets: Sheets): Finding[] {
+  const unit = ownUnitOf(door, board)
+  const lock = door.parts.find((p) => sheetOf(sheets, p.sheet).lock)
+  return unit?.role === 'entryReader' && lock
+    ? [
+        warn(
+          'plan',
+          'lock-outside',
+          `${lock.id} hangs on ${unit.id} ${board.name}, on the unsecured side: whoever takes it off the wall has the leads that free the lock in hand. Keep its tamper watched, or place the door on a controller inside and read with a reader that has leads.`,
+          unit.id,
+        ),
+      ]
+    : []
 }
 
 function sharedPorts(door: Door, sheet: ReturnType<typeof sheetOf>, ref: string, doors: readonly Door[]): Finding[] {

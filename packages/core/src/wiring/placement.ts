@@ -1,5 +1,6 @@
 import type { Door, Part, Placement } from '../doors/door'
 import { boardOf } from '../devices/board'
+import { ownUnitOf, unitFault } from '../doors/ownUnit'
 import type { Controller } from '../devices/records'
 import { leadsToController, readerScrews } from './chain'
 import { boardOfPort, byPort, keyScrew, markerOf, portWords, sharedKinds, type PortClass } from './ports'
@@ -78,8 +79,11 @@ export function proposePlacement(
 ): Proposal {
   const board = boardOf(sheets, controller)
   if (!board.controller) return { ok: false, says: `${controller.ref} is not a controller.` }
+  const fault = unitFault(door, board, controller.ref, sheets)
+  if (fault) return { ok: false, says: fault }
   const others = doors.filter((other) => other.id !== door.id && other.placement?.controller === controller.id)
-  if (wantsOf(door, sheets).length === 0) return withoutTerminals(door, controller, board, sheets, others)
+  if (wantsOf(door, sheets).length === 0 && !ownUnitOf(door, board))
+    return withoutTerminals(door, controller, board, sheets, others)
   const used = load(controller.id, others)
   const groups = board.controller.portGroups.filter((group) => !portGroup || group.id === portGroup)
   let firstReason = ''

@@ -4,6 +4,7 @@ import { sheetOf } from '../devices/sheet'
 import type { Door, IdleState, Part } from '../doors/door'
 import { stop, type Finding } from '../job/finding'
 import { functionFacts, type PartFunction } from '../doors/functions'
+import { ownUnitOf, unitFault, unitWanted } from '../doors/ownUnit'
 import { functionOf } from './functions'
 import { wantsOf } from './placement'
 import { byPort, portWords, sharedKinds, type PortClass } from './ports'
@@ -50,20 +51,25 @@ interface Use {
   kinds: TerminalKind[]
 }
 
-function usesOf(door: Door, sheets: Sheets): Use[] {
-  return door.parts.flatMap((part) =>
-    [...byPort(wantsOf(door, sheets, [part]))].map(([portClass, wants]) => ({
+/** @param board with it, the reader that is the board itself counts too: it is on no lead */
+function usesOf(door: Door, sheets: Sheets, board?: DeviceSheet): Use[] {
+  const unit = board && ownUnitOf(door, board)
+  return door.parts.flatMap((part) => {
+    const wired = [...byPort(wantsOf(door, sheets, [part]))].map(([portClass, wants]) => ({
       part,
       class: portClass,
       does: functionOf(part.role, portClass),
       leads: wants.map((w) => w.lead),
       kinds: wants.map((w) => w.kind),
-    })),
-  )
+    }))
+    const own: Use = { part, class: 'reader', does: functionOf(part.role, 'reader'), leads: [], kinds: [] }
+    return part === unit ? [own, ...wired] : wired
+  })
 }
 
 /** The port that a use's leads end on, empty where they are on none. */
 function portOf(use: Use, door: Door, board: DeviceSheet): string {
+  if (use.leads.length === 0) return board.controller?.ownReader ?? ''
   for (const lead of use.leads) {
     const terminal = board.terminals.find((t) => t.id === door.placement?.terminals[`${use.part.id}.${lead}`])
     if (terminal && portScrews[use.class].includes(terminal.kind)) return terminal.port
@@ -73,7 +79,7 @@ function portOf(use: Use, door: Door, board: DeviceSheet): string {
 
 /** Everything that the door's parts do at their controller, in the order of the parts. What is on no terminal is left out. */
 export function wiredPoints(door: Door, board: DeviceSheet, sheets: Sheets): WiredPoint[] {
-  return usesOf(door, sheets).flatMap((use) => {
+  return usesOf(door, sheets, board).flatMap((use) => {
     const port = portOf(use, door, board)
     return use.does && port ? [pointOf(door, use.part, use.does, port, use.class)] : []
   })
@@ -134,8 +140,10 @@ const readsFormat = (board: DeviceSheet, format: string): boolean =>
  * of it, or it could not tell them apart. Each is a stop: nothing is wired, ticked and forgotten.
  */
 export function untoldFindings(door: Door, board: DeviceSheet, ref: string, sheets: Sheets): Finding[] {
-  const uses = usesOf(door, sheets)
-  return uses.flatMap((use) => {
+  const uses = usesOf(door, sheets, board)
+  const unit = unitFault(door, board, ref, sheets)
+  const alone = unit ? [stop('plan', 'untold', unit, unitWanted(door, sheets)?.id)] : []
+  const wired = uses.flatMap((use) => {
     const name = `${use.part.id} ${sheetOf(sheets, use.part.sheet).name}`
     if (!use.does)
       return [
@@ -182,6 +190,7 @@ export function untoldFindings(door: Door, board: DeviceSheet, ref: string, shee
       ]
     return splitFindings(use, door, board)
   })
+  return [...alone, ...wired]
 }
 
 /** Leads of one use on two ports: a reader with its data lines on two ports never reads. */

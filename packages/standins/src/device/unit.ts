@@ -49,6 +49,8 @@ export class Unit {
   memory: Memory
   up = false
   powered = false
+  private plugged = false
+  jumper: DeviceFile['jumper']
   keyHeld = false
   private poweredSince = 0
   readonly faults = noFaults()
@@ -71,6 +73,7 @@ export class Unit {
     private readonly store: MemoryStore,
     private readonly hooks: UnitHooks,
   ) {
+    this.jumper = file.jumper
     this.memory = store.load(file.serial) ?? this.firstMemory()
     this.pullPoints = new PullPoints(() => world.now())
     this.doors = new DoorFirmware(this)
@@ -168,6 +171,16 @@ export class Unit {
   }
 
   power(on: boolean): void {
+    this.plugged = on
+    this.feed()
+  }
+  /** A hand moves the jumper that chooses its supply. */
+  setJumper(to: 'network' | 'supply'): void {
+    this.jumper = to
+    this.feed()
+  }
+  private feed(): void {
+    const on = this.plugged && this.jumper !== 'supply'
     if (on === this.powered) return
     this.powered = on
     this.hooks.power(this.serial)

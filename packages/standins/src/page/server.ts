@@ -16,6 +16,7 @@ export function stateOf(rig: Rig) {
       address: u.memory.address,
       up: u.up,
       powered: u.powered,
+      jumper: u.jumper,
       network: !u.faults.networkCut,
       slowMs: u.faults.slowMs,
       clockOffMs: u.memory.clockOffMs,

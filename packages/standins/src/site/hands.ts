@@ -29,6 +29,7 @@ export type Hand = { after?: number } & (
       door: string
     }
   | { do: 'power'; serial: string; on: boolean }
+  | { do: 'jumper'; serial: string; to: 'network' | 'supply' }
   | { do: 'network'; serial: string; on: boolean }
   | { do: 'slow' | 'eventDelay'; serial: string; ms: number }
   | { do: 'secret'; serial: string; secret: string }
@@ -107,6 +108,10 @@ function act(rig: Rig, hand: Exclude<Hand, { do: 'lean' }>): string {
     case 'power':
       unit.power(hand.on)
       return hand.on ? 'power on' : 'power off'
+    case 'jumper':
+      if (!unit.jumper) throw new Error(`${hand.serial} has no jumper for its supply.`)
+      unit.setJumper(hand.to)
+      return `jumper on ${hand.to}`
     case 'network':
       rig.cable(unit, hand.on)
       return hand.on ? 'network back' : 'network cut'

@@ -22,6 +22,8 @@ export interface DeviceFile {
   /** Secret that somebody set before; the factory's where absent. */
   secret?: string
   powered: boolean
+  /** Where the jumper stands that chooses its supply, where it has one. The rig feeds it from the network: on `supply` it stays dark. */
+  jumper?: 'network' | 'supply'
   /** Listens over HTTPS as well, with a certificate of its own. */
   https?: true
   /** How far its clock is off at first, ms. */

@@ -1,4 +1,14 @@
-import { all, boardOf, cableName, carriesFaults, checkOff, stillBefore, type Controller, type Facts } from '@rauta/core'
+import {
+  all,
+  boardOf,
+  cableName,
+  carriesFaults,
+  checkOff,
+  hangsWords,
+  stillBefore,
+  type Controller,
+  type Facts,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -51,7 +61,7 @@ export function ControllerPage({ id }: { id: string }) {
         </Notice>
       ))}
       <Sheet
-        title={`Cabinet ${controller.cabinet}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}
+        title={`${hangsWords(controller, sheet)}, ${items.filter((i) => done[i.id]).length} of ${items.length} checked`}
       >
         {items.map((item) => (
           <View key={item.id}>

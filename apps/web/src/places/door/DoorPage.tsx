@@ -1,4 +1,15 @@
-import { all, deviceToReach, jobOf, marks, openSnags, type Door } from '@rauta/core'
+import {
+  all,
+  deviceToReach,
+  jobOf,
+  marks,
+  noGroup,
+  openSnags,
+  ownUnitOf,
+  sheetOf,
+  type DeviceSheet,
+  type Door,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -18,6 +29,14 @@ import { addressOfDevice } from '../reach/deviceAddress'
 import { Missing } from '../shell/Missing'
 import { Orders } from './Orders'
 import { doorMoments, leavesNow, litParts, voltNotes } from './layers'
+
+/** What a door is placed on, in a few words. */
+function placeWords(door: Door, ref: string, sheet: DeviceSheet): string {
+  const unit = ownUnitOf(door, sheet)
+  if (unit) return `on ${unit.id} itself, ${ref}`
+  const group = door.placement?.portGroup
+  return group === noGroup ? `controller ${ref}` : `controller ${ref}, door port ${group}`
+}
 
 /** A door: its marks with words, its drawing, and why each missing mark is missing. @param first layer that the drawing shows at first */
 export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer }) {
@@ -39,7 +58,12 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
     <Screen
       mono={door.ref}
       title={door.name}
-      under={`${from} to ${to}${controller ? ` · controller ${controller.ref}${door.placement?.portGroup === '*' ? '' : `, door port ${door.placement?.portGroup}`}` : ''}`}
+      under={[
+        `${from} to ${to}`,
+        controller && placeWords(door, controller.ref, sheetOf(sheetsFor(facts), controller.sheet)),
+      ]
+        .filter(Boolean)
+        .join(' · ')}
       head={
         <View style={{ marginTop: 10 }}>
           <BigRungs state={state} />

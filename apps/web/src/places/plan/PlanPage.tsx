@@ -1,8 +1,19 @@
-import { all, cableName, proposePlacement, runLengthM, sheetOf, type Door, type Proposal } from '@rauta/core'
+import {
+  all,
+  cableName,
+  nextRef,
+  proposePlacement,
+  runLengthM,
+  sheetOf,
+  unitWanted,
+  type Door,
+  type Proposal,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
+import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
 import { cableKinds, codeOf, typeOf } from '../../parts/cableKinds'
 import { counted } from '../../parts/count'
@@ -74,6 +85,10 @@ function Place({ door }: { door: Door }) {
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
   const doors = all(facts, 'door')
+  const sheets = sheetsFor(facts)
+  const unit = unitWanted(door, sheets)
+  const refs = controllersInOrder(facts).map((c) => c.ref)
+  const unitRef = nextRef(refs.at(-1) ?? 'A0', refs)
   const tried = controllersInOrder(facts).map((controller) => ({
     controller,
     proposal: proposePlacement(door, controller, sheetsFor(facts), doors),
@@ -82,13 +97,23 @@ function Place({ door }: { door: Door }) {
   const fitting = tried
     .filter((t) => t.proposal.ok)
     .sort((a, b) => (metres(a.controller.cabinet) ?? Infinity) - (metres(b.controller.cabinet) ?? Infinity))
-  const others = tried.filter((t) => !t.proposal.ok)
+  const others = unit ? [] : tried.filter((t) => !t.proposal.ok)
   const place = (controller: string) =>
     send('door.placeProposed', { id: door.id, controller }).catch((error: unknown) => setWrong(saysOf(error)))
+  const placeOnUnit = () =>
+    send('door.placeOnUnit', { door: door.id, controller: v7(), ref: unitRef }).catch((error: unknown) =>
+      setWrong(saysOf(error)),
+    )
   return (
     <Sheet flush title="Place it on a controller">
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {controllersInOrder(facts).length === 0 ? (
+      {unit && !fitting.some((t) => t.controller.sheet === unit.sheet) ? (
+        <View style={{ padding: 16, paddingTop: 8, gap: 6 }}>
+          <T>{`${unit.id} ${sheetOf(sheets, unit.sheet).name} drives the lock of its own door: the door is placed on the unit itself.`}</T>
+          <Action kind="main" label={`Place on its own unit, ${unitRef}`} onPress={placeOnUnit} />
+        </View>
+      ) : null}
+      {!unit && controllersInOrder(facts).length === 0 ? (
         <View style={{ padding: 16, gap: 8 }}>
           <T>No controller is planned yet.</T>
           <Action kind="plain" label="Plan a controller" onPress={() => router.push('/controllers')} />
