@@ -21,7 +21,7 @@ export const formCommands = [
   'specialDay.put',
 ] as const
 /** Bodies of requests that a form fills in. */
-export const formBodies = ['account', 'newPassword', 'ownPassword', 'firstUse'] as const
+export const formBodies = ['account', 'newPassword', 'ownPassword', 'firstUse', 'devicePassword'] as const
 
 /** The compiled checks as one module, each under its command's or its body's name. */
 export function checksOf(): string {

@@ -5,7 +5,7 @@ test('a device that holds an old job is counted, agreed to, erased, addressed an
   await signIn(page)
   await page.goto('/reach')
   await page.getByRole('button', { name: /Search the segment/ }).click()
-  await expect(page.getByText('4 answered.')).toBeVisible()
+  await expect(page.getByText('5 answered.')).toBeVisible()
   await page.getByRole('button', { name: /^A3: / }).click()
   const agree = page.getByRole('button', { name: 'Agree to erase, 57 people, 2 doors' })
   if (!(await agree.isVisible().catch(() => false)))
@@ -32,7 +32,12 @@ test('a device with an unknown secret is reset by hand, step by step, and goes o
 }) => {
   await signIn(page)
   await page.goto('/reach/a4')
-  await expect(page.getByText(/reset it by hand/).first()).toBeVisible()
+  await expect(page.getByText(/or reset the device by hand/).first()).toBeVisible()
+  await page.getByRole('textbox', { name: 'Its password' }).fill('not-this-one')
+  await page.getByRole('button', { name: 'Try this password' }).click()
+  await expect(page.getByText(/It refuses the password that was entered for startup/).first()).toBeVisible({
+    timeout: 60_000,
+  })
   await expect(page.getByRole('heading', { name: 'Reset by hand, 1 of 4' })).toBeVisible()
   await expect(page.getByText('Take the power off.')).toBeVisible()
   await page.getByRole('button', { name: 'Begin 5 s' }).click()

@@ -114,6 +114,15 @@ export function driverContract(name: string, make: () => Promise<ContractWorld>)
       await watch.end()
     })
 
+    it('names the account that opens it among all, and does not lose the last one that can', async () => {
+      const driver = at(world.address, world.secret)
+      if (!driver.accounts) return
+      expect(await driver.accounts()).toContain(world.secret.user)
+      await expect(ability(driver, 'removeAccounts')(await driver.accounts())).rejects.toMatchObject({ code: 'refused' })
+      await expect(ability(driver, 'removeAccounts')(['nobody of that name'])).rejects.toMatchObject({ code: 'refused' })
+      expect(await driver.accounts()).toContain(world.secret.user)
+    })
+
     it('opens to its new password only, once it is set', async () => {
       await ability(at(world.address, world.secret), 'setSecret')('a new long password')
       await expect(at(world.address, world.secret).identify()).rejects.toMatchObject({ code: 'notAuthorized' })

@@ -190,6 +190,35 @@ describe('taking a device into service', () => {
     await press('Agree to erase, 57 people, 2 doors')
     expect(sent).toEqual([['claim.agreeErase', { controller: 'a1' }]])
   })
+  it('takes a password that somebody knows, under the account that it belongs to, and keeps nothing of it', async () => {
+    have('claim', claim('waits', 'identity', 'enter the password or reset it', 0))
+    show()
+    const asked: [string, unknown][] = []
+    globalThis.fetch = jest.fn(async (url: string, init?: RequestInit) => {
+      asked.push([url, JSON.parse(String(init?.body))])
+      return { ok: true, status: 200, json: async () => ({ says: 'The password is being tried at A1.' }) } as Response
+    }) as never
+    const { unmount } = render(<ClaimPage id="a1" />)
+    expect(screen.getByText('Reset by hand, 1 of 4')).toBeTruthy()
+    const account = screen.getByRole('textbox', { name: 'Account on the device' })
+    expect((account as HTMLInputElement).value).toBe('startup')
+    const password = screen.getByLabelText('Its password')
+    expect(password.getAttribute('type')).toBe('password')
+    await press('Try this password')
+    expect(asked).toEqual([])
+    await act(async () => {
+      fireEvent.change(account, { target: { value: ' admin ' } })
+      fireEvent.change(password, { target: { value: ' with blanks ' } })
+    })
+    await press('Try this password')
+    expect(asked).toEqual([['/api/v1/claims/a1/password', { user: 'admin', password: ' with blanks ' }]])
+    unmount()
+    expect(JSON.stringify({ ...localStorage, ...sessionStorage })).not.toContain('with blanks')
+    have('claim', claim('waits', 'identity', 'reset it by hand', 2))
+    show()
+    render(<ClaimPage id="a1" />)
+    expect(screen.queryByText('Does somebody know its password?')).toBeNull()
+  })
   it('leads through the reset by hand, step by step', async () => {
     have('claim', claim('waits', 'identity', 'reset it by hand', 1))
     show()

@@ -18,7 +18,7 @@ import {
 } from '@rauta/core'
 import { atHandList } from '@rauta/core/lists'
 import { siteDoors } from '@rauta/core/siting'
-import type { World } from './world';
+import type { World } from './world'
 import { sheets, smallJob, strikeHardware } from './world'
 
 const station = { ...strikeHardware, entryReader: 'station-one', exit: 'button-exit' }

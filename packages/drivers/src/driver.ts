@@ -72,6 +72,9 @@ export interface Abilities {
   /** How it can be talked to so that nobody listens; null where it can't. */
   secured(): Promise<Secured | null>
   setSecret(password: string): Promise<void>
+  /** Names of all accounts that it knows. */
+  accounts(): Promise<string[]>
+  removeAccounts(names: readonly string[]): Promise<void>
   setNetwork(wanted: NetworkSettings): Promise<void>
   setClock(wanted: { zone: string; daylightSaving: boolean }): Promise<void>
   restart(): Promise<void>
@@ -101,6 +104,8 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   erase: 'be erased from here',
   secured: 'be talked to over HTTPS',
   setSecret: 'be given a password from here',
+  accounts: 'say which accounts it knows',
+  removeAccounts: 'have accounts taken away from here',
   setNetwork: 'be given an address from here',
   setClock: 'have its clock set from here',
   restart: 'be restarted from here',

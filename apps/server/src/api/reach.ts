@@ -1,7 +1,9 @@
 import { answers, bodies, sheetsFor, type Sweep } from '@rauta/contracts'
+import type { Secret } from '@rauta/drivers'
 import { addressesIn, busDeviceOf, ipv4, partDeviceId } from '@rauta/core'
 import type { Context } from '../context'
 import { blinkOnBus } from '../reach/bus/blink'
+import { keepEntered, tryAgain, waitsForPassword } from '../reach/entered'
 import { askAddress, search } from '../reach/search'
 import { Sweeps } from '../reach/sweep'
 import { fewAtOnce } from './fewAtOnce'
@@ -70,6 +72,31 @@ export function reachRoutes(context: Context): Route[] {
         if (!device) throw new HttpProblem(404, 'Not there', `There is no ${part} on a bus at this door.`, 'part')
         await asking(response, (gone) => blinkOnBus(context, device, gone))
         return { says: `${device.ref} flashes and beeps now.` }
+      },
+    },
+    {
+      method: 'post',
+      path: '/claims/:controller/password',
+      says: 'Hands over the password that somebody set on a device which opens neither to this job nor as from the factory; it is tried at once',
+      roles: ['lead', 'engineer'],
+      body: bodies.devicePassword,
+      answer: answers.ok,
+      async handle(request, _response, { name }) {
+        const { user, password } = request.body as Secret
+        const { facts } = context.log
+        const controller = facts.controller[String(request.params['controller'])]
+        const claim = controller && facts.claim[controller.id]
+        if (!controller || !claim)
+          throw new HttpProblem(404, 'Not there', 'This device is not being taken into service.')
+        if (!waitsForPassword(claim)) throw new HttpProblem(409, 'Refused', `${controller.ref} waits for no password.`)
+        await keepEntered(context, controller.id, { user: user.trim(), password })
+        await context.log.append(
+          'claim.entered',
+          `Entered a password for ${controller.ref}`,
+          (now) => tryAgain(now, controller.id),
+          name,
+        )
+        return { says: `The password is being tried at ${controller.ref}.` }
       },
     },
     {

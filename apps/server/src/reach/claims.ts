@@ -117,8 +117,8 @@ export class ClaimRunner {
       if (!claim) return []
       const before = claim.steps.find((s) => s.name === name)
       if (before?.state === state && before.says === says) return []
-      const identified = state === 'done' && name === 'identity'
-      const kept = identified ? -1 : claim.resetStep
+      // A step that is done has opened the device: no reset is waited for any more.
+      const kept = state === 'done' ? -1 : claim.resetStep
       const resetStep = forReset ? Math.max(0, claim.resetStep) : kept
       return [
         put(facts, 'claim', {

@@ -4,8 +4,12 @@ import { factorySecret, type Context } from '../context'
 import { strongSecret } from '../security/vault'
 import { openerOf, openersOf, renewOpener, settleOpener } from './opener'
 
+/** The account by which this job opens a device: its sheet's, or the one that somebody entered when it was taken. */
+const accountOf = ({ log: { facts } }: Context, controller: Controller): string =>
+  facts.claim[controller.id]?.user ?? facts.reach[controller.id]?.user ?? factorySecret(facts, controller).user
+
 const named = (context: Context, controller: Controller, password: string): Secret => ({
-  user: factorySecret(context.log.facts, controller).user,
+  user: accountOf(context, controller),
   password,
 })
 

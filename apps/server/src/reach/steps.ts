@@ -10,12 +10,15 @@ import {
   type Claim,
   type claimSteps,
   type Controller,
+  type Facts,
   type Found,
+  type Reach,
   type Secured,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
-import { ability, hasCode, type Driver, type Secret } from '@rauta/drivers'
+import { ability, DeviceError, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { driverAt, factorySecret, protocolOf, type Context } from '../context'
+import { enteredSecret, forgetEntered } from './entered'
 import { checkIdentity } from './inService'
 import { ownSecret, ownSecrets, renewSecret, settle } from './secrets'
 import type { StepResult } from './step'
@@ -50,33 +53,57 @@ function driverFor(
   })
 }
 
-/** Opens the device by this job's secret or the factory's, wherever it is now. Null where neither opens it. */
+/** A device as it opened, and to what. */
+interface Opened {
+  driver: Driver
+  whose: 'ours' | 'factory' | 'entered'
+  at: string
+}
+/** Nothing opens it; `closed` says so. */
+interface Closed {
+  closed: string
+}
+
+const closedWords =
+  'Its password is not known to this job. It cannot be counted or erased from here: enter the password, where somebody knows it, or reset the device by hand.'
+
+/** Opens the device by this job's secret, the factory's, or the one that somebody entered, wherever it is now. */
 async function open(
   input: StepInput,
   secured: Secured | null | undefined = input.claim.secured,
-): Promise<{ driver: Driver; whose: 'ours' | 'factory'; at: string } | null> {
+): Promise<Opened | Closed> {
   const { context, controller, found } = input
   const own = (await ownSecrets(context, controller)).map((secret) => [secret, 'ours'] as [Secret, 'ours'])
   const factory: [Secret, 'factory'] = [factorySecret(context.log.facts, controller), 'factory']
-  const secrets = found.ownership === 'factory' ? [factory, ...own] : [...own, factory]
+  const entered = await enteredSecret(context, controller)
+  const secrets: [Secret, Opened['whose']][] = [
+    ...(entered ? [[entered, 'entered'] as [Secret, 'entered']] : []),
+    ...(found.ownership === 'factory' ? [factory, ...own] : [...own, factory]),
+  ]
   const places = [...new Set([found.address, controller.address])]
   let silence: unknown = null
   let answered = false
+  let refused: Secret | null = null
   for (const at of places) {
     // What opened it last comes first: each wrong one brings a device nearer to shutting itself.
     const last = context.sparing.opens(at)
     for (const [secret, whose] of [...secrets].sort(
       ([a], [b]) => Number(b.password === last) - Number(a.password === last),
     )) {
+      // Somebody waits for the word on it: it is asked, not left out because others were refused just now.
+      if (whose === 'entered' && secret.password !== last)
+        await context.clock.sleep(context.sparing.restMs(at), input.signal)
       const driver = driverFor(input, at, secret, { secured: secured ?? undefined })
       try {
         const identity = await driver.identify()
         checkIdentity(identity, meantBy(input), at)
         if (whose === 'ours') await settle(context, controller, secret)
+        else await openedBy(input, whose === 'entered' ? secret.user : null)
         return { driver, whose, at }
       } catch (error) {
         if (hasCode(error, 'notAuthorized')) {
           answered = true
+          if (whose === 'entered') refused = secret
           continue
         }
         // Somebody else at the address says more than silence at another one.
@@ -86,8 +113,49 @@ async function open(
     }
   }
   if (silence && !answered) throw silence
-  return null
+  if (refused) await forgetEntered(context, controller)
+  return {
+    closed: refused
+      ? `It refuses the password that was entered for ${refused.user}. Look at the account’s name and at capital letters, and enter it again, or reset the device by hand.`
+      : closedWords,
+  }
 }
+
+/** The account under which the device is this job's from now on. @param user null for the one of its sheet */
+async function openedBy({ context, controller, claim }: StepInput, user: string | null): Promise<void> {
+  const own = user === factorySecret(context.log.facts, controller).user ? null : user
+  const known = ({ claim: claims, reach }: Facts) => [claims[claim.id], reach[controller.id]]
+  if (known(context.log.facts).every((r) => !r || (r.user ?? null) === own)) return
+  const under = <R extends { user?: string }>({ user: _before, ...rest }: R) =>
+    own === null ? rest : { ...rest, user: own }
+  await context.log.append('claim.account', `${controller.ref} opens by ${user ?? 'its own account'}`, (facts) => {
+    const [taking, reach] = [facts.claim[claim.id], facts.reach[controller.id]]
+    return [
+      ...(taking ? [put(facts, 'claim', under(taking) as Claim)] : []),
+      ...(reach ? [put(facts, 'reach', under(reach) as Reach)] : []),
+    ]
+  })
+}
+
+/** Accounts that are not this job's would open the device as well: they go. @returns what is to be said of them */
+async function withoutOthers(input: StepInput, driver: Driver, user: string): Promise<string> {
+  if (!driver.accounts) return ''
+  const others = (await driver.accounts()).filter((name) => name !== user)
+  if (others.length === 0) return ''
+  await ability(driver, 'removeAccounts')(others)
+  const left = (await driver.accounts()).filter((name) => name !== user)
+  if (left.length)
+    throw new DeviceError(
+      'refused',
+      `${input.controller.ref} keeps accounts of somebody else: ${shortened(left)}. Whoever knows their passwords gets in. Reset it by hand.`,
+    )
+  return ` ${others.length === 1 ? 'An account' : `${others.length} accounts`} of somebody else ${others.length === 1 ? 'is' : 'are'} gone: ${shortened(others)}.`
+}
+const shortened = (names: readonly string[]): string =>
+  names
+    .slice(0, 5)
+    .map((n) => n.slice(0, 40))
+    .join(', ') + (names.length > 5 ? ` and ${names.length - 5} more` : '')
 
 /** Who is meant: the device that the first step told apart; before it, the one that somebody chose, as it announced itself. */
 const meantBy = ({ claim, controller, found }: StepInput): { serial: string; mac: string } =>
@@ -101,8 +169,6 @@ async function placed(input: StepInput): Promise<Driver> {
   return driver
 }
 
-const closedWords = 'Its password is not known to this job. It cannot be counted or erased from here: reset it by hand.'
-
 /** Steps by which a device with an address on the network is taken into service. */
 export const steps: Record<(typeof claimSteps)[number], Step> = {
   async identity(input) {
@@ -112,7 +178,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
       )
     // In clear: who it is comes first, and with it how it is talked to from then on.
     const opened = await open(input, null)
-    if (!opened) return waitsForReset(closedWords)
+    if ('closed' in opened) return waitsForReset(opened.closed)
     const identity = await opened.driver.identify()
     const secured = (await opened.driver.secured?.()) ?? null
     if (identity.model !== input.controller.sheet)
@@ -136,12 +202,12 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
   },
   async holds(input) {
     const opened = await open(input)
-    if (!opened) return waitsForReset(closedWords)
+    if ('closed' in opened) return waitsForReset(opened.closed)
     const holds = await ability(opened.driver, 'holds')()
     await input.context.log.patch('found', input.found.id, `${input.controller.ref} was counted`, (f) => ({
       ...f,
       holds,
-      ownership: opened.whose,
+      ...(opened.whose === 'entered' ? {} : { ownership: opened.whose }),
     }))
     const total = holds.doors + holds.people + holds.rules + holds.schedules
     if (total === 0) return done('It holds nothing.')
@@ -152,19 +218,31 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
   async secret(input) {
     const { context, controller, found, claim } = input
     const opened = await open(input)
-    if (!opened) return waitsForReset(closedWords)
-    if (opened.whose === 'ours') return done('It has a password of this job.')
+    if ('closed' in opened) return waitsForReset(opened.closed)
+    const rid = async (driver: Driver) =>
+      withoutOthers(input, driver, (await ownSecret(context, controller))?.user ?? '')
+    if (opened.whose === 'ours') {
+      await forgetEntered(context, controller)
+      return done(`It has a password of this job.${await rid(opened.driver)}`)
+    }
     // The new password is told to it: whoever only says that it is this device must not be given it.
     if (labelWanted(found, claim))
       return waits(
         `It says its serial is ${found.serial}. Look at the label on the device: anybody on this network can say a serial, and the next step hands over a password.`,
       )
-    await renewSecret(context, controller, opened.driver, (secret) => driverFor(input, opened.at, secret))
-    return done('The factory password is gone; a strong one of this job is in its place, and opens it.')
+    const under = (secret: Secret | null) => driverFor(input, opened.at, secret)
+    // The new one is asked for at once, and nobody knows yet that it opens the device: there must be room for it.
+    await context.clock.sleep(context.sparing.restMs(opened.at), input.signal)
+    await renewSecret(context, controller, opened.driver, under)
+    await forgetEntered(context, controller)
+    const gone = await rid(under(await ownSecret(context, controller)))
+    return done(
+      `${opened.whose === 'entered' ? 'The password that was entered' : 'The factory password'} is gone; a strong one of this job is in its place, and opens it.${gone}`,
+    )
   },
   async erase(input) {
     const opened = await open(input)
-    if (!opened) return waitsForReset(closedWords)
+    if ('closed' in opened) return waitsForReset(opened.closed)
     await ability(opened.driver, 'erase')()
     const left = await ability(opened.driver, 'holds')()
     return left.doors + left.people + left.rules + left.schedules === 0
@@ -178,7 +256,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
     const fault = addressFault(controller.address, job.network, takenAddresses(context.log.facts, controller.id))
     if (fault) return failed(fault)
     const opened = await open(input)
-    if (!opened) return waitsForReset(closedWords)
+    if ('closed' in opened) return waitsForReset(opened.closed)
     if (opened.at !== controller.address && (await answers(input, controller.address)))
       return failed(`Something answers at ${controller.address} already. Find out what it is, or plan another address.`)
     await ability(
@@ -198,7 +276,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
     const own = await ownSecret(context, controller)
     if (found.address !== controller.address) {
       const opened = await open(input).catch(() => null)
-      if (opened && opened.at !== controller.address) await ability(opened.driver, 'restart')()
+      if (opened && 'at' in opened && opened.at !== controller.address) await ability(opened.driver, 'restart')()
     }
     const driver = driverFor(input, controller.address, own, { timeoutMs: 3000 })
     const until = context.clock.now() + 90_000
@@ -248,6 +326,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
           firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
           owned: false,
           ...(claim.secured ? { secured: claim.secured } : {}),
+          ...(facts.claim[claim.id]?.user === undefined ? {} : { user: facts.claim[claim.id]?.user ?? '' }),
           erasedAt,
           clockOffsetMs: Math.round(time.offsetMs),
           clockCheckedAt: at,

@@ -22,3 +22,4 @@ export const body_account: Check
 export const body_newPassword: Check
 export const body_ownPassword: Check
 export const body_firstUse: Check
+export const body_devicePassword: Check

@@ -46,6 +46,7 @@ const ofBodies = {
   newPassword: checks.body_newPassword,
   ownPassword: checks.body_ownPassword,
   firstUse: checks.body_firstUse,
+  devicePassword: checks.body_devicePassword,
 } as const
 
 interface BodyOptions<F extends FieldValues> extends Omit<CheckedOptions<object, F>, 'check' | 'send' | 'draft'> {

@@ -111,6 +111,7 @@ export const bodies = {
   flowTest: object({ id: { type: 'string', minLength: 1, maxLength: 300 } }),
   search: object({ address: text }, ['address']),
   blink: object({ door: id, part: id }),
+  devicePassword: object({ user: cred, password: cred }),
   sweep: object({ range: { type: 'string', minLength: 1, maxLength: 1000 } }),
   takePaper: object({ sure: { type: 'boolean' } }, ['sure']),
   keep: object({ file: { type: 'string', minLength: 1, maxLength: 4000 } }),

@@ -138,6 +138,8 @@ export interface Claim {
   compared?: Done
   /** How it is talked to so that nobody listens, as it was found when it was told apart. */
   secured?: Secured
+  /** Account of the device that this job opens it by, where it is another than its sheet’s. */
+  user?: string
   /** Where a reset by hand has got to: index into the sheet's reset steps, -1 while none is needed. */
   resetStep: number
   startedBy: string
@@ -169,6 +171,8 @@ export interface Reach {
   owned: boolean
   /** How it is talked to so that nobody listens; absent where it can only be talked to in clear. */
   secured?: Secured
+  /** Account that this job opens it by, where it is another than its sheet’s. */
+  user?: string
   erasedAt: number
   clockOffsetMs: number
   clockCheckedAt: number
@@ -253,6 +257,7 @@ export const claimKind = recordKind('claim', {
     eraseAgreed: 'object or none',
     compared: 'object?',
     secured: 'object?',
+    user: 'text?',
     resetStep: 'number',
     startedBy: 'text',
     onBus: 'object?',
@@ -300,6 +305,7 @@ export const reachKind = recordKind('reach', {
     firmwareAccepted: 'object or none',
     owned: 'flag',
     secured: 'object?',
+    user: 'text?',
     erasedAt: 'number',
     clockOffsetMs: 'number',
     clockCheckedAt: 'number',

@@ -3,12 +3,14 @@ import {
   busKey,
   busLoan,
   busLoanAnswer,
+  deleteUsers,
   deviceInformation,
   elements,
   el,
   networkInterface,
   networkProtocol,
   readNotifications,
+  readUsers,
   setDeviceTime,
   setNetworkInterface,
   textOf,
@@ -24,6 +26,8 @@ import { OnvifSession, understood } from './session'
 
 const subscriptionSeconds = 60
 const pullSeconds = 5
+/** Accounts of one device. */
+const mostAccounts = 200
 /** Notifications of one answer that are looked at: a hundred are asked for. */
 const mostAtOnce = 1000
 
@@ -84,6 +88,18 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
         usersRequest('SetUser', [{ username: options.secret?.user ?? '', password, level: 'Administrator' }]),
         { once: true },
       )
+    },
+    async accounts() {
+      const users = readUsers(await session.call('tds', el('tds:GetUsers')))
+      if (users.length > mostAccounts)
+        throw new DeviceError(
+          'malformed',
+          `The device names ${users.length} accounts; ${mostAccounts} are read at most.`,
+        )
+      return users.map((u) => u.username)
+    },
+    async removeAccounts(names) {
+      await session.call('tds', deleteUsers.write(names), { once: true })
     },
     async erase() {
       await session.call('tds', el('tds:SetSystemFactoryDefault', el('tds:FactoryDefault', 'Soft')), { once: true })

@@ -200,6 +200,14 @@ export const usersRequest = (name: 'CreateUsers' | 'SetUser', users: readonly On
       el('tds:User', el('tt:Username', u.username), el('tt:Password', u.password), el('tt:UserLevel', u.level)),
     ),
   )
+export const deleteUsers = {
+  write: (names: readonly string[]): Markup =>
+    el(
+      'tds:DeleteUsers',
+      names.map((name) => el('tds:Username', name)),
+    ),
+  read: (e: Element): string[] => elements(e, 'Username').map((u) => textOf(u)),
+}
 export function readUsers(e: Element): OnvifUser[] {
   return elements(e, 'User').map((u) => ({
     username: needed(u, 'Username'),

@@ -144,10 +144,8 @@ async function call(unit: Unit, request: IncomingMessage, text: string) {
   if (isWrite(operation) && !unit.beforeWrite()) throw new Fault('Receiver', 'ter:Action', 'Power lost')
   // A device that answers and does not do what it was asked: what it held before is back when it has answered.
   if (unit.faults.forgets === operation) {
-    const kept = structuredClone(unit.memory.entities)
-    setImmediate(() => {
-      unit.memory.entities = kept
-    })
+    const { entities, users } = structuredClone(unit.memory)
+    setImmediate(() => Object.assign(unit.memory, { entities, users }))
   }
   return handler({
     unit,

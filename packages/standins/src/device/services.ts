@@ -25,6 +25,7 @@ import {
   networkProtocol,
   readSetDeviceTime,
   readSetNetworkInterface,
+  deleteUsers,
   readUsers,
   scheduleCodec,
   servicePaths,
@@ -214,6 +215,17 @@ const device: Record<string, Handler> = {
       'tds:GetUsersResponse',
       unit.memory.users.map((u) => el('tds:User', el('tt:Username', u.username), el('tt:UserLevel', u.level))),
     ),
+  DeleteUsers: ({ unit, body }) => {
+    const names = deleteUsers.read(body)
+    const missing = names.find((n) => !unit.memory.users.some((u) => u.username === n))
+    if (missing !== undefined) throw new Fault('Sender', 'ter:UsernameMissing', `No user is called ${missing}.`)
+    const left = unit.memory.users.filter((u) => !names.includes(u.username))
+    if (!left.some((u) => u.level === 'Administrator'))
+      throw new Fault('Sender', 'ter:FixedUser', 'One administrator has to stay.')
+    unit.memory.users = left
+    unit.save()
+    return answer('tds:DeleteUsersResponse')
+  },
   SetUser: ({ unit, body }) => {
     for (const user of readUsers(body)) {
       const own = unit.memory.users.find((u) => u.username === user.username)

@@ -110,13 +110,7 @@ export class Unit {
   private firstMemory(): Memory {
     const factory = this.sheet?.factory
     const memory: Memory = {
-      users: [
-        {
-          username: factory?.user ?? 'startup',
-          password: this.file.secret ?? factory?.password ?? 'factory',
-          level: 'Administrator',
-        },
-      ],
+      users: this.firstUsers(factory),
       hostname: `unit-${this.serial.slice(-4).toLowerCase()}`,
       address: this.file.address ?? factory?.address ?? '192.168.90.20',
       prefix: this.file.prefix ?? 24,
@@ -147,6 +141,18 @@ export class Unit {
         enabled: true,
       }
     return memory
+  }
+
+  private firstUsers(factory: { user: string; password: string } | undefined): Memory['users'] {
+    const { secret, accounts = [] } = this.file
+    return [
+      {
+        username: factory?.user ?? 'startup',
+        password: secret ?? factory?.password ?? 'factory',
+        level: 'Administrator',
+      },
+      ...accounts.map((a) => ({ username: a.name, password: a.secret, level: 'Operator' as const })),
+    ]
   }
 
   /** Keeps the memory; writes that come together are kept together, as a device's own flash driver does. */

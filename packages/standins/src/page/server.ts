@@ -17,6 +17,7 @@ export function stateOf(rig: Rig) {
       up: u.up,
       powered: u.powered,
       jumper: u.jumper,
+      note: u.file.secret ? `${u.sheet?.factory.user ?? ''} / ${u.file.secret}` : '',
       network: !u.faults.networkCut,
       slowMs: u.faults.slowMs,
       clockOffMs: u.memory.clockOffMs,

@@ -21,6 +21,8 @@ export interface DeviceFile {
   prefix?: number
   /** Secret that somebody set before; the factory's where absent. */
   secret?: string
+  /** More accounts that somebody made. */
+  accounts?: { name: string; secret: string }[]
   powered: boolean
   /** Where the jumper stands that chooses its supply, where it has one. The rig feeds it from the network: on `supply` it stays dark. */
   jumper?: 'network' | 'supply'

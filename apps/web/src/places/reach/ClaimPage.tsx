@@ -8,6 +8,7 @@ import { Field } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
+import { useBodyForm } from '../../state/commandForm'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { Missing } from '../shell/Missing'
@@ -17,7 +18,7 @@ import { StepList, type StepWords } from './StepList'
 const stepWord: StepWords = {
   identity: 'Read who it is',
   holds: 'Count what it holds',
-  secret: 'Replace the factory password',
+  secret: 'Replace its password',
   erase: 'Erase it',
   network: 'Name and address',
   restart: 'Restart and find it again',
@@ -44,6 +45,9 @@ export function ClaimPage({ id }: { id: string }) {
       bar={<ClaimBar id={id} claim={claim} found={!!found} />}
     >
       <Notice tone={noticeTone(standing)}>{standing.says}</Notice>
+      {claim && claim.resetStep === 0 ? (
+        <ItsPassword id={id} busy={!claim.steps.some((s) => s.state === 'waits')} />
+      ) : null}
       {claim && claim.resetStep >= 0 ? <ResetByHand id={id} step={claim.resetStep} /> : null}
       {claim ? (
         <StepList
@@ -107,7 +111,13 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
           onPress={() => act('claim.agreeErase')}
         />
       )
-    if (at.name === 'secret' && at.state === 'waits' && heard?.ownership === 'factory' && labelWanted(heard, claim))
+    if (
+      at.name === 'secret' &&
+      at.state === 'waits' &&
+      heard &&
+      heard.ownership !== 'ours' &&
+      labelWanted(heard, claim)
+    )
       return <CompareLabel id={id} />
     if (at.name === 'firmware' && at.state === 'waits')
       return (
@@ -152,6 +162,43 @@ function CompareLabel({ id }: { id: string }) {
       />
       <Action label="The label says so" onPress={compare} />
     </View>
+  )
+}
+
+/** The password that somebody set before, where somebody still knows it: quicker than a reset, and what the device holds can be counted. */
+function ItsPassword({ id, busy }: { id: string; busy: boolean }) {
+  const facts = useFacts()
+  const controller = facts.controller[id]
+  const user = sheetOf(sheetsFor(facts), controller?.sheet ?? '').controller?.factory.user ?? ''
+  const [says, setSays] = useState('')
+  const form = useBodyForm<{ user: string; password: string }>({
+    body: 'devicePassword',
+    path: `/claims/${encodeURIComponent(id)}/password`,
+    first: { user, password: '' },
+    payload: (typed) => ({ ...typed, user: typed.user.trim() }),
+    onSent: (_sent, answer) => setSays((answer as { says: string }).says),
+  })
+  return (
+    <Sheet title="Does somebody know its password?">
+      {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
+      <Field
+        label="Account on the device"
+        value={form.value.user}
+        onChange={form.set('user')}
+        error={form.error('user')}
+        mono
+      />
+      <Field
+        label="Its password"
+        value={form.value.password}
+        onChange={form.set('password')}
+        error={form.error('password')}
+        secret
+        autoComplete="off"
+      />
+      <Action label="Try this password" disabled={busy} onPress={form.submit} />
+      {says && busy ? <T role="status">{says}</T> : null}
+    </Sheet>
   )
 }
 
