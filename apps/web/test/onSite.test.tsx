@@ -229,6 +229,25 @@ describe('taking a device into service', () => {
     await press('Done, next')
     expect(sent).toEqual([['claim.resetStep', { controller: 'a1', step: 2 }]])
   })
+  it('in service and planned elsewhere it is moved there; where it is planned it is told anew', async () => {
+    have('claim', claim('done', 'ready', 'In service.'))
+    have('reach', { ...reach, address: '10.1.1.99' })
+    show()
+    const { unmount } = render(<ClaimPage id="a1" />)
+    expect(screen.getByText('answers at 10.1.1.99, planned at 10.1.1.21')).toBeTruthy()
+    expect(screen.queryByRole('button', { name: /anew/ })).toBeNull()
+    await press('Move it to 10.1.1.21')
+    unmount()
+    have('reach', reach)
+    show()
+    render(<ClaimPage id="a1" />)
+    expect(screen.queryByRole('button', { name: /^Move it/ })).toBeNull()
+    await press('Set its name, address and gateway anew')
+    expect(sent).toEqual([
+      ['claim.move', { controller: 'a1' }],
+      ['claim.move', { controller: 'a1' }],
+    ])
+  })
   it('wants somebody to accept the firmware', async () => {
     have('claim', claim('waits', 'firmware', 'Firmware 3.1'))
     have('reach', { ...reach, owned: false, firmwareAccepted: null })

@@ -327,6 +327,16 @@ describe('Reach is per device', () => {
     w.reached('a8')
     expect(limitsOf(w).sign).toBe('given')
   })
+  it('falls when the device answers at another address than the planned one; without a planned one any will do', () => {
+    const w = smallJob()
+    w.reached('a1', { address: '10.1.1.99' })
+    expect(limitsOf(w)).toMatchObject({
+      sign: 'stale',
+      says: expect.stringContaining('answers at 10.1.1.99 and is planned at 10.1.1.21') as string,
+    })
+    w.controller('a1', 'controller-2', { address: '' })
+    expect(limitsOf(w).sign).toBe('given')
+  })
   it('falls when the device keeps another time zone than the job’s', () => {
     const w = smallJob()
     w.reached('a1', { zoneHeld: '<+02>-2', zoneWanted: '<+02>-2<+03>-3,M3.5.0/3,M10.5.0/4' })

@@ -81,7 +81,7 @@ describe('a door station or wall unit that drives the lock of its own door', () 
     expect(networkFed(w.facts, sheets).map((f) => f.id)).toEqual(['controller/s1'])
     expect([before, atHandList(w.facts, sheets).find((i) => i.id === 'device-station-one')?.count]).toEqual([1, 1])
     expect(ownDevices(w.door(), w.facts, sheets).map((d) => d.id)).toEqual(['s1'])
-    w.reached('s1')
+    w.reached('s1', { address: '10.1.1.40' })
     expect(marksOf(w.facts, w.door(), sheets).reach.sign).toBe('given')
   })
 

@@ -411,6 +411,7 @@ describe('a test that runs is one person’s', () => {
       'busDevice.take',
       'claim.agreeErase',
       'claim.compare',
+      'claim.move',
       'claim.resetStep',
       'claim.start',
       'load.start',

@@ -76,6 +76,8 @@ export interface Abilities {
   accounts(): Promise<string[]>
   removeAccounts(names: readonly string[]): Promise<void>
   setNetwork(wanted: NetworkSettings): Promise<void>
+  /** As it keeps it; the gateway is empty where it has none. */
+  network(): Promise<Pick<NetworkSettings, 'prefix' | 'gateway'>>
   setClock(wanted: { zone: string; daylightSaving: boolean }): Promise<void>
   restart(): Promise<void>
   read(): Promise<Config>
@@ -107,6 +109,7 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   accounts: 'say which accounts it knows',
   removeAccounts: 'have accounts taken away from here',
   setNetwork: 'be given an address from here',
+  network: 'say how its network is set',
   setClock: 'have its clock set from here',
   restart: 'be restarted from here',
   read: 'be read back',

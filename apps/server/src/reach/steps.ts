@@ -159,7 +159,7 @@ const shortened = (names: readonly string[]): string =>
 
 /** Who is meant: the device that the first step told apart; before it, the one that somebody chose, as it announced itself. */
 const meantBy = ({ claim, controller, found }: StepInput): { serial: string; mac: string } =>
-  claim.steps.some((s) => s.name === 'identity' && s.state === 'done') ? controller : found
+  claim.only === 'network' || claim.steps.some((s) => s.name === 'identity' && s.state === 'done') ? controller : found
 
 /** The device at its planned address, under this job's secret, after it has said who it is. @throws DeviceError `another` */
 async function placed(input: StepInput): Promise<Driver> {
@@ -289,6 +289,21 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
           routable: true,
           ownership: 'ours',
         }))
+        const astray = await networkFault(input, driver)
+        if (astray) return failed(astray)
+        if (input.claim.only === 'network')
+          await context.log.patch(
+            'reach',
+            controller.id,
+            `${controller.ref} answers at ${controller.address}`,
+            (r) => ({
+              ...r,
+              address: controller.address,
+              silentMs: 0,
+              lastAnswerAt: Math.floor(context.clock.now()),
+              says: '',
+            }),
+          )
         return done(`Back at ${controller.address}.`)
       }
       await context.clock.sleep(1000, signal)
@@ -347,6 +362,18 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
     await context.log.patch('reach', controller.id, `${controller.ref} is in service`, (r) => ({ ...r, owned: true }))
     return done('In service.')
   },
+}
+
+/** How the device keeps its network otherwise than it was told, in words; null where it does not, or can't say. */
+async function networkFault({ context, controller }: StepInput, driver: Driver): Promise<string | null> {
+  const wanted = jobOf(context.log.facts)?.network
+  const held = await driver.network?.()
+  if (!wanted || !held) return null
+  const said = [
+    held.prefix === wanted.prefix ? null : `the mask /${held.prefix} instead of /${wanted.prefix}`,
+    held.gateway === wanted.gateway ? null : `the gateway ${held.gateway || 'none'} instead of ${wanted.gateway}`,
+  ].filter((s) => s !== null)
+  return said.length ? `${controller.ref} keeps ${said.join(' and ')}. Try it again, or look at its own page.` : null
 }
 
 async function answers(input: StepInput, address: string): Promise<boolean> {

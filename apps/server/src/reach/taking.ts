@@ -1,4 +1,4 @@
-import type { Claim } from '@rauta/core'
+import { moveSteps, type Claim } from '@rauta/core'
 import { protocolOf, type Context } from '../context'
 import { busTakingOf } from './bus/steps'
 import { stepCalled, type Taking } from './step'
@@ -13,7 +13,7 @@ export function takingOf(context: Context, claim: Claim): Taking | null {
   if (!found) return null
   return {
     ref: controller.ref,
-    steps: protocolOf(context, controller).steps,
+    steps: claim.only === 'network' ? moveSteps : protocolOf(context, controller).steps,
     goesOn: 'It goes on when the device is heard again.',
     do: (step, now, signal) =>
       stepCalled(steps, step, controller.ref)({ context, controller, claim: now, found, signal }),

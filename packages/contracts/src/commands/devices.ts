@@ -15,6 +15,7 @@ import {
   labelTwins,
   macOf,
   mostLabelLines,
+  moveSteps,
   put,
   sheetOf,
   takenAddresses,
@@ -246,6 +247,38 @@ export const claimStart = defineCommand<{ controller: string }>()({
     return [put(facts, 'claim', claim)]
   },
   words: (f, p) => `Began taking ${f.controller[p.controller]?.ref ?? ''} into service`,
+})
+
+export const claimMove = defineCommand<{ controller: string }>()({
+  name: 'claim.move',
+  live: true,
+  roles: everyFitter,
+  schema: object({ controller: id }),
+  apply(facts, p, { by, at }) {
+    const controller = existing(facts.controller[p.controller], 'controller', p.controller)
+    const reach = facts.reach[controller.id]
+    const found = all(facts, 'found').find((f) => f.controller === controller.id)
+    if (!reach?.owned || !found)
+      throw new Refusal(`${controller.ref} is not in service. Take it into service: that gives it its address.`)
+    const before = facts.claim[controller.id]
+    if (before?.steps.some((s) => s.state !== 'done'))
+      throw new Refusal(`${controller.ref} is being worked on already. Let that come to its end first.`)
+    if (!controller.address) throw new Refusal(`${controller.ref} has no planned address. Give it one first.`)
+    return [
+      put(facts, 'claim', {
+        id: controller.id,
+        found: found.id,
+        only: 'network',
+        steps: moveSteps.map((step) => ({ name: step, state: 'todo', says: '', at })),
+        eraseAgreed: before?.eraseAgreed ?? null,
+        resetStep: -1,
+        startedBy: by,
+        ...(reach.secured ? { secured: reach.secured } : {}),
+        ...(reach.user === undefined ? {} : { user: reach.user }),
+      }),
+    ]
+  },
+  words: (f, p) => `Sets the address of ${f.controller[p.controller]?.ref ?? ''} anew`,
 })
 
 export const claimAgree = defineCommand<{ controller: string }>()({

@@ -103,6 +103,8 @@ export const claimSteps = [
 ] as const
 /** A reader on a bus is set on its line and then joined to its controller. */
 export const busClaimSteps = ['identity', 'network', 'secret', 'joined', 'firmware', 'ready'] as const
+/** A device in service is given another address, mask or gateway: nothing of it is erased. */
+export const moveSteps = ['network', 'restart', 'clock'] as const
 export type ClaimStepName = (typeof claimSteps)[number] | (typeof busClaimSteps)[number]
 export interface ClaimStep {
   name: ClaimStepName
@@ -138,6 +140,8 @@ export interface Claim {
   compared?: Done
   /** How it is talked to so that nobody listens, as it was found when it was told apart. */
   secured?: Secured
+  /** It is in service already, and only its address and what goes with it are set anew. */
+  only?: 'network'
   /** Account of the device that this job opens it by, where it is another than its sheet’s. */
   user?: string
   /** Where a reset by hand has got to: index into the sheet's reset steps, -1 while none is needed. */
@@ -258,6 +262,7 @@ export const claimKind = recordKind('claim', {
     compared: 'object?',
     secured: 'object?',
     user: 'text?',
+    only: 'text?',
     resetStep: 'number',
     startedBy: 'text',
     onBus: 'object?',

@@ -1,4 +1,4 @@
-import type { Reach, SeenOnBus } from '../devices/records'
+import type { Controller, Reach, SeenOnBus } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { isItsController } from '../doors/ownUnit'
@@ -102,8 +102,7 @@ export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
 function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits, sheets: Sheets): DeviceStanding {
   const controller = facts.controller[device.id]
   const reach = facts.reach[device.id]
-  if (reach)
-    return busStanding(device, reach, facts, sheets) ?? reachedStanding(device, reach, controller?.serial ?? '', limits)
+  if (reach) return busStanding(device, reach, facts, sheets) ?? reachedStanding(device, reach, controller, limits)
   const claim = facts.claim[device.id]
   if (!controller && device.by === 'bus' && !claim)
     return { sign: 'todo', share: 0, says: `${device.ref} is still to be taken into service on its bus.` }
@@ -169,15 +168,24 @@ const busStateWords: Readonly<Partial<Record<SeenOnBus['state'], string>>> = {
   keyWanted: 'has its key, and its controller does not. It is given again at the next look.',
 }
 
-function reachedStanding({ ref }: OwnDevice, reach: Reach, serial: string, limits: JobLimits): DeviceStanding {
+function reachedStanding(
+  { ref }: OwnDevice,
+  reach: Reach,
+  planned: Controller | undefined,
+  limits: JobLimits,
+): DeviceStanding {
   const stale = (says: string): DeviceStanding => ({ sign: 'stale', share: 1, says })
   if (!reach.owned) return { sign: 'underWay', share: 0.5, says: `${ref} is not yet owned by this job.` }
   if (reach.silentMs > limits.reachS * 1000)
     return stale(`${ref} has not answered for ${Math.round(reach.silentMs / 1000)} s of trying.`)
   if (reach.silentMs > 0)
     return { sign: 'underWay', share: 0.9, says: `${ref} does not answer since a moment ago. ${reach.says}`.trim() }
-  if (serial && reach.serial !== serial)
+  if (planned?.serial && reach.serial !== planned.serial)
     return stale(`${ref}: another device (${reach.serial}) answers at its address.`)
+  if (planned?.address && reach.address !== planned.address)
+    return stale(
+      `${ref} answers at ${reach.address} and is planned at ${planned.address}. Move it there under Reach, or plan the address that it has.`,
+    )
   if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000)
     return stale(`The clock of ${ref} is ${offsetText(reach.clockOffsetMs)} s off.`)
   if (reach.zoneWanted !== undefined && reach.zoneHeld !== reach.zoneWanted)

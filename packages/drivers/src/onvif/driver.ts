@@ -117,6 +117,14 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       )
       await session.call('tds', setNetworkInterface('eth0', wanted.address, wanted.prefix), { once: true })
     },
+    async network() {
+      const at = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces').map(
+        networkInterface.read,
+      )[0]
+      if (!at) throw new DeviceError('malformed', 'The device names no network interface.')
+      const gateway = await session.call('tds', el('tds:GetNetworkDefaultGateway'))
+      return { prefix: at.prefix, gateway: textOf(gateway, 'NetworkGateway', 'IPv4Address') }
+    },
     async setClock({ zone, daylightSaving }) {
       const { roundTripMs } = await session.time()
       await session.call('tds', setDeviceTime({ utcMs: options.clock.now() + roundTripMs / 2, zone, daylightSaving }))

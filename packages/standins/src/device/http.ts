@@ -144,8 +144,8 @@ async function call(unit: Unit, request: IncomingMessage, text: string) {
   if (isWrite(operation) && !unit.beforeWrite()) throw new Fault('Receiver', 'ter:Action', 'Power lost')
   // A device that answers and does not do what it was asked: what it held before is back when it has answered.
   if (unit.faults.forgets === operation) {
-    const { entities, users } = structuredClone(unit.memory)
-    setImmediate(() => Object.assign(unit.memory, { entities, users }))
+    const kept = structuredClone(unit.memory)
+    setImmediate(() => Object.assign(unit.memory, kept))
   }
   return handler({
     unit,

@@ -1,4 +1,4 @@
-import { all, jobOf, labelWanted, offsetText, sheetOf, type Claim } from '@rauta/core'
+import { all, jobOf, labelWanted, offsetText, sheetOf, type Claim, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
@@ -37,6 +37,7 @@ export function ClaimPage({ id }: { id: string }) {
   const reach = facts.reach[id]
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const standing = standingOf(facts, controller)
+  const open = claim?.steps.some((s) => s.state !== 'done')
   return (
     <Screen
       mono={controller.ref}
@@ -70,6 +71,7 @@ export function ClaimPage({ id }: { id: string }) {
               : 'Not encrypted: whoever is on this network can read what is sent.'}
           </T>
           <T>{`Clock ${offsetText(reach.clockOffsetMs)} s off, zone ${reach.zoneHeld}`}</T>
+          {reach.owned && !open && !movesTo(facts, id) ? <SetAnew id={id} /> : null}
         </Sheet>
       ) : null}
       <Sheet title="Lamps and sounds">
@@ -81,11 +83,35 @@ export function ClaimPage({ id }: { id: string }) {
   )
 }
 
+/** Where a device in service is planned and is not; null where it is there. */
+function movesTo(facts: Facts, id: string): string | null {
+  const reach = facts.reach[id]
+  const planned = facts.controller[id]?.address
+  return reach?.owned && planned && planned !== reach.address ? planned : null
+}
+
+/** After the mask or the gateway of the site was changed: the device is told anew, and asked what it keeps. */
+function SetAnew({ id }: { id: string }) {
+  const send = useJob((s) => s.send)
+  const [wrong, setWrong] = useState('')
+  return (
+    <>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      <Action
+        kind="plain"
+        label="Set its name, address and gateway anew"
+        onPress={() => send('claim.move', { controller: id }).catch((e: unknown) => setWrong(saysOf(e)))}
+      />
+    </>
+  )
+}
+
 function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; found: boolean }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
-  const act = (name: 'claim.start' | 'claim.agreeErase' | 'firmware.accept') =>
+  const astray = movesTo(facts, id)
+  const act = (name: 'claim.start' | 'claim.move' | 'claim.agreeErase' | 'firmware.accept') =>
     send(name, { controller: id }).catch((e: unknown) => setWrong(saysOf(e)))
   const at = claim?.steps.find((s) => s.state !== 'done')
   const heard = claim && facts.found[claim.found]
@@ -99,7 +125,11 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
           {facts.reach[id]?.silentMs ? (
             <Action kind="plain" label="It was reset or replaced: take it again" onPress={() => act('claim.start')} />
           ) : null}
-          <Action label="Load it" onPress={() => router.push('/load')} />
+          {astray ? (
+            <Action label={`Move it to ${astray}`} onPress={() => act('claim.move')} />
+          ) : (
+            <Action label="Load it" onPress={() => router.push('/load')} />
+          )}
         </>
       )
     if (at.name === 'holds' && at.state === 'waits')

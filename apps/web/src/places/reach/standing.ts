@@ -18,16 +18,20 @@ export interface Standing {
   link: 'joined' | 'working' | 'fault' | 'apart'
 }
 
+function inService(reach: Reach, { address }: Controller): Standing {
+  if (reach.silentMs) return { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' }
+  return address && address !== reach.address
+    ? { says: `answers at ${reach.address}, planned at ${address}`, tone: 'madder', link: 'fault' }
+    : { says: `ours · clock ${offsetText(reach.clockOffsetMs)} s off`, tone: 'verdigris', link: 'joined' }
+}
+
 /** Where a planned controller stands, in one line. */
 export function standingOf(facts: Facts, controller: Controller): Standing {
   const reach = facts.reach[controller.id]
   const claim = facts.claim[controller.id]
   const found = all(facts, 'found').find((f) => f.controller === controller.id)
-  if (reach?.owned)
-    return reach.silentMs
-      ? { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' }
-      : { says: `ours · clock ${offsetText(reach.clockOffsetMs)} s off`, tone: 'verdigris', link: 'joined' }
   const at = claim?.steps.find((s) => s.state !== 'done')
+  if (reach?.owned && !(claim?.only && at)) return inService(reach, controller)
   if (at?.state === 'failed' || at?.state === 'waits')
     return { says: at.says, tone: at.state === 'failed' ? 'madder' : 'ochre', link: 'fault' }
   if (claim) return { says: at?.says || 'at work', tone: 'slate', link: 'working' }
