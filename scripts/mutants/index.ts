@@ -15,6 +15,7 @@ import { join, resolve } from 'node:path'
 import { busMutants } from './bus'
 import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
+import { takingMutants } from './taking'
 
 /**
  * `npm run mutants`: turns named rules round, one at a time, in a copy of the packages, and runs the unit tests that should notice.
@@ -82,7 +83,7 @@ function tryMutant({ file, find, put, tests, wire }: Mutant): 'killed' | 'surviv
 
 prepare()
 const word = process.argv[2]
-const chosen = [...mutants, ...busMutants, ...heldAgainst].filter((m) => !word || m.name.includes(word))
+const chosen = [...mutants, ...busMutants, ...takingMutants, ...heldAgainst].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {
   const { passed, count } = runTests(pattern, wire)
   if (passed && count > 0) continue

@@ -118,8 +118,12 @@ export function driverContract(name: string, make: () => Promise<ContractWorld>)
       const driver = at(world.address, world.secret)
       if (!driver.accounts) return
       expect(await driver.accounts()).toContain(world.secret.user)
-      await expect(ability(driver, 'removeAccounts')(await driver.accounts())).rejects.toMatchObject({ code: 'refused' })
-      await expect(ability(driver, 'removeAccounts')(['nobody of that name'])).rejects.toMatchObject({ code: 'refused' })
+      await expect(ability(driver, 'removeAccounts')(await driver.accounts())).rejects.toMatchObject({
+        code: 'refused',
+      })
+      await expect(ability(driver, 'removeAccounts')(['nobody of that name'])).rejects.toMatchObject({
+        code: 'refused',
+      })
       expect(await driver.accounts()).toContain(world.secret.user)
     })
 
