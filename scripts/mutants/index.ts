@@ -83,7 +83,9 @@ function tryMutant({ file, find, put, tests, wire }: Mutant): 'killed' | 'surviv
 
 prepare()
 const word = process.argv[2]
-const chosen = [...mutants, ...busMutants, ...takingMutants, ...heldAgainst].filter((m) => !word || m.name.includes(word))
+const chosen = [...mutants, ...busMutants, ...takingMutants, ...heldAgainst].filter(
+  (m) => !word || m.name.includes(word),
+)
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {
   const { passed, count } = runTests(pattern, wire)
   if (passed && count > 0) continue

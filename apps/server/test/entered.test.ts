@@ -152,6 +152,8 @@ describe('a password that somebody set, entered by hand', () => {
     const signedOut = await site.ask('POST', '/claims/a1/password', { user: 'a', password: 'b' }, '')
     expect(signedOut.status).toBe(401)
     await enter(site, 'startup', 'left-by-somebody')
+    await site.until('the question whether to erase', () => stepOf(site, 'holds')?.state === 'waits')
+    expect((await enter(site, 'startup', strongSecret())).status).toBe(409)
     await toTheEnd(site)
     const late = await enter(site, 'startup', strongSecret())
     expect([late.status, late.body['says']]).toEqual([409, 'A1 waits for no password.'])
