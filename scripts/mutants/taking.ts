@@ -87,7 +87,7 @@ export const takingMutants: readonly Mutant[] = [
   {
     name: 'taking: a device at another address than planned is reached',
     file: 'packages/core/src/marks/reach.ts',
-    find: 'if (planned?.address && reach.address !== planned.address)',
+    find: 'if (elsewhere)',
     put: 'if (false)',
     tests: 'contracts/test/functions',
   },

@@ -182,6 +182,8 @@ describe('a door station or wall unit that drives the lock of its own door', () 
     const planned = { id: 's9', ref: 'S9', sheet: 'station-one', cabinet: 'D-01 wall', supply: 'supply-5' }
     const again = siteDoors({ ...input, controllers: [{ ...planned, address: '', serial: '', mac: '' }] })
     expect(again.doors.find((d) => d.door === 'D-01')?.placement.controller).toBe('s9')
+    const noNew = siteDoors({ ...input, controllers: [{ ...planned, address: '', serial: '', mac: '' }], most: 0 })
+    expect(noNew.doors.map((d) => d.door)).toEqual(['D-01'])
     const free = siteDoors({
       ...input,
       doors: [plain],

@@ -1,4 +1,4 @@
-import { all, put, type Claim, type ClaimStep, type ClaimStepName } from '@rauta/core'
+import { all, put, stepsToDo, type Claim, type ClaimStep, type ClaimStepName } from '@rauta/core'
 import type { Context } from '../context'
 import { StoreFullError } from '../store/room'
 import { failureWords, maybeBack } from '../words'
@@ -101,7 +101,7 @@ export class ClaimRunner {
     if (claim.steps.length === steps.length && claim.steps.every((s, i) => s.name === steps[i])) return false
     await this.context.log.patch('claim', claim.id, `${ref} is taken in ${steps.length} steps`, (c) => ({
       ...c,
-      steps: steps.map((name) => ({ name, state: 'todo', says: '', at: claim.steps[0]?.at ?? 0 })),
+      steps: stepsToDo(steps, claim.steps[0]?.at ?? 0),
     }))
     return true
   }

@@ -330,6 +330,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
     const time = await driver.time()
     await context.log.append('reach.fact', `${controller.ref} answers at ${controller.address}`, (facts, at) => {
       const before = facts.reach[controller.id]
+      const user = facts.claim[claim.id]?.user
       const erasedAt = claim.steps.find((s) => s.name === 'erase')?.at ?? at
       return [
         put(facts, 'reach', {
@@ -341,7 +342,7 @@ export const steps: Record<(typeof claimSteps)[number], Step> = {
           firmwareAccepted: before?.firmware === identity.firmware ? before.firmwareAccepted : null,
           owned: false,
           ...(claim.secured ? { secured: claim.secured } : {}),
-          ...(facts.claim[claim.id]?.user === undefined ? {} : { user: facts.claim[claim.id]?.user ?? '' }),
+          ...(user === undefined ? {} : { user }),
           erasedAt,
           clockOffsetMs: Math.round(time.offsetMs),
           clockCheckedAt: at,

@@ -4,6 +4,7 @@ import {
   busDeviceOf,
   partDeviceId,
   put,
+  stepsToDo,
   type BusDevice,
   type Claim,
   type Facts,
@@ -49,7 +50,7 @@ export const busDeviceTake = defineCommand<{ door: string; part: string }>()({
       : {
           id: device.id,
           found: '',
-          steps: busClaimSteps.map((name) => ({ name, state: 'todo', says: '', at })),
+          steps: stepsToDo(busClaimSteps, at),
           eraseAgreed: null,
           resetStep: -1,
           startedBy: by,

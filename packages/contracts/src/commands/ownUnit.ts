@@ -3,7 +3,7 @@ import {
   isItsController,
   proposePlacement,
   put,
-  sheetOf,
+  smallestSupply,
   unitWanted,
   all,
   type Change,
@@ -72,6 +72,4 @@ export const doorPlaceOnUnit = defineCommand<{ door: string; controller: string;
 
 /** Kept for the day on which the unit is fed by a supply after all: the one that the other controllers have, or the smallest. */
 const supplyFor = (facts: Facts, sheets: Sheets): string =>
-  all(facts, 'controller').find((c) => sheetOf(sheets, c.supply).supply)?.supply ??
-  Object.values(sheets).find((s) => s.supply)?.id ??
-  ''
+  all(facts, 'controller').find((c) => sheets[c.supply]?.supply)?.supply ?? smallestSupply(sheets)

@@ -113,6 +113,10 @@ export interface ClaimStep {
   at: number
 }
 
+/** Steps of a taking before anything is done. @param at when it was begun, ms */
+export const stepsToDo = (names: readonly ClaimStepName[], at: number): ClaimStep[] =>
+  names.map((name) => ({ name, state: 'todo', says: '', at }))
+
 /** HTTPS at this port, by the device that has this certificate (SHA-256, hex) and by no other. */
 export interface Secured {
   port: number
@@ -192,6 +196,10 @@ export interface Reach {
   /** Of a device on a bus. */
   onBus?: SeenOnBus
 }
+
+/** The planned address of a device in service that answers at another one; null where it is there, or has none planned. */
+export const movesTo = (reach: Reach, planned: Controller | undefined): string | null =>
+  planned?.address && planned.address !== reach.address ? planned.address : null
 
 declare module '../job/facts' {
   interface RecordTypes {

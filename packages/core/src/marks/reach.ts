@@ -1,4 +1,4 @@
-import type { Controller, Reach, SeenOnBus } from '../devices/records'
+import { movesTo, type Controller, type Reach, type SeenOnBus } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { isItsController } from '../doors/ownUnit'
@@ -182,9 +182,10 @@ function reachedStanding(
     return { sign: 'underWay', share: 0.9, says: `${ref} does not answer since a moment ago. ${reach.says}`.trim() }
   if (planned?.serial && reach.serial !== planned.serial)
     return stale(`${ref}: another device (${reach.serial}) answers at its address.`)
-  if (planned?.address && reach.address !== planned.address)
+  const elsewhere = movesTo(reach, planned)
+  if (elsewhere)
     return stale(
-      `${ref} answers at ${reach.address} and is planned at ${planned.address}. Move it there under Reach, or plan the address that it has.`,
+      `${ref} answers at ${reach.address} and is planned at ${elsewhere}. Move it there under Reach, or plan the address that it has.`,
     )
   if (Math.abs(reach.clockOffsetMs) > limits.clockS * 1000)
     return stale(`The clock of ${ref} is ${offsetText(reach.clockOffsetMs)} s off.`)

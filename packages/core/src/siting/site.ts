@@ -4,7 +4,7 @@ import type { Door, Placement } from '../doors/door'
 import { unitWanted } from '../doors/ownUnit'
 import { noGroup, proposePlacement, wantsOf } from '../wiring/placement'
 import { byRef } from '../job/order'
-import { supplyThatCarries } from '../supplies/choose'
+import { smallestSupply, supplyThatCarries } from '../supplies/choose'
 import { longestReaderRunM, runLengthM } from './length'
 import { finish, leastCableM, leastControllers, spread, type Search, type Watch } from './spread'
 
@@ -132,28 +132,28 @@ const split = <T>(list: readonly T[], which: (t: T) => boolean): [T[], T[]] => [
 function siteOnUnits(input: SitingInput, kept: readonly Door[], doors: readonly Door[], siting: Siting): void {
   for (const door of doors) {
     const unit = unitWanted(door, input.sheets)
+    if (!unit) continue
     const taken = [...kept, ...sitedSoFar(input, siting)]
-    const on = (controller: Controller) => {
-      const proposal = proposePlacement(door, controller, input.sheets, taken)
-      if (!proposal.ok) return proposal.says
-      const why = `${unit?.id} drives the lock of its own door.`
-      siting.doors.push({ door: door.id, placement: proposal.placement, lengthM: null, why })
-      return null
-    }
-    const same = input.controllers.filter((c) => c.sheet === unit?.sheet)
-    if (same.some((c) => on(c) === null)) continue
-    const full = input.most !== undefined && siting.newControllers >= input.most
-    const trial = trialController(unit?.sheet ?? '', 0, input)
-    const fits = proposePlacement(door, trial, input.sheets, [])
-    if (!fits.ok) siting.left.push({ door: door.id, says: fits.says })
-    else if (full)
+    const on = (controller: Controller) => proposePlacement(door, controller, input.sheets, taken)
+    const planned = input.controllers
+      .filter((c) => c.sheet === unit.sheet)
+      .map(on)
+      .find((p) => p.ok)
+    const proposal = planned ?? on(trialController(unit.sheet, 0, input))
+    if (!proposal.ok) siting.left.push({ door: door.id, says: proposal.says })
+    else if (!planned && input.most !== undefined && siting.newControllers >= input.most)
       siting.left.push({
         door: door.id,
-        says: `It is placed on its own ${sheetOf(input.sheets, trial.sheet).name}, and no more than ${input.most} new controllers are allowed.`,
+        says: `It is placed on its own ${sheetOf(input.sheets, unit.sheet).name}, and no more than ${input.most} new controllers are allowed.`,
       })
     else {
-      on(newController(input, trial.sheet, `${door.ref} wall`, siting, unit?.ip))
-      siting.bound.controllers++
+      let { controller } = proposal.placement
+      if (!planned) {
+        controller = newController(input, unit.sheet, `${door.ref} wall`, siting, unit.ip).id
+        siting.bound.controllers++
+      }
+      const why = `${unit.id} drives the lock of its own door.`
+      siting.doors.push({ door: door.id, placement: { ...proposal.placement, controller }, lengthM: null, why })
     }
   }
 }
@@ -306,12 +306,6 @@ const trialController = (sheet: string, expanders: number, input: SitingInput): 
 })
 const expandersTo = (n: number, sheets: Sheets): { id: string; sheet: string }[] =>
   Array.from({ length: n }, (_, i) => ({ id: `E${i + 1}`, sheet: expanderSheet(sheets) ?? '' }))
-/** The supply of fewest volts, then of fewest amps: no type is known by its name. */
-const smallestSupply = (sheets: Sheets): string =>
-  Object.values(sheets)
-    .flatMap((s) => (s.supply ? [{ id: s.id, ...s.supply }] : []))
-    .sort((a, b) => a.volts - b.volts || a.amps - b.amps)[0]?.id ?? ''
-
 /** Any expander that there is a sheet for. */
 const expanderSheet = (sheets: Sheets): string | undefined =>
   Object.values(sheets).find((s) => isKind(s, 'expander'))?.id

@@ -22,3 +22,9 @@ export function supplyThatCarries(controller: Controller, doors: readonly Door[]
     null
   )
 }
+
+/** The supply of fewest volts, then of fewest amps: no type is known by its name. */
+export const smallestSupply = (sheets: Sheets): string =>
+  Object.values(sheets)
+    .flatMap((s) => (s.supply ? [{ id: s.id, ...s.supply }] : []))
+    .sort((a, b) => a.volts - b.volts || a.amps - b.amps)[0]?.id ?? ''

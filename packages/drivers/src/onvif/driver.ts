@@ -43,14 +43,17 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
     })
     return total
   }
+  const interfaceOf = async () => {
+    const named = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces')
+    const first = named.map(networkInterface.read)[0]
+    if (!first) throw new DeviceError('malformed', 'The device names no network interface.')
+    return first
+  }
   return {
     time: () => session.time(),
     async identify() {
       const info = deviceInformation.read(await session.call('tds', el('tds:GetDeviceInformation')))
-      const network = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces').map(
-        networkInterface.read,
-      )[0]
-      if (!network) throw new DeviceError('malformed', 'The device names no network interface.')
+      const network = await interfaceOf()
       const hostname = textOf(await session.call('tds', el('tds:GetHostname')), 'HostnameInformation', 'Name')
       return {
         model: info.model,
@@ -118,12 +121,9 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       await session.call('tds', setNetworkInterface('eth0', wanted.address, wanted.prefix), { once: true })
     },
     async network() {
-      const at = elements(await session.call('tds', el('tds:GetNetworkInterfaces')), 'NetworkInterfaces').map(
-        networkInterface.read,
-      )[0]
-      if (!at) throw new DeviceError('malformed', 'The device names no network interface.')
+      const { prefix } = await interfaceOf()
       const gateway = await session.call('tds', el('tds:GetNetworkDefaultGateway'))
-      return { prefix: at.prefix, gateway: textOf(gateway, 'NetworkGateway', 'IPv4Address') }
+      return { prefix, gateway: textOf(gateway, 'NetworkGateway', 'IPv4Address') }
     },
     async setClock({ zone, daylightSaving }) {
       const { roundTripMs } = await session.time()

@@ -1,4 +1,4 @@
-import { all, jobOf, labelWanted, offsetText, sheetOf, type Claim, type Facts } from '@rauta/core'
+import { all, jobOf, labelWanted, movesTo, offsetText, sheetOf, type Claim } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
@@ -71,7 +71,7 @@ export function ClaimPage({ id }: { id: string }) {
               : 'Not encrypted: whoever is on this network can read what is sent.'}
           </T>
           <T>{`Clock ${offsetText(reach.clockOffsetMs)} s off, zone ${reach.zoneHeld}`}</T>
-          {reach.owned && !open && !movesTo(facts, id) ? <SetAnew id={id} /> : null}
+          {reach.owned && !open && !movesTo(reach, controller) ? <SetAnew id={id} /> : null}
         </Sheet>
       ) : null}
       <Sheet title="Lamps and sounds">
@@ -81,13 +81,6 @@ export function ClaimPage({ id }: { id: string }) {
       </Sheet>
     </Screen>
   )
-}
-
-/** Where a device in service is planned and is not; null where it is there. */
-function movesTo(facts: Facts, id: string): string | null {
-  const reach = facts.reach[id]
-  const planned = facts.controller[id]?.address
-  return reach?.owned && planned && planned !== reach.address ? planned : null
 }
 
 /** After the mask or the gateway of the site was changed: the device is told anew, and asked what it keeps. */
@@ -110,7 +103,8 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const [wrong, setWrong] = useState('')
-  const astray = movesTo(facts, id)
+  const reach = facts.reach[id]
+  const elsewhere = reach?.owned ? movesTo(reach, facts.controller[id]) : null
   const act = (name: 'claim.start' | 'claim.move' | 'claim.agreeErase' | 'firmware.accept') =>
     send(name, { controller: id }).catch((e: unknown) => setWrong(saysOf(e)))
   const at = claim?.steps.find((s) => s.state !== 'done')
@@ -125,8 +119,8 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
           {facts.reach[id]?.silentMs ? (
             <Action kind="plain" label="It was reset or replaced: take it again" onPress={() => act('claim.start')} />
           ) : null}
-          {astray ? (
-            <Action label={`Move it to ${astray}`} onPress={() => act('claim.move')} />
+          {elsewhere ? (
+            <Action label={`Move it to ${elsewhere}`} onPress={() => act('claim.move')} />
           ) : (
             <Action label="Load it" onPress={() => router.push('/load')} />
           )}

@@ -1,6 +1,7 @@
 import {
   all,
   deviceStanding,
+  movesTo,
   offsetText,
   outOfReachWords,
   wrongTypeWords,
@@ -18,10 +19,11 @@ export interface Standing {
   link: 'joined' | 'working' | 'fault' | 'apart'
 }
 
-function inService(reach: Reach, { address }: Controller): Standing {
+function inService(reach: Reach, planned: Controller): Standing {
+  const elsewhere = movesTo(reach, planned)
   if (reach.silentMs) return { says: reach.says || 'does not answer', tone: 'ochre', link: 'apart' }
-  return address && address !== reach.address
-    ? { says: `answers at ${reach.address}, planned at ${address}`, tone: 'madder', link: 'fault' }
+  return elsewhere
+    ? { says: `answers at ${reach.address}, planned at ${elsewhere}`, tone: 'madder', link: 'fault' }
     : { says: `ours · clock ${offsetText(reach.clockOffsetMs)} s off`, tone: 'verdigris', link: 'joined' }
 }
 
