@@ -8,8 +8,8 @@ import {
   previewRows,
   readRows,
   type Cell,
-  type Column,
-  type Header,
+  type DoorColumn,
+  type DoorHeader,
   type Table,
 } from '@rauta/core/doorlist'
 import { shippedSheets } from '@rauta/contracts'
@@ -128,7 +128,7 @@ function tableOf(tables: readonly Table[], { sheet, file }: Options): Table {
   return tables.reduce((a, b) => (meant(b) > meant(a) ? b : a))
 }
 
-function headOf(table: Table, { titles, columns, file }: Options): Header {
+function headOf(table: Table, { titles, columns, file }: Options): DoorHeader {
   const found = titles === undefined ? findHeader(table) : { row: titles - 1, columns: columnsAt(table, titles - 1) }
   if (titles !== undefined && titles > table.rows.length)
     throw new Bad(`--titles ${titles}: ${file} has ${table.rows.length} rows.`)
@@ -144,7 +144,7 @@ function headOf(table: Table, { titles, columns, file }: Options): Header {
   return { row: found.row, columns: columnsAt(table, found.row, {}, chosen) }
 }
 
-const titlesOf = (columns: readonly Column[]): string => columns.map((c) => c.title).join(', ')
+const titlesOf = (columns: readonly DoorColumn[]): string => columns.map((c) => c.title).join(', ')
 
 /** Cells that say the same are answered once: areas by their codes, devices by their sheets. */
 function withAnswers(table: Table, { areas, uses }: Options): Table {

@@ -1,3 +1,4 @@
+import { cardStates } from '@rauta/core'
 import { datePattern, macPattern, object, timePattern, wordPattern } from '@rauta/contracts'
 
 const number = { type: 'number' } as const
@@ -289,23 +290,28 @@ export const whySchema = object(
     zone: string,
     at: string,
     door: string,
-    person: object({
-      name: string,
-      groups: { type: 'array', items: string },
-      cards: {
-        type: 'array',
-        items: object(
-          {
-            id: string,
-            format: string,
-            facility: { type: 'integer', minimum: 0 },
-            number: { type: 'integer', minimum: 0 },
-            state: { enum: ['in use', 'lost'] },
-          },
-          ['id', 'format'],
-        ),
+    person: object(
+      {
+        name: string,
+        groups: { type: 'array', items: string },
+        cards: {
+          type: 'array',
+          items: object(
+            {
+              id: string,
+              format: string,
+              facility: { type: 'integer', minimum: 0 },
+              number: { type: 'integer', minimum: 0 },
+              state: { enum: cardStates },
+            },
+            ['id', 'format'],
+          ),
+        },
+        validFrom: string,
+        validUntil: string,
       },
-    }),
+      ['validFrom', 'validUntil'],
+    ),
     rules: {
       type: 'array',
       items: object({ id: string, group: string, doors: { type: 'array', items: string }, schedule: string }),
@@ -318,7 +324,7 @@ export const whySchema = object(
       type: 'array',
       items: object({ id: string, date, name: string, periods: { type: 'array', items: object(span) } }, ['id']),
     },
-    groups: { type: 'array', items: object({ id: string, name: string }) },
+    groups: { type: 'array', items: object({ id: string, name: string, parent: string }, ['parent']) },
   },
   ['specialDays', 'groups'],
 )

@@ -2,12 +2,15 @@ import {
   applyChanges,
   decide,
   emptyFacts,
+  groupFault,
   periodFault,
   scheduleActive,
+  validityFault,
   wallClock,
   wallText,
   type Change,
   type Facts,
+  type Group,
   type Period,
   type Person,
   type Rule,
@@ -25,7 +28,7 @@ export interface WhyInput {
   rules: Rule[]
   schedules: Schedule[]
   specialDays?: SpecialDay[]
-  groups?: { id: string; name: string }[]
+  groups?: Group[]
 }
 
 /** Whether somebody passes a door at a moment, which rule decides, and what the clock at the door shows then. */
@@ -93,10 +96,14 @@ function checkNames({ person, rules, schedules, specialDays = [], groups }: WhyI
   const known = new Set(schedules.map((s) => s.id))
   const lost = rules.find((r) => !known.has(r.schedule))
   if (lost) throw new Bad(`rules: ${lost.id} is on schedule ${lost.schedule}, which is not among the schedules.`)
+  const validity = validityFault(person)
+  if (validity) throw new Bad(`person: ${validity.field}: ${validity.says}`)
   if (!groups) return
   const named = new Set(groups.map((g) => g.id))
   const stray = rules.find((r) => !named.has(r.group))
   if (stray) throw new Bad(`rules: ${stray.id} is for group ${stray.group}, which is not among the groups.`)
+  const circle = groups.map((g) => groupFault(Object.fromEntries(groups.map((x) => [x.id, x])), g)).find(Boolean)
+  if (circle) throw new Bad(`groups: ${circle}`)
   const alone = person.groups.find((g) => !named.has(g))
   if (alone) throw new Bad(`person: group ${alone} is not among the groups.`)
 }

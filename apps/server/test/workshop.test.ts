@@ -63,7 +63,7 @@ describe('what reads and draws in a process of its own', () => {
     await workshop.run('tableCsv', table)
     await ended(workshop)
     expect(await workshop.run('tableCsv', table)).toContain('x')
-    const papers = made(new Papers(quick))
+    const papers = made(new Papers('doors', quick))
     const view = await papers.bring(strToU8('Ref,Name\nD-1,North\n'), 'list.csv', 'vesa', emptyFacts(), 0)
     // As long as it takes another to end without work.
     await workshop.run('tableCsv', table)
@@ -78,12 +78,12 @@ describe('what reads and draws in a process of its own', () => {
     expect(await papers.payload(view.id, 'vesa', emptyFacts())).toBeNull()
   })
   it('keeps a list until it is taken over; one that does harm ends alone', async () => {
-    const papers = made(new Papers())
+    const papers = made(new Papers('doors'))
     const list = strToU8('Ref,Name\nD-1,North\nD-2,South\n')
     const view = await papers.bring(list, 'list.csv', 'vesa', emptyFacts(), 0)
     expect(view).toMatchObject({ file: 'list.csv', counts: { bad: 2 } })
     await expect(papers.bring(strToU8('%PDF'), 'x.pdf', 'vesa', emptyFacts(), 0)).rejects.toThrow(/PDF/)
-    const little = made(new Papers({ ...usualLimits, memoryB: 20 << 20 }))
+    const little = made(new Papers('doors', { ...usualLimits, memoryB: 20 << 20 }))
     await expect(little.bring(list, 'list.csv', 'vesa', emptyFacts(), 0)).rejects.toMatchObject({ code: 'memory' })
     expect(await papers.choose(view.id, 'inka', {}, emptyFacts())).toBeNull()
     const again = await papers.choose(view.id, 'vesa', { columns: { 1: 'ignore' } }, emptyFacts())

@@ -124,6 +124,7 @@ const paper: PaperView = {
   headerRow: 3,
   counts: { new: 1, changed: 0, same: 1, bad: 1 },
   areas: [{ path: 'Yard', code: 'YA' }],
+  groups: [],
   shown: 3,
   columns: [
     { index: 0, letters: 'A', title: 'Door no', group: '', meaning: 'ref', sample: 'D-07' },

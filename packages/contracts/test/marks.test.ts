@@ -159,7 +159,7 @@ describe('commands', () => {
       outOfHours: { facility: 9, number: 3 },
       unknown: { facility: 9, number: 4 },
     }
-    expect(() => w.do('testCards.put', kit)).toThrow('four different cards')
+    expect(() => w.do('testCards.put', kit)).toThrow('stands twice: each test card is another card')
     expect(() => w.do('testCards.put', { ...kit, lost: { facility: 5, number: 77 } })).toThrow('belongs to Somebody')
   })
   it('a zone must be one', () => {

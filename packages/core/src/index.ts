@@ -11,13 +11,15 @@ export * from './access'
 export * from './config'
 export * from './areas'
 export * from './cabinets'
-/** Reading door schedules has an entry of its own, `@rauta/core/doorlist`, and so has siting, `@rauta/core/siting`: few screens need them. */
+/** Reading door schedules and lists of people have entries of their own, `@rauta/core/doorlist` and `@rauta/core/peoplelist`, and so has siting, `@rauta/core/siting`: few screens need them. */
 export type * from './doorlist'
+export type * from './peoplelist'
 export * from './siting/length'
 export type * from './siting'
 export * from './supplies'
 export * from './marks'
 export * from './proving'
+export * from './arrival'
 export * from './removal'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */
 export type * from './chain'

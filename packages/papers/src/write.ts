@@ -1,6 +1,4 @@
 import { stringify } from 'csv-stringify/sync'
-import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate'
-import writeWorkbook from 'write-excel-file/node'
 import {
   isKind,
   openingKinds,
@@ -14,8 +12,9 @@ import {
   type PartRole,
   type Sheets,
 } from '@rauta/core'
-import { columnLetters, meaningWords } from '@rauta/core/doorlist'
-import { cellOf, csvStyle, titleOf } from './tables'
+import { meaningWords } from '@rauta/core/doorlist'
+import { listXlsx } from './list'
+import { csvStyle } from './tables'
 
 /** What a door schedule is written from. */
 export interface ScheduleSource {
@@ -103,28 +102,13 @@ export function scheduleCsv(source: ScheduleSource): string {
 }
 
 /** The door schedule as a workbook, with the lists to choose from and tips on each column: the same shape as the template. */
-export async function scheduleXlsx(source: ScheduleSource): Promise<Uint8Array> {
+export function scheduleXlsx(source: ScheduleSource): Promise<Uint8Array> {
   const columns = meaningsFor(source)
-  const head = columns.map((m) => titleOf(meaningWords(m)))
-  const body = source.doors.map((d) => rowOf(d, columns, source).map(cellOf))
-  const lists = columns.map((m) => choicesOf(m, source))
-  const depth = Math.max(1, ...lists.map((l) => l.length))
-  const listRows = [
-    head,
-    ...Array.from({ length: depth }, (_, i) =>
-      lists.map((l) => (l[i] === undefined ? null : { value: l[i], type: String })),
-    ),
-  ]
-  const book = await writeWorkbook([
-    {
-      data: [head, ...body] as never,
-      sheet: 'Doors',
-      stickyRowsCount: 1,
-      columns: columns.map((m) => ({ width: Math.max(10, meaningWords(m).length + 2) })),
-    },
-    { data: listRows as never, sheet: 'Lists', columns: columns.map(() => ({ width: 22 })) },
-  ] as never).toBuffer()
-  return withChoices(book, columns, lists)
+  return listXlsx({
+    name: 'Doors',
+    columns: columns.map((m) => ({ title: meaningWords(m), tip: tipOf(m), choices: choicesOf(m, source) })),
+    rows: source.doors.map((d) => rowOf(d, columns, source)),
+  })
 }
 
 function choicesOf(meaning: Meaning, source: ScheduleSource): string[] {
@@ -162,27 +146,4 @@ function tipOf(meaning: Meaning): string {
     y: 'Metres north on the site’s grid.',
   }
   return tips[meaning] ?? 'Choose the device from the list, or none.'
-}
-
-const escape = (text: string) =>
-  text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;')
-
-/** Puts lists and tips on the columns. A drop-down list is a data validation of ECMA-376, part 1, 18.3.1.33 (from memory). */
-function withChoices(book: Uint8Array, columns: readonly Meaning[], lists: readonly string[][]): Uint8Array {
-  const files = unzipSync(new Uint8Array(book))
-  const name = 'xl/worksheets/sheet1.xml'
-  const sheet = files[name]
-  if (!sheet) throw new Error('The workbook has no first sheet.')
-  const rules = columns.map((meaning, i) => {
-    const letters = columnLetters(i)
-    const list = lists[i] ?? []
-    const choose = list.length > 0
-    const open = `<dataValidation ${choose ? 'type="list" ' : ''}allowBlank="1" showInputMessage="1" ${choose ? 'errorStyle="warning" showErrorMessage="1" ' : ''}promptTitle="${escape(meaningWords(meaning).slice(0, 32))}" prompt="${escape(tipOf(meaning).slice(0, 254))}" sqref="${letters}2:${letters}5000">`
-    return `${open}${choose ? `<formula1>Lists!$${letters}$2:$${letters}$${list.length + 1}</formula1>` : ''}</dataValidation>`
-  })
-  const markup = `<dataValidations count="${rules.length}">${rules.join('')}</dataValidations>`
-  const xml = strFromU8(sheet)
-  const after = xml.includes('</mergeCells>') ? '</mergeCells>' : '</sheetData>'
-  files[name] = strToU8(xml.replace(after, `${after}${markup}`))
-  return zipSync(files)
 }

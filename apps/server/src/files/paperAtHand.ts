@@ -1,7 +1,8 @@
-import { all, type Column, type Facts, type Preview, type Table } from '@rauta/core'
-import { columnLetters, columnsAt, findHeader, previewRows, readRows } from '@rauta/core/doorlist'
-import { sheetsFor, shownRows, type DoorsImport, type PaperView } from '@rauta/contracts'
+import type { Column, Facts, Table } from '@rauta/core'
+import { columnLetters } from '@rauta/core/doorlist'
+import { shownRows, type PaperView } from '@rauta/contracts'
 import { readPaper } from '@rauta/papers'
+import { listKinds, type ListKindName } from './listKinds'
 
 /** Another sheet, another row of titles (as the spreadsheet counts), or other meanings for columns (by their index). */
 export interface Choice {
@@ -10,26 +11,34 @@ export interface Choice {
   columns?: Record<string, string>
 }
 
-/** What of a job a door schedule is looked at against. */
+/** What of a job a list is looked at against. */
 export type JobTables = Facts
 
-/** A door schedule that was read, between being brought and being taken over. */
+/** What is taken over of a list: its good rows, and what its columns meant. */
+export interface Taking {
+  file: string
+  rows: unknown[]
+  meanings: Record<string, string>
+}
+
+/** A list that was read, between being brought and being taken over. */
 export class PaperAtHand {
   private table = 0
   private headerRow = -1
   private chosen: Record<string, string> = {}
   private constructor(
+    private readonly kind: ListKindName,
     private readonly file: string,
     private readonly says: string,
     private readonly tables: readonly Table[],
   ) {}
 
   /** @throws PaperError */
-  static async read(bytes: Uint8Array, file: string, job: JobTables): Promise<PaperAtHand> {
+  static async read(kind: ListKindName, bytes: Uint8Array, file: string, job: JobTables): Promise<PaperAtHand> {
     const { tables, says } = await readPaper(bytes, file)
-    const paper = new PaperAtHand(file, says, tables)
+    const paper = new PaperAtHand(kind, file, says, tables)
     // The sheet in which most columns mean something is most likely the list.
-    const heads = tables.map((t) => findHeader(t, meaningsOf(job)))
+    const heads = tables.map((t) => paper.headerOf(t, job))
     paper.table = heads.reduce((best, h, i) => (meant(h.columns) > meant(heads[best]?.columns ?? []) ? i : best), 0)
     paper.headerRow = heads[paper.table]?.row ?? -1
     return paper
@@ -39,7 +48,7 @@ export class PaperAtHand {
     if (choice.table !== undefined && choice.table !== this.table && this.tables[choice.table]) {
       this.table = choice.table
       this.chosen = {}
-      this.headerRow = findHeader(this.rows, meaningsOf(job)).row
+      this.headerRow = this.headerOf(this.rows, job).row
     }
     if (choice.headerRow !== undefined) {
       this.headerRow = choice.headerRow - 1
@@ -49,30 +58,36 @@ export class PaperAtHand {
   }
 
   /** What is to be taken over now, against the job as it stands. */
-  payload(job: JobTables): DoorsImport {
-    const { preview, columns } = this.look(job)
+  payload(job: JobTables): Taking {
+    const { seen, columns } = this.look(job)
     return {
       file: this.file,
-      doors: preview.rows.filter((r) => r.state === 'new' || r.state === 'changed').map((r) => r.listed),
+      rows: seen.good,
       meanings: Object.fromEntries(columns.filter((c) => c.key).map((c) => [c.key, c.meaning])),
     }
+  }
+
+  private headerOf(table: Table, job: JobTables) {
+    const { findHeader, remembered } = listKinds[this.kind]
+    return findHeader(table, job.columns[remembered]?.meanings ?? {})
   }
 
   private get rows(): Table {
     return this.tables[this.table] ?? { name: '', rows: [] }
   }
 
-  private look(job: JobTables): { preview: Preview; columns: Column[] } {
-    const columns = this.headerRow < 0 ? [] : columnsAt(this.rows, this.headerRow, meaningsOf(job), this.chosen)
-    const rows = this.headerRow < 0 ? [] : readRows(this.rows, this.headerRow, columns, sheetsFor(job))
-    return { preview: previewRows(rows, all(job, 'door'), all(job, 'area')), columns }
+  private look(job: JobTables) {
+    const kind = listKinds[this.kind]
+    const remembered = job.columns[kind.remembered]?.meanings ?? {}
+    const columns = this.headerRow < 0 ? [] : kind.columnsAt(this.rows, this.headerRow, remembered, this.chosen)
+    return { seen: kind.look(this.rows, this.headerRow, columns, job), columns }
   }
 
   view(job: JobTables): Omit<PaperView, 'id'> {
-    const { preview, columns } = this.look(job)
+    const { seen, columns } = this.look(job)
     // Bad rows first: they are what somebody has to look at.
     const order = { bad: 0, changed: 1, new: 2, same: 3 }
-    const rows = [...preview.rows].sort((a, b) => order[a.state] - order[b.state] || a.row - b.row).slice(0, shownRows)
+    const rows = [...seen.rows].sort((a, b) => order[a.state] - order[b.state] || a.row - b.row).slice(0, shownRows)
     return {
       file: this.file,
       says: this.says,
@@ -87,7 +102,7 @@ export class PaperAtHand {
         meaning: c.meaning,
         sample: c.sample,
       })),
-      counts: preview.counts,
+      counts: seen.counts,
       rows: rows.map(({ row, ref, name, state, says, faults, notes }) => ({
         row,
         ref,
@@ -97,11 +112,11 @@ export class PaperAtHand {
         faults,
         notes,
       })),
-      areas: preview.areas.map(({ path, code }) => ({ path, code })),
+      areas: seen.areas,
+      groups: seen.groups,
       shown: rows.length,
     }
   }
 }
 
-const meaningsOf = (job: JobTables) => job.columns['doors']?.meanings ?? {}
 const meant = (columns: readonly Column[]): number => columns.filter((c) => c.meaning !== 'ignore').length

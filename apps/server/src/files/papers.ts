@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto'
 import { emptyFacts, type Facts } from '@rauta/core'
-import type { DoorsImport, PaperView } from '@rauta/contracts'
+import type { PaperView } from '@rauta/contracts'
 import { usualLimits, Workshop, type WorkshopLimits } from '../workshop/workshop'
-import type { Choice } from './paperAtHand'
+import type { ListKindName } from './listKinds'
+import type { Choice, Taking } from './paperAtHand'
 
 /** A file that somebody brought: it lies read in a process of its own, waiting to be looked through and taken over. */
 interface Waiting {
@@ -15,10 +16,13 @@ interface Waiting {
 const most = 4
 const keptMs = 30 * 60_000
 
-/** Door schedules between being brought and being taken over, each in a process of its own: one that does harm ends its own alone. */
+/** Lists of one kind between being brought and being taken over, each in a process of its own: one that does harm ends its own alone. */
 export class Papers {
   private readonly waiting = new Map<string, Waiting>()
-  constructor(private readonly limits: WorkshopLimits = usualLimits) {}
+  constructor(
+    private readonly kind: ListKindName,
+    private readonly limits: WorkshopLimits = usualLimits,
+  ) {}
 
   /** @throws WorkError where it is no list, WorkshopError where reading it took more than a list may */
   async bring(bytes: Uint8Array, file: string, by: string, facts: Facts, now: number): Promise<PaperView> {
@@ -28,7 +32,7 @@ export class Papers {
     const workshop = new Workshop({ ...this.limits, idleMs: keptMs })
     this.waiting.set(id, { by, at: now, workshop })
     try {
-      return { id, ...(await workshop.run('bring', { bytes, file, job: tablesOf(facts) })) }
+      return { id, ...(await workshop.run('bring', { kind: this.kind, bytes, file, job: tablesOf(facts) })) }
     } catch (error) {
       this.drop(id)
       throw error
@@ -41,7 +45,7 @@ export class Papers {
   }
 
   /** What is to be taken over now, against the job as it stands; null for a file that is not here any more. */
-  async payload(id: string, by: string, facts: Facts): Promise<DoorsImport | null> {
+  async payload(id: string, by: string, facts: Facts): Promise<Taking | null> {
     return (await this.get(id, by)?.run('payload', { job: tablesOf(facts) })) ?? null
   }
 
@@ -62,4 +66,13 @@ export class Papers {
 }
 
 /** The tables that a list is looked at against. */
-const tablesOf = ({ door, area, columns, sheet }: Facts): Facts => ({ ...emptyFacts(), door, area, columns, sheet })
+const tablesOf = ({ door, area, columns, sheet, person, group, testCards }: Facts): Facts => ({
+  ...emptyFacts(),
+  door,
+  area,
+  columns,
+  sheet,
+  person,
+  group,
+  testCards,
+})

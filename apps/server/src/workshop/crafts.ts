@@ -1,7 +1,8 @@
 import { all, byWalk, jobOf, type ChainRecord, type Facts } from '@rauta/core'
-import { scheduleCsv, scheduleXlsx, tableCsv, tableXlsx } from '@rauta/papers'
+import { peopleCsv, peopleXlsx, scheduleCsv, scheduleXlsx, tableCsv, tableXlsx } from '@rauta/papers'
 import { listPdf } from '../files/lists'
 import type { ListName, ListOptions } from '../files/listTables'
+import type { ListKindName } from '../files/listKinds'
 import { footOf, PdfFile, type Made } from '../files/page'
 import { PaperAtHand, type Choice, type JobTables } from '../files/paperAtHand'
 import { recordPdf } from '../files/pdf'
@@ -34,6 +35,8 @@ export const crafts = {
   table: tableXlsx,
   tableCsv,
   schedule: scheduleXlsx,
+  peopleXlsx,
+  peopleCsv,
   scheduleCsv,
   record: ({
     facts,
@@ -60,8 +63,8 @@ export const crafts = {
     if (done === 0) out.page().line('No door.')
     return out.end()
   },
-  async bring({ bytes, file, job }: { bytes: Uint8Array; file: string; job: JobTables }) {
-    paper = await PaperAtHand.read(bytes, file, job)
+  async bring({ kind, bytes, file, job }: { kind: ListKindName; bytes: Uint8Array; file: string; job: JobTables }) {
+    paper = await PaperAtHand.read(kind, bytes, file, job)
     return paper.view(job)
   },
   choose({ choice, job }: { choice: Choice; job: JobTables }) {

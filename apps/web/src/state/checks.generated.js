@@ -2446,7 +2446,7 @@ return errors === 0;
 }
 
 export const door_add = validate15;
-const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
 const pattern16 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
 const pattern19 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
 
@@ -3132,11 +3132,11 @@ vErrors.push(err56);
 errors++;
 }
 }
-if(data11.idle !== undefined){
-let data20 = data11.idle;
-if(data20 && typeof data20 == "object" && !Array.isArray(data20)){
-if(Object.keys(data20).length > 40){
-const err57 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/maxProperties",keyword:"maxProperties",params:{limit: 40},message:"must NOT have more than 40 properties"};
+if(data11.longReleaseS !== undefined){
+let data20 = data11.longReleaseS;
+if(typeof data20 == "number"){
+if(data20 > 3600 || isNaN(data20)){
+const err57 = {instancePath:instancePath+"/fields/behaviour/longReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/longReleaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err57];
 }
@@ -3145,11 +3145,8 @@ vErrors.push(err57);
 }
 errors++;
 }
-for(const key3 in data20){
-const _errs44 = errors;
-if(typeof key3 === "string"){
-if(!pattern19.test(key3)){
-const err58 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
+if(data20 < 0.5 || isNaN(data20)){
+const err58 = {instancePath:instancePath+"/fields/behaviour/longReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/longReleaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
 if(vErrors === null){
 vErrors = [err58];
 }
@@ -3159,9 +3156,8 @@ vErrors.push(err58);
 errors++;
 }
 }
-var valid3 = _errs44 === errors;
-if(!valid3){
-const err59 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames",keyword:"propertyNames",params:{propertyName: key3},message:"property name must be valid"};
+else {
+const err59 = {instancePath:instancePath+"/fields/behaviour/longReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/longReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err59];
 }
@@ -3171,10 +3167,11 @@ vErrors.push(err59);
 errors++;
 }
 }
-for(const key4 in data20){
-let data21 = data20[key4];
-if(!((data21 === "closed") || (data21 === "open"))){
-const err60 = {instancePath:instancePath+"/fields/behaviour/idle/" + key4.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/behaviour/properties/idle/additionalProperties/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.idle.additionalProperties.enum},message:"must be equal to one of the allowed values"};
+if(data11.longOpenS !== undefined){
+let data21 = data11.longOpenS;
+if(typeof data21 == "number"){
+if(data21 > 3600 || isNaN(data21)){
+const err60 = {instancePath:instancePath+"/fields/behaviour/longOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/longOpenS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err60];
 }
@@ -3183,10 +3180,8 @@ vErrors.push(err60);
 }
 errors++;
 }
-}
-}
-else {
-const err61 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data21 < 1 || isNaN(data21)){
+const err61 = {instancePath:instancePath+"/fields/behaviour/longOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/longOpenS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err61];
 }
@@ -3196,9 +3191,8 @@ vErrors.push(err61);
 errors++;
 }
 }
-}
 else {
-const err62 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err62 = {instancePath:instancePath+"/fields/behaviour/longOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/longOpenS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err62];
 }
@@ -3208,12 +3202,11 @@ vErrors.push(err62);
 errors++;
 }
 }
-if(data1.hardware !== undefined){
-let data22 = data1.hardware;
+if(data11.idle !== undefined){
+let data22 = data11.idle;
 if(data22 && typeof data22 == "object" && !Array.isArray(data22)){
-for(const key5 in data22){
-if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
-const err63 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(Object.keys(data22).length > 40){
+const err63 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/maxProperties",keyword:"maxProperties",params:{limit: 40},message:"must NOT have more than 40 properties"};
 if(vErrors === null){
 vErrors = [err63];
 }
@@ -3222,12 +3215,11 @@ vErrors.push(err63);
 }
 errors++;
 }
-}
-if(data22.entryReader !== undefined){
-let data23 = data22.entryReader;
-if(typeof data23 === "string"){
-if(func3(data23) > 80){
-const err64 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+for(const key3 in data22){
+const _errs48 = errors;
+if(typeof key3 === "string"){
+if(!pattern19.test(key3)){
+const err64 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
 if(vErrors === null){
 vErrors = [err64];
 }
@@ -3236,8 +3228,10 @@ vErrors.push(err64);
 }
 errors++;
 }
-if(func3(data23) < 1){
-const err65 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+var valid3 = _errs48 === errors;
+if(!valid3){
+const err65 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames",keyword:"propertyNames",params:{propertyName: key3},message:"property name must be valid"};
 if(vErrors === null){
 vErrors = [err65];
 }
@@ -3246,8 +3240,11 @@ vErrors.push(err65);
 }
 errors++;
 }
-if(!pattern0.test(data23)){
-const err66 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+for(const key4 in data22){
+let data23 = data22[key4];
+if(!((data23 === "closed") || (data23 === "open"))){
+const err66 = {instancePath:instancePath+"/fields/behaviour/idle/" + key4.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/behaviour/properties/idle/additionalProperties/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.idle.additionalProperties.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err66];
 }
@@ -3257,8 +3254,9 @@ vErrors.push(err66);
 errors++;
 }
 }
+}
 else {
-const err67 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err67 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err67];
 }
@@ -3268,11 +3266,9 @@ vErrors.push(err67);
 errors++;
 }
 }
-if(data22.exitReader !== undefined){
-let data24 = data22.exitReader;
-if(typeof data24 === "string"){
-if(func3(data24) > 80){
-const err68 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+}
+else {
+const err68 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err68];
 }
@@ -3281,8 +3277,13 @@ vErrors.push(err68);
 }
 errors++;
 }
-if(func3(data24) < 1){
-const err69 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data1.hardware !== undefined){
+let data24 = data1.hardware;
+if(data24 && typeof data24 == "object" && !Array.isArray(data24)){
+for(const key5 in data24){
+if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
+const err69 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err69];
 }
@@ -3291,8 +3292,12 @@ vErrors.push(err69);
 }
 errors++;
 }
-if(!pattern0.test(data24)){
-const err70 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.entryReader !== undefined){
+let data25 = data24.entryReader;
+if(typeof data25 === "string"){
+if(func3(data25) > 80){
+const err70 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err70];
 }
@@ -3301,9 +3306,8 @@ vErrors.push(err70);
 }
 errors++;
 }
-}
-else {
-const err71 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data25) < 1){
+const err71 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err71];
 }
@@ -3312,12 +3316,8 @@ vErrors.push(err71);
 }
 errors++;
 }
-}
-if(data22.lock !== undefined){
-let data25 = data22.lock;
-if(typeof data25 === "string"){
-if(func3(data25) > 80){
-const err72 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data25)){
+const err72 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err72];
 }
@@ -3326,8 +3326,9 @@ vErrors.push(err72);
 }
 errors++;
 }
-if(func3(data25) < 1){
-const err73 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err73 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err73];
 }
@@ -3336,8 +3337,12 @@ vErrors.push(err73);
 }
 errors++;
 }
-if(!pattern0.test(data25)){
-const err74 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.exitReader !== undefined){
+let data26 = data24.exitReader;
+if(typeof data26 === "string"){
+if(func3(data26) > 80){
+const err74 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err74];
 }
@@ -3346,9 +3351,8 @@ vErrors.push(err74);
 }
 errors++;
 }
-}
-else {
-const err75 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data26) < 1){
+const err75 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err75];
 }
@@ -3357,12 +3361,8 @@ vErrors.push(err75);
 }
 errors++;
 }
-}
-if(data22.lock2 !== undefined){
-let data26 = data22.lock2;
-if(typeof data26 === "string"){
-if(func3(data26) > 80){
-const err76 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data26)){
+const err76 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err76];
 }
@@ -3371,8 +3371,9 @@ vErrors.push(err76);
 }
 errors++;
 }
-if(func3(data26) < 1){
-const err77 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err77 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err77];
 }
@@ -3381,8 +3382,12 @@ vErrors.push(err77);
 }
 errors++;
 }
-if(!pattern0.test(data26)){
-const err78 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.lock !== undefined){
+let data27 = data24.lock;
+if(typeof data27 === "string"){
+if(func3(data27) > 80){
+const err78 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err78];
 }
@@ -3391,9 +3396,8 @@ vErrors.push(err78);
 }
 errors++;
 }
-}
-else {
-const err79 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data27) < 1){
+const err79 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err79];
 }
@@ -3402,12 +3406,8 @@ vErrors.push(err79);
 }
 errors++;
 }
-}
-if(data22.contact !== undefined){
-let data27 = data22.contact;
-if(typeof data27 === "string"){
-if(func3(data27) > 80){
-const err80 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data27)){
+const err80 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -3416,8 +3416,9 @@ vErrors.push(err80);
 }
 errors++;
 }
-if(func3(data27) < 1){
-const err81 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err81 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -3426,8 +3427,12 @@ vErrors.push(err81);
 }
 errors++;
 }
-if(!pattern0.test(data27)){
-const err82 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.lock2 !== undefined){
+let data28 = data24.lock2;
+if(typeof data28 === "string"){
+if(func3(data28) > 80){
+const err82 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -3436,9 +3441,8 @@ vErrors.push(err82);
 }
 errors++;
 }
-}
-else {
-const err83 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data28) < 1){
+const err83 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -3447,12 +3451,8 @@ vErrors.push(err83);
 }
 errors++;
 }
-}
-if(data22.contact2 !== undefined){
-let data28 = data22.contact2;
-if(typeof data28 === "string"){
-if(func3(data28) > 80){
-const err84 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data28)){
+const err84 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -3461,8 +3461,9 @@ vErrors.push(err84);
 }
 errors++;
 }
-if(func3(data28) < 1){
-const err85 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err85 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -3471,8 +3472,12 @@ vErrors.push(err85);
 }
 errors++;
 }
-if(!pattern0.test(data28)){
-const err86 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.contact !== undefined){
+let data29 = data24.contact;
+if(typeof data29 === "string"){
+if(func3(data29) > 80){
+const err86 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -3481,9 +3486,8 @@ vErrors.push(err86);
 }
 errors++;
 }
-}
-else {
-const err87 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data29) < 1){
+const err87 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -3492,12 +3496,8 @@ vErrors.push(err87);
 }
 errors++;
 }
-}
-if(data22.boltContact !== undefined){
-let data29 = data22.boltContact;
-if(typeof data29 === "string"){
-if(func3(data29) > 80){
-const err88 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data29)){
+const err88 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -3506,8 +3506,9 @@ vErrors.push(err88);
 }
 errors++;
 }
-if(func3(data29) < 1){
-const err89 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err89 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -3516,8 +3517,12 @@ vErrors.push(err89);
 }
 errors++;
 }
-if(!pattern0.test(data29)){
-const err90 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.contact2 !== undefined){
+let data30 = data24.contact2;
+if(typeof data30 === "string"){
+if(func3(data30) > 80){
+const err90 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -3526,9 +3531,8 @@ vErrors.push(err90);
 }
 errors++;
 }
-}
-else {
-const err91 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data30) < 1){
+const err91 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -3537,12 +3541,8 @@ vErrors.push(err91);
 }
 errors++;
 }
-}
-if(data22.exit !== undefined){
-let data30 = data22.exit;
-if(typeof data30 === "string"){
-if(func3(data30) > 80){
-const err92 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data30)){
+const err92 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -3551,8 +3551,9 @@ vErrors.push(err92);
 }
 errors++;
 }
-if(func3(data30) < 1){
-const err93 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err93 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -3561,8 +3562,12 @@ vErrors.push(err93);
 }
 errors++;
 }
-if(!pattern0.test(data30)){
-const err94 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.boltContact !== undefined){
+let data31 = data24.boltContact;
+if(typeof data31 === "string"){
+if(func3(data31) > 80){
+const err94 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -3571,9 +3576,8 @@ vErrors.push(err94);
 }
 errors++;
 }
-}
-else {
-const err95 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data31) < 1){
+const err95 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -3582,12 +3586,8 @@ vErrors.push(err95);
 }
 errors++;
 }
-}
-if(data22.exitSensor !== undefined){
-let data31 = data22.exitSensor;
-if(typeof data31 === "string"){
-if(func3(data31) > 80){
-const err96 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data31)){
+const err96 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -3596,8 +3596,9 @@ vErrors.push(err96);
 }
 errors++;
 }
-if(func3(data31) < 1){
-const err97 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err97 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -3606,8 +3607,12 @@ vErrors.push(err97);
 }
 errors++;
 }
-if(!pattern0.test(data31)){
-const err98 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.exit !== undefined){
+let data32 = data24.exit;
+if(typeof data32 === "string"){
+if(func3(data32) > 80){
+const err98 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -3616,9 +3621,8 @@ vErrors.push(err98);
 }
 errors++;
 }
-}
-else {
-const err99 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data32) < 1){
+const err99 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -3627,12 +3631,8 @@ vErrors.push(err99);
 }
 errors++;
 }
-}
-if(data22.deskButton !== undefined){
-let data32 = data22.deskButton;
-if(typeof data32 === "string"){
-if(func3(data32) > 80){
-const err100 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data32)){
+const err100 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -3641,8 +3641,9 @@ vErrors.push(err100);
 }
 errors++;
 }
-if(func3(data32) < 1){
-const err101 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err101 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -3651,8 +3652,12 @@ vErrors.push(err101);
 }
 errors++;
 }
-if(!pattern0.test(data32)){
-const err102 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.exitSensor !== undefined){
+let data33 = data24.exitSensor;
+if(typeof data33 === "string"){
+if(func3(data33) > 80){
+const err102 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -3661,9 +3666,8 @@ vErrors.push(err102);
 }
 errors++;
 }
-}
-else {
-const err103 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data33) < 1){
+const err103 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -3672,12 +3676,8 @@ vErrors.push(err103);
 }
 errors++;
 }
-}
-if(data22.breakGlass !== undefined){
-let data33 = data22.breakGlass;
-if(typeof data33 === "string"){
-if(func3(data33) > 80){
-const err104 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data33)){
+const err104 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -3686,8 +3686,9 @@ vErrors.push(err104);
 }
 errors++;
 }
-if(func3(data33) < 1){
-const err105 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err105 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -3696,8 +3697,12 @@ vErrors.push(err105);
 }
 errors++;
 }
-if(!pattern0.test(data33)){
-const err106 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.deskButton !== undefined){
+let data34 = data24.deskButton;
+if(typeof data34 === "string"){
+if(func3(data34) > 80){
+const err106 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -3706,9 +3711,8 @@ vErrors.push(err106);
 }
 errors++;
 }
-}
-else {
-const err107 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data34) < 1){
+const err107 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -3717,12 +3721,8 @@ vErrors.push(err107);
 }
 errors++;
 }
-}
-if(data22.opener !== undefined){
-let data34 = data22.opener;
-if(typeof data34 === "string"){
-if(func3(data34) > 80){
-const err108 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data34)){
+const err108 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -3731,8 +3731,9 @@ vErrors.push(err108);
 }
 errors++;
 }
-if(func3(data34) < 1){
-const err109 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err109 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -3741,8 +3742,12 @@ vErrors.push(err109);
 }
 errors++;
 }
-if(!pattern0.test(data34)){
-const err110 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.breakGlass !== undefined){
+let data35 = data24.breakGlass;
+if(typeof data35 === "string"){
+if(func3(data35) > 80){
+const err110 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -3751,9 +3756,8 @@ vErrors.push(err110);
 }
 errors++;
 }
-}
-else {
-const err111 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data35) < 1){
+const err111 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -3762,12 +3766,8 @@ vErrors.push(err111);
 }
 errors++;
 }
-}
-if(data22.tamper !== undefined){
-let data35 = data22.tamper;
-if(typeof data35 === "string"){
-if(func3(data35) > 80){
-const err112 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data35)){
+const err112 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -3776,8 +3776,9 @@ vErrors.push(err112);
 }
 errors++;
 }
-if(func3(data35) < 1){
-const err113 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err113 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -3786,8 +3787,12 @@ vErrors.push(err113);
 }
 errors++;
 }
-if(!pattern0.test(data35)){
-const err114 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.opener !== undefined){
+let data36 = data24.opener;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err114 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -3796,9 +3801,8 @@ vErrors.push(err114);
 }
 errors++;
 }
-}
-else {
-const err115 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data36) < 1){
+const err115 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -3807,12 +3811,8 @@ vErrors.push(err115);
 }
 errors++;
 }
-}
-if(data22.spare !== undefined){
-let data36 = data22.spare;
-if(typeof data36 === "string"){
-if(func3(data36) > 80){
-const err116 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data36)){
+const err116 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -3821,8 +3821,9 @@ vErrors.push(err116);
 }
 errors++;
 }
-if(func3(data36) < 1){
-const err117 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err117 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -3831,8 +3832,12 @@ vErrors.push(err117);
 }
 errors++;
 }
-if(!pattern0.test(data36)){
-const err118 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.tamper !== undefined){
+let data37 = data24.tamper;
+if(typeof data37 === "string"){
+if(func3(data37) > 80){
+const err118 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -3841,9 +3846,8 @@ vErrors.push(err118);
 }
 errors++;
 }
-}
-else {
-const err119 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data37) < 1){
+const err119 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -3852,10 +3856,8 @@ vErrors.push(err119);
 }
 errors++;
 }
-}
-}
-else {
-const err120 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!pattern0.test(data37)){
+const err120 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -3865,10 +3867,8 @@ vErrors.push(err120);
 errors++;
 }
 }
-if(data1.opening !== undefined){
-let data37 = data1.opening;
-if(!(((((((((data37 === "door") || (data37 === "doubleDoor")) || (data37 === "gate")) || (data37 === "shutter")) || (data37 === "turnstile")) || (data37 === "cabinet")) || (data37 === "locker")) || (data37 === "padlock")) || (data37 === "liftCall"))){
-const err121 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+else {
+const err121 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -3878,9 +3878,11 @@ vErrors.push(err121);
 errors++;
 }
 }
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err122 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data24.spare !== undefined){
+let data38 = data24.spare;
+if(typeof data38 === "string"){
+if(func3(data38) > 80){
+const err122 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -3889,10 +3891,8 @@ vErrors.push(err122);
 }
 errors++;
 }
-}
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err123 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data38) < 1){
+const err123 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -3901,13 +3901,8 @@ vErrors.push(err123);
 }
 errors++;
 }
-}
-if(data1.decides !== undefined){
-let data40 = data1.decides;
-if(data40 && typeof data40 == "object" && !Array.isArray(data40)){
-if(!(false)){
-if(data40.by === undefined){
-const err124 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(!pattern0.test(data38)){
+const err124 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -3917,9 +3912,8 @@ vErrors.push(err124);
 errors++;
 }
 }
-if(!(false)){
-if(data40.afterS === undefined){
-const err125 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+else {
+const err125 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -3929,9 +3923,9 @@ vErrors.push(err125);
 errors++;
 }
 }
-if(!(false)){
-if(data40.then === undefined){
-const err126 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+}
+else {
+const err126 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -3941,9 +3935,10 @@ vErrors.push(err126);
 errors++;
 }
 }
-for(const key6 in data40){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err127 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(data1.opening !== undefined){
+let data39 = data1.opening;
+if(!(((((((((data39 === "door") || (data39 === "doubleDoor")) || (data39 === "gate")) || (data39 === "shutter")) || (data39 === "turnstile")) || (data39 === "cabinet")) || (data39 === "locker")) || (data39 === "padlock")) || (data39 === "liftCall"))){
+const err127 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -3953,10 +3948,9 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(data40.by !== undefined){
-let data41 = data40.by;
-if(!((((data41 === "reader") || (data41 === "lock")) || (data41 === "controller")) || (data41 === "server"))){
-const err128 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err128 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -3966,11 +3960,9 @@ vErrors.push(err128);
 errors++;
 }
 }
-if(data40.afterS !== undefined){
-let data42 = data40.afterS;
-if(typeof data42 == "number"){
-if(data42 > 3600 || isNaN(data42)){
-const err129 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err129 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -3979,8 +3971,13 @@ vErrors.push(err129);
 }
 errors++;
 }
-if(data42 < 0 || isNaN(data42)){
-const err130 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data1.decides !== undefined){
+let data42 = data1.decides;
+if(data42 && typeof data42 == "object" && !Array.isArray(data42)){
+if(!(false)){
+if(data42.by === undefined){
+const err130 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -3990,8 +3987,9 @@ vErrors.push(err130);
 errors++;
 }
 }
-else {
-const err131 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data42.afterS === undefined){
+const err131 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -4001,10 +3999,9 @@ vErrors.push(err131);
 errors++;
 }
 }
-if(data40.then !== undefined){
-let data43 = data40.then;
-if(!(((data43 === "staysShut") || (data43 === "opens")) || (data43 === "knownCards"))){
-const err132 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data42.then === undefined){
+const err132 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -4014,9 +4011,9 @@ vErrors.push(err132);
 errors++;
 }
 }
-}
-else {
-const err133 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key6 in data42){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err133 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -4026,12 +4023,10 @@ vErrors.push(err133);
 errors++;
 }
 }
-if(data1.ends !== undefined){
-let data44 = data1.ends;
-if(data44 && typeof data44 == "object" && !Array.isArray(data44)){
-if(!(false)){
-if(data44.seriesOhm === undefined){
-const err134 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(data42.by !== undefined){
+let data43 = data42.by;
+if(!((((data43 === "reader") || (data43 === "lock")) || (data43 === "controller")) || (data43 === "server"))){
+const err134 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -4041,9 +4036,11 @@ vErrors.push(err134);
 errors++;
 }
 }
-if(!(false)){
-if(data44.parallelOhm === undefined){
-const err135 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(data42.afterS !== undefined){
+let data44 = data42.afterS;
+if(typeof data44 == "number"){
+if(data44 > 3600 || isNaN(data44)){
+const err135 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -4052,10 +4049,8 @@ vErrors.push(err135);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data44.at === undefined){
-const err136 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(data44 < 0 || isNaN(data44)){
+const err136 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -4065,9 +4060,8 @@ vErrors.push(err136);
 errors++;
 }
 }
-for(const key7 in data44){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err137 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+else {
+const err137 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -4077,11 +4071,10 @@ vErrors.push(err137);
 errors++;
 }
 }
-if(data44.seriesOhm !== undefined){
-let data45 = data44.seriesOhm;
-if(typeof data45 == "number"){
-if(data45 > 100000 || isNaN(data45)){
-const err138 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data42.then !== undefined){
+let data45 = data42.then;
+if(!(((data45 === "staysShut") || (data45 === "opens")) || (data45 === "knownCards"))){
+const err138 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -4090,8 +4083,10 @@ vErrors.push(err138);
 }
 errors++;
 }
-if(data45 < 0 || isNaN(data45)){
-const err139 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+else {
+const err139 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -4101,8 +4096,12 @@ vErrors.push(err139);
 errors++;
 }
 }
-else {
-const err140 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data1.ends !== undefined){
+let data46 = data1.ends;
+if(data46 && typeof data46 == "object" && !Array.isArray(data46)){
+if(!(false)){
+if(data46.seriesOhm === undefined){
+const err140 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -4112,11 +4111,9 @@ vErrors.push(err140);
 errors++;
 }
 }
-if(data44.parallelOhm !== undefined){
-let data46 = data44.parallelOhm;
-if(typeof data46 == "number"){
-if(data46 > 100000 || isNaN(data46)){
-const err141 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(!(false)){
+if(data46.parallelOhm === undefined){
+const err141 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -4125,8 +4122,10 @@ vErrors.push(err141);
 }
 errors++;
 }
-if(data46 < 0 || isNaN(data46)){
-const err142 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data46.at === undefined){
+const err142 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -4136,8 +4135,9 @@ vErrors.push(err142);
 errors++;
 }
 }
-else {
-const err143 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key7 in data46){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err143 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -4147,10 +4147,11 @@ vErrors.push(err143);
 errors++;
 }
 }
-if(data44.at !== undefined){
-let data47 = data44.at;
-if(!((data47 === "device") || (data47 === "controller"))){
-const err144 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+if(data46.seriesOhm !== undefined){
+let data47 = data46.seriesOhm;
+if(typeof data47 == "number"){
+if(data47 > 100000 || isNaN(data47)){
+const err144 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -4159,10 +4160,8 @@ vErrors.push(err144);
 }
 errors++;
 }
-}
-}
-else {
-const err145 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data47 < 0 || isNaN(data47)){
+const err145 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -4172,12 +4171,8 @@ vErrors.push(err145);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data48 = data1.drive;
-if(data48 && typeof data48 == "object" && !Array.isArray(data48)){
-if(!(false)){
-if(data48.pullMs === undefined){
-const err146 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+else {
+const err146 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -4187,9 +4182,11 @@ vErrors.push(err146);
 errors++;
 }
 }
-if(!(false)){
-if(data48.holdShare === undefined){
-const err147 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data46.parallelOhm !== undefined){
+let data48 = data46.parallelOhm;
+if(typeof data48 == "number"){
+if(data48 > 100000 || isNaN(data48)){
+const err147 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -4198,10 +4195,8 @@ vErrors.push(err147);
 }
 errors++;
 }
-}
-for(const key8 in data48){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err148 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data48 < 0 || isNaN(data48)){
+const err148 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -4211,11 +4206,8 @@ vErrors.push(err148);
 errors++;
 }
 }
-if(data48.pullMs !== undefined){
-let data49 = data48.pullMs;
-if(typeof data49 == "number"){
-if(data49 > 5000 || isNaN(data49)){
-const err149 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+else {
+const err149 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -4224,8 +4216,11 @@ vErrors.push(err149);
 }
 errors++;
 }
-if(data49 < 20 || isNaN(data49)){
-const err150 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(data46.at !== undefined){
+let data49 = data46.at;
+if(!((data49 === "device") || (data49 === "controller"))){
+const err150 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -4235,8 +4230,9 @@ vErrors.push(err150);
 errors++;
 }
 }
+}
 else {
-const err151 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err151 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -4246,11 +4242,12 @@ vErrors.push(err151);
 errors++;
 }
 }
-if(data48.holdShare !== undefined){
-let data50 = data48.holdShare;
-if(typeof data50 == "number"){
-if(data50 > 1 || isNaN(data50)){
-const err152 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data1.drive !== undefined){
+let data50 = data1.drive;
+if(data50 && typeof data50 == "object" && !Array.isArray(data50)){
+if(!(false)){
+if(data50.pullMs === undefined){
+const err152 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -4259,8 +4256,10 @@ vErrors.push(err152);
 }
 errors++;
 }
-if(data50 < 0.05 || isNaN(data50)){
-const err153 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+if(!(false)){
+if(data50.holdShare === undefined){
+const err153 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -4270,8 +4269,9 @@ vErrors.push(err153);
 errors++;
 }
 }
-else {
-const err154 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key8 in data50){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err154 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -4281,9 +4281,11 @@ vErrors.push(err154);
 errors++;
 }
 }
-}
-else {
-const err155 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data50.pullMs !== undefined){
+let data51 = data50.pullMs;
+if(typeof data51 == "number"){
+if(data51 > 5000 || isNaN(data51)){
+const err155 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -4292,12 +4294,8 @@ vErrors.push(err155);
 }
 errors++;
 }
-}
-if(data1.distances !== undefined){
-let data51 = data1.distances;
-if(data51 && typeof data51 == "object" && !Array.isArray(data51)){
-if(Object.keys(data51).length > 100){
-const err156 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(data51 < 20 || isNaN(data51)){
+const err156 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -4306,11 +4304,9 @@ vErrors.push(err156);
 }
 errors++;
 }
-for(const key9 in data51){
-let data52 = data51[key9];
-if(typeof data52 == "number"){
-if(data52 > 2000 || isNaN(data52)){
-const err157 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+else {
+const err157 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -4319,8 +4315,12 @@ vErrors.push(err157);
 }
 errors++;
 }
-if(data52 < 0 || isNaN(data52)){
-const err158 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data50.holdShare !== undefined){
+let data52 = data50.holdShare;
+if(typeof data52 == "number"){
+if(data52 > 1 || isNaN(data52)){
+const err158 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -4329,9 +4329,8 @@ vErrors.push(err158);
 }
 errors++;
 }
-}
-else {
-const err159 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data52 < 0.05 || isNaN(data52)){
+const err159 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -4341,9 +4340,8 @@ vErrors.push(err159);
 errors++;
 }
 }
-}
 else {
-const err160 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err160 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -4353,12 +4351,9 @@ vErrors.push(err160);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data53 = data1.at;
-if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
-if(!(false)){
-if(data53.x === undefined){
-const err161 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+}
+else {
+const err161 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -4368,9 +4363,11 @@ vErrors.push(err161);
 errors++;
 }
 }
-if(!(false)){
-if(data53.y === undefined){
-const err162 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data1.distances !== undefined){
+let data53 = data1.distances;
+if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
+if(Object.keys(data53).length > 100){
+const err162 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -4379,10 +4376,11 @@ vErrors.push(err162);
 }
 errors++;
 }
-}
-for(const key10 in data53){
-if(!((key10 === "x") || (key10 === "y"))){
-const err163 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+for(const key9 in data53){
+let data54 = data53[key9];
+if(typeof data54 == "number"){
+if(data54 > 2000 || isNaN(data54)){
+const err163 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -4391,12 +4389,8 @@ vErrors.push(err163);
 }
 errors++;
 }
-}
-if(data53.x !== undefined){
-let data54 = data53.x;
-if(typeof data54 == "number"){
-if(data54 > 100000 || isNaN(data54)){
-const err164 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data54 < 0 || isNaN(data54)){
+const err164 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -4405,8 +4399,9 @@ vErrors.push(err164);
 }
 errors++;
 }
-if(data54 < -100000 || isNaN(data54)){
-const err165 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+else {
+const err165 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -4416,8 +4411,9 @@ vErrors.push(err165);
 errors++;
 }
 }
+}
 else {
-const err166 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err166 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -4427,11 +4423,12 @@ vErrors.push(err166);
 errors++;
 }
 }
-if(data53.y !== undefined){
-let data55 = data53.y;
-if(typeof data55 == "number"){
-if(data55 > 100000 || isNaN(data55)){
-const err167 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data1.at !== undefined){
+let data55 = data1.at;
+if(data55 && typeof data55 == "object" && !Array.isArray(data55)){
+if(!(false)){
+if(data55.x === undefined){
+const err167 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -4440,8 +4437,10 @@ vErrors.push(err167);
 }
 errors++;
 }
-if(data55 < -100000 || isNaN(data55)){
-const err168 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(!(false)){
+if(data55.y === undefined){
+const err168 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -4451,8 +4450,9 @@ vErrors.push(err168);
 errors++;
 }
 }
-else {
-const err169 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key10 in data55){
+if(!((key10 === "x") || (key10 === "y"))){
+const err169 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -4462,9 +4462,11 @@ vErrors.push(err169);
 errors++;
 }
 }
-}
-else {
-const err170 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data55.x !== undefined){
+let data56 = data55.x;
+if(typeof data56 == "number"){
+if(data56 > 100000 || isNaN(data56)){
+const err170 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -4473,10 +4475,8 @@ vErrors.push(err170);
 }
 errors++;
 }
-}
-}
-else {
-const err171 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data56 < -100000 || isNaN(data56)){
+const err171 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -4486,9 +4486,8 @@ vErrors.push(err171);
 errors++;
 }
 }
-}
 else {
-const err172 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err172 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -4497,12 +4496,83 @@ vErrors.push(err172);
 }
 errors++;
 }
+}
+if(data55.y !== undefined){
+let data57 = data55.y;
+if(typeof data57 == "number"){
+if(data57 > 100000 || isNaN(data57)){
+const err173 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err173];
+}
+else {
+vErrors.push(err173);
+}
+errors++;
+}
+if(data57 < -100000 || isNaN(data57)){
+const err174 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err174];
+}
+else {
+vErrors.push(err174);
+}
+errors++;
+}
+}
+else {
+const err175 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err175];
+}
+else {
+vErrors.push(err175);
+}
+errors++;
+}
+}
+}
+else {
+const err176 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err176];
+}
+else {
+vErrors.push(err176);
+}
+errors++;
+}
+}
+}
+else {
+const err177 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err177];
+}
+else {
+vErrors.push(err177);
+}
+errors++;
+}
+}
+}
+else {
+const err178 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err178];
+}
+else {
+vErrors.push(err178);
+}
+errors++;
+}
 validate15.errors = vErrors;
 return errors === 0;
 }
 
 export const door_edit = validate16;
-const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
 
 function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -5138,11 +5208,11 @@ vErrors.push(err52);
 errors++;
 }
 }
-if(data11.idle !== undefined){
-let data20 = data11.idle;
-if(data20 && typeof data20 == "object" && !Array.isArray(data20)){
-if(Object.keys(data20).length > 40){
-const err53 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/maxProperties",keyword:"maxProperties",params:{limit: 40},message:"must NOT have more than 40 properties"};
+if(data11.longReleaseS !== undefined){
+let data20 = data11.longReleaseS;
+if(typeof data20 == "number"){
+if(data20 > 3600 || isNaN(data20)){
+const err53 = {instancePath:instancePath+"/fields/behaviour/longReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/longReleaseS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err53];
 }
@@ -5151,11 +5221,8 @@ vErrors.push(err53);
 }
 errors++;
 }
-for(const key3 in data20){
-const _errs44 = errors;
-if(typeof key3 === "string"){
-if(!pattern19.test(key3)){
-const err54 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
+if(data20 < 0.5 || isNaN(data20)){
+const err54 = {instancePath:instancePath+"/fields/behaviour/longReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/longReleaseS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.5},message:"must be >= 0.5"};
 if(vErrors === null){
 vErrors = [err54];
 }
@@ -5165,9 +5232,8 @@ vErrors.push(err54);
 errors++;
 }
 }
-var valid3 = _errs44 === errors;
-if(!valid3){
-const err55 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames",keyword:"propertyNames",params:{propertyName: key3},message:"property name must be valid"};
+else {
+const err55 = {instancePath:instancePath+"/fields/behaviour/longReleaseS",schemaPath:"#/properties/fields/properties/behaviour/properties/longReleaseS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err55];
 }
@@ -5177,10 +5243,11 @@ vErrors.push(err55);
 errors++;
 }
 }
-for(const key4 in data20){
-let data21 = data20[key4];
-if(!((data21 === "closed") || (data21 === "open"))){
-const err56 = {instancePath:instancePath+"/fields/behaviour/idle/" + key4.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/behaviour/properties/idle/additionalProperties/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.idle.additionalProperties.enum},message:"must be equal to one of the allowed values"};
+if(data11.longOpenS !== undefined){
+let data21 = data11.longOpenS;
+if(typeof data21 == "number"){
+if(data21 > 3600 || isNaN(data21)){
+const err56 = {instancePath:instancePath+"/fields/behaviour/longOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/longOpenS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err56];
 }
@@ -5189,10 +5256,8 @@ vErrors.push(err56);
 }
 errors++;
 }
-}
-}
-else {
-const err57 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data21 < 1 || isNaN(data21)){
+const err57 = {instancePath:instancePath+"/fields/behaviour/longOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/longOpenS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err57];
 }
@@ -5202,9 +5267,8 @@ vErrors.push(err57);
 errors++;
 }
 }
-}
 else {
-const err58 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err58 = {instancePath:instancePath+"/fields/behaviour/longOpenS",schemaPath:"#/properties/fields/properties/behaviour/properties/longOpenS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err58];
 }
@@ -5214,12 +5278,11 @@ vErrors.push(err58);
 errors++;
 }
 }
-if(data1.hardware !== undefined){
-let data22 = data1.hardware;
+if(data11.idle !== undefined){
+let data22 = data11.idle;
 if(data22 && typeof data22 == "object" && !Array.isArray(data22)){
-for(const key5 in data22){
-if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
-const err59 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(Object.keys(data22).length > 40){
+const err59 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/maxProperties",keyword:"maxProperties",params:{limit: 40},message:"must NOT have more than 40 properties"};
 if(vErrors === null){
 vErrors = [err59];
 }
@@ -5228,12 +5291,11 @@ vErrors.push(err59);
 }
 errors++;
 }
-}
-if(data22.entryReader !== undefined){
-let data23 = data22.entryReader;
-if(typeof data23 === "string"){
-if(func3(data23) > 80){
-const err60 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+for(const key3 in data22){
+const _errs48 = errors;
+if(typeof key3 === "string"){
+if(!pattern19.test(key3)){
+const err60 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
 if(vErrors === null){
 vErrors = [err60];
 }
@@ -5242,8 +5304,10 @@ vErrors.push(err60);
 }
 errors++;
 }
-if(func3(data23) < 1){
-const err61 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+var valid3 = _errs48 === errors;
+if(!valid3){
+const err61 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames",keyword:"propertyNames",params:{propertyName: key3},message:"property name must be valid"};
 if(vErrors === null){
 vErrors = [err61];
 }
@@ -5252,8 +5316,11 @@ vErrors.push(err61);
 }
 errors++;
 }
-if(!pattern0.test(data23)){
-const err62 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+for(const key4 in data22){
+let data23 = data22[key4];
+if(!((data23 === "closed") || (data23 === "open"))){
+const err62 = {instancePath:instancePath+"/fields/behaviour/idle/" + key4.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/behaviour/properties/idle/additionalProperties/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.idle.additionalProperties.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err62];
 }
@@ -5263,8 +5330,9 @@ vErrors.push(err62);
 errors++;
 }
 }
+}
 else {
-const err63 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err63 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err63];
 }
@@ -5274,11 +5342,9 @@ vErrors.push(err63);
 errors++;
 }
 }
-if(data22.exitReader !== undefined){
-let data24 = data22.exitReader;
-if(typeof data24 === "string"){
-if(func3(data24) > 80){
-const err64 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+}
+else {
+const err64 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err64];
 }
@@ -5287,8 +5353,13 @@ vErrors.push(err64);
 }
 errors++;
 }
-if(func3(data24) < 1){
-const err65 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data1.hardware !== undefined){
+let data24 = data1.hardware;
+if(data24 && typeof data24 == "object" && !Array.isArray(data24)){
+for(const key5 in data24){
+if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
+const err65 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err65];
 }
@@ -5297,8 +5368,12 @@ vErrors.push(err65);
 }
 errors++;
 }
-if(!pattern0.test(data24)){
-const err66 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.entryReader !== undefined){
+let data25 = data24.entryReader;
+if(typeof data25 === "string"){
+if(func3(data25) > 80){
+const err66 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err66];
 }
@@ -5307,9 +5382,8 @@ vErrors.push(err66);
 }
 errors++;
 }
-}
-else {
-const err67 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data25) < 1){
+const err67 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err67];
 }
@@ -5318,12 +5392,8 @@ vErrors.push(err67);
 }
 errors++;
 }
-}
-if(data22.lock !== undefined){
-let data25 = data22.lock;
-if(typeof data25 === "string"){
-if(func3(data25) > 80){
-const err68 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data25)){
+const err68 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err68];
 }
@@ -5332,8 +5402,9 @@ vErrors.push(err68);
 }
 errors++;
 }
-if(func3(data25) < 1){
-const err69 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err69 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err69];
 }
@@ -5342,8 +5413,12 @@ vErrors.push(err69);
 }
 errors++;
 }
-if(!pattern0.test(data25)){
-const err70 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.exitReader !== undefined){
+let data26 = data24.exitReader;
+if(typeof data26 === "string"){
+if(func3(data26) > 80){
+const err70 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err70];
 }
@@ -5352,9 +5427,8 @@ vErrors.push(err70);
 }
 errors++;
 }
-}
-else {
-const err71 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data26) < 1){
+const err71 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err71];
 }
@@ -5363,12 +5437,8 @@ vErrors.push(err71);
 }
 errors++;
 }
-}
-if(data22.lock2 !== undefined){
-let data26 = data22.lock2;
-if(typeof data26 === "string"){
-if(func3(data26) > 80){
-const err72 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data26)){
+const err72 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err72];
 }
@@ -5377,8 +5447,9 @@ vErrors.push(err72);
 }
 errors++;
 }
-if(func3(data26) < 1){
-const err73 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err73 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err73];
 }
@@ -5387,8 +5458,12 @@ vErrors.push(err73);
 }
 errors++;
 }
-if(!pattern0.test(data26)){
-const err74 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.lock !== undefined){
+let data27 = data24.lock;
+if(typeof data27 === "string"){
+if(func3(data27) > 80){
+const err74 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err74];
 }
@@ -5397,9 +5472,8 @@ vErrors.push(err74);
 }
 errors++;
 }
-}
-else {
-const err75 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data27) < 1){
+const err75 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err75];
 }
@@ -5408,12 +5482,8 @@ vErrors.push(err75);
 }
 errors++;
 }
-}
-if(data22.contact !== undefined){
-let data27 = data22.contact;
-if(typeof data27 === "string"){
-if(func3(data27) > 80){
-const err76 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data27)){
+const err76 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err76];
 }
@@ -5422,8 +5492,9 @@ vErrors.push(err76);
 }
 errors++;
 }
-if(func3(data27) < 1){
-const err77 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err77 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err77];
 }
@@ -5432,8 +5503,12 @@ vErrors.push(err77);
 }
 errors++;
 }
-if(!pattern0.test(data27)){
-const err78 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.lock2 !== undefined){
+let data28 = data24.lock2;
+if(typeof data28 === "string"){
+if(func3(data28) > 80){
+const err78 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err78];
 }
@@ -5442,9 +5517,8 @@ vErrors.push(err78);
 }
 errors++;
 }
-}
-else {
-const err79 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data28) < 1){
+const err79 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err79];
 }
@@ -5453,12 +5527,8 @@ vErrors.push(err79);
 }
 errors++;
 }
-}
-if(data22.contact2 !== undefined){
-let data28 = data22.contact2;
-if(typeof data28 === "string"){
-if(func3(data28) > 80){
-const err80 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data28)){
+const err80 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -5467,8 +5537,9 @@ vErrors.push(err80);
 }
 errors++;
 }
-if(func3(data28) < 1){
-const err81 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err81 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -5477,8 +5548,12 @@ vErrors.push(err81);
 }
 errors++;
 }
-if(!pattern0.test(data28)){
-const err82 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.contact !== undefined){
+let data29 = data24.contact;
+if(typeof data29 === "string"){
+if(func3(data29) > 80){
+const err82 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -5487,9 +5562,8 @@ vErrors.push(err82);
 }
 errors++;
 }
-}
-else {
-const err83 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data29) < 1){
+const err83 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -5498,12 +5572,8 @@ vErrors.push(err83);
 }
 errors++;
 }
-}
-if(data22.boltContact !== undefined){
-let data29 = data22.boltContact;
-if(typeof data29 === "string"){
-if(func3(data29) > 80){
-const err84 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data29)){
+const err84 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -5512,8 +5582,9 @@ vErrors.push(err84);
 }
 errors++;
 }
-if(func3(data29) < 1){
-const err85 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err85 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -5522,8 +5593,12 @@ vErrors.push(err85);
 }
 errors++;
 }
-if(!pattern0.test(data29)){
-const err86 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.contact2 !== undefined){
+let data30 = data24.contact2;
+if(typeof data30 === "string"){
+if(func3(data30) > 80){
+const err86 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -5532,9 +5607,8 @@ vErrors.push(err86);
 }
 errors++;
 }
-}
-else {
-const err87 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data30) < 1){
+const err87 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -5543,12 +5617,8 @@ vErrors.push(err87);
 }
 errors++;
 }
-}
-if(data22.exit !== undefined){
-let data30 = data22.exit;
-if(typeof data30 === "string"){
-if(func3(data30) > 80){
-const err88 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data30)){
+const err88 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -5557,8 +5627,9 @@ vErrors.push(err88);
 }
 errors++;
 }
-if(func3(data30) < 1){
-const err89 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err89 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -5567,8 +5638,12 @@ vErrors.push(err89);
 }
 errors++;
 }
-if(!pattern0.test(data30)){
-const err90 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.boltContact !== undefined){
+let data31 = data24.boltContact;
+if(typeof data31 === "string"){
+if(func3(data31) > 80){
+const err90 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -5577,9 +5652,8 @@ vErrors.push(err90);
 }
 errors++;
 }
-}
-else {
-const err91 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data31) < 1){
+const err91 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -5588,12 +5662,8 @@ vErrors.push(err91);
 }
 errors++;
 }
-}
-if(data22.exitSensor !== undefined){
-let data31 = data22.exitSensor;
-if(typeof data31 === "string"){
-if(func3(data31) > 80){
-const err92 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data31)){
+const err92 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -5602,8 +5672,9 @@ vErrors.push(err92);
 }
 errors++;
 }
-if(func3(data31) < 1){
-const err93 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err93 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -5612,8 +5683,12 @@ vErrors.push(err93);
 }
 errors++;
 }
-if(!pattern0.test(data31)){
-const err94 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.exit !== undefined){
+let data32 = data24.exit;
+if(typeof data32 === "string"){
+if(func3(data32) > 80){
+const err94 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -5622,9 +5697,8 @@ vErrors.push(err94);
 }
 errors++;
 }
-}
-else {
-const err95 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data32) < 1){
+const err95 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -5633,12 +5707,8 @@ vErrors.push(err95);
 }
 errors++;
 }
-}
-if(data22.deskButton !== undefined){
-let data32 = data22.deskButton;
-if(typeof data32 === "string"){
-if(func3(data32) > 80){
-const err96 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data32)){
+const err96 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -5647,8 +5717,9 @@ vErrors.push(err96);
 }
 errors++;
 }
-if(func3(data32) < 1){
-const err97 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err97 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -5657,8 +5728,12 @@ vErrors.push(err97);
 }
 errors++;
 }
-if(!pattern0.test(data32)){
-const err98 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.exitSensor !== undefined){
+let data33 = data24.exitSensor;
+if(typeof data33 === "string"){
+if(func3(data33) > 80){
+const err98 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -5667,9 +5742,8 @@ vErrors.push(err98);
 }
 errors++;
 }
-}
-else {
-const err99 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data33) < 1){
+const err99 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -5678,12 +5752,8 @@ vErrors.push(err99);
 }
 errors++;
 }
-}
-if(data22.breakGlass !== undefined){
-let data33 = data22.breakGlass;
-if(typeof data33 === "string"){
-if(func3(data33) > 80){
-const err100 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data33)){
+const err100 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -5692,8 +5762,9 @@ vErrors.push(err100);
 }
 errors++;
 }
-if(func3(data33) < 1){
-const err101 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err101 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -5702,8 +5773,12 @@ vErrors.push(err101);
 }
 errors++;
 }
-if(!pattern0.test(data33)){
-const err102 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.deskButton !== undefined){
+let data34 = data24.deskButton;
+if(typeof data34 === "string"){
+if(func3(data34) > 80){
+const err102 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -5712,9 +5787,8 @@ vErrors.push(err102);
 }
 errors++;
 }
-}
-else {
-const err103 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data34) < 1){
+const err103 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -5723,12 +5797,8 @@ vErrors.push(err103);
 }
 errors++;
 }
-}
-if(data22.opener !== undefined){
-let data34 = data22.opener;
-if(typeof data34 === "string"){
-if(func3(data34) > 80){
-const err104 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data34)){
+const err104 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -5737,8 +5807,9 @@ vErrors.push(err104);
 }
 errors++;
 }
-if(func3(data34) < 1){
-const err105 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err105 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -5747,8 +5818,12 @@ vErrors.push(err105);
 }
 errors++;
 }
-if(!pattern0.test(data34)){
-const err106 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.breakGlass !== undefined){
+let data35 = data24.breakGlass;
+if(typeof data35 === "string"){
+if(func3(data35) > 80){
+const err106 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -5757,9 +5832,8 @@ vErrors.push(err106);
 }
 errors++;
 }
-}
-else {
-const err107 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data35) < 1){
+const err107 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -5768,12 +5842,8 @@ vErrors.push(err107);
 }
 errors++;
 }
-}
-if(data22.tamper !== undefined){
-let data35 = data22.tamper;
-if(typeof data35 === "string"){
-if(func3(data35) > 80){
-const err108 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data35)){
+const err108 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -5782,8 +5852,9 @@ vErrors.push(err108);
 }
 errors++;
 }
-if(func3(data35) < 1){
-const err109 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err109 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -5792,8 +5863,12 @@ vErrors.push(err109);
 }
 errors++;
 }
-if(!pattern0.test(data35)){
-const err110 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.opener !== undefined){
+let data36 = data24.opener;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err110 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -5802,9 +5877,8 @@ vErrors.push(err110);
 }
 errors++;
 }
-}
-else {
-const err111 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data36) < 1){
+const err111 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -5813,12 +5887,8 @@ vErrors.push(err111);
 }
 errors++;
 }
-}
-if(data22.spare !== undefined){
-let data36 = data22.spare;
-if(typeof data36 === "string"){
-if(func3(data36) > 80){
-const err112 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data36)){
+const err112 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -5827,8 +5897,9 @@ vErrors.push(err112);
 }
 errors++;
 }
-if(func3(data36) < 1){
-const err113 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err113 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -5837,8 +5908,12 @@ vErrors.push(err113);
 }
 errors++;
 }
-if(!pattern0.test(data36)){
-const err114 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data24.tamper !== undefined){
+let data37 = data24.tamper;
+if(typeof data37 === "string"){
+if(func3(data37) > 80){
+const err114 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -5847,9 +5922,8 @@ vErrors.push(err114);
 }
 errors++;
 }
-}
-else {
-const err115 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data37) < 1){
+const err115 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -5858,10 +5932,8 @@ vErrors.push(err115);
 }
 errors++;
 }
-}
-}
-else {
-const err116 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!pattern0.test(data37)){
+const err116 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -5871,10 +5943,8 @@ vErrors.push(err116);
 errors++;
 }
 }
-if(data1.opening !== undefined){
-let data37 = data1.opening;
-if(!(((((((((data37 === "door") || (data37 === "doubleDoor")) || (data37 === "gate")) || (data37 === "shutter")) || (data37 === "turnstile")) || (data37 === "cabinet")) || (data37 === "locker")) || (data37 === "padlock")) || (data37 === "liftCall"))){
-const err117 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+else {
+const err117 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -5884,9 +5954,11 @@ vErrors.push(err117);
 errors++;
 }
 }
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err118 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data24.spare !== undefined){
+let data38 = data24.spare;
+if(typeof data38 === "string"){
+if(func3(data38) > 80){
+const err118 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -5895,10 +5967,8 @@ vErrors.push(err118);
 }
 errors++;
 }
-}
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err119 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data38) < 1){
+const err119 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -5907,13 +5977,8 @@ vErrors.push(err119);
 }
 errors++;
 }
-}
-if(data1.decides !== undefined){
-let data40 = data1.decides;
-if(data40 && typeof data40 == "object" && !Array.isArray(data40)){
-if(!(false)){
-if(data40.by === undefined){
-const err120 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(!pattern0.test(data38)){
+const err120 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -5923,9 +5988,8 @@ vErrors.push(err120);
 errors++;
 }
 }
-if(!(false)){
-if(data40.afterS === undefined){
-const err121 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+else {
+const err121 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -5935,9 +5999,9 @@ vErrors.push(err121);
 errors++;
 }
 }
-if(!(false)){
-if(data40.then === undefined){
-const err122 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+}
+else {
+const err122 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -5947,9 +6011,10 @@ vErrors.push(err122);
 errors++;
 }
 }
-for(const key6 in data40){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err123 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(data1.opening !== undefined){
+let data39 = data1.opening;
+if(!(((((((((data39 === "door") || (data39 === "doubleDoor")) || (data39 === "gate")) || (data39 === "shutter")) || (data39 === "turnstile")) || (data39 === "cabinet")) || (data39 === "locker")) || (data39 === "padlock")) || (data39 === "liftCall"))){
+const err123 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -5959,10 +6024,9 @@ vErrors.push(err123);
 errors++;
 }
 }
-if(data40.by !== undefined){
-let data41 = data40.by;
-if(!((((data41 === "reader") || (data41 === "lock")) || (data41 === "controller")) || (data41 === "server"))){
-const err124 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err124 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -5972,11 +6036,9 @@ vErrors.push(err124);
 errors++;
 }
 }
-if(data40.afterS !== undefined){
-let data42 = data40.afterS;
-if(typeof data42 == "number"){
-if(data42 > 3600 || isNaN(data42)){
-const err125 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err125 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -5985,8 +6047,13 @@ vErrors.push(err125);
 }
 errors++;
 }
-if(data42 < 0 || isNaN(data42)){
-const err126 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data1.decides !== undefined){
+let data42 = data1.decides;
+if(data42 && typeof data42 == "object" && !Array.isArray(data42)){
+if(!(false)){
+if(data42.by === undefined){
+const err126 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -5996,8 +6063,9 @@ vErrors.push(err126);
 errors++;
 }
 }
-else {
-const err127 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data42.afterS === undefined){
+const err127 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -6007,10 +6075,9 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(data40.then !== undefined){
-let data43 = data40.then;
-if(!(((data43 === "staysShut") || (data43 === "opens")) || (data43 === "knownCards"))){
-const err128 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data42.then === undefined){
+const err128 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -6020,9 +6087,9 @@ vErrors.push(err128);
 errors++;
 }
 }
-}
-else {
-const err129 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key6 in data42){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err129 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -6032,12 +6099,10 @@ vErrors.push(err129);
 errors++;
 }
 }
-if(data1.ends !== undefined){
-let data44 = data1.ends;
-if(data44 && typeof data44 == "object" && !Array.isArray(data44)){
-if(!(false)){
-if(data44.seriesOhm === undefined){
-const err130 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(data42.by !== undefined){
+let data43 = data42.by;
+if(!((((data43 === "reader") || (data43 === "lock")) || (data43 === "controller")) || (data43 === "server"))){
+const err130 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -6047,9 +6112,11 @@ vErrors.push(err130);
 errors++;
 }
 }
-if(!(false)){
-if(data44.parallelOhm === undefined){
-const err131 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(data42.afterS !== undefined){
+let data44 = data42.afterS;
+if(typeof data44 == "number"){
+if(data44 > 3600 || isNaN(data44)){
+const err131 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -6058,10 +6125,8 @@ vErrors.push(err131);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data44.at === undefined){
-const err132 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(data44 < 0 || isNaN(data44)){
+const err132 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -6071,9 +6136,8 @@ vErrors.push(err132);
 errors++;
 }
 }
-for(const key7 in data44){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err133 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+else {
+const err133 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -6083,11 +6147,10 @@ vErrors.push(err133);
 errors++;
 }
 }
-if(data44.seriesOhm !== undefined){
-let data45 = data44.seriesOhm;
-if(typeof data45 == "number"){
-if(data45 > 100000 || isNaN(data45)){
-const err134 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data42.then !== undefined){
+let data45 = data42.then;
+if(!(((data45 === "staysShut") || (data45 === "opens")) || (data45 === "knownCards"))){
+const err134 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -6096,8 +6159,10 @@ vErrors.push(err134);
 }
 errors++;
 }
-if(data45 < 0 || isNaN(data45)){
-const err135 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+else {
+const err135 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -6107,8 +6172,12 @@ vErrors.push(err135);
 errors++;
 }
 }
-else {
-const err136 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data1.ends !== undefined){
+let data46 = data1.ends;
+if(data46 && typeof data46 == "object" && !Array.isArray(data46)){
+if(!(false)){
+if(data46.seriesOhm === undefined){
+const err136 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -6118,11 +6187,9 @@ vErrors.push(err136);
 errors++;
 }
 }
-if(data44.parallelOhm !== undefined){
-let data46 = data44.parallelOhm;
-if(typeof data46 == "number"){
-if(data46 > 100000 || isNaN(data46)){
-const err137 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(!(false)){
+if(data46.parallelOhm === undefined){
+const err137 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -6131,8 +6198,10 @@ vErrors.push(err137);
 }
 errors++;
 }
-if(data46 < 0 || isNaN(data46)){
-const err138 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data46.at === undefined){
+const err138 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -6142,8 +6211,9 @@ vErrors.push(err138);
 errors++;
 }
 }
-else {
-const err139 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key7 in data46){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err139 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -6153,10 +6223,11 @@ vErrors.push(err139);
 errors++;
 }
 }
-if(data44.at !== undefined){
-let data47 = data44.at;
-if(!((data47 === "device") || (data47 === "controller"))){
-const err140 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+if(data46.seriesOhm !== undefined){
+let data47 = data46.seriesOhm;
+if(typeof data47 == "number"){
+if(data47 > 100000 || isNaN(data47)){
+const err140 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -6165,10 +6236,8 @@ vErrors.push(err140);
 }
 errors++;
 }
-}
-}
-else {
-const err141 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data47 < 0 || isNaN(data47)){
+const err141 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -6178,12 +6247,8 @@ vErrors.push(err141);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data48 = data1.drive;
-if(data48 && typeof data48 == "object" && !Array.isArray(data48)){
-if(!(false)){
-if(data48.pullMs === undefined){
-const err142 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+else {
+const err142 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -6193,9 +6258,11 @@ vErrors.push(err142);
 errors++;
 }
 }
-if(!(false)){
-if(data48.holdShare === undefined){
-const err143 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data46.parallelOhm !== undefined){
+let data48 = data46.parallelOhm;
+if(typeof data48 == "number"){
+if(data48 > 100000 || isNaN(data48)){
+const err143 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -6204,10 +6271,8 @@ vErrors.push(err143);
 }
 errors++;
 }
-}
-for(const key8 in data48){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err144 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data48 < 0 || isNaN(data48)){
+const err144 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -6217,11 +6282,8 @@ vErrors.push(err144);
 errors++;
 }
 }
-if(data48.pullMs !== undefined){
-let data49 = data48.pullMs;
-if(typeof data49 == "number"){
-if(data49 > 5000 || isNaN(data49)){
-const err145 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+else {
+const err145 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -6230,8 +6292,11 @@ vErrors.push(err145);
 }
 errors++;
 }
-if(data49 < 20 || isNaN(data49)){
-const err146 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(data46.at !== undefined){
+let data49 = data46.at;
+if(!((data49 === "device") || (data49 === "controller"))){
+const err146 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -6241,8 +6306,9 @@ vErrors.push(err146);
 errors++;
 }
 }
+}
 else {
-const err147 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err147 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -6252,11 +6318,12 @@ vErrors.push(err147);
 errors++;
 }
 }
-if(data48.holdShare !== undefined){
-let data50 = data48.holdShare;
-if(typeof data50 == "number"){
-if(data50 > 1 || isNaN(data50)){
-const err148 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data1.drive !== undefined){
+let data50 = data1.drive;
+if(data50 && typeof data50 == "object" && !Array.isArray(data50)){
+if(!(false)){
+if(data50.pullMs === undefined){
+const err148 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -6265,8 +6332,10 @@ vErrors.push(err148);
 }
 errors++;
 }
-if(data50 < 0.05 || isNaN(data50)){
-const err149 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+if(!(false)){
+if(data50.holdShare === undefined){
+const err149 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -6276,8 +6345,9 @@ vErrors.push(err149);
 errors++;
 }
 }
-else {
-const err150 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key8 in data50){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err150 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -6287,9 +6357,11 @@ vErrors.push(err150);
 errors++;
 }
 }
-}
-else {
-const err151 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data50.pullMs !== undefined){
+let data51 = data50.pullMs;
+if(typeof data51 == "number"){
+if(data51 > 5000 || isNaN(data51)){
+const err151 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -6298,12 +6370,8 @@ vErrors.push(err151);
 }
 errors++;
 }
-}
-if(data1.distances !== undefined){
-let data51 = data1.distances;
-if(data51 && typeof data51 == "object" && !Array.isArray(data51)){
-if(Object.keys(data51).length > 100){
-const err152 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(data51 < 20 || isNaN(data51)){
+const err152 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -6312,11 +6380,9 @@ vErrors.push(err152);
 }
 errors++;
 }
-for(const key9 in data51){
-let data52 = data51[key9];
-if(typeof data52 == "number"){
-if(data52 > 2000 || isNaN(data52)){
-const err153 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+else {
+const err153 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -6325,8 +6391,12 @@ vErrors.push(err153);
 }
 errors++;
 }
-if(data52 < 0 || isNaN(data52)){
-const err154 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data50.holdShare !== undefined){
+let data52 = data50.holdShare;
+if(typeof data52 == "number"){
+if(data52 > 1 || isNaN(data52)){
+const err154 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -6335,9 +6405,8 @@ vErrors.push(err154);
 }
 errors++;
 }
-}
-else {
-const err155 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data52 < 0.05 || isNaN(data52)){
+const err155 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -6347,9 +6416,8 @@ vErrors.push(err155);
 errors++;
 }
 }
-}
 else {
-const err156 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err156 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -6359,12 +6427,9 @@ vErrors.push(err156);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data53 = data1.at;
-if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
-if(!(false)){
-if(data53.x === undefined){
-const err157 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+}
+else {
+const err157 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -6374,9 +6439,11 @@ vErrors.push(err157);
 errors++;
 }
 }
-if(!(false)){
-if(data53.y === undefined){
-const err158 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data1.distances !== undefined){
+let data53 = data1.distances;
+if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
+if(Object.keys(data53).length > 100){
+const err158 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -6385,10 +6452,11 @@ vErrors.push(err158);
 }
 errors++;
 }
-}
-for(const key10 in data53){
-if(!((key10 === "x") || (key10 === "y"))){
-const err159 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+for(const key9 in data53){
+let data54 = data53[key9];
+if(typeof data54 == "number"){
+if(data54 > 2000 || isNaN(data54)){
+const err159 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -6397,12 +6465,8 @@ vErrors.push(err159);
 }
 errors++;
 }
-}
-if(data53.x !== undefined){
-let data54 = data53.x;
-if(typeof data54 == "number"){
-if(data54 > 100000 || isNaN(data54)){
-const err160 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data54 < 0 || isNaN(data54)){
+const err160 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -6411,8 +6475,9 @@ vErrors.push(err160);
 }
 errors++;
 }
-if(data54 < -100000 || isNaN(data54)){
-const err161 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+else {
+const err161 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -6422,8 +6487,9 @@ vErrors.push(err161);
 errors++;
 }
 }
+}
 else {
-const err162 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err162 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -6433,11 +6499,12 @@ vErrors.push(err162);
 errors++;
 }
 }
-if(data53.y !== undefined){
-let data55 = data53.y;
-if(typeof data55 == "number"){
-if(data55 > 100000 || isNaN(data55)){
-const err163 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data1.at !== undefined){
+let data55 = data1.at;
+if(data55 && typeof data55 == "object" && !Array.isArray(data55)){
+if(!(false)){
+if(data55.x === undefined){
+const err163 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -6446,8 +6513,10 @@ vErrors.push(err163);
 }
 errors++;
 }
-if(data55 < -100000 || isNaN(data55)){
-const err164 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(!(false)){
+if(data55.y === undefined){
+const err164 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -6457,8 +6526,9 @@ vErrors.push(err164);
 errors++;
 }
 }
-else {
-const err165 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key10 in data55){
+if(!((key10 === "x") || (key10 === "y"))){
+const err165 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -6468,9 +6538,11 @@ vErrors.push(err165);
 errors++;
 }
 }
-}
-else {
-const err166 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data55.x !== undefined){
+let data56 = data55.x;
+if(typeof data56 == "number"){
+if(data56 > 100000 || isNaN(data56)){
+const err166 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -6479,10 +6551,8 @@ vErrors.push(err166);
 }
 errors++;
 }
-}
-}
-else {
-const err167 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data56 < -100000 || isNaN(data56)){
+const err167 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -6492,14 +6562,84 @@ vErrors.push(err167);
 errors++;
 }
 }
-}
 else {
-const err168 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err168 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err168];
 }
 else {
 vErrors.push(err168);
+}
+errors++;
+}
+}
+if(data55.y !== undefined){
+let data57 = data55.y;
+if(typeof data57 == "number"){
+if(data57 > 100000 || isNaN(data57)){
+const err169 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err169];
+}
+else {
+vErrors.push(err169);
+}
+errors++;
+}
+if(data57 < -100000 || isNaN(data57)){
+const err170 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err170];
+}
+else {
+vErrors.push(err170);
+}
+errors++;
+}
+}
+else {
+const err171 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err171];
+}
+else {
+vErrors.push(err171);
+}
+errors++;
+}
+}
+}
+else {
+const err172 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err172];
+}
+else {
+vErrors.push(err172);
+}
+errors++;
+}
+}
+}
+else {
+const err173 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err173];
+}
+else {
+vErrors.push(err173);
+}
+errors++;
+}
+}
+}
+else {
+const err174 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err174];
+}
+else {
+vErrors.push(err174);
 }
 errors++;
 }
@@ -13029,7 +13169,7 @@ return errors === 0;
 }
 
 export const person_put = validate19;
-const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50}},"required":["id","number","name","cards","groups"]};
+const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"}},"required":["id","number","name","cards","groups"]};
 
 function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -13096,7 +13236,7 @@ errors++;
 }
 }
 for(const key0 in data){
-if(!(((((key0 === "id") || (key0 === "number")) || (key0 === "name")) || (key0 === "cards")) || (key0 === "groups"))){
+if(!(func2.call(schema20.properties, key0))){
 const err5 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err5];
@@ -13412,7 +13552,7 @@ errors++;
 }
 if(data4.state !== undefined){
 let data10 = data4.state;
-if(!((data10 === "in use") || (data10 === "lost"))){
+if(!(((data10 === "in use") || (data10 === "lost")) || (data10 === "withdrawn"))){
 const err31 = {instancePath:instancePath+"/cards/" + i0+"/state",schemaPath:"#/properties/cards/items/properties/state/enum",keyword:"enum",params:{allowedValues: schema20.properties.cards.items.properties.state.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err31];
@@ -13506,9 +13646,18 @@ vErrors.push(err38);
 errors++;
 }
 }
+let i2 = data11.length;
+let j0;
+if(i2 > 1){
+const indices0 = {};
+for(;i2--;){
+let item0 = data11[i2];
+if(typeof item0 !== "string"){
+continue;
 }
-else {
-const err39 = {instancePath:instancePath+"/groups",schemaPath:"#/properties/groups/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err39 = {instancePath:instancePath+"/groups",schemaPath:"#/properties/groups/uniqueItems",keyword:"uniqueItems",params:{i: i2, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i2+" are identical)"};
 if(vErrors === null){
 vErrors = [err39];
 }
@@ -13516,11 +13665,14 @@ else {
 vErrors.push(err39);
 }
 errors++;
+break;
+}
+indices0[item0] = i2;
 }
 }
 }
 else {
-const err40 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err40 = {instancePath:instancePath+"/groups",schemaPath:"#/properties/groups/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err40];
 }
@@ -13529,12 +13681,191 @@ vErrors.push(err40);
 }
 errors++;
 }
+}
+if(data.company !== undefined){
+let data13 = data.company;
+if(typeof data13 === "string"){
+if(func3(data13) > 120){
+const err41 = {instancePath:instancePath+"/company",schemaPath:"#/properties/company/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+if(func3(data13) < 1){
+const err42 = {instancePath:instancePath+"/company",schemaPath:"#/properties/company/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+}
+else {
+const err43 = {instancePath:instancePath+"/company",schemaPath:"#/properties/company/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+if(data.contact !== undefined){
+let data14 = data.contact;
+if(typeof data14 === "string"){
+if(func3(data14) > 120){
+const err44 = {instancePath:instancePath+"/contact",schemaPath:"#/properties/contact/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+if(func3(data14) < 1){
+const err45 = {instancePath:instancePath+"/contact",schemaPath:"#/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+else {
+const err46 = {instancePath:instancePath+"/contact",schemaPath:"#/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+if(data.remark !== undefined){
+let data15 = data.remark;
+if(typeof data15 === "string"){
+if(func3(data15) > 500){
+const err47 = {instancePath:instancePath+"/remark",schemaPath:"#/properties/remark/maxLength",keyword:"maxLength",params:{limit: 500},message:"must NOT have more than 500 characters"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+if(func3(data15) < 1){
+const err48 = {instancePath:instancePath+"/remark",schemaPath:"#/properties/remark/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+}
+else {
+const err49 = {instancePath:instancePath+"/remark",schemaPath:"#/properties/remark/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+}
+if(data.validFrom !== undefined){
+let data16 = data.validFrom;
+if(typeof data16 === "string"){
+if(func3(data16) > 16){
+const err50 = {instancePath:instancePath+"/validFrom",schemaPath:"#/properties/validFrom/maxLength",keyword:"maxLength",params:{limit: 16},message:"must NOT have more than 16 characters"};
+if(vErrors === null){
+vErrors = [err50];
+}
+else {
+vErrors.push(err50);
+}
+errors++;
+}
+}
+else {
+const err51 = {instancePath:instancePath+"/validFrom",schemaPath:"#/properties/validFrom/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err51];
+}
+else {
+vErrors.push(err51);
+}
+errors++;
+}
+}
+if(data.validUntil !== undefined){
+let data17 = data.validUntil;
+if(typeof data17 === "string"){
+if(func3(data17) > 16){
+const err52 = {instancePath:instancePath+"/validUntil",schemaPath:"#/properties/validUntil/maxLength",keyword:"maxLength",params:{limit: 16},message:"must NOT have more than 16 characters"};
+if(vErrors === null){
+vErrors = [err52];
+}
+else {
+vErrors.push(err52);
+}
+errors++;
+}
+}
+else {
+const err53 = {instancePath:instancePath+"/validUntil",schemaPath:"#/properties/validUntil/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err53];
+}
+else {
+vErrors.push(err53);
+}
+errors++;
+}
+}
+if(data.longer !== undefined){
+if(typeof data.longer !== "boolean"){
+const err54 = {instancePath:instancePath+"/longer",schemaPath:"#/properties/longer/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err54];
+}
+else {
+vErrors.push(err54);
+}
+errors++;
+}
+}
+}
+else {
+const err55 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err55];
+}
+else {
+vErrors.push(err55);
+}
+errors++;
+}
 validate19.errors = vErrors;
 return errors === 0;
 }
 
 export const group_put = validate20;
-const schema21 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120}},"required":["id","name"]};
+const schema21 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"parent":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","name"]};
 
 function validate20(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -13565,7 +13896,7 @@ errors++;
 }
 }
 for(const key0 in data){
-if(!((key0 === "id") || (key0 === "name"))){
+if(!(((key0 === "id") || (key0 === "name")) || (key0 === "parent"))){
 const err2 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err2];
@@ -13656,14 +13987,59 @@ vErrors.push(err9);
 errors++;
 }
 }
-}
-else {
-const err10 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data.parent !== undefined){
+let data2 = data.parent;
+if(typeof data2 === "string"){
+if(func3(data2) > 80){
+const err10 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err10];
 }
 else {
 vErrors.push(err10);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err11 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+if(!pattern0.test(data2)){
+const err12 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+else {
+const err13 = {instancePath:instancePath+"/parent",schemaPath:"#/properties/parent/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+}
+}
+else {
+const err14 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
 }
 errors++;
 }

@@ -38,6 +38,8 @@ export const behaviourProperties = {
   forcedAlarm: flag,
   openerAfterS: { ...seconds, maximum: 60 },
   deskReleaseS: { ...seconds, minimum: 0.5 },
+  longReleaseS: { ...seconds, minimum: 0.5 },
+  longOpenS: { ...seconds, minimum: 1 },
   idle: {
     type: 'object',
     maxProperties: 40,
@@ -45,7 +47,7 @@ export const behaviourProperties = {
     additionalProperties: idle,
   },
 } as const
-const behaviour = object(behaviourProperties, ['openerAfterS', 'deskReleaseS', 'idle'])
+const behaviour = object(behaviourProperties, ['openerAfterS', 'deskReleaseS', 'longReleaseS', 'longOpenS', 'idle'])
 const hardware = object(
   Object.fromEntries(partRoles.map((role) => [role, id])) as Record<PartRole, typeof id>,
   partRoles,

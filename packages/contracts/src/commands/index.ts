@@ -1,6 +1,7 @@
 import type { Change, Facts } from '@rauta/core'
 import type { Command, CommandContext } from './command'
 import * as busDevices from './busDevices'
+import * as cards from './cards'
 import * as devices from './devices'
 import * as doorlist from './doorlist'
 import * as doors from './doors'
@@ -8,6 +9,7 @@ import * as job from './job'
 import * as manyDoors from './manyDoors'
 import * as ownUnit from './ownUnit'
 import * as people from './people'
+import * as peoplelist from './peoplelist'
 import * as proving from './proving'
 import * as sheets from './sheets'
 import * as site from './site'
@@ -19,7 +21,23 @@ const isCommand = (value: unknown): value is Command =>
 
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
-  [job, doors, manyDoors, doorlist, devices, ownUnit, busDevices, site, sheets, undo, wire, people, proving]
+  [
+    job,
+    doors,
+    manyDoors,
+    doorlist,
+    devices,
+    ownUnit,
+    busDevices,
+    site,
+    sheets,
+    undo,
+    wire,
+    cards,
+    people,
+    peoplelist,
+    proving,
+  ]
     .flatMap((subject) => Object.values(subject as Record<string, unknown>).filter(isCommand))
     .map((command) => [command.name, command]),
 )
@@ -48,7 +66,9 @@ export type CommandPayloads = PayloadsOf<typeof job> &
   PayloadsOf<typeof sheets> &
   PayloadsOf<typeof undo> &
   PayloadsOf<typeof wire> &
+  PayloadsOf<typeof cards> &
   PayloadsOf<typeof people> &
+  PayloadsOf<typeof peoplelist> &
   PayloadsOf<typeof proving>
 export type CommandName = keyof CommandPayloads
 
@@ -56,6 +76,7 @@ export * from './command'
 export * from './fit'
 export { zoneFault } from './job'
 export { type DoorsImport } from './doorlist'
+export { type PeopleImport } from './peoplelist'
 export { type DoorFields, type Hardware } from './doors'
 export { type ManyFields } from './manyDoors'
 export { acceptedElsewhere } from './busDevices'

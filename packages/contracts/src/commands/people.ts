@@ -1,13 +1,15 @@
 import {
   all,
-  cardFault,
   cardName,
+  cardStates,
   drop,
-  ownerOf,
+  kitCards,
+  mostCards,
   periodFault,
+  groupFault,
   put,
   sameCard,
-  type StoredCard,
+  validityFault,
   type Change,
   type Facts,
   type Group,
@@ -17,50 +19,53 @@ import {
   type SpecialDay,
   type TestCards,
 } from '@rauta/core'
-import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
+import { card, checkCard, checkPersonCard, optionalOfCard } from './cards'
+import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
-const card = {
-  format: { type: 'string', maxLength: 40 },
-  facility: { type: 'integer' },
-  number: { type: 'integer' },
-  serial: { type: 'string', maxLength: 40 },
+const day = { type: 'string', maxLength: 16 } as const
+/** What a person has besides cards and groups; the same for a form and for a row of a list. */
+export const personDetails = {
+  company: { type: 'string', minLength: 1, maxLength: 120 },
+  contact: { type: 'string', minLength: 1, maxLength: 120 },
+  remark: { type: 'string', minLength: 1, maxLength: 500 },
+  validFrom: day,
+  validUntil: day,
+  longer: flag,
 } as const
-const optionalOfCard = ['format', 'serial'] as const
+export const detailNames = Object.keys(personDetails) as (keyof typeof personDetails)[]
 
-function checkCard(facts: Facts, c: StoredCard, person: string, field: string): void {
-  const fault = cardFault(c)
-  if (fault) throw new Refusal(fault, field)
-  const owner = ownerOf(facts, c, person)
-  if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner}.`, field)
-}
-
-export const personPut = defineCommand<Person>()({
+export const personPut = defineCommand<Omit<Person, 'past'>>()({
   name: 'person.put',
   roles: everyFitter,
-  schema: object({
-    id,
-    number: text,
-    name,
-    cards: {
-      type: 'array',
-      maxItems: 10,
-      items: object({ id, ...card, state: { enum: ['in use', 'lost'] } }, optionalOfCard),
+  schema: object(
+    {
+      id,
+      number: text,
+      name,
+      cards: {
+        type: 'array',
+        maxItems: mostCards,
+        items: object({ id, ...card, state: { enum: cardStates } }, optionalOfCard),
+      },
+      groups: { type: 'array', items: id, maxItems: 50, uniqueItems: true },
+      ...personDetails,
     },
-    groups: { type: 'array', items: id, maxItems: 50 },
-  }),
+    detailNames,
+  ),
   apply(facts, p) {
     const twin = p.number && all(facts, 'person').find((x) => x.number === p.number && x.id !== p.id)
     if (twin) throw new Refusal(`Number ${p.number} already belongs to ${twin.name}.`, 'number')
+    const validity = validityFault(p)
+    if (validity) throw new Refusal(validity.says, validity.field)
     for (const [i, c] of p.cards.entries()) {
-      checkCard(facts, c, p.id, `cards.${i}`)
+      checkPersonCard(facts, c, p.id, `cards.${i}`)
       if (p.cards.findIndex((x) => sameCard(x, c)) !== i)
         throw new Refusal(`Card ${cardName(c)} stands twice.`, `cards.${i}`)
-      const kit = facts.testCards['kit']
-      if (kit && [kit.good, kit.lost, kit.outOfHours, kit.unknown].some((t) => sameCard(t, c)))
-        throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, `cards.${i}`)
+      if (p.cards.findIndex((x) => x.id === c.id) !== i) throw new Refusal('Two cards have one id.', `cards.${i}`)
     }
     for (const group of p.groups) existing(facts.group[group], 'group', group)
-    return [put(facts, 'person', p)]
+    const past = facts.person[p.id]?.past
+    return [put(facts, 'person', past ? { ...p, past } : p)]
   },
   words: (f, p) => `${f.person[p.id] ? 'Changed' : 'Added'} ${p.name}`,
 })
@@ -76,8 +81,16 @@ export const personRemove = defineCommand<{ id: string }>()({
 export const groupPut = defineCommand<Group>()({
   name: 'group.put',
   roles: everyFitter,
-  schema: object({ id, name }),
-  apply: (facts, p) => [put(facts, 'group', p)],
+  schema: object({ id, name, parent: id }, ['parent']),
+  apply(facts, p) {
+    const fault = groupFault(facts.group, p)
+    if (fault) throw new Refusal(fault, 'parent')
+    const twin = all(facts, 'group').find(
+      (g) => g.id !== p.id && g.parent === p.parent && g.name.toLowerCase() === p.name.toLowerCase(),
+    )
+    if (twin) throw new Refusal(`There is a group ${twin.name} there already.`, 'name')
+    return [put(facts, 'group', p)]
+  },
   words: (_f, p) => `Group ${p.name}`,
 })
 
@@ -93,6 +106,8 @@ export const groupRemove = defineCommand<{ id: string }>()({
   schema: object({ id }),
   apply(facts, p) {
     existing(facts.group[p.id], 'group', p.id)
+    const inside = all(facts, 'group').find((g) => g.parent === p.id)
+    if (inside) throw new Refusal(`${inside.name} is in it. Take that away first, or put it elsewhere.`)
     const members = all(facts, 'person').filter((x) => x.groups.includes(p.id))
     return [
       ...members.map((x) => put(facts, 'person', { ...x, groups: x.groups.filter((g) => g !== p.id) })),
@@ -193,18 +208,23 @@ export const specialDayPut = defineCommand<SpecialDay>()({
 export const testCardsPut = defineCommand<TestCards>()({
   name: 'testCards.put',
   roles: everyFitter,
-  schema: object({
-    id: { const: 'kit' },
-    good: object(card, optionalOfCard),
-    lost: object(card, optionalOfCard),
-    outOfHours: object(card, optionalOfCard),
-    unknown: object(card, optionalOfCard),
-  }),
+  schema: object(
+    {
+      id: { const: 'kit' },
+      good: object(card, optionalOfCard),
+      lost: object(card, optionalOfCard),
+      outOfHours: object(card, optionalOfCard),
+      unknown: object(card, optionalOfCard),
+      expired: object(card, optionalOfCard),
+      longer: object(card, optionalOfCard),
+    },
+    ['expired', 'longer'],
+  ),
   apply(facts, p) {
-    const cards = { good: p.good, lost: p.lost, outOfHours: p.outOfHours, unknown: p.unknown }
-    for (const [key, c] of Object.entries(cards)) checkCard(facts, c, '', key)
-    if (new Set(Object.values(cards).map((c) => cardName(c))).size < 4)
-      throw new Refusal('The four test cards must be four different cards.')
+    const cards = kitCards(p)
+    for (const [key, c] of cards) checkCard(facts, c, '', key)
+    const twice = cards.find(([, c], i) => cards.findIndex(([, other]) => cardName(other) === cardName(c)) !== i)
+    if (twice) throw new Refusal(`Card ${cardName(twice[1])} stands twice: each test card is another card.`, twice[0])
     return [put(facts, 'testCards', p)]
   },
   words: () => 'Set the test cards',

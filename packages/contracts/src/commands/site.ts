@@ -283,6 +283,22 @@ export const partFormat = defineCommand<{ door: string; part: string; format: st
   words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${formatName(p.format)}`,
 })
 
+/** Whether cards may be read in at a reader: not every door is a place for a queue of people. */
+export const partEnrols = defineCommand<{ door: string; part: string; may: boolean }>()({
+  name: 'part.enrols',
+  roles: everyFitter,
+  schema: object({ door: id, part: id, may: { type: 'boolean' } }),
+  apply(facts, p, { sheets }) {
+    const { door, part } = partAt(facts, p)
+    if (!accessPlaces(door, sheets).some((place) => place.part.id === part.id && place.cards))
+      throw new Refusal(`${part.id} reads no cards.`, 'part')
+    const { enrols: _before, ...rest } = part
+    const next: Part = p.may ? { ...rest, enrols: true } : rest
+    return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)) })]
+  },
+  words: (f, p) => `Cards ${p.may ? 'may be' : 'are not'} read in at ${p.part} of ${f.door[p.door]?.ref ?? p.door}`,
+})
+
 export const partVia = defineCommand<{ door: string; part: string; via: string | null }>()({
   name: 'part.via',
   roles: everyFitter,

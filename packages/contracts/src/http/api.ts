@@ -373,7 +373,7 @@ export const answers = {
   },
 } as const
 
-/** A door schedule that lies on the server, as it was understood. Rows beyond the first `shownRows` of a state are counted only. */
+/** A list (door schedule, people) that lies on the server, as it was understood. Rows beyond the first `shownRows` of a state are counted only. */
 export interface PaperView {
   id: string
   file: string
@@ -393,7 +393,10 @@ export interface PaperView {
     faults: { cell: string; column: string; says: string; mend: string }[]
     notes: string[]
   }[]
+  /** New with a door schedule. */
   areas: { path: string; code: string }[]
+  /** New with a list of people: their paths. */
+  groups: string[]
   shown: number
 }
 export const shownRows = 400

@@ -2,9 +2,12 @@ import { all, type Facts } from '../job/facts'
 import { jobOf } from '../job/records'
 import type { Door } from '../doors/door'
 import { scheduleActive } from '../time/schedule'
+import { groupsPassed } from './groups'
 import type { Person, PersonCard, Rule } from './records'
+import { validityAt } from './validity'
 
-export type RefusalReason = 'no card' | 'card lost' | 'no rule' | 'out of hours'
+export type RefusalReason =
+  'no card' | 'card lost' | 'card withdrawn' | 'not yet valid' | 'expired' | 'no rule' | 'out of hours'
 
 export interface Decision {
   passes: boolean
@@ -25,10 +28,18 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
   if (!shown) return refuse('no card', null, `${person.name} has no card.`)
   if (shown.state === 'lost')
     return refuse('card lost', null, `The card of ${person.name} is reported lost: refused at every door.`)
-  const rules = all(facts, 'rule').filter((rule) => person.groups.includes(rule.group) && rule.doors.includes(door.id))
+  if (shown.state === 'withdrawn')
+    return refuse('card withdrawn', null, `The card of ${person.name} is withdrawn: refused at every door.`)
+  const zone = jobOf(facts)?.zone ?? 'UTC'
+  const validity = validityAt(person, atMs, zone)
+  if (validity === 'notYet')
+    return refuse('not yet valid', null, `${person.name} may pass from ${person.validFrom} on, not before.`)
+  if (validity === 'expired')
+    return refuse('expired', null, `The time of ${person.name} ended ${person.validUntil}: refused at every door.`)
+  const passed = new Set(groupsPassed(facts.group, person.groups))
+  const rules = all(facts, 'rule').filter((rule) => passed.has(rule.group) && rule.doors.includes(door.id))
   if (rules.length === 0)
     return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
-  const zone = jobOf(facts)?.zone ?? 'UTC'
   const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))
   if (open) return { passes: true, reason: 'rule', rule: open.id, says: `Passes: ${ruleWords(facts, open)}.` }
   const nearest = rules[0] as Rule

@@ -1,6 +1,7 @@
 import { sameCard, usualFormat, type StoredCard } from '../cards/card'
 import type { CardReading, Printed } from '../cards/detective'
 import { printedOn } from '../cards/strange'
+import { kitCards } from './records'
 import { all, type Facts } from '../job/facts'
 
 interface Known {
@@ -35,9 +36,9 @@ export function holderOf(facts: Facts, reading: CardReading): string | null {
   const kit = facts.testCards['kit']
   const known = [
     ...(cardsByNumber(facts).get(key) ?? []),
-    ...(kit ? [kit.good, kit.lost, kit.outOfHours] : [])
-      .filter((card) => keyOfCard(card) === key)
-      .map((card) => ({ says: 'a test card', format: card.format ?? usualFormat })),
+    ...(kit ? kitCards(kit) : [])
+      .filter(([which, card]) => which !== 'unknown' && keyOfCard(card) === key)
+      .map(([, card]) => ({ says: 'a test card', format: card.format ?? usualFormat })),
   ]
   return (known.find((k) => k.format === reading.format) ?? known[0])?.says ?? null
 }

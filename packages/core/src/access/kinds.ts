@@ -2,6 +2,7 @@ import { all } from '../job/facts'
 import { recordKind } from '../job/kind'
 import type { Schedule, SpecialDay } from '../time/schedule'
 import type { Group, Person, Rule, TestCards } from './records'
+import { groupsPassed, groupsUpwards } from './groups'
 import { controllersOf, controllersWith } from './reaching'
 
 declare module '../job/facts' {
@@ -16,12 +17,31 @@ declare module '../job/facts' {
 }
 
 export const personKind = recordKind('person', {
-  fields: { id: 'text', number: 'text', name: 'text', cards: 'list', groups: 'list' },
-  touches: ({ groups }, facts) => ({ access: controllersWith(facts, (rule) => groups.includes(rule.group)) }),
+  fields: {
+    id: 'text',
+    number: 'text',
+    name: 'text',
+    cards: 'list',
+    groups: 'list',
+    company: 'text?',
+    contact: 'text?',
+    remark: 'text?',
+    validFrom: 'text?',
+    validUntil: 'text?',
+    longer: 'flag?',
+    past: 'list?',
+  },
+  touches({ groups }, facts) {
+    const passed = new Set(groupsPassed(facts.group, groups))
+    return { access: controllersWith(facts, (rule) => passed.has(rule.group)) }
+  },
 })
 export const groupKind = recordKind('group', {
-  fields: { id: 'text', name: 'text' },
-  touches: ({ id }, facts) => ({ access: controllersWith(facts, (rule) => rule.group === id) }),
+  fields: { id: 'text', name: 'text', parent: 'text?' },
+  touches({ id }, facts) {
+    const passed = new Set(groupsUpwards(facts.group, id))
+    return { access: controllersWith(facts, (rule) => passed.has(rule.group)) }
+  },
 })
 export const ruleKind = recordKind('rule', {
   fields: { id: 'text', group: 'text', doors: 'list', schedule: 'text' },
@@ -38,6 +58,14 @@ export const specialDayKind = recordKind('specialDay', {
 })
 /** Every script names them. */
 export const testCardsKind = recordKind('testCards', {
-  fields: { id: 'text', good: 'object', lost: 'object', outOfHours: 'object', unknown: 'object' },
+  fields: {
+    id: 'text',
+    good: 'object',
+    lost: 'object',
+    outOfHours: 'object',
+    unknown: 'object',
+    expired: 'object?',
+    longer: 'object?',
+  },
   touches: () => ({ everything: true }),
 })

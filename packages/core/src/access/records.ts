@@ -1,10 +1,22 @@
 import type { StoredCard } from '../cards/card'
 
-/** Lost is a state, not a deletion, so that a tag found in the street is refused until someone says otherwise. */
-export type CardState = 'in use' | 'lost'
+/** Lost is a state, not a deletion, so that a tag found in the street is refused until someone says otherwise; withdrawn is taken from somebody who has it still. */
+export const cardStates = ['in use', 'lost', 'withdrawn'] as const
+export type CardState = (typeof cardStates)[number]
+/** Cards that one person may have. */
+export const mostCards = 10
+
 export interface PersonCard extends StoredCard {
   id: string
   state: CardState
+}
+
+/** A card that somebody had, and who has it since. */
+export interface PastCard extends StoredCard {
+  /** Id of the person. */
+  to: string
+  /** Server time, ms since 1970 UTC. */
+  at: number
 }
 
 export interface Person {
@@ -14,10 +26,23 @@ export interface Person {
   cards: PersonCard[]
   /** Group ids. */
   groups: string[]
+  company?: string
+  contact?: string
+  remark?: string
+  /** First and last day, or moment, at which they may pass, by the site's wall clock: `2027-01-31` or `2027-01-31T16:00`. */
+  validFrom?: string
+  validUntil?: string
+  /** Needs longer: doors release and stay open for the longer of their times. */
+  longer?: boolean
+  /** Cards that were passed on to somebody else. */
+  past?: PastCard[]
 }
+/** Whoever is in a group passes by the rules of those that it is in as well. */
 export interface Group {
   id: string
   name: string
+  /** Id of the group that it is in. */
+  parent?: string
 }
 
 /** A group passes doors on a schedule. */
@@ -35,4 +60,13 @@ export interface TestCards {
   lost: StoredCard
   outOfHours: StoredCard
   unknown: StoredCard
+  /** One whose time has ended, where somebody carries it. */
+  expired?: StoredCard
+  /** One that is granted the longer times, where somebody carries it. */
+  longer?: StoredCard
 }
+
+/** The test cards that there are, each under what it stands for. */
+export const kitCards = ({ id: _id, ...cards }: TestCards): [TestCard, StoredCard][] =>
+  Object.entries(cards) as [TestCard, StoredCard][]
+export type TestCard = Exclude<keyof TestCards, 'id'>

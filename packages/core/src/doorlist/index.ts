@@ -1,6 +1,5 @@
-export * from './table'
+export * from '../columns'
 export * from './meanings'
 export * from './values'
-export * from './header'
-export { readRows, type CellFault, type ListedDoor, type ListedRow } from './read'
+export { readRows, type ListedDoor, type ListedRow } from './read'
 export * from './preview'

@@ -1,5 +1,13 @@
 import { partRoles, roleFacts, type PartRole } from '../doors/door'
-import { plain } from './table'
+import {
+  columnsUnder,
+  headerOf,
+  type Column as AnyColumn,
+  type Header as AnyHeader,
+  type Titled as AnyTitled,
+  type Vocabulary,
+} from '../columns/header'
+import { plain, type Table } from '../columns/table'
 
 /** What a column of a door schedule may tell. `distance:NAME` is metres to that cabinet. */
 export type Meaning =
@@ -136,14 +144,12 @@ export function meaningOfWord(word: string): Meaning | null {
 /** Units that stand behind or inside a title: `Length (ft)`, `Release time, s`. */
 const unitInTitle = /(?:[([,]|\bin\b)?\s*\b(mm|cm|m|ft|feet|s|sec|ms|min)\b\s*[)\]]?\s*$/i
 
-export interface Titled {
-  title: string
-  meaning: Meaning
-  unit: string | null
-}
+type DoorTitle = AnyTitled<Meaning>
+export type DoorColumn = AnyColumn<Meaning>
+export type DoorHeader = AnyHeader<Meaning>
 
 /** What a title most likely stands for; `ignore` where nobody can tell. @param group the title that spans several columns above it */
-export function meaningOf(title: string, group = '', remembered: Readonly<Record<string, string>> = {}): Titled {
+export function meaningOf(title: string, group = '', remembered: Readonly<Record<string, string>> = {}): DoorTitle {
   const unit = unitInTitle.exec(title)?.[1]?.toLowerCase() ?? unitInTitle.exec(group)?.[1]?.toLowerCase() ?? null
   const bare = plain(title.replace(unitInTitle, ''))
   const kept = remembered[plain(`${group} ${title}`)] as Meaning | undefined
@@ -168,5 +174,16 @@ export function meaningOf(title: string, group = '', remembered: Readonly<Record
   return { title, meaning: 'ignore', unit }
 }
 
-/** How a title is remembered for the next file. */
-export const rememberedAs = (title: string, group: string): string => plain(`${group} ${title}`)
+const doorVocabulary: Vocabulary<Meaning> = { meaningOf, lastResort, telling: ['ref', 'name'] }
+
+/** Finds the row of titles of a door schedule. */
+export const findHeader = (table: Table, remembered: Readonly<Record<string, string>> = {}): DoorHeader =>
+  headerOf(table, doorVocabulary, remembered)
+
+/** The columns of a door schedule when this row holds the titles. */
+export const columnsAt = (
+  table: Table,
+  row: number,
+  remembered: Readonly<Record<string, string>> = {},
+  chosen: Readonly<Record<string, string>> = {},
+): DoorColumn[] => columnsUnder(table, row, doorVocabulary, remembered, chosen)

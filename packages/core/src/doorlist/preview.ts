@@ -2,9 +2,9 @@ import { partRoles, roleFacts, type Behaviour, type Door, type PartRole } from '
 import type { Area } from '../job/records'
 import { AreasToCome, type NewArea } from '../areas/coming'
 import { openingWords } from '../doors/openings'
-import type { CellFault, ListedDoor, ListedRow } from './read'
+import type { CellFault, RowState } from '../columns/fault'
+import type { ListedDoor, ListedRow } from './read'
 
-export type RowState = 'new' | 'changed' | 'same' | 'bad'
 /** One row against the job: what would happen to it, told in words. */
 export interface RowPreview {
   row: number

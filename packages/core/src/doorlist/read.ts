@@ -1,17 +1,11 @@
 import { isKind, type DeviceSheet, type Sheets } from '../devices/sheet'
 import { roleFacts, type Behaviour, type OpeningKind, type PartRole } from '../doors/door'
-import { repeatsHeader, type Column } from './header'
-import { meaningWords } from './meanings'
-import { cellName, plain, textOf, type Cell, type Table } from './table'
-import { coordinate, count, metres, opening, reference, seconds, yesNo, type Taken } from './values'
-
-/** What is wrong with one cell, where, and how to mend it. */
-export interface CellFault {
-  cell: string
-  column: string
-  says: string
-  mend: string
-}
+import { partedFault, type CellFault } from '../columns/fault'
+import { repeatsHeader } from '../columns/header'
+import { cellName, plain, textOf, type Cell, type Table } from '../columns/table'
+import { yesNo, type Taken } from '../columns/value'
+import { meaningWords, type DoorColumn } from './meanings'
+import { coordinate, count, metres, opening, reference, seconds } from './values'
 
 /** A row as it was understood. Only what the file tells is there. */
 export interface ListedDoor {
@@ -44,7 +38,7 @@ export interface ListedRow {
 export function* readRows(
   table: Table,
   headerRow: number,
-  columns: readonly Column[],
+  columns: readonly DoorColumn[],
   sheets: Sheets,
 ): Generator<ListedRow> {
   const used = columns.filter((c) => c.meaning !== 'ignore')
@@ -54,20 +48,8 @@ export function* readRows(
     if (cells.every((c) => textOf(c) === '')) continue
     if (repeatsHeader(cells, columns, (i) => textOf(cells[i]))) continue
     const read = readRow(cells, row, used, names)
-    const parted = table.byComma ? partedFault(cells, row, table.rows[headerRow] ?? []) : null
+    const parted = table.byComma ? partedFault(cells, row, table.rows[headerRow] ?? [], meaningWords('ignore')) : null
     yield parted ? { ...read, faults: [parted, ...read.faults] } : read
-  }
-}
-
-/** A row with more cells than there are titles: a comma in it parts what belongs together, and every cell behind it is one off. */
-function partedFault(cells: readonly Cell[], row: number, titles: readonly Cell[]): CellFault | null {
-  const last = cells.reduce<number>((at, c, i) => (textOf(c) === '' ? at : i), -1)
-  if (last < titles.length) return null
-  return {
-    cell: cellName(row, titles.length),
-    column: meaningWords('ignore'),
-    says: `the row has ${last + 1} cells and there are ${titles.length} titles: a comma in it, as in 17,5, parts a cell in two`,
-    mend: 'Put that cell in quotation marks, write 17.5, or save the list with semicolons.',
   }
 }
 
@@ -80,7 +62,7 @@ function sheetNames(sheets: Sheets): SheetNames {
   return { all, byWord: new Map(all.flatMap((s) => [[plain(s.name), s] as const, [plain(s.id), s] as const])) }
 }
 
-function readRow(cells: readonly Cell[], row: number, columns: readonly Column[], names: SheetNames): ListedRow {
+function readRow(cells: readonly Cell[], row: number, columns: readonly DoorColumn[], names: SheetNames): ListedRow {
   const out: ListedRow = { row: row + 1, door: { ref: '' }, faults: [], notes: [] }
   const place: { x?: number; y?: number } = {}
   for (const column of columns) {
@@ -123,7 +105,7 @@ type Into = <T>(taken: Taken<T>, put: (value: T) => void) => void
 function takeCell(
   out: ListedRow,
   place: { x?: number; y?: number },
-  column: Column,
+  column: DoorColumn,
   cell: Cell,
   text: string,
   names: SheetNames,

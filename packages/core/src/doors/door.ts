@@ -72,6 +72,8 @@ export interface Part {
   format?: string
   /** On the site's network. */
   ip?: string
+  /** Cards may be read in at it. */
+  enrols?: true
   /** Sheet of a converter that stands between it and the controller, near the part. */
   via?: string
   /** From a supply of its own; then only its 0 V is joined with the controller's. */
@@ -120,6 +122,9 @@ export interface Behaviour {
   forcedAlarm: boolean
   /** How long the opener waits after the lock has been told to let go; a second where it is not said. */
   openerAfterS?: number
+  /** For whoever needs longer; as for everybody where it is not said. */
+  longReleaseS?: number
+  longOpenS?: number
   /** How long the desk button releases; as long as a card where it is not said. */
   deskReleaseS?: number
   /** Idle states that differ from the usual, by part: `B1`, `L1`. */

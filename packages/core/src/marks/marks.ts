@@ -11,6 +11,7 @@ import { hangsWords } from '../devices/words'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
+import { timesFindings } from '../doors/times'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
 import { openDevices, reachMark } from './reach'
@@ -245,13 +246,16 @@ const anyTick = (facts: Facts, door: Door) =>
 
 function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Finding | undefined): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
-  const findings: Finding[] = []
+  const findings = timesFindings(door)
   const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'load', sign, share, says, findings })
   if (!controller) return state('todo', 0, 'The door is on no controller yet.')
   if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)
+  const contradiction = findings.find((f) => f.grade === 'stop')
+  if (contradiction) return state('stopped', 0, contradiction.says)
   if (!all(facts, 'rule').some((rule) => rule.doors.includes(door.id))) {
-    findings.push(stop('load', 'no-rule', `No rule lets anybody pass ${door.ref}. No rule means refused.`))
-    return state('todo', 0, findings[0]?.says ?? '')
+    const says = `No rule lets anybody pass ${door.ref}. No rule means refused.`
+    findings.push(stop('load', 'no-rule', says))
+    return state('todo', 0, says)
   }
   const { wanted, held, known, differences } = configs(controller.id)
   if (!known) return state('todo', 0, `${controller.ref} has not been loaded.`)

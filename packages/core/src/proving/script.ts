@@ -54,12 +54,22 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
     })
 }
 
-/** Readers that take no card of the kit's format: their tests would wait for ever. */
+/** What the test cards cannot prove: readers that take no card of their format, whose tests would wait for ever, and longer times without a card for them. */
 export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
   const kit = facts.testCards['kit']
   if (!kit) return []
   const has = kit.good.format ?? usualFormat
-  return accessPlaces(door, sheets)
+  const unproved =
+    door.behaviour.longReleaseS !== undefined && !kit.longer
+      ? [
+          warn(
+            'plan',
+            'kit-longer',
+            'Nothing proves its longer release: there is no test card for who needs longer. Add one, under Job.',
+          ),
+        ]
+      : []
+  const strange = accessPlaces(door, sheets)
     .filter(({ part, cards }) => cards && (part.format ?? usualFormat) !== has)
     .map(({ part }) =>
       warn(
@@ -69,6 +79,7 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
         part.id,
       ),
     )
+  return [...unproved, ...strange]
 }
 
 function loadedBefore(facts: Facts, door: Door): string {

@@ -186,6 +186,38 @@ function cardTests(scene: Scene): Test[] {
     refusal(scene, 'unknown-card', 'An unknown card is refused', kit.unknown, 'unknown', 'because nobody knows it'),
     refusal(scene, 'lost-card', 'A lost card is refused', kit.lost, 'lost', 'because it is lost'),
     refusal(scene, 'hours-card', 'Out of hours is refused', kit.outOfHours, 'hours', 'because it is out of hours'),
+    ...(kit.expired
+      ? [
+          refusal(
+            scene,
+            'expired-card',
+            'An expired card is refused',
+            kit.expired,
+            'expired',
+            'because its time has ended',
+          ),
+        ]
+      : []),
+    ...longerTest(scene, at),
+  ]
+}
+
+/** Whoever needs longer is released for longer, where the door has such a time and somebody carries such a card. */
+function longerTest({ door, kit, ...scene }: Scene, at: AccessPlace): Test[] {
+  const { longReleaseS } = door.behaviour
+  if (longReleaseS === undefined || !kit.longer) return []
+  const hex = cardData(kit.longer)
+  const all = { ...scene, door, kit }
+  return [
+    made({
+      id: 'longer-release',
+      title: 'Released longer for who needs it',
+      instruction: `${scene.still}Present card ${cardName(kit.longer)} at ${at.part.id} and leave the leaf shut.`,
+      expect: `Locked again after ${longReleaseS} s, give or take ${timerToleranceS(longReleaseS)} s.`,
+      judge: { kind: 'releaseTime', card: hex, seconds: longReleaseS, toleranceS: timerToleranceS(longReleaseS) },
+      depends: ['door.longRelease', ...dependsOn([...readers(all), ...releasing(all)])],
+      cards: [hex],
+    }),
   ]
 }
 

@@ -52,6 +52,8 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
     )
   },
   group(facts, id) {
+    const inside = all(facts, 'group').find((g) => g.parent === id)
+    if (inside) return held(`${inside.name} is in it: take that away first, or put it elsewhere.`)
     const members = all(facts, 'person').filter((p) => p.groups.includes(id)).length
     return free(
       members ? `${count(members, 'person loses', 'people lose')} it.` : '',

@@ -1,9 +1,11 @@
-import { partKey, readKey, type Config, type Json, type Operation } from '@rauta/core'
+import { momentText, partKey, readKey, type Config, type Json, type Operation } from '@rauta/core'
 import {
   accessPointCodec,
   accessProfileCodec,
   child,
   credentialCodec,
+  disabledReason,
+  disabledReasons,
   digitalInputCodec,
   doorCodec,
   doorWiringCodec,
@@ -52,6 +54,8 @@ const handlers: Readonly<Record<string, PartHandler>> = {
           heldOpen: d.openS,
           relockDelay: d.relockDelayS,
           forcedAlarm: wirings.get(d.token)?.forcedAlarm ?? false,
+          ...(d.extendedReleaseS === undefined ? {} : { longRelease: d.extendedReleaseS }),
+          ...(d.extendedOpenS === undefined ? {} : { longOpen: d.extendedOpenS }),
         },
       ]),
     async write(session, token, value) {
@@ -62,6 +66,8 @@ const handlers: Readonly<Record<string, PartHandler>> = {
         releaseS: releaseS ?? 0,
         openS: openS ?? 0,
         relockDelayS: relockDelayS ?? 0,
+        ...(value['longRelease'] === undefined ? {} : { extendedReleaseS: Number(value['longRelease']) }),
+        ...(value['longOpen'] === undefined ? {} : { extendedOpenS: Number(value['longOpen']) }),
       })
       await writeAlarm(session, token, value['forcedAlarm'] === true)
     },
@@ -117,9 +123,9 @@ const handlers: Readonly<Record<string, PartHandler>> = {
     kept: credentialCodec,
     async read(session) {
       const found = await list(session, { ...credentialCodec, read: readCredential }, 'Credential')
-      const enabled = await severalAtOnce(found, async (c) => {
-        const answer = await session.call('tcr', el('tcr:GetCredentialState', el('tcr:Token', c.token)))
-        return textOf(child(answer, 'State'), 'Enabled') !== 'false'
+      const states = await severalAtOnce(found, async (c) => {
+        const answer = child(await session.call('tcr', el('tcr:GetCredentialState', el('tcr:Token', c.token))), 'State')
+        return { enabled: textOf(answer, 'Enabled') !== 'false', reason: textOf(answer, 'Reason') }
       })
       return found.map((c, i) => [
         c.token,
@@ -127,8 +133,12 @@ const handlers: Readonly<Record<string, PartHandler>> = {
           holder: c.holder,
           format: formatOfType(c.format),
           card: c.value,
-          enabled: enabled[i] ?? true,
+          enabled: states[i]?.enabled ?? true,
+          ...reasonOf(states[i]),
           profiles: [...c.profiles].sort(),
+          ...(c.validFrom === undefined ? {} : { from: asMoment(c.validFrom) }),
+          ...(c.validTo === undefined ? {} : { until: asMoment(c.validTo) }),
+          ...(c.extendedGrantTime ? { longer: true } : {}),
         },
       ])
     },
@@ -140,8 +150,25 @@ const handlers: Readonly<Record<string, PartHandler>> = {
         value: text(value['card']),
         profiles: value['profiles'] as string[],
         enabled: value['enabled'] === true,
+        ...(value['reason'] === 'withdrawn' ? { reason: disabledReasons.withdrawn } : {}),
+        ...(value['from'] === undefined ? {} : { validFrom: text(value['from']) }),
+        ...(value['until'] === undefined ? {} : { validTo: text(value['until']) }),
+        ...(value['longer'] === true ? { extendedGrantTime: true } : {}),
       }),
   },
+}
+
+/** A moment in whatever way a device writes it, in ours; what is none stays as it was told, and so differs. */
+function asMoment(told: string): string {
+  const at = Date.parse(told)
+  return Number.isNaN(at) ? told : momentText(at)
+}
+
+/** Lost is not said; any other reason is, also one that nobody here gave. */
+function reasonOf(state: { enabled: boolean; reason: string } | undefined): { reason?: string } {
+  const { reason } = state && !state.enabled ? disabledReason(state.reason) : {}
+  if (reason === undefined) return {}
+  return { reason: reason === disabledReasons.withdrawn ? 'withdrawn' : reason }
 }
 
 /** Tokens that the test cards' parts have on the device. */

@@ -1,10 +1,12 @@
 import { functionFacts, modeWords, type HeldPoint, type StandingMode } from '@rauta/core'
-import { isConfigurationTopic, topics, type Notification } from '@rauta/protocols'
+import { disabledReasons, isConfigurationTopic, topics, type Notification } from '@rauta/protocols'
 import type { Pulled, ToldEvent } from '../driver'
 
 const reasons: Record<string, [string, string]> = {
   CredentialNotFound: ['unknown', 'the card is unknown'],
   CredentialNotEnabled: ['lost', 'the card is lost'],
+  CredentialNotActive: ['notYet', 'it is not valid yet'],
+  CredentialExpired: ['expired', 'its time has ended'],
   NotPermitted: ['no rule', 'no rule lets it pass'],
   NotPermittedAtThisTime: ['hours', 'out of hours'],
   DoorLockedDown: ['lockedDown', 'the door is locked from the screen'],
@@ -52,7 +54,11 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
       return portEvent('output', n, base, n.source['RelayToken'] ?? '', points)
     case topics.denied:
     case topics.unknownCard: {
-      const [state, says] = reasons[n.data['Reason'] ?? ''] ?? ['other', n.data['Reason'] ?? 'no reason given']
+      const reason = n.data['Reason'] ?? ''
+      const withdrawn = reason === 'CredentialNotEnabled' && n.data['StateReason'] === disabledReasons.withdrawn
+      const [state, says] = withdrawn
+        ? ['withdrawn', 'the card is withdrawn']
+        : ((Object.hasOwn(reasons, reason) ? reasons[reason] : undefined) ?? ['other', reason || 'no reason given'])
       return made('refused', state, `Refused at ${reader}${holder ? `, ${holder}` : ''}: ${says}`)
     }
     case topics.leaf:

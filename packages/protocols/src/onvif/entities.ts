@@ -18,12 +18,19 @@ export interface EntityCodec<T extends { token: string }> {
   read(element: Element): T
 }
 
+/** A field that is left out where its element says nothing. */
+const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) =>
+  (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
+
 export interface OnvifDoor {
   token: string
   name: string
   releaseS: number
   openS: number
   relockDelayS: number
+  /** For whoever needs longer. */
+  extendedReleaseS?: number
+  extendedOpenS?: number
 }
 export const doorCodec: EntityCodec<OnvifDoor> = {
   service: 'tdc',
@@ -39,7 +46,9 @@ export const doorCodec: EntityCodec<OnvifDoor> = {
         'tdc:Timings',
         el('tdc:ReleaseTime', toDuration(d.releaseS)),
         el('tdc:OpenTime', toDuration(d.openS)),
+        d.extendedReleaseS === undefined ? null : el('tdc:ExtendedReleaseTime', toDuration(d.extendedReleaseS)),
         el('tdc:DelayTimeBeforeRelock', toDuration(d.relockDelayS)),
+        d.extendedOpenS === undefined ? null : el('tdc:ExtendedOpenTime', toDuration(d.extendedOpenS)),
       ),
     ),
   read: (e) => ({
@@ -48,6 +57,8 @@ export const doorCodec: EntityCodec<OnvifDoor> = {
     releaseS: fromDuration(needed(e, 'Timings', 'ReleaseTime')),
     openS: fromDuration(needed(e, 'Timings', 'OpenTime')),
     relockDelayS: fromDuration(textOf(e, 'Timings', 'DelayTimeBeforeRelock') || 'PT0S'),
+    ...optional('extendedReleaseS', textOf(e, 'Timings', 'ExtendedReleaseTime'), fromDuration),
+    ...optional('extendedOpenS', textOf(e, 'Timings', 'ExtendedOpenTime'), fromDuration),
   }),
 }
 
@@ -169,21 +180,38 @@ export interface OnvifCredential {
   /** Hexadecimal. */ value: string
   profiles: string[]
   enabled: boolean
+  /** Why it is not enabled: a name of the specification, or one of the extension. */
+  reason?: string
+  /** UTC, to the second. */
+  validFrom?: string
+  validTo?: string
+  /** Its holder is granted the door's extended times. */
+  extendedGrantTime?: boolean
 }
+
+/** Why a credential is not enabled. Lost is the specification's own name; withdrawn is one of the extension. */
+export const disabledReasons = { lost: 'pt:CredentialLost', withdrawn: 'cx:CredentialWithdrawn' } as const
+
+/** Lost is what is meant where nothing is said. */
+export const disabledReason = (told: string): { reason?: string } =>
+  told === '' || told === disabledReasons.lost ? {} : { reason: told }
+
+/** What GetCredentialState answers, and SetCredential carries. */
+export const credentialState = (c: Pick<OnvifCredential, 'enabled' | 'reason'>): Markup[] => [
+  el('tcr:Enabled', c.enabled),
+  ...(c.enabled ? [] : [el('tcr:Reason', c.reason ?? disabledReasons.lost)]),
+]
+
 /** The credential's state travels beside it in SetCredential and by GetCredentialState when reading. */
 export const credentialCodec: EntityCodec<OnvifCredential> = {
   service: 'tcr',
   name: 'CredentialData',
   list: 'GetCredentialList',
-  write: (c) =>
-    el(
-      'tcr:CredentialData',
-      credentialElement(c),
-      el('tcr:CredentialState', el('tcr:Enabled', c.enabled), c.enabled ? null : el('tcr:Reason', 'pt:CredentialLost')),
-    ),
+  write: (c) => el('tcr:CredentialData', credentialElement(c), el('tcr:CredentialState', credentialState(c))),
   read: (e) => {
     const credential = child(e, 'Credential') ?? e
-    return { ...readCredential(credential), enabled: textOf(e, 'CredentialState', 'Enabled') !== 'false' }
+    const enabled = textOf(e, 'CredentialState', 'Enabled') !== 'false'
+    return { ...readCredential(credential), enabled, ...disabledReason(textOf(e, 'CredentialState', 'Reason')) }
   },
 }
 
@@ -193,6 +221,8 @@ export function credentialElement(c: OnvifCredential): Markup {
     { token: c.token },
     el('tcr:Description', c.holder),
     el('tcr:CredentialHolderReference', c.holder),
+    c.validFrom === undefined ? null : el('tcr:ValidFrom', c.validFrom),
+    c.validTo === undefined ? null : el('tcr:ValidTo', c.validTo),
     el(
       'tcr:CredentialIdentifier',
       el('tcr:Type', el('tcr:Name', 'pt:Card'), el('tcr:FormatType', c.format)),
@@ -200,6 +230,7 @@ export function credentialElement(c: OnvifCredential): Markup {
       el('tcr:Value', c.value),
     ),
     c.profiles.map((p) => el('tcr:CredentialAccessProfile', el('tcr:AccessProfileToken', p))),
+    c.extendedGrantTime ? el('tcr:ExtendedGrantTime', true) : null,
   )
 }
 
@@ -211,6 +242,9 @@ export function readCredential(e: Element): OnvifCredential {
     value: textOf(e, 'CredentialIdentifier', 'Value').toUpperCase(),
     profiles: elements(e, 'CredentialAccessProfile').map((p) => needed(p, 'AccessProfileToken')),
     enabled: true,
+    ...optional('validFrom', textOf(e, 'ValidFrom'), String),
+    ...optional('validTo', textOf(e, 'ValidTo'), String),
+    ...(textOf(e, 'ExtendedGrantTime') === 'true' ? { extendedGrantTime: true } : {}),
   }
 }
 
@@ -254,9 +288,6 @@ const readWired = (e: Element) => ({
   function: needed(e, 'Function'),
   port: needed(e, 'Port'),
 })
-const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) =>
-  (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
-
 export const doorWiringCodec: EntityCodec<DoorWiring> = {
   service: 'cx',
   name: 'DoorWiring',

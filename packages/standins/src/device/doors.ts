@@ -20,6 +20,8 @@ interface DoorState {
   leafOpen: boolean
   unlocked: boolean
   openedAfterRelease: boolean
+  /** Whether it was released for somebody who needs longer. */
+  extended: boolean
   alarm: 'Normal' | 'DoorForcedOpen' | 'DoorOpenTooLong'
   relock: (() => void) | null
   heldOpen: (() => void) | null
@@ -61,14 +63,18 @@ export class DoorFirmware {
     const read = { Card: sound ? dataOf(format, bits) : '', Bits: bitsText(bits) }
     const credential = sound ? this.credentialOf(format.id, read.Card) : undefined
     if (!credential) return this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'CredentialNotFound' })
-    const denied = (reason: string) =>
+    const denied = (reason: string, more: Record<string, string> = {}) =>
       this.unit.emit(topics.denied, at, {
         CredentialToken: credential.token,
         CredentialHolderName: credential.holder,
         ...read,
+        ...more,
         Reason: reason,
       })
-    if (!credential.enabled) return denied('CredentialNotEnabled')
+    if (!credential.enabled) return denied('CredentialNotEnabled', { StateReason: credential.reason ?? '' })
+    const now = this.unit.deviceNow()
+    if (credential.validFrom && now < Date.parse(credential.validFrom)) return denied('CredentialNotActive')
+    if (credential.validTo && now >= Date.parse(credential.validTo)) return denied('CredentialExpired')
     if (this.state(wiring.token).mode === 'LockedDown') return denied('DoorLockedDown')
     const policies = credential.profiles
       .flatMap((p) => this.unit.memory.entities.AccessProfile[p]?.policies ?? [])
@@ -80,7 +86,12 @@ export class DoorFirmware {
       CredentialHolderName: credential.holder,
       ...read,
     })
-    this.release(wiring)
+    const extended = credential.extendedGrantTime === true
+    this.release(
+      wiring,
+      extended ? this.unit.memory.entities.Door[wiring.token]?.extendedReleaseS : undefined,
+      extended,
+    )
   }
 
   private credentialOf(format: string, card: string) {
@@ -134,6 +145,7 @@ export class DoorFirmware {
         leafOpen: !!wiring && this.anyActive(wiring, isContact, true),
         unlocked: false,
         openedAfterRelease: false,
+        extended: false,
         alarm: 'Normal',
         relock: null,
         heldOpen: null,
@@ -146,12 +158,16 @@ export class DoorFirmware {
     return state
   }
 
-  /** @param seconds for which it is released; the door's own time where it is not said */
-  release(wiring: DoorWiring, seconds?: number): void {
+  /**
+   * @param seconds for which it is released; the door's own time where it is not said
+   * @param extended whether it may stand open for the longer of its times
+   */
+  release(wiring: DoorWiring, seconds?: number, extended = false): void {
     const door = this.unit.memory.entities.Door[wiring.token]
     if (!door) return
     const state = this.state(wiring.token)
     state.relock?.()
+    state.extended = extended
     if (!state.unlocked) {
       state.unlocked = true
       state.openedAfterRelease = false
@@ -187,6 +203,7 @@ export class DoorFirmware {
     state.openerDue = false
     if (!state.unlocked) return
     state.unlocked = false
+    state.extended = false
     this.unit.emit(topics.lock, { DoorToken: wiring.token }, { State: 'Locked' })
     for (const output of wiring.outputs) this.drive(output, false)
   }
@@ -228,7 +245,8 @@ export class DoorFirmware {
     if (!state.unlocked && wiring.forcedAlarm && !broken) this.alarm(wiring, state, 'DoorForcedOpen')
     state.openedAfterRelease = state.unlocked
     if (state.mode === 'LockedOpen') return
-    state.heldOpen = this.unit.world.after(door.openS * 1000 * this.unit.faults.timerFactor, () =>
+    const openS = (state.extended ? door.extendedOpenS : undefined) ?? door.openS
+    state.heldOpen = this.unit.world.after(openS * 1000 * this.unit.faults.timerFactor, () =>
       this.alarm(wiring, state, 'DoorOpenTooLong'),
     )
   }

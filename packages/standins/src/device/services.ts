@@ -11,6 +11,7 @@ import {
   configurationTopic,
   credentialCodec,
   credentialElement,
+  credentialState,
   deviceInformation,
   deviceTime,
   digitalInputCodec,
@@ -303,7 +304,7 @@ const credentials: Record<string, Handler> = {
   GetCredentialState: ({ unit, body }) => {
     const credential = unit.memory.entities.CredentialData[needed(body, 'Token')]
     if (!credential) throw new Fault('Sender', 'ter:NotFound', 'No credential has this token.')
-    return answer('tcr:GetCredentialStateResponse', el('tcr:State', el('tcr:Enabled', credential.enabled)))
+    return answer('tcr:GetCredentialStateResponse', el('tcr:State', credentialState(credential)))
   },
 }
 

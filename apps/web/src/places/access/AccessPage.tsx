@@ -1,4 +1,17 @@
-import { all, byRef, decide, jobOf, momentIn, periodWords, type Facts, type Group, type Rule } from '@rauta/core'
+import {
+  all,
+  byRef,
+  groupPath,
+  groupTree,
+  groupsUpwards,
+  decide,
+  jobOf,
+  momentIn,
+  periodWords,
+  type Facts,
+  type Group,
+  type Rule,
+} from '@rauta/core'
 import { router } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
@@ -20,7 +33,7 @@ import { peopleInOrder } from '../../state/inOrder'
 import { doorsInOrder } from '../../state/worked'
 import { useWide } from '../../theme'
 
-const groupOf = (facts: Facts, { group }: Rule) => facts.group[group]?.name ?? group
+const groupOf = (facts: Facts, { group }: Rule) => groupPath(facts.group, group) || group
 const scheduleOf = (facts: Facts, { schedule }: Rule) => facts.schedule[schedule]?.name ?? schedule
 const refsOf = (facts: Facts, { doors }: Rule): string[] =>
   doors
@@ -116,8 +129,8 @@ function Groups() {
       .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <Sheet title="Groups">
-      {all(facts, 'group').map((g) => (
-        <GroupRow key={g.id} group={g} />
+      {groupTree(facts).map(({ group, depth }) => (
+        <GroupRow key={group.id} group={group} depth={depth} />
       ))}
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <Field label="New group" value={name} onChange={setName} />
@@ -126,24 +139,45 @@ function Groups() {
   )
 }
 
-/** A group with how many are in it; opened, its name and how to take it away. */
-function GroupRow({ group }: { group: Group }) {
+/** A group with how many are in it; opened, its name, the one it is part of, and how to take it away. */
+function GroupRow({ group, depth }: { group: Group; depth: number }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const [open, setOpen] = useState(false)
   const [name, setName] = useState(group.name)
+  const [parent, setParent] = useState(group.parent ?? '')
   const [wrong, setWrong] = useState('')
   const members = all(facts, 'person').filter((p) => p.groups.includes(group.id)).length
   const says = counted(members, 'person', 'people')
-  if (!open) return <Action kind="plain" label={group.name} aside={says} onPress={() => setOpen(true)} />
+  if (!open)
+    return (
+      <Action
+        kind="plain"
+        label={`${'– '.repeat(depth)}${group.name}`}
+        name={`${group.name}, ${says}`}
+        aside={says}
+        onPress={() => setOpen(true)}
+      />
+    )
   const save = () =>
-    send('group.put', { id: group.id, name: name.trim() })
+    send('group.put', { id: group.id, name: name.trim(), ...(parent ? { parent } : {}) })
       .then(() => setOpen(false))
       .catch((e: unknown) => setWrong(saysOf(e)))
   return (
     <View style={{ gap: 8 }}>
       <Field label={`Name of ${group.name}`} value={name} onChange={setName} error={wrong || undefined} />
-      <Action kind="plain" label="Save the name" onPress={save} />
+      <Pick
+        label={`${group.name} is part of`}
+        value={parent}
+        options={[
+          { value: '', label: 'no other group' },
+          ...groupTree(facts)
+            .filter(({ group: g }) => !groupsUpwards(facts.group, g.id).includes(group.id))
+            .map(({ group: g }) => ({ value: g.id, label: groupPath(facts.group, g.id) })),
+        ]}
+        onChange={setParent}
+      />
+      <Action kind="plain" label="Save the group" onPress={save} />
       <TakeAway inSheet kind="group" id={group.id} name={group.name} />
       <Action kind="plain" label="Close" onPress={() => setOpen(false)} />
     </View>

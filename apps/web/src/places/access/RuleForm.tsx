@@ -1,4 +1,4 @@
-import { all, type Rule } from '@rauta/core'
+import { all, groupPath, groupTree, type Rule } from '@rauta/core'
 import { router } from 'expo-router'
 import { v7 } from 'uuid'
 import { Action } from '../../parts/Action'
@@ -43,7 +43,7 @@ export function RuleForm({ id }: { id?: string }) {
         <Pick
           label="Group"
           value={value.group}
-          options={groups.map((g) => ({ value: g.id, label: g.name }))}
+          options={groupTree(facts).map(({ group: g }) => ({ value: g.id, label: groupPath(facts.group, g.id) }))}
           onChange={set('group')}
           error={error('group')}
         />

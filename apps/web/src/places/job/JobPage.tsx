@@ -7,6 +7,7 @@ import {
   serialCard,
   usualFormat,
   type StoredCard,
+  type TestCard,
   type TestCards,
 } from '@rauta/core'
 import { Suspense, useState } from 'react'
@@ -125,22 +126,24 @@ function Areas() {
   )
 }
 
-const kitCards: { key: 'good' | 'lost' | 'outOfHours' | 'unknown'; label: string }[] = [
+const kitLabels: { key: TestCard; label: string; mayLack?: true }[] = [
   { key: 'good', label: 'Good card' },
   { key: 'lost', label: 'Lost card' },
   { key: 'outOfHours', label: 'Card out of hours' },
   { key: 'unknown', label: 'Card nobody is told of' },
+  { key: 'expired', label: 'Card whose time has ended, if you carry one', mayLack: true },
+  { key: 'longer', label: 'Card that is released for longer, if you carry one', mayLack: true },
 ]
+
+const asTyped = (card: StoredCard | undefined): string =>
+  card ? (card.serial ?? `${card.facility} ${card.number}`) : ''
 
 function Kit() {
   const facts = useFacts()
   const send = useJob((s) => s.send)
   const kit = facts.testCards['kit']
   const [form, setForm] = useState(
-    () =>
-      Object.fromEntries(
-        kitCards.map(({ key }) => [key, kit ? (kit[key].serial ?? `${kit[key].facility} ${kit[key].number}`) : '']),
-      ) as Record<(typeof kitCards)[number]['key'], string>,
+    () => Object.fromEntries(kitLabels.map(({ key }) => [key, asTyped(kit?.[key])])) as Record<TestCard, string>,
   )
   const [wrong, setWrong] = useState('')
   const [format, setFormat] = useState(kit?.good.format ?? usualFormat)
@@ -153,7 +156,9 @@ function Kit() {
     return facility == null || number == null ? null : numberedCard(format, facility, number)
   }
   const keep = async () => {
-    const cards = kitCards.map(({ key }) => [key, cardIn(form[key])] as const)
+    const cards = kitLabels
+      .filter(({ key, mayLack }) => !mayLack || form[key].trim())
+      .map(({ key }) => [key, cardIn(form[key])] as const)
     if (cards.some(([, c]) => !c)) {
       setWrong('Write each card as facility and number, for example 88 10001.')
       return
@@ -164,10 +169,10 @@ function Kit() {
   }
   return (
     <Sheet title="Test cards">
-      <T tone="quiet">Four cards you carry to prove doors. They open only doors that are not signed yet.</T>
+      <T tone="quiet">Cards you carry to prove doors. They open only doors that are not signed yet.</T>
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       <FormatPick label="Format of the test cards" value={format} onChange={setFormat} />
-      {kitCards.map(({ key, label }) => (
+      {kitLabels.map(({ key, label }) => (
         <Field
           key={key}
           label={label}

@@ -1,16 +1,17 @@
-import { cardName, type Facts, type Person } from '@rauta/core'
+import { all, blockerOf, cardName, groupPath, peopleNotArrived, type Facts, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
-import { Action } from '../../parts/Action'
+import { Action, Chips } from '../../parts/Action'
 import { Field } from '../../parts/Field'
 import { counted } from '../../parts/count'
-import { Line, Screen } from '../../parts/Screen'
+import { Line, Screen, Sheet } from '../../parts/Screen'
 import { LazyTable } from '../../parts/LazyTable'
 import type { TableColumn } from '../../parts/Table'
 import { T } from '../../parts/Text'
 import { peopleInOrder } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
+import { configsOf } from '../../state/worked'
 import { useWide } from '../../theme'
 
 /** @param chosen whoever stands beside the list */
@@ -18,19 +19,48 @@ export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
   const facts = useFacts()
   const wide = useWide()
   const [find, setFind] = useState('')
+  const [which, setWhich] = useState<'all' | 'cannot'>('all')
   const everybody = peopleInOrder(facts)
-  const people = everybody.filter((p) => `${p.number} ${p.name}`.toLowerCase().includes(find.trim().toLowerCase()))
-  const columns = useMemo((): TableColumn<Person>[] => columnsOf(facts), [facts])
+  const cannot = useMemo(() => whoCannotPass(facts), [facts])
+  const people = everybody
+    .filter((p) => which === 'all' || cannot.has(p.id))
+    .filter((p) => `${p.number} ${p.name}`.toLowerCase().includes(find.trim().toLowerCase()))
+  const columns = useMemo((): TableColumn<Person>[] => columnsOf(facts, cannot), [facts, cannot])
   return (
     <Screen
       title={counted(everybody.length, 'person', 'people')}
-      bar={<Action label="Add a person" onPress={() => router.push('/people/new')} />}
+      bar={
+        <View style={{ flexDirection: 'row', gap: 8 }}>
+          <View style={{ flex: 1 }}>
+            <Action kind="plain" label="Add a person" onPress={() => router.push('/people/new')} />
+          </View>
+          <View style={{ flex: 1 }}>
+            <Action label="Read cards in" onPress={() => router.push('/people/enrol')} />
+          </View>
+        </View>
+      }
     >
-      <View style={{ padding: 16, paddingBottom: 0 }}>
+      <View style={{ padding: 16, paddingBottom: 0, gap: 8 }}>
         <Field label="Find a person" value={find} onChange={setFind} />
+        <Chips
+          label="Whom"
+          value={which}
+          onChange={setWhich}
+          options={[
+            { value: 'all', label: `All ${everybody.length}` },
+            { value: 'cannot', label: `Cannot pass yet ${cannot.size}` },
+          ]}
+        />
       </View>
       {everybody.length === 0 ? (
-        <T style={{ padding: 16 }}>Nobody yet. People are let through by the groups they are in.</T>
+        <T style={{ padding: 16 }}>
+          Nobody yet. Bring a list, add somebody, or read cards in. People are let through by the groups they are in.
+        </T>
+      ) : null}
+      {everybody.length > 0 && people.length === 0 ? (
+        <T style={{ padding: 16 }}>
+          {find.trim() ? 'Nobody is called so.' : 'Everybody passes where they may, read back.'}
+        </T>
       ) : null}
       {wide && people.length ? (
         <LazyTable
@@ -53,19 +83,54 @@ export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
                 <View style={{ flex: 1 }}>
                   <T face="strong">{p.name}</T>
                   <Groups facts={facts} person={p} />
+                  <Why says={cannot.get(p.id)} />
                 </View>
                 <Cards person={p} />
               </View>
             </Line>
           ))}
+      <Sheet>
+        <Action kind="plain" label="A list of people, in or out" onPress={() => router.push('/people/list')} />
+      </Sheet>
     </Screen>
   )
 }
 
-const columnsOf = (facts: Facts): TableColumn<Person>[] => [
+/** Who passes nowhere, or not everywhere they may yet, with the reason. */
+function whoCannotPass(facts: Facts): ReadonlyMap<string, string> {
+  const late = peopleNotArrived(facts, configsOf(facts))
+  const now = Date.now()
+  return new Map(
+    all(facts, 'person').flatMap((p): [string, string][] => {
+      const blocker = blockerOf(facts, p, now)
+      if (blocker) return [[p.id, blocker.says]]
+      const refs = (late.get(p.id) ?? []).flatMap((id) => facts.controller[id]?.ref ?? [])
+      return refs.length ? [[p.id, `Not loaded yet: ${refs.join(', ')}.`]] : []
+    }),
+  )
+}
+
+const Why = ({ says }: { says: string | undefined }) =>
+  says ? (
+    <T size={13} tone="ochre">
+      {says}
+    </T>
+  ) : null
+
+const columnsOf = (facts: Facts, cannot: ReadonlyMap<string, string>): TableColumn<Person>[] => [
   { id: 'name', head: 'Name', value: (p) => p.name },
   { id: 'number', head: 'Number', value: (p) => p.number, cell: (p) => <T face="mono">{p.number}</T>, width: 92 },
-  { id: 'groups', head: 'Groups', value: (p) => groupsOf(facts, p), cell: (p) => <Groups facts={facts} person={p} /> },
+  {
+    id: 'groups',
+    head: 'Groups',
+    value: (p) => groupsOf(facts, p),
+    cell: (p) => (
+      <View>
+        <Groups facts={facts} person={p} />
+        <Why says={cannot.get(p.id)} />
+      </View>
+    ),
+  },
   {
     id: 'cards',
     head: 'Cards',
@@ -76,11 +141,11 @@ const columnsOf = (facts: Facts): TableColumn<Person>[] => [
 ]
 
 const groupsOf = (facts: Facts, person: Person): string =>
-  person.groups.map((g) => facts.group[g]?.name ?? g).join(', ')
+  person.groups.map((g) => groupPath(facts.group, g)).join(', ')
 
 const Groups = ({ facts, person }: { facts: Facts; person: Person }) => (
-  <T size={13} tone={person.groups.length ? 'quiet' : 'ochre'}>
-    {groupsOf(facts, person) || 'in no group: refused everywhere'}
+  <T size={13} tone="quiet">
+    {groupsOf(facts, person)}
   </T>
 )
 
@@ -91,13 +156,8 @@ const Cards = ({ person }: { person: Person }) => (
         key={c.id}
         face="mono"
         size={13}
-        tone={c.state === 'lost' ? 'madder' : 'ink'}
-      >{`${cardName(c)}${c.state === 'lost' ? ' lost' : ''}`}</T>
+        tone={c.state === 'in use' ? 'ink' : 'madder'}
+      >{`${cardName(c)}${c.state === 'in use' ? '' : ` ${c.state}`}`}</T>
     ))}
-    {person.cards.length === 0 ? (
-      <T size={13} tone="ochre">
-        no card
-      </T>
-    ) : null}
   </View>
 )

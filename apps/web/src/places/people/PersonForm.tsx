@@ -1,29 +1,21 @@
-import { all, isSerial, numberedCard, serialCard, usualFormat, type Person } from '@rauta/core'
+import { groupTree, nextNumber, type Person } from '@rauta/core'
 import { router } from 'expo-router'
-import { View } from 'react-native'
 import { v7 } from 'uuid'
-import { Action, Chips, Tick } from '../../parts/Action'
-import { Field, numberIn } from '../../parts/Field'
-import { FormatPick } from '../../parts/FormatPick'
+import { Action, Tick } from '../../parts/Action'
+import { Field } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
+import { When } from '../../parts/When'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { useAfter } from '../shell/after'
 import { Missing } from '../shell/Missing'
+import { Arrivals } from './Arrivals'
+import { CardFields, cardForm, cardOfForm, emptyCard, type CardForm } from './CardFields'
+import { PastCards } from './PastCards'
 
-interface CardForm {
-  id: string
-  format: string
-  /** Of a format that is a bare serial number. */
-  serial: string
-  facility: string
-  number: string
-  state: 'in use' | 'lost'
-}
-
-/** One person: name, number, cards, groups. */
+/** One person: name, number, cards, groups, days; and whether their rights have arrived. */
 export function PersonForm({ id }: { id?: string }) {
   const facts = useFacts()
   const after = useAfter('/people')
@@ -31,7 +23,7 @@ export function PersonForm({ id }: { id?: string }) {
   const form = useCommandForm<'person.put', PersonFields>({
     command: 'person.put',
     draft: `person-${id ?? 'new'}`,
-    first: fieldsOf(person),
+    first: fieldsOf(person, nextNumber(facts)),
     payload: personOf,
     onSent: (p) => after(p.id),
   })
@@ -39,91 +31,44 @@ export function PersonForm({ id }: { id?: string }) {
   const { value, set, put, error } = form
   const setCard = (i: number, card: Partial<CardForm>) =>
     put({ cards: value.cards.map((c, n) => (n === i ? { ...c, ...card } : c)) })
+  const groups = groupTree(facts)
   return (
     <Screen
       title={person ? person.name : 'Add a person'}
       bar={<Action label="Save the person" onPress={form.submit} />}
     >
       {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
+      {person ? <Arrivals person={person} /> : null}
       <Sheet>
         <Field label="Name" value={value.name} onChange={set('name')} error={error('name')} />
         <Field label="Number" value={value.number} onChange={set('number')} mono error={error('number')} />
       </Sheet>
       <Sheet title="Cards">
         {value.cards.map((c, i) => (
-          <View key={c.id} style={{ gap: 4 }}>
-            <FormatPick
-              label={`Format, card ${i + 1}`}
-              value={c.format}
-              onChange={(format) => setCard(i, { format })}
-            />
-            {isSerial(c.format) ? (
-              <Field
-                label={`Serial number, card ${i + 1}`}
-                value={c.serial}
-                onChange={(serial) => setCard(i, { serial })}
-                error={error(`cards.${i}.serial`)}
-                mono
-              />
-            ) : (
-              <View style={{ flexDirection: 'row', gap: 12 }}>
-                <View style={{ flex: 1 }}>
-                  <Field
-                    label={`Facility, card ${i + 1}`}
-                    value={c.facility}
-                    onChange={(facility) => setCard(i, { facility })}
-                    error={error(`cards.${i}.facility`)}
-                    keyboard="numeric"
-                    mono
-                  />
-                </View>
-                <View style={{ flex: 2 }}>
-                  <Field
-                    label={`Number, card ${i + 1}`}
-                    value={c.number}
-                    onChange={(number) => setCard(i, { number })}
-                    error={error(`cards.${i}.number`)}
-                    keyboard="numeric"
-                    mono
-                  />
-                </View>
-              </View>
-            )}
-            {error(`cards.${i}`) ? <Notice tone="madder">{error(`cards.${i}`)}</Notice> : null}
-            <Chips
-              label={`State of card ${i + 1}`}
-              value={c.state}
-              onChange={(state) => setCard(i, { state })}
-              options={[
-                { value: 'in use', label: 'In use' },
-                { value: 'lost', label: 'Lost' },
-              ]}
-            />
-            <Action
-              kind="plain"
-              label={`Take card ${i + 1} away`}
-              onPress={() => put({ cards: value.cards.filter((_, n) => n !== i) })}
-            />
-          </View>
+          <CardFields
+            key={c.id}
+            card={c}
+            i={i}
+            error={error}
+            onChange={(part) => setCard(i, part)}
+            onTakeAway={() => put({ cards: value.cards.filter((_, n) => n !== i) })}
+          />
         ))}
-        <Action
-          kind="plain"
-          label="Add a card"
-          onPress={() =>
-            put({
-              cards: [
-                ...value.cards,
-                { id: v7(), format: usualFormat, facility: '', number: '', serial: '', state: 'in use' },
-              ],
-            })
-          }
-        />
+        {person ? (
+          <Action
+            kind="plain"
+            label="Read a card in"
+            onPress={() => router.push({ pathname: '/people/enrol', params: { person: person.id } })}
+          />
+        ) : null}
+        <Action kind="plain" label="Add a card" onPress={() => put({ cards: [...value.cards, emptyCard(v7())] })} />
+        {person ? <PastCards person={person} /> : null}
       </Sheet>
       <Sheet title="Groups">
-        {all(facts, 'group').map((g) => (
+        {groups.map(({ group: g, depth }) => (
           <Tick
             key={g.id}
-            label={g.name}
+            label={`${'– '.repeat(depth)}${g.name}`}
             on={value.groups.includes(g.id)}
             onPress={() =>
               put({
@@ -132,7 +77,33 @@ export function PersonForm({ id }: { id?: string }) {
             }
           />
         ))}
-        {all(facts, 'group').length === 0 ? <T tone="quiet">No group yet. Make one under Access.</T> : null}
+        {groups.length === 0 ? <T tone="quiet">No group yet. Make one under Access.</T> : null}
+      </Sheet>
+      <Sheet title="When, and how long">
+        <When
+          kind="date"
+          label="Valid from, empty for at once"
+          value={value.validFrom}
+          onChange={set('validFrom')}
+          error={error('validFrom')}
+        />
+        <When
+          kind="date"
+          label="Valid until the end of, empty for no end"
+          value={value.validUntil}
+          onChange={set('validUntil')}
+          error={error('validUntil')}
+        />
+        <Tick
+          label="Needs longer: doors release and stay open for the longer times"
+          on={value.longer}
+          onPress={() => put({ longer: !value.longer })}
+        />
+      </Sheet>
+      <Sheet title="Besides">
+        <Field label="Company" value={value.company} onChange={set('company')} error={error('company')} />
+        <Field label="Telephone or e-mail" value={value.contact} onChange={set('contact')} error={error('contact')} />
+        <Field label="Remark" value={value.remark} onChange={set('remark')} error={error('remark')} lines={2} />
       </Sheet>
       {person ? (
         <TakeAway kind="person" id={person.id} name={person.name} onGone={() => router.push('/people')} />
@@ -147,34 +118,42 @@ interface PersonFields {
   name: string
   cards: CardForm[]
   groups: string[]
+  company: string
+  contact: string
+  remark: string
+  validFrom: string
+  validUntil: string
+  longer: boolean
 }
 
-const fieldsOf = (p: Person | undefined): PersonFields => ({
+const fieldsOf = (p: Person | undefined, number: string): PersonFields => ({
   id: p?.id ?? v7(),
   name: p?.name ?? '',
-  number: p?.number ?? '',
+  number: p?.number ?? number,
   groups: p?.groups ?? [],
-  cards: (p?.cards ?? []).map((c): CardForm => ({
-    id: c.id,
-    format: c.format ?? usualFormat,
-    facility: c.serial === undefined ? String(c.facility) : '',
-    number: c.serial === undefined ? String(c.number) : '',
-    serial: c.serial ?? '',
-    state: c.state,
-  })),
+  cards: (p?.cards ?? []).map(cardForm),
+  company: p?.company ?? '',
+  contact: p?.contact ?? '',
+  remark: p?.remark ?? '',
+  validFrom: p?.validFrom ?? '',
+  validUntil: p?.validUntil ?? '',
+  longer: p?.longer ?? false,
 })
 
-/** What is no whole number goes as none: the check says so at its field. */
-const personOf = ({ id, number, name, cards, groups }: PersonFields): Person => ({
-  id,
-  number: number.trim(),
-  name: name.trim(),
-  cards: cards.map((c) => ({
-    id: c.id,
-    ...(isSerial(c.format)
-      ? serialCard(c.format, c.serial)
-      : numberedCard(c.format, numberIn(c.facility) ?? NaN, numberIn(c.number) ?? NaN)),
-    state: c.state,
-  })),
-  groups,
+/** What is left empty is not said. */
+const said = <K extends string>(key: K, text: string) =>
+  text.trim() ? ({ [key]: text.trim() } as { [P in K]: string }) : {}
+
+const personOf = (form: PersonFields): Omit<Person, 'past'> => ({
+  id: form.id,
+  number: form.number.trim(),
+  name: form.name.trim(),
+  cards: form.cards.map(cardOfForm),
+  groups: form.groups,
+  ...said('company', form.company),
+  ...said('contact', form.contact),
+  ...said('remark', form.remark),
+  ...said('validFrom', form.validFrom),
+  ...said('validUntil', form.validUntil),
+  ...(form.longer ? { longer: true } : {}),
 })

@@ -25,6 +25,8 @@ interface BehaviourFields {
   release: string
   held: string
   relock: string
+  longRelease: string
+  longOpen: string
   contactIdle: IdleState
   exitIdle: IdleState
   forcedAlarm: boolean
@@ -37,6 +39,8 @@ const fieldsOf = (b: Behaviour | undefined): BehaviourFields => ({
   release: String(b?.releaseS ?? ''),
   held: String(b?.heldOpenS ?? ''),
   relock: String(b?.relockDelayS ?? ''),
+  longRelease: String(b?.longReleaseS ?? ''),
+  longOpen: String(b?.longOpenS ?? ''),
   contactIdle: b?.contactIdle ?? 'closed',
   exitIdle: b?.exitIdle ?? 'open',
   forcedAlarm: b?.forcedAlarm ?? true,
@@ -52,6 +56,8 @@ const behaviourOf = (form: BehaviourFields, waits: boolean, desk: boolean): Beha
   contactIdle: form.contactIdle,
   exitIdle: form.exitIdle,
   forcedAlarm: form.forcedAlarm,
+  ...(form.longRelease.trim() ? { longReleaseS: typedNumber(form.longRelease) } : {}),
+  ...(form.longOpen.trim() ? { longOpenS: typedNumber(form.longOpen) } : {}),
   ...(waits ? { openerAfterS: typedNumber(form.opener) } : {}),
   ...(desk ? { deskReleaseS: typedNumber(form.desk) } : {}),
   ...(Object.keys(form.idle).length ? { idle: form.idle } : {}),
@@ -72,6 +78,8 @@ export function BehaviourPage({ id }: { id: string }) {
       'behaviour.releaseS': 'release',
       'behaviour.heldOpenS': 'held',
       'behaviour.relockDelayS': 'relock',
+      'behaviour.longReleaseS': 'longRelease',
+      'behaviour.longOpenS': 'longOpen',
       'behaviour.openerAfterS': 'opener',
       'behaviour.deskReleaseS': 'desk',
     },
@@ -85,9 +93,10 @@ export function BehaviourPage({ id }: { id: string }) {
     { ...door, behaviour: { ...door.behaviour, exitIdle, contactIdle, idle: value.idle } },
     sheetsFor(facts),
   )
-  const seconds = (key: 'release' | 'held' | 'relock' | 'opener' | 'desk', label: string) => (
-    <Field label={label} value={value[key]} onChange={set(key)} error={error(key)} keyboard="decimal" mono />
-  )
+  const seconds = (
+    key: 'release' | 'held' | 'relock' | 'longRelease' | 'longOpen' | 'opener' | 'desk',
+    label: string,
+  ) => <Field label={label} value={value[key]} onChange={set(key)} error={error(key)} keyboard="decimal" mono />
   return (
     <Screen
       mono={door.ref}
@@ -136,6 +145,10 @@ export function BehaviourPage({ id }: { id: string }) {
           on={value.forcedAlarm}
           onPress={() => set('forcedAlarm')(!value.forcedAlarm)}
         />
+      </Sheet>
+      <Sheet title="For those who need longer">
+        {seconds('longRelease', 'Release time, s, empty for the usual one')}
+        {seconds('longOpen', 'Open time, s, empty for the usual one')}
       </Sheet>
     </Screen>
   )

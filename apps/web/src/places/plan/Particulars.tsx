@@ -51,6 +51,18 @@ export function Particulars({ door }: { door: Door }) {
           }}
         />
       ))}
+      {readers.map(({ part }) => (
+        <Tick
+          key={`${part.id}-enrols`}
+          label={`Cards may be read in at ${part.id}`}
+          on={part.enrols === true}
+          onPress={() =>
+            send('part.enrols', { door: door.id, part: part.id, may: !part.enrols })
+              .then(() => setWrong(''))
+              .catch((e: unknown) => setWrong(saysOf(e)))
+          }
+        />
+      ))}
       {supervised ? (
         <Ends
           key={JSON.stringify(door.ends ?? null)}

@@ -1,25 +1,33 @@
 import { asObject, fieldName, plainWords, seconds, shape, type PartKind } from './kind'
 
 const longestOpenS = 3600
+const time = { type: 'number', minimum: 0 }
 const names: Readonly<Record<string, string>> = {
   name: 'Name',
   release: 'Release time',
   heldOpen: 'Open time',
   relockDelay: 'Delay before relock',
   forcedAlarm: 'Forced-open alarm',
+  longRelease: 'Longer release',
+  longOpen: 'Longer open time',
 }
-const timed = new Set(['release', 'heldOpen', 'relockDelay'])
+const timed = new Set(['release', 'heldOpen', 'relockDelay', 'longRelease', 'longOpen'])
 
 /** How a door behaves: its times, and whether an opening without a release alarms. */
 export const doorKind: PartKind = {
   name: 'door',
-  schema: shape({
-    name: { type: 'string' },
-    release: { type: 'number', minimum: 0 },
-    heldOpen: { type: 'number', minimum: 0 },
-    relockDelay: { type: 'number', minimum: 0 },
-    forcedAlarm: { type: 'boolean' },
-  }),
+  schema: shape(
+    {
+      name: { type: 'string' },
+      release: time,
+      heldOpen: time,
+      relockDelay: time,
+      forcedAlarm: { type: 'boolean' },
+      longRelease: time,
+      longOpen: time,
+    },
+    ['longRelease', 'longOpen'],
+  ),
   want: ({ doors, timers }) =>
     Object.fromEntries(
       doors.map((door) => {
@@ -31,6 +39,8 @@ export const doorKind: PartKind = {
           heldOpen: kept('Open time', b.heldOpenS, longestOpenS),
           relockDelay: b.relockDelayS === 0 ? 0 : kept('Delay before relock', b.relockDelayS),
           forcedAlarm: b.forcedAlarm,
+          ...(b.longReleaseS === undefined ? {} : { longRelease: kept('Longer release', b.longReleaseS) }),
+          ...(b.longOpenS === undefined ? {} : { longOpen: kept('Longer open time', b.longOpenS, longestOpenS) }),
         }
         return [door.id, value]
       }),

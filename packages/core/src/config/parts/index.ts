@@ -9,6 +9,7 @@ import { terminalsKind } from './terminals'
 
 export type { PartKind } from './kind'
 export { testSchedules } from './schedule'
+export { momentText } from './credential'
 
 /** Every kind of part, in the order in which they are written: what others refer to comes first. Removals go the other way. */
 export const partKinds: readonly PartKind[] = [

@@ -1,0 +1,5 @@
+import { PeopleListPage } from '../../places/papers/PeopleListPage'
+
+export default function Route() {
+  return <PeopleListPage />
+}

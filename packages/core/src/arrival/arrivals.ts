@@ -1,0 +1,94 @@
+import { groupsPassed } from '../access/groups'
+import type { Person } from '../access/records'
+import { formatName, usualFormat } from '../cards/card'
+import { partKey, readKey } from '../config/parts'
+import { sameJson } from '../config/canonical'
+import type { Sheets } from '../devices/sheet'
+import { accessPlaces } from '../doors/accesspoints'
+import type { Door } from '../doors/door'
+import { all, type Facts } from '../job/facts'
+import { byRef } from '../job/order'
+import type { WorkedConfigs } from '../marks/marks'
+
+/** How far somebody's right to pass a door has come, the first that is true. */
+export type ArrivalCode = 'notPlaced' | 'cannotRead' | 'notLoaded' | 'notSent' | 'changed' | 'away' | 'arrived'
+
+/** One door that somebody's rules let them pass, and whether its device knows. */
+export interface Arrival {
+  door: Door
+  /** Empty where the door is on none. */
+  controller: string
+  code: ArrivalCode
+  says: string
+}
+
+/** Every door that somebody's groups pass by some rule, by reference. */
+export function doorsFor(facts: Facts, person: Person): Door[] {
+  const passed = new Set(groupsPassed(facts.group, person.groups))
+  const ids = new Set(all(facts, 'rule').flatMap((r) => (passed.has(r.group) ? r.doors : [])))
+  return [...ids].flatMap((id) => facts.door[id] ?? []).sort(byRef)
+}
+
+/** Door by door whether what somebody may has reached the device that decides, read back. */
+export const arrivalsOf = (facts: Facts, person: Person, sheets: Sheets, configs: WorkedConfigs): Arrival[] =>
+  doorsFor(facts, person).map((door) => arrivalAt(facts, person, door, sheets, configs))
+
+function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, configs: WorkedConfigs): Arrival {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const at = (code: ArrivalCode, says: string): Arrival => ({ door, controller: controller?.id ?? '', code, says })
+  if (!controller) return at('notPlaced', 'The door is on no controller yet.')
+  const reads = readProblem(person, door, sheets)
+  if (reads) return at('cannotRead', reads)
+  const { wanted, held, known } = configs(controller.id)
+  if (!known) return at('notLoaded', `${controller.ref} has not been loaded.`)
+  const keys = keysOf(person, facts, wanted)
+  const open = keys.filter((key) => !Object.hasOwn(held, key) || !sameJson(held[key], wanted[key]))
+  if (open.length > 0) {
+    if ((facts.reach[controller.id]?.silentMs ?? 0) > 0)
+      return at('away', `${controller.ref} does not answer: it waits to be told.`)
+    return open.every((key) => !Object.hasOwn(held, key))
+      ? at('notSent', `${controller.ref} has not been told yet. Load it.`)
+      : at('changed', `${controller.ref} holds something else of them than the job wants. Load it.`)
+  }
+  return at('arrived', `${controller.ref} holds it, read back.`)
+}
+
+/** Parts of a device that somebody's passing hangs on: their cards, and the groups through which they pass. */
+function keysOf(person: Person, facts: Facts, wanted: Readonly<Record<string, unknown>>): string[] {
+  const cards = person.cards.map((c) => partKey('credential', c.id))
+  const groups = groupsPassed(facts.group, person.groups).map((g) => partKey('profile', g))
+  return [...cards, ...groups].filter((key) => Object.hasOwn(wanted, key))
+}
+
+/** Why none of somebody's cards can be read where a door is entered, or null. */
+function readProblem(person: Person, door: Door, sheets: Sheets): string | null {
+  const cards = person.cards.filter((c) => c.state === 'in use')
+  const places = accessPlaces(door, sheets).filter((p) => p.cards)
+  if (cards.length === 0) return null
+  const deaf = places.find(({ part }) => !cards.some((c) => (c.format ?? usualFormat) === (part.format ?? usualFormat)))
+  if (places.length === 0) return 'Nothing at this door reads cards.'
+  return deaf ? `${deaf.part.id} reads ${formatName(deaf.part.format)}; they have no card of that format.` : null
+}
+
+/** People of whom some device holds something else than the job wants, with those controllers. */
+export function peopleNotArrived(facts: Facts, configs: WorkedConfigs): ReadonlyMap<string, readonly string[]> {
+  const holderOf = new Map(all(facts, 'person').flatMap((p) => p.cards.map((c) => [c.id, p.id] as const)))
+  const found = new Map<string, string[]>()
+  const add = (person: string, controller: string) => {
+    const list = found.get(person) ?? []
+    if (!list.includes(controller)) found.set(person, [...list, controller])
+  }
+  for (const { id } of all(facts, 'controller')) {
+    const groups = new Set<string>()
+    for (const { key } of configs(id).differences()) {
+      const { name, token, test } = readKey(key)
+      const holder = !test && name === 'credential' ? holderOf.get(token) : undefined
+      if (holder !== undefined) add(holder, id)
+      if (!test && name === 'profile') groups.add(token)
+    }
+    if (groups.size === 0) continue
+    for (const person of all(facts, 'person'))
+      if (groupsPassed(facts.group, person.groups).some((g) => groups.has(g))) add(person.id, id)
+  }
+  return found
+}

@@ -1,0 +1,2 @@
+export * from './blockers'
+export * from './arrivals'

@@ -1,0 +1,4 @@
+export * from './table'
+export * from './header'
+export * from './fault'
+export * from './value'

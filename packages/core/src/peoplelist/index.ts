@@ -1,0 +1,4 @@
+export * from '../columns'
+export * from './meanings'
+export { readPeople, type ListedPerson, type ListedPersonRow } from './read'
+export * from './preview'
