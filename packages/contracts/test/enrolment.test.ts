@@ -13,6 +13,7 @@ import {
   readIn,
   sameCard,
   serialCard,
+  whoCannotPass,
   workedConfigs,
   type DeviceEvent,
   type StoredCard,
@@ -173,6 +174,21 @@ describe('whether rights have arrived', () => {
       ['p', ['a1']],
       ['q', ['a1']],
     ])
+  })
+  it('who does not pass yet is told with the first reason; a device that was never loaded is its door’s matter', () => {
+    const w = smallJob()
+    const why = () => whoCannotPass(w.facts, workedConfigs(w.facts, sheets), base).get('p')?.code ?? null
+    expect(why()).toBe('unloaded')
+    w.holds(w.wanted())
+    expect(why()).toBeNull()
+    w.controller('a2', 'controller-2', { address: '10.1.1.22' })
+    w.do('door.add', { id: 'D-02', fields: { ref: 'D-02', name: 'Side', from: 'out', to: 'in', handle: true } })
+    w.do('rule.put', { id: 'r2', group: 'g', doors: ['D-02'], schedule: 'day' })
+    expect(why()).toBeNull()
+    w.do('card.give', { person: 'p', card: { id: 'c9', facility: 5, number: 99 } })
+    expect(why()).toBe('late')
+    w.do('person.put', { id: 'p', number: '1', name: 'Somebody', cards: [], groups: ['g'] })
+    expect(why()).toBe('noCard')
   })
   it('a controller that does not answer is told apart', () => {
     const w = smallJob()

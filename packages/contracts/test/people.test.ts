@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import {
   all,
   blockerOf,
+  blockersOf,
   cardsTyped,
   decide,
   groupPath,
@@ -244,6 +245,8 @@ describe('why somebody passes nowhere', () => {
     expect(code(w)).toBe('noCardInUse')
     put(w, { cards: [] })
     expect(code(w)).toBe('noCard')
+    // All of them are told at once: who mends one is not sent back for the next.
+    expect(blockersOf(w.facts, person(w), now).map((b) => b.code)).toEqual(['noCard', 'expired', 'noGroup'])
   })
 })
 

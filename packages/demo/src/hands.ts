@@ -19,6 +19,8 @@ const cards = {
   good: 'test card, good',
   lost: 'test card, lost',
   hours: 'test card, out of hours',
+  expired: 'test card, expired',
+  longer: 'test card, longer',
   unknown: 'card nobody knows',
 }
 
@@ -44,6 +46,10 @@ export function handsFor(test: string, door: string, heldOpenS: number, magnetic
       return [card('lost')]
     case 'hours-card':
       return [card('hours')]
+    case 'expired-card':
+      return [card('expired')]
+    case 'longer-release':
+      return [card('longer')]
     case 'exit-button':
       return [at(0, 'press'), at(400, 'release'), open(800), at(1500, 'close')]
     case 'exit-sensor':

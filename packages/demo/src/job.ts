@@ -93,6 +93,10 @@ interface DemoDoor {
   lengths: Record<string, number>
   /** Of its entry reader, where that hangs on a bus. */
   busAddress?: number
+  /** Seconds for whoever needs longer. */
+  longReleaseS?: number
+  /** Cards may be read in at its entry reader. */
+  enrols?: true
 }
 export const doors: DemoDoor[] = [
   {
@@ -104,6 +108,7 @@ export const doors: DemoDoor[] = [
     group: 'A',
     escapeRoute: true,
     passagesPerDay: 900,
+    longReleaseS: 12,
     hardware: { entryReader: 'reader-wall', ...magnet },
     lengths: { R1: 34, K1: 36, C1: 36, X1: 30, B1: 18 },
   },
@@ -153,6 +158,7 @@ export const doors: DemoDoor[] = [
     controller: 'a2',
     group: 'A',
     passagesPerDay: 60,
+    enrols: true,
     hardware: { entryReader: 'reader-slim', ...magnet },
     lengths: { R1: 28, K1: 30, C1: 30, X1: 24, B1: 12 },
   },
@@ -261,6 +267,7 @@ export const groups = [
   { id: 'crew-all', name: 'Crew' },
   { id: 'tickets-all', name: 'Ticket staff' },
   { id: 'technical', name: 'Technical' },
+  { id: 'crew-night', name: 'Night', parent: 'crew-all' },
 ]
 export const rules = [
   { id: 'r-crew', group: 'crew-all', doors: ['Q-02', 'C-01', 'C-02', 'C-03'], schedule: 'sailings' },
@@ -291,12 +298,46 @@ export const holders = names.map(([number, name, group], i) => ({
   cards: [{ id: `c-${number}`, facility: 61, number: 4417 + i, state: i === 3 ? 'lost' : 'in use' }],
   groups: [group],
 }))
+/** Who is not like everybody: longer times, an end, a contractor, somebody whose card is still to be read in. */
+export const otherHolders = [
+  {
+    id: 'p-105',
+    number: '105',
+    name: 'Veera Niskala',
+    cards: [{ id: 'c-105', facility: 61, number: 4427, state: 'in use' }],
+    groups: ['crew-night'],
+    longer: true,
+    remark: 'On crutches until spring.',
+  },
+  { id: 'p-106', number: '106', name: 'Lauri Hovila', cards: [], groups: ['crew-night'] },
+  {
+    id: 'p-205',
+    number: '205',
+    name: 'Tilda Saarnio',
+    cards: [{ id: 'c-205', facility: 61, number: 4428, state: 'in use' }],
+    groups: ['tickets-all'],
+    validFrom: '2026-06-01',
+    validUntil: '2026-08-31',
+    remark: 'Summer help.',
+  },
+  {
+    id: 'p-901',
+    number: '901',
+    name: 'Pentti Holmasuo',
+    company: 'Harbour lift service',
+    cards: [{ id: 'c-901', facility: 61, number: 4429, state: 'in use' }],
+    groups: ['technical'],
+    validUntil: '2028-12-31',
+  },
+]
 export const testCards = {
   id: 'kit',
   good: { facility: 88, number: 10001 },
   lost: { facility: 88, number: 10002 },
   outOfHours: { facility: 88, number: 10003 },
   unknown: { facility: 88, number: 10004 },
+  expired: { facility: 88, number: 10005 },
+  longer: { facility: 88, number: 10006 },
 }
 export const unknownToAll = '88 10004'
 

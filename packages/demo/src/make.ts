@@ -64,9 +64,11 @@ async function plan(client: Client): Promise<void> {
           contactIdle: 'closed',
           exitIdle: 'open',
           forcedAlarm: true,
+          ...(door.longReleaseS ? { longReleaseS: door.longReleaseS } : {}),
         },
       },
     })
+    if (door.enrols) await client.command('part.enrols', { door: door.id, part: 'R1', may: true })
     if (door.controller)
       await client.command('door.placeProposed', { id: door.id, controller: door.controller, portGroup: door.group })
     if (door.busAddress !== undefined)
@@ -80,7 +82,7 @@ async function plan(client: Client): Promise<void> {
   for (const day of demo.specialDays) await client.command('specialDay.put', day)
   for (const group of demo.groups) await client.command('group.put', group)
   for (const rule of demo.rules) await client.command('rule.put', rule)
-  for (const holder of demo.holders) await client.command('person.put', holder)
+  for (const holder of [...demo.holders, ...demo.otherHolders]) await client.command('person.put', holder)
   await client.command('testCards.put', demo.testCards)
 }
 
@@ -326,6 +328,8 @@ class OnSite {
       'unknown-card',
       'lost-card',
       'hours-card',
+      'expired-card',
+      ...(demo.doors.find((d) => d.id === door)?.longReleaseS ? ['longer-release'] : []),
       ...(has['exit'] ? ['exit-button'] : []),
       ...(known?.handle ? ['handle'] : []),
       'forced',

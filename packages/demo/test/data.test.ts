@@ -22,14 +22,14 @@ interface SiteFile {
 const site = JSON.parse(readFileSync(fileURLToPath(new URL('../site.json', import.meta.url)), 'utf8')) as SiteFile
 
 describe('the demo job', () => {
-  it('has 4 areas, 12 doors, 5 controllers of both types, 10 people in 3 groups', () => {
+  it('has 4 areas, 12 doors, 5 controllers of both types, 14 people in 4 groups', () => {
     expect([
       demo.areas.length,
       demo.doors.length,
       demo.controllers.length,
-      demo.holders.length,
+      demo.holders.length + demo.otherHolders.length,
       demo.groups.length,
-    ]).toEqual([4, 12, 5, 10, 3])
+    ]).toEqual([4, 12, 5, 14, 4])
     expect(new Set(demo.controllers.map((c) => c.sheet))).toEqual(new Set(['controller-2', 'controller-4']))
   })
   it('names only areas, controllers, sheets, groups and schedules that are there', () => {

@@ -9,6 +9,7 @@ import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { byRef } from '../job/order'
 import type { WorkedConfigs } from '../marks/marks'
+import { blockersOf, type Blocker } from './blockers'
 
 /** How far somebody's right to pass a door has come, the first that is true. */
 export type ArrivalCode = 'notPlaced' | 'cannotRead' | 'notLoaded' | 'notSent' | 'changed' | 'away' | 'arrived'
@@ -68,6 +69,39 @@ function readProblem(person: Person, door: Door, sheets: Sheets): string | null 
   const deaf = places.find(({ part }) => !cards.some((c) => (c.format ?? usualFormat) === (part.format ?? usualFormat)))
   if (places.length === 0) return 'Nothing at this door reads cards.'
   return deaf ? `${deaf.part.id} reads ${formatName(deaf.part.format)}; they have no card of that format.` : null
+}
+
+/** Why somebody does not pass, or not everywhere that they may. `late`: devices that are loaded hold something else; `unloaded`: none of theirs is loaded. */
+export interface Hindrance {
+  code: Blocker['code'] | 'late' | 'unloaded'
+  says: string
+}
+
+/** Everybody who does not pass yet, or not everywhere, with the first reason. Devices that were never loaded are their doors' matter as long as one is. @param atMs ms since 1970 UTC */
+export function whoCannotPass(facts: Facts, configs: WorkedConfigs, atMs: number): ReadonlyMap<string, Hindrance> {
+  const late = peopleNotArrived(facts, configs)
+  const loaded = new Set(
+    all(facts, 'rule').flatMap((r) =>
+      r.doors.some((d) => facts.held[facts.door[d]?.placement?.controller ?? '']) ? [r.group] : [],
+    ),
+  )
+  const hindrance = (person: Person): Hindrance | null => {
+    const [blocker, ...more] = blockersOf(facts, person, atMs)
+    if (blocker) return { code: blocker.code, says: [blocker, ...more].map((b) => b.says).join(' ') }
+    const refs = (late.get(person.id) ?? [])
+      .filter((id) => facts.held[id])
+      .flatMap((id) => facts.controller[id]?.ref ?? [])
+    if (refs.length) return { code: 'late', says: `Not loaded yet: ${refs.join(', ')}.` }
+    return groupsPassed(facts.group, person.groups).some((g) => loaded.has(g))
+      ? null
+      : { code: 'unloaded', says: 'No door of theirs is loaded yet.' }
+  }
+  return new Map(
+    all(facts, 'person').flatMap((p): [string, Hindrance][] => {
+      const found = hindrance(p)
+      return found ? [[p.id, found]] : []
+    }),
+  )
 }
 
 /** People of whom some device holds something else than the job wants, with those controllers. */

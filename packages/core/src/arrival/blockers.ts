@@ -19,17 +19,31 @@ function groupsWithRules(facts: Facts): ReadonlySet<string> {
   return found
 }
 
-/** The first reason for which somebody passes nowhere, or null. @param atMs ms since 1970 UTC */
-export function blockerOf(facts: Facts, person: Person, atMs: number): Blocker | null {
-  const inUse = person.cards.filter((c) => c.state === 'in use')
-  if (person.cards.length === 0) return { code: 'noCard', says: 'No card.' }
-  if (inUse.length === 0) return { code: 'noCardInUse', says: 'Every card is lost or withdrawn.' }
+/** Every reason for which somebody passes nowhere: of their cards, their days, their groups. @param atMs ms since 1970 UTC */
+export function blockersOf(facts: Facts, person: Person, atMs: number): Blocker[] {
+  return [ofCards(person), ofDays(facts, person, atMs), ofGroups(facts, person)].filter((b) => b !== null)
+}
+
+/** The first of them, or null. */
+export const blockerOf = (facts: Facts, person: Person, atMs: number): Blocker | null =>
+  blockersOf(facts, person, atMs)[0] ?? null
+
+function ofCards({ cards }: Person): Blocker | null {
+  if (cards.length === 0) return { code: 'noCard', says: 'No card.' }
+  return cards.some((c) => c.state === 'in use')
+    ? null
+    : { code: 'noCardInUse', says: 'Every card is lost or withdrawn.' }
+}
+
+function ofDays(facts: Facts, person: Person, atMs: number): Blocker | null {
   const validity = validityAt(person, atMs, jobOf(facts)?.zone ?? 'UTC')
   if (validity === 'expired') return { code: 'expired', says: `The time ended ${person.validUntil}.` }
-  if (validity === 'notYet') return { code: 'notYet', says: `Valid from ${person.validFrom} on.` }
-  if (person.groups.length === 0) return { code: 'noGroup', says: 'In no group.' }
-  const passed = groupsPassed(facts.group, person.groups)
-  if (!passed.some((g) => groupsWithRules(facts).has(g)))
-    return { code: 'noRule', says: 'No rule lets their groups pass any door.' }
-  return null
+  return validity === 'notYet' ? { code: 'notYet', says: `Valid from ${person.validFrom} on.` } : null
+}
+
+function ofGroups(facts: Facts, { groups }: Person): Blocker | null {
+  if (groups.length === 0) return { code: 'noGroup', says: 'In no group.' }
+  return groupsPassed(facts.group, groups).some((g) => groupsWithRules(facts).has(g))
+    ? null
+    : { code: 'noRule', says: 'No rule lets their groups pass any door.' }
 }

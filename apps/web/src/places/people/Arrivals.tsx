@@ -1,4 +1,4 @@
-import { arrivalsOf, blockerOf, type Arrival, type Person } from '@rauta/core'
+import { arrivalsOf, blockersOf, type Arrival, type Person } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { View } from 'react-native'
@@ -31,14 +31,16 @@ const toLoad: ReadonlySet<Arrival['code']> = new Set(['notSent', 'changed'])
 /** Door by door whether what somebody may has reached the device there. What has not stands first. */
 export function Arrivals({ person }: { person: Person }) {
   const facts = useFacts()
-  const blocker = blockerOf(facts, person, Date.now())
+  const blockers = blockersOf(facts, person, Date.now())
   const all = arrivalsOf(facts, person, sheetsFor(facts), configsOf(facts))
   const open = all.filter((a) => a.code !== 'arrived')
   const shown = [...open, ...all.filter((a) => a.code === 'arrived')]
   const title = all.length ? `Arrived at ${all.length - open.length} of ${all.length} doors` : 'Arrived?'
   return (
     <Sheet flush title={title}>
-      {blocker ? <Notice tone="madder">{`Passes nowhere now: ${blocker.says}`}</Notice> : null}
+      {blockers.length ? (
+        <Notice tone="madder">{`Passes nowhere now: ${blockers.map((b) => b.says).join(' ')}`}</Notice>
+      ) : null}
       <View role="list" aria-label="Doors they may pass">
         {shown.map(({ door, code, says }) => (
           <Line key={door.id} label={`${door.ref}: ${words[code]}`} onPress={() => router.push(`/doors/${door.id}`)}>

@@ -65,7 +65,8 @@ export function EnrolPage({ first }: { first?: string | undefined }) {
 
   const done = (says: string) => {
     setGiven([says, ...given].slice(0, 20))
-    setAside([...aside, ...(atHand ? [atHand.key] : [])])
+    // What was read before is the next person's card by nobody's word: it stands in the list of what is still open.
+    setAside(reads.map((r) => r.id))
     setTyped(null)
     setWho('')
     setWrong('')
@@ -92,7 +93,10 @@ export function EnrolPage({ first }: { first?: string | undefined }) {
       under={place ? `${place.door.ref} ${place.part}, ${place.door.name}` : 'Choose a reader first'}
       bar={
         free && person ? (
-          <Action label={`Give it to ${person.name}`} onPress={() => give(person, free.card)} />
+          <>
+            <Action label={`Give it to ${person.name}`} onPress={() => give(person, free.card)} />
+            <Action kind="plain" label="Put this card aside" onPress={putAside} />
+          </>
         ) : atHand || strange ? (
           <Action kind="plain" label="Put this card aside" onPress={putAside} />
         ) : null
@@ -130,7 +134,9 @@ export function EnrolPage({ first }: { first?: string | undefined }) {
           />
         ) : (
           <T>
-            {place ? `Hold it at ${place.part} of ${place.door.ref}. Its number comes here.` : 'No reader is chosen.'}
+            {place
+              ? `Hold ${person ? `${person.name}’s card` : 'it'} at ${place.part} of ${place.door.ref}. Its number comes here.`
+              : 'No reader is chosen.'}
           </T>
         )}
         {free ? <SomebodyNew card={free.card} onAct={act} /> : null}
@@ -213,7 +219,7 @@ function Who({ person, onChoose }: { person: Person | undefined; onChoose: (id: 
         <T>Everybody has a card. Find somebody, or add somebody new with the card.</T>
       )}
       <Field label="Somebody else" value={find} onChange={setFind} hint="Name or number" />
-      <View role="list" aria-label={text ? 'Found' : 'Without a card'}>
+      <View role="list" aria-label={text ? 'Found' : 'Without a card'} style={{ marginHorizontal: -16 }}>
         {shown.map((p) => (
           <Line
             key={p.id}

@@ -1,4 +1,4 @@
-import { all, blockerOf, cardName, groupPath, peopleNotArrived, type Facts, type Person } from '@rauta/core'
+import { cardName, groupPath, whoCannotPass, type Facts, type Hindrance, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { useMemo, useState } from 'react'
 import { View } from 'react-native'
@@ -21,7 +21,7 @@ export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
   const [find, setFind] = useState('')
   const [which, setWhich] = useState<'all' | 'cannot'>('all')
   const everybody = peopleInOrder(facts)
-  const cannot = useMemo(() => whoCannotPass(facts), [facts])
+  const cannot = useMemo(() => whoCannotPass(facts, configsOf(facts), Date.now()), [facts])
   const people = everybody
     .filter((p) => which === 'all' || cannot.has(p.id))
     .filter((p) => `${p.number} ${p.name}`.toLowerCase().includes(find.trim().toLowerCase()))
@@ -83,7 +83,7 @@ export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
                 <View style={{ flex: 1 }}>
                   <T face="strong">{p.name}</T>
                   <Groups facts={facts} person={p} />
-                  <Why says={cannot.get(p.id)} />
+                  <Why says={cannot.get(p.id)?.says} />
                 </View>
                 <Cards person={p} />
               </View>
@@ -96,20 +96,6 @@ export function PeoplePage({ chosen }: { chosen?: string | undefined }) {
   )
 }
 
-/** Who passes nowhere, or not everywhere they may yet, with the reason. */
-function whoCannotPass(facts: Facts): ReadonlyMap<string, string> {
-  const late = peopleNotArrived(facts, configsOf(facts))
-  const now = Date.now()
-  return new Map(
-    all(facts, 'person').flatMap((p): [string, string][] => {
-      const blocker = blockerOf(facts, p, now)
-      if (blocker) return [[p.id, blocker.says]]
-      const refs = (late.get(p.id) ?? []).flatMap((id) => facts.controller[id]?.ref ?? [])
-      return refs.length ? [[p.id, `Not loaded yet: ${refs.join(', ')}.`]] : []
-    }),
-  )
-}
-
 const Why = ({ says }: { says: string | undefined }) =>
   says ? (
     <T size={13} tone="ochre">
@@ -117,7 +103,7 @@ const Why = ({ says }: { says: string | undefined }) =>
     </T>
   ) : null
 
-const columnsOf = (facts: Facts, cannot: ReadonlyMap<string, string>): TableColumn<Person>[] => [
+const columnsOf = (facts: Facts, cannot: ReadonlyMap<string, Hindrance>): TableColumn<Person>[] => [
   { id: 'name', head: 'Name', value: (p) => p.name },
   { id: 'number', head: 'Number', value: (p) => p.number, cell: (p) => <T face="mono">{p.number}</T>, width: 92 },
   {
@@ -127,7 +113,7 @@ const columnsOf = (facts: Facts, cannot: ReadonlyMap<string, string>): TableColu
     cell: (p) => (
       <View>
         <Groups facts={facts} person={p} />
-        <Why says={cannot.get(p.id)} />
+        <Why says={cannot.get(p.id)?.says} />
       </View>
     ),
   },

@@ -1,4 +1,4 @@
-import { groupTree, nextNumber, type Person } from '@rauta/core'
+import { groupTree, nextNumber, validityFault, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
@@ -25,6 +25,10 @@ export function PersonForm({ id }: { id?: string }) {
     draft: `person-${id ?? 'new'}`,
     first: fieldsOf(person, nextNumber(facts)),
     payload: personOf,
+    also: (p) => {
+      const fault = validityFault(p)
+      return fault ? [{ path: fault.field, says: fault.says }] : []
+    },
     onSent: (p) => after(p.id),
   })
   if (id && !person) return <Missing what="person" which={id} />
