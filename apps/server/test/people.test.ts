@@ -161,6 +161,96 @@ describe('people over the wire', () => {
   })
 })
 
+describe('people that a device holds already', () => {
+  let site: Site
+  beforeAll(async () => {
+    site = await new Site(
+      siteFile((s) => {
+        const [device] = s.devices
+        if (device) device.holds = { doors: 1, people: 30 }
+      }),
+    ).start()
+    await site.plan(1)
+    await site.find()
+    await site.command('claim.start', { controller: 'a1' })
+    await site.until(
+      'somebody to agree',
+      (f) => f.claim['a1']?.steps.find((s) => s.name === 'holds')?.state === 'waits',
+    )
+  })
+  afterAll(() => site.stop())
+  const read = () => site.ask('POST', '/controllers/a1/people-list')
+  const held = () => site.unit().memory.entities.CredentialData
+  const take = (id: unknown) => site.ask('POST', `/people-list/${String(id)}/take`, {})
+
+  it('are read before it is erased, looked through like a list, and taken into the job; nothing on the device is touched', async () => {
+    Object.assign(held(), {
+      x1: {
+        token: 'x1',
+        holder: '77 Siru Lehtola',
+        format: 'WIEGAND26',
+        value: '3D0101',
+        profiles: ['old'],
+        enabled: true,
+        validTo: '2027-06-30T21:00:00Z',
+        extendedGrantTime: true,
+      },
+      x2: {
+        token: 'x2',
+        holder: '77 Siru Lehtola',
+        format: 'WIEGAND26',
+        value: '3D0102',
+        profiles: [],
+        enabled: false,
+      },
+      x3: { token: 'x3', holder: 'Somebody Else', format: 'WIEGAND26', value: '3D1141', profiles: [], enabled: true },
+      x4: { token: 'x4', holder: 'Strange One', format: 'NOBODY-KNOWS', value: 'FF', profiles: [], enabled: true },
+    })
+    site.unit().memory.entities.AccessProfile['old'] = { token: 'old', name: 'Old; staff', policies: [] }
+    const before = JSON.stringify(held())
+    const { status, body } = await read()
+    expect(status).toBe(200)
+    // Of 30 and three others one card is somebody's of the job already.
+    expect(body).toMatchObject({ file: 'People on A1', counts: { new: 32, changed: 0, same: 0, bad: 1 } })
+    expect(JSON.stringify(body['rows'])).toContain('card 61 04417 is Somebody’s')
+    expect((await take(body['id'])).status).toBe(200)
+    const all = Object.values(site.facts.person)
+    expect(all.find((p) => p.number === '77')).toMatchObject({
+      name: 'Siru Lehtola',
+      cards: [{ facility: 61, number: 257, state: 'in use' }],
+      longer: true,
+      validUntil: '2027-07-01T00:00',
+      remark: 'Card 61 00258 is not in use on A1',
+    })
+    expect(all.find((p) => p.name === 'Strange One')).toMatchObject({
+      cards: [],
+      remark: expect.stringContaining('no format reads') as string,
+    })
+    expect(Object.values(site.facts.group).map((g) => g.name)).toContain('Old staff')
+    expect(JSON.stringify(held())).toBe(before)
+    expect((await read()).body).toMatchObject({ counts: { new: 0, changed: 0, same: 32, bad: 1 } })
+  })
+  it('after it is erased and loaded, what it holds is held against the job; a stranger on it is told as new', async () => {
+    await site.command('claim.agreeErase', { controller: 'a1' })
+    await site.until('the firmware', (f) => f.claim['a1']?.steps.find((s) => s.name === 'firmware')?.state === 'waits')
+    expect((await read()).status).toBe(502)
+    await site.command('firmware.accept', { controller: 'a1' })
+    await site.until('it in service', (f) => f.reach['a1']?.owned)
+    await site.load()
+    expect((await read()).body).toMatchObject({ counts: { new: 0, changed: 0, same: 1, bad: 0 } })
+    Object.assign(held(), {
+      y: { token: 'y', holder: 'Stranger', format: 'WIEGAND26', value: '3D0909', profiles: [], enabled: true },
+    })
+    site.unit().emit('Configuration/Credential/Changed', { CredentialToken: 'y' }, {})
+    await site.until('it to be noticed', () => heldConfig(site.facts, 'a1')['credential/y'], 40_000)
+    expect((await read()).body).toMatchObject({ counts: { new: 1, same: 1, bad: 0 } })
+  })
+  it('is refused to who is not signed in, and of what is no controller', async () => {
+    expect((await site.ask('POST', '/controllers/a1/people-list', undefined, '')).status).toBe(401)
+    expect((await site.ask('POST', '/controllers/none/people-list')).status).toBe(502)
+  })
+})
+
 describe('a list of people over HTTP', () => {
   let site: Site
   beforeAll(async () => {

@@ -1,5 +1,5 @@
-import { cardName, formatName, groupPath, type Facts, type Person, type StoredCard } from '@rauta/core'
-import { personMeaningWords, type PersonMeaning } from '@rauta/core/peoplelist'
+import { groupPath, type Facts, type Person } from '@rauta/core'
+import { cardCell, personMeaningWords, type PersonMeaning } from '@rauta/core/peoplelist'
 import { stringify } from 'csv-stringify/sync'
 import { listXlsx } from './list'
 import { csvStyle } from './tables'
@@ -37,10 +37,6 @@ const tips: Readonly<Record<(typeof columns)[number], string>> = {
   validUntil: 'Last day, for example 2027-06-30.',
   longer: 'yes where doors are to release and stay open for longer.',
 }
-
-/** A card that is of no usual format says its format, so that it is read back as what it is. */
-const cardCell = (card: StoredCard): string =>
-  card.format === undefined ? cardName(card) : `${formatName(card.format)}: ${cardName(card)}`
 
 /** Cards that are not in use are not handed on. */
 function rowOf(person: Person, groups: Facts['group']): string[] {

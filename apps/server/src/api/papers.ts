@@ -8,6 +8,8 @@ import type { ListKindName } from '../files/listKinds'
 import type { Taking } from '../files/paperAtHand'
 import { Papers } from '../files/papers'
 import { WorkError, WorkshopError } from '../workshop/workshop'
+import { heldPeople } from '../reach/heldPeople'
+import { fewAtOnce } from './fewAtOnce'
 import { attach, xlsx } from './attachment'
 import { everyone, HttpProblem, type Route } from './route'
 
@@ -71,7 +73,8 @@ export function paperRoutes(context: Context, losses: Losses): Route[] {
   return lists.flatMap((list) => {
     const papers = new Papers(list.kind)
     context.ending.addEventListener('abort', () => papers.close())
-    return [...bringRoutes(list, papers, context, losses), ...takeAwayRoutes(list, context)]
+    const held = list.kind === 'people' ? [heldRoute(papers, context)] : []
+    return [...bringRoutes(list, papers, context, losses), ...takeAwayRoutes(list, context), ...held]
   })
 }
 
@@ -146,6 +149,28 @@ function bringRoutes(list: ListRoutes, papers: Papers, { log, clock }: Context, 
       },
     },
   ]
+}
+
+/** Devices that are asked at the same moment. */
+const mostAsked = 2
+
+/** What a device holds of people is a list like any other: looked through, and taken over or left. */
+function heldRoute(papers: Papers, context: Context): Route {
+  const asking = fewAtOnce(mostAsked, 'devices are being asked for their people')
+  return {
+    method: 'post',
+    path: '/controllers/:controller/people-list',
+    says: 'The people that a controller holds, looked through; nothing is changed yet',
+    roles: fitters,
+    answer: answers.paper,
+    async handle(request, response, account) {
+      const id = String(request.params['controller'])
+      const { log, clock } = context
+      const table = await asking(response, (gone) => heldPeople(context, id, gone))
+      if (table.rows.length < 2) throw new HttpProblem(409, 'Refused', `${table.name} holds nobody.`)
+      return await papers.bringTable(table, `People on ${table.name}`, account.name, log.facts, clock.now())
+    },
+  }
 }
 
 function takeAwayRoutes({ path, called, roles, csv, xlsx: workbook }: ListRoutes, { log }: Context): Route[] {

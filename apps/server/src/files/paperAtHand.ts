@@ -36,6 +36,11 @@ export class PaperAtHand {
   /** @throws PaperError */
   static async read(kind: ListKindName, bytes: Uint8Array, file: string, job: JobTables): Promise<PaperAtHand> {
     const { tables, says } = await readPaper(bytes, file)
+    return PaperAtHand.of(kind, tables, file, says, job)
+  }
+
+  /** Of tables that were read already. */
+  static of(kind: ListKindName, tables: readonly Table[], file: string, says: string, job: JobTables): PaperAtHand {
     const paper = new PaperAtHand(kind, file, says, tables)
     // The sheet in which most columns mean something is most likely the list.
     const heads = tables.map((t) => paper.headerOf(t, job))

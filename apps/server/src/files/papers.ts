@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { emptyFacts, type Facts } from '@rauta/core'
+import { emptyFacts, type Facts, type Table } from '@rauta/core'
 import type { PaperView } from '@rauta/contracts'
 import { usualLimits, Workshop, type WorkshopLimits } from '../workshop/workshop'
 import type { ListKindName } from './listKinds'
@@ -26,17 +26,34 @@ export class Papers {
 
   /** @throws WorkError where it is no list, WorkshopError where reading it took more than a list may */
   async bring(bytes: Uint8Array, file: string, by: string, facts: Facts, now: number): Promise<PaperView> {
+    return await this.look(by, now, (workshop) =>
+      workshop.run('bring', { kind: this.kind, bytes, file, job: tablesOf(facts) }),
+    )
+  }
+
+  private async look(
+    by: string,
+    now: number,
+    read: (workshop: Workshop) => Promise<Omit<PaperView, 'id'>>,
+  ): Promise<PaperView> {
     const id = randomUUID()
     for (const [old, w] of this.waiting) if (now - w.at > keptMs) this.drop(old)
     while (this.waiting.size >= most) this.drop(this.waiting.keys().next().value ?? '')
     const workshop = new Workshop({ ...this.limits, idleMs: keptMs })
     this.waiting.set(id, { by, at: now, workshop })
     try {
-      return { id, ...(await workshop.run('bring', { kind: this.kind, bytes, file, job: tablesOf(facts) })) }
+      return { id, ...(await read(workshop)) }
     } catch (error) {
       this.drop(id)
       throw error
     }
+  }
+
+  /** A list that came from elsewhere than a file, looked through in the same way. */
+  async bringTable(table: Table, file: string, by: string, facts: Facts, now: number): Promise<PaperView> {
+    return await this.look(by, now, (workshop) =>
+      workshop.run('bringTable', { kind: this.kind, table, file, job: tablesOf(facts) }),
+    )
   }
 
   async choose(id: string, by: string, choice: Choice, facts: Facts): Promise<PaperView | null> {

@@ -1,4 +1,4 @@
-import { all, byWalk, jobOf, type ChainRecord, type Facts } from '@rauta/core'
+import { all, byWalk, jobOf, type ChainRecord, type Facts, type Table } from '@rauta/core'
 import { peopleCsv, peopleXlsx, scheduleCsv, scheduleXlsx, tableCsv, tableXlsx } from '@rauta/papers'
 import { listPdf } from '../files/lists'
 import type { ListName, ListOptions } from '../files/listTables'
@@ -65,6 +65,10 @@ export const crafts = {
   },
   async bring({ kind, bytes, file, job }: { kind: ListKindName; bytes: Uint8Array; file: string; job: JobTables }) {
     paper = await PaperAtHand.read(kind, bytes, file, job)
+    return paper.view(job)
+  },
+  bringTable({ kind, table, file, job }: { kind: ListKindName; table: Table; file: string; job: JobTables }) {
+    paper = PaperAtHand.of(kind, [table], file, `${table.rows.length - 1} people`, job)
     return paper.view(job)
   },
   choose({ choice, job }: { choice: Choice; job: JobTables }) {

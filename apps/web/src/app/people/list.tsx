@@ -1,5 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
 import { PeopleListPage } from '../../places/papers/PeopleListPage'
 
 export default function Route() {
-  return <PeopleListPage />
+  const { paper } = useLocalSearchParams<{ paper?: string }>()
+  return <PeopleListPage key={paper ?? ''} at={paper} />
 }

@@ -1,7 +1,7 @@
 import type { Facts, Loss } from '@rauta/core'
 import type { PaperView } from '@rauta/contracts'
 import { router, type Href } from 'expo-router'
-import { useRef, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
@@ -46,11 +46,23 @@ export interface ListKind {
 }
 
 /** A list in and out: a file is brought, looked through row by row, and only then taken over; and the list goes out again. */
-export function ListPage({ list }: { list: ListKind }) {
+export function ListPage({
+  list,
+  at = '',
+}: {
+  list: ListKind
+  /** A list that lies on the server already. */ at?: string
+}) {
   const me = useSession((s) => s.me)
   const input = useRef<HTMLInputElement>(null)
   const [doing, setDoing] = useState<Doing>({ what: 'nothing' })
   const [wrong, setWrong] = useState('')
+  useEffect(() => {
+    if (!at) return
+    post<PaperView>(`${list.path}/${at}/columns`, {})
+      .then((paper) => setDoing({ what: 'looking', paper }))
+      .catch((e: unknown) => setWrong(saysOf(e)))
+  }, [at, list.path])
   const bring = async (files: FileList | null) => {
     if (!files?.[0]) return
     if (files.length > 1) {

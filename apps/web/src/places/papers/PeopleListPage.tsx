@@ -15,5 +15,7 @@ const people: ListKind = {
   meanings: () => (['ignore', ...personMeanings] as const).map((m) => ({ value: m, label: personMeaningWords(m) })),
 }
 
-/** The people of the job, in and out. */
-export const PeopleListPage = () => <ListPage list={people} />
+/** The people of the job, in and out. @param at a list that lies on the server already */
+export const PeopleListPage = ({ at }: { at?: string | undefined }) => (
+  <ListPage list={people} {...(at ? { at } : {})} />
+)

@@ -13,6 +13,7 @@ import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
 import { Missing } from '../shell/Missing'
 import { noticeTone, standingOf, whoAnswers } from './standing'
+import { ReadPeople } from './ReadPeople'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -72,6 +73,7 @@ export function ClaimPage({ id }: { id: string }) {
           </T>
           <T>{`Clock ${offsetText(reach.clockOffsetMs)} s off, zone ${reach.zoneHeld}`}</T>
           {reach.owned && !open && !movesTo(reach, controller) ? <SetAnew id={id} /> : null}
+          {reach.owned && facts.held[id] ? <ReadPeople id={id} label="Hold its people against the job" /> : null}
         </Sheet>
       ) : null}
       <Sheet title="Lamps and sounds">
@@ -128,12 +130,15 @@ function ClaimBar({ id, claim, found }: { id: string; claim: Claim | undefined; 
       )
     if (at.name === 'holds' && at.state === 'waits')
       return (
-        <Action
-          kind="danger"
-          label="Agree to erase"
-          aside={`${holds?.people ?? '?'} people, ${holds?.doors ?? '?'} doors`}
-          onPress={() => act('claim.agreeErase')}
-        />
+        <>
+          {holds?.people ? <ReadPeople id={id} label="First read its people into the job" /> : null}
+          <Action
+            kind="danger"
+            label="Agree to erase"
+            aside={`${holds?.people ?? '?'} people, ${holds?.doors ?? '?'} doors`}
+            onPress={() => act('claim.agreeErase')}
+          />
+        </>
       )
     if (
       at.name === 'secret' &&
