@@ -18,6 +18,9 @@ const views = [
   '/load',
   '/prove',
   '/people',
+  '/people/enrol',
+  '/people/list',
+  '/people/p-105',
   '/people/p-101',
   '/time',
   '/time/sailings',
@@ -125,7 +128,16 @@ test('on a wide screen everything stands in a landmark, and every place of the r
   await signIn(page)
   const places = page.getByRole('navigation', { name: 'Places' }).getByRole('link')
   for (const place of await places.all()) await expect(place).toBeInViewport({ ratio: 0.95 })
-  for (const view of ['/people', '/access', '/load', '/live', '/siting', '/supplies/release']) {
+  for (const view of [
+    '/people',
+    '/people/enrol',
+    '/people/list',
+    '/access',
+    '/load',
+    '/live',
+    '/siting',
+    '/supplies/release',
+  ]) {
     await page.goto(view)
     await expect(page.getByRole('main')).toBeVisible()
     await page.waitForTimeout(300)

@@ -16,6 +16,7 @@ const script: { title: string; hands: Hand[]; yes?: string; first?: string }[] =
   { title: 'An unknown card is refused', hands: [card(door, 'card nobody knows')] },
   { title: 'A lost card is refused', hands: [card(door, 'test card, lost')] },
   { title: 'Out of hours is refused', hands: [card(door, 'test card, out of hours')] },
+  { title: 'An expired card is refused', hands: [card(door, 'test card, expired')] },
   { title: 'The handle opens it', hands: [at(0, 'handle'), at(1200, 'close')] },
   { title: 'Forcing the door raises the alarm', hands: [at(0, 'handle'), at(1200, 'close')] },
   { title: 'The held-open alarm comes', hands: [card(door, good), lean(900), at(21_500, 'close')] },

@@ -15,6 +15,7 @@ import { join, resolve } from 'node:path'
 import { busMutants } from './bus'
 import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
+import { peopleMutants } from './people'
 import { takingMutants } from './taking'
 
 /**
@@ -83,7 +84,7 @@ function tryMutant({ file, find, put, tests, wire }: Mutant): 'killed' | 'surviv
 
 prepare()
 const word = process.argv[2]
-const chosen = [...mutants, ...busMutants, ...takingMutants, ...heldAgainst].filter(
+const chosen = [...mutants, ...busMutants, ...takingMutants, ...peopleMutants, ...heldAgainst].filter(
   (m) => !word || m.name.includes(word),
 )
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {

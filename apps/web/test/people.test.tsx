@@ -280,7 +280,7 @@ describe('a person', () => {
   it('says door by door whether their rights have arrived, and leads to reading a card in', async () => {
     begin([['card.give', { person: 'a', card: { id: 'x', facility: 61, number: 9 } }]])
     render(<PersonForm id="a" />)
-    const doors = screen.getByRole('list', { name: 'Doors they may pass' })
+    const doors = screen.getByRole('group', { name: 'Doors they may pass' })
     within(doors).getByText('D-01')
     within(doors).getByText('not loaded')
     await press('Read a card in')

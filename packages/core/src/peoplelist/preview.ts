@@ -159,25 +159,35 @@ class Looking {
       whole('cards', `card ${name} is one of the test cards`, 'Write another card, or change the test cards under Job.')
   }
 
+  /** What somebody new brings along. */
+  private brought(listed: ListedPerson): string[] {
+    const groups = [...new Set(listed.groups?.map((g) => this.groups.idOf(g)))]
+    return [
+      ...(groups.length ? [`Groups: ${listed.groups?.join('; ')}`] : []),
+      ...(listed.cards?.length ? [`Cards: ${listed.cards.map(cardName).join('; ')}`] : []),
+    ]
+  }
+
   private differences(before: Person | undefined, listed: ListedPerson): string[] {
+    if (!before) return this.brought(listed)
     const says: string[] = []
     const yes = (on: boolean) => (on ? 'yes' : 'no')
     const word = (v: unknown) => (typeof v === 'boolean' ? yes(v) : String(v))
-    if (before && listed.name !== undefined && listed.name !== before.name)
+    if (listed.name !== undefined && listed.name !== before.name)
       says.push(`Name: ${before.name}, will be ${listed.name}`)
     for (const field of details) {
       const value = listed[field]
-      const was = before?.[field] ?? (field === 'longer' ? false : undefined)
-      if (value !== undefined && value !== was && before)
+      const was = before[field] ?? (field === 'longer' ? false : undefined)
+      if (value !== undefined && value !== was)
         says.push(`${personMeaningWords(field)}: ${word(was ?? 'not said')}, will be ${word(value)}`)
     }
     const groups = listed.groups?.map((g) => this.groups.idOf(g))
-    if (before && groups && !sameSet(groups, before.groups))
+    if (groups && !sameSet(groups, before.groups))
       says.push(
         `Groups: ${before.groups.map((g) => groupPath(this.facts.group, g)).join('; ') || 'none'}, will be ${listed.groups?.join('; ')}`,
       )
-    for (const card of before ? (listed.cards ?? []) : [])
-      if (this.known.holderOf(card)?.id !== before?.id) says.push(`Gets card ${cardName(card)}`)
+    for (const card of listed.cards ?? [])
+      if (this.known.holderOf(card)?.id !== before.id) says.push(`Gets card ${cardName(card)}`)
     return says
   }
 }

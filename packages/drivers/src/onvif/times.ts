@@ -18,9 +18,7 @@ export function timesOf(
     const special = s.specialDays
       .flatMap((d) => {
         used.add(d.group)
-        const periods = d.ranges.map(
-          (r) => `${r.from.slice(0, 5)}-${r.until === '23:59:60' ? '24:00' : r.until.slice(0, 5)}`,
-        )
+        const periods = d.ranges.map((r) => `${r.from.slice(0, 5)}-${r.until === '' ? '24:00' : r.until.slice(0, 5)}`)
         return datesOf(byToken.get(d.group)).map((date) => ({ date, periods }))
       })
       .sort((a, b) => a.date.localeCompare(b.date))
@@ -47,8 +45,8 @@ const groupOf = (date: string): OnvifSpecialDayGroup => ({
     '',
   ].join('\r\n'),
 })
-/** An xs:time has no 24:00; the last second of the day stands for it. */
-const time = (hm: string) => (hm === '24:00' ? '23:59:60' : `${hm}:00`)
+/** A range whose end is left out ends at midnight (ONVIF schedule specification, from memory); an xs:time has no 24:00. */
+const time = (hm: string) => (hm === '24:00' ? '' : `${hm}:00`)
 
 export async function writeSchedule(session: OnvifSession, token: string, value: Dict): Promise<void> {
   const periods = (value['periods'] as string[]).map((p) => ({

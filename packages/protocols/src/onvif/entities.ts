@@ -112,7 +112,7 @@ export const scheduleCodec: EntityCodec<OnvifSchedule> = {
         el(
           'tsc:SpecialDays',
           el('tsc:GroupToken', d.group),
-          d.ranges.map((r) => el('tsc:TimeRange', el('tsc:From', r.from), el('tsc:Until', r.until))),
+          d.ranges.map((r) => el('tsc:TimeRange', el('tsc:From', r.from), r.until ? el('tsc:Until', r.until) : null)),
         ),
       ),
     ),

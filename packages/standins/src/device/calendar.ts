@@ -67,7 +67,7 @@ function dayCovers(
   if (special)
     return special.some((r) => {
       const from = hm(r.from)
-      const until = hm(r.until)
+      const until = r.until === '' ? 1440 : hm(r.until)
       return minute >= from && minute < (until <= from ? until + 1440 : until)
     })
   return weekly(standard).some((w) => w.days.has(codes[weekday] ?? '') && minute >= w.start && minute < w.end)

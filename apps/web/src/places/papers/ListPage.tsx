@@ -41,6 +41,8 @@ export interface ListKind {
   about: string
   /** What a row of titles must have. */
   telling: string
+  /** Stands where a row has no reference. */
+  noRef: string
   /** Choices for a column. @param own what it is taken for now */
   meanings(facts: Facts, own: string): { value: string; label: string }[]
 }
@@ -265,7 +267,7 @@ function Paper({
       <Sheet flush title="Row by row">
         <View role="list" aria-label="Rows">
           {rows.map((r) => (
-            <Row key={r.row} row={r} />
+            <Row key={r.row} row={r} noRef={list.noRef} />
           ))}
         </View>
         {rows.length === 0 ? <T style={{ padding: 16 }}>None.</T> : null}
@@ -345,7 +347,7 @@ function Columns({
   )
 }
 
-function Row({ row }: { row: PaperView['rows'][number] }) {
+function Row({ row, noRef }: { row: PaperView['rows'][number]; noRef: string }) {
   const ground = useGround()
   return (
     <View
@@ -364,7 +366,7 @@ function Row({ row }: { row: PaperView['rows'][number] }) {
         <T face="mono" size={13} tone="quiet" style={{ width: 40 }}>
           {row.row}
         </T>
-        <T face="mono">{row.ref || 'none'}</T>
+        <T face="mono">{row.ref || noRef}</T>
         <T face="strong" numberOfLines={1} style={{ flex: 1 }}>
           {row.name}
         </T>

@@ -12,6 +12,7 @@ const people: ListKind = {
   about:
     'A spreadsheet (.xlsx) or text with commas, semicolons or tabs: names, numbers, groups (Staff / Night), cards (61 04423), days. Titles in English, Finnish, Swedish, German, French or Spanish. An empty cell leaves what is there; a card is added, none is taken away.',
   telling: 'a name, a number or a card',
+  noRef: 'next no',
   meanings: () => (['ignore', ...personMeanings] as const).map((m) => ({ value: m, label: personMeaningWords(m) })),
 }
 

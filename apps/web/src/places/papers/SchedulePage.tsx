@@ -14,6 +14,7 @@ const schedule: ListKind = {
   about:
     'A spreadsheet (.xlsx) or text with commas, semicolons or tabs. Titles may stand anywhere near the top, in English, Finnish, Swedish, German, French or Spanish.',
   telling: 'a reference or a name',
+  noRef: 'none',
   meanings(facts, own) {
     const to = [...cabinetsOf(facts).map((c) => `distance:${c}`), ...(own.startsWith('distance:') ? [own] : [])]
     return ['ignore', ...plainMeanings, ...new Set(to)].map((m) => ({ value: m, label: meaningWords(m as Meaning) }))

@@ -41,7 +41,7 @@ export function Arrivals({ person }: { person: Person }) {
       {blockers.length ? (
         <Notice tone="madder">{`Passes nowhere now: ${blockers.map((b) => b.says).join(' ')}`}</Notice>
       ) : null}
-      <View role="list" aria-label="Doors they may pass">
+      <View role="group" aria-label="Doors they may pass">
         {shown.map(({ door, code, says }) => (
           <Line key={door.id} label={`${door.ref}: ${words[code]}`} onPress={() => router.push(`/doors/${door.id}`)}>
             <View style={{ flexDirection: 'row', gap: 12, alignItems: 'baseline' }}>

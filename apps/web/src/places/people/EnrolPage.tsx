@@ -219,7 +219,7 @@ function Who({ person, onChoose }: { person: Person | undefined; onChoose: (id: 
         <T>Everybody has a card. Find somebody, or add somebody new with the card.</T>
       )}
       <Field label="Somebody else" value={find} onChange={setFind} hint="Name or number" />
-      <View role="list" aria-label={text ? 'Found' : 'Without a card'} style={{ marginHorizontal: -16 }}>
+      <View role="group" aria-label={text ? 'Found' : 'Without a card'} style={{ marginHorizontal: -16 }}>
         {shown.map((p) => (
           <Line
             key={p.id}

@@ -146,9 +146,9 @@ export function BehaviourPage({ id }: { id: string }) {
           onPress={() => set('forcedAlarm')(!value.forcedAlarm)}
         />
       </Sheet>
-      <Sheet title="For those who need longer">
-        {seconds('longRelease', 'Release time, s, empty for the usual one')}
-        {seconds('longOpen', 'Open time, s, empty for the usual one')}
+      <Sheet title="For those who need longer; empty for the usual times">
+        {seconds('longRelease', 'Longer release, s')}
+        {seconds('longOpen', 'Longer open time, s')}
       </Sheet>
     </Screen>
   )

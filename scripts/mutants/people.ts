@@ -1,0 +1,103 @@
+import type { Mutant } from './list'
+
+/** People: days, states, groups in a tree, cards read in, lists, and whether rights have arrived. */
+export const peopleMutants: readonly Mutant[] = [
+  {
+    name: 'people: the last day ends as it begins',
+    file: 'packages/core/src/access/validity.ts',
+    find: 'firstMoment(zone, end ? dayAfter(date) : date,',
+    put: 'firstMoment(zone, date,',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: the moment of the end still counts',
+    file: 'packages/core/src/access/validity.ts',
+    find: 'atMs >= until',
+    put: 'atMs > until',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: a withdrawn card passes',
+    file: 'packages/core/src/access/decide.ts',
+    find: "if (shown.state === 'withdrawn')",
+    put: 'if (false)',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: the device is not told of the end',
+    file: 'packages/core/src/config/parts/credential.ts',
+    find: '...(until === undefined ? {} : { until: momentText(until) }),',
+    put: '',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: a group inside another passes by its own rules alone',
+    file: 'packages/core/src/access/groups.ts',
+    find: '...new Set(ids.flatMap((id) => groupsUpwards(groups, id))),',
+    put: '...new Set(ids),',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: a card is read in that somebody else has',
+    file: 'packages/contracts/src/commands/cards.ts',
+    find: 'if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner}.`, field)',
+    put: '',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: a test card is given away',
+    file: 'packages/contracts/src/commands/cards.ts',
+    find: 'if (kit && kitCards(kit).some(([, t]) => sameCard(t, c)))\n    throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, field)',
+    put: '',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: a longer time may be shorter',
+    file: 'packages/core/src/doors/times.ts',
+    find: 'longer < usual',
+    put: 'longer > usual',
+    tests: 'contracts/test/people',
+  },
+  {
+    name: 'people: what was read before counts as read now',
+    file: 'packages/core/src/access/enrolment.ts',
+    find: 'e.received > since && isRead(e)',
+    put: 'isRead(e)',
+    tests: 'contracts/test/enrolment',
+  },
+  {
+    name: 'people: what another reader sent is taken',
+    file: 'packages/core/src/access/enrolment.ts',
+    find: 'e.reader === part &&',
+    put: '',
+    tests: 'contracts/test/enrolment',
+  },
+  {
+    name: 'people: what differs on a device has arrived',
+    file: 'packages/core/src/arrival/arrivals.ts',
+    find: '!Object.hasOwn(held, key) || !sameJson(held[key], wanted[key])',
+    put: '!Object.hasOwn(held, key)',
+    tests: 'contracts/test/enrolment',
+  },
+  {
+    name: 'people: a group that a device holds otherwise is nobody’s',
+    file: 'packages/core/src/arrival/arrivals.ts',
+    find: "if (!test && name === 'profile') groups.add(token)",
+    put: '',
+    tests: 'contracts/test/enrolment',
+  },
+  {
+    name: 'people: a number that may be several cards is guessed',
+    file: 'packages/core/src/peoplelist/values.ts',
+    find: 'fitting.length === 1 ? fitting[0] : undefined',
+    put: 'fitting[0]',
+    tests: 'papers/test/people',
+  },
+  {
+    name: 'people: a list takes a card that somebody has',
+    file: 'packages/core/src/peoplelist/preview.ts',
+    find: 'if (holder && holder.id !== before?.id)',
+    put: 'if (false)',
+    tests: 'papers/test/people',
+  },
+]
