@@ -40,6 +40,15 @@ const search = async (page: Page) => {
   await page.getByRole('heading', { name: 'Worked out' }).waitFor()
 }
 
+/** A card that nobody has is held at the reader. */
+const cardAtHand = async (page: Page) => {
+  const rig = base.replace(/:(\d+)$/, (_all, port: string) => `:${Number(port) + 1}`)
+  await page.request.post(`${rig}/rig/hands`, {
+    data: { hands: [{ do: 'card', door: 'T-01', reader: 'R1', card: 'new card 61 04430' }] },
+  })
+  await page.getByRole('status', { name: 'Card 61 04430' }).waitFor()
+}
+
 /** A tick and a reading without signal, and what waits. Nothing reaches the job: the context is thrown away. */
 const withoutSignal = async (page: Page) => {
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
@@ -61,7 +70,7 @@ const views: View[] = [
   { name: 'plan', path: '/doors/Q-01/plan', size: phone },
   { name: 'job', path: '/job', size: phone },
   { name: 'schedule', path: '/schedule', size: phone, before: bringList },
-  { name: 'sheet', path: '/sheets/reader-bus', size: phone },
+  { name: 'enrol', path: '/people/enrol', size: phone, before: cardAtHand },
   { name: 'siting', path: '/siting', size: phone, before: search },
   { name: 'supply', path: '/supplies/a6', size: phone, dark: true },
   { name: 'addresses', path: '/addresses', size: phone },

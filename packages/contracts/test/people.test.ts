@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import {
+  accessNotes,
   all,
   blockerOf,
   blockersOf,
@@ -17,7 +18,7 @@ import {
   type Json,
   type Person,
 } from '@rauta/core'
-import { smallJob, type World } from './world'
+import { roomy, smallJob, type World } from './world'
 
 const person = (w: World, id = 'p'): Person => {
   const found = w.facts.person[id]
@@ -247,6 +248,52 @@ describe('why somebody passes nowhere', () => {
     expect(code(w)).toBe('noCard')
     // All of them are told at once: who mends one is not sent back for the next.
     expect(blockersOf(w.facts, person(w), now).map((b) => b.code)).toEqual(['noCard', 'expired', 'noGroup'])
+  })
+})
+
+describe('what stands out among groups and rules', () => {
+  const codes = (w: World) => accessNotes(w.facts).map((n) => `${n.code} ${n.rule}`.trim())
+  it('a rule for nobody, on no hours, doors that nobody passes, and one that passes everything at any time', () => {
+    const w = smallJob()
+    expect(codes(w)).toEqual([])
+    w.do('group.put', { id: 'n', name: 'Night', parent: 'g' })
+    w.do('rule.put', { id: 'rn', group: 'n', doors: ['D-01'], schedule: 'day' })
+    expect(codes(w)).toEqual(['noMember rn'])
+    put(w, { groups: ['n'] })
+    expect(codes(w)).toEqual([])
+    w.do('schedule.put', { id: 'none', name: 'None', periods: [] })
+    w.do('rule.put', { id: 'rn', group: 'n', doors: ['D-01'], schedule: 'none' })
+    expect(codes(w)).toEqual(['noTime rn'])
+    w.do('rule.remove', { id: 'rn' })
+    w.do('rule.remove', { id: 'r' })
+    expect(codes(w)).toEqual(['noRule'])
+  })
+  it('everything means every placed door, the whole week, by one rule', () => {
+    const w = roomy({ entryReader: 'reader-slim', lock: 'strike-secure' })
+    for (const id of ['E-1', 'E-2']) {
+      w.do('door.add', {
+        id,
+        fields: {
+          ref: id,
+          name: id,
+          from: 'out',
+          to: 'in',
+          handle: true,
+          hardware: { entryReader: 'reader-slim', lock: 'strike-secure' },
+        },
+      })
+      w.do('door.placeProposed', { id, controller: 'a8' })
+    }
+    const doors = all(w.facts, 'door').map((d) => d.id)
+    expect(all(w.facts, 'door').every((d) => d.placement)).toBe(true)
+    const whole = { days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }
+    w.do('schedule.put', { id: 'all', name: 'All', periods: [{ ...whole, days: [1, 2, 3, 4, 5] }] })
+    w.do('rule.put', { id: 'r', group: 'g', doors, schedule: 'all' })
+    expect(codes(w)).toEqual([])
+    w.do('schedule.put', { id: 'all', name: 'All', periods: [whole] })
+    expect(codes(w)).toEqual(['everything r'])
+    w.do('rule.put', { id: 'r', group: 'g', doors: doors.slice(1), schedule: 'all' })
+    expect(codes(w)).toEqual(['noRule'])
   })
 })
 

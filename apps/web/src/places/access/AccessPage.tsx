@@ -1,4 +1,5 @@
 import {
+  accessNotes,
   all,
   byRef,
   groupPath,
@@ -64,6 +65,11 @@ export function AccessPage({ chosen }: { chosen?: string | undefined }) {
       under="No rule means refused"
       bar={<Action label="Add a rule" onPress={() => router.push('/access/new')} />}
     >
+      {accessNotes(facts).map((n) => (
+        <Notice key={`${n.code} ${n.rule}`} tone={n.code === 'everything' ? 'madder' : 'ochre'}>
+          {n.says}
+        </Notice>
+      ))}
       {wide ? null : <Why />}
       <Sheet flush title="Rules">
         {wide ? <RuleTable chosen={chosen} /> : all(facts, 'rule').map((r) => <RuleLine key={r.id} rule={r} />)}
