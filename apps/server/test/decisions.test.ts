@@ -189,15 +189,15 @@ describe('who passes', () => {
       const { facts } = site
       // The device's own firmware on what was loaded, at any moment: only its clock is turned by hand.
       let at = 0
-      let said = ''
+      const heard = { said: '' }
       const board: Board = {
         memory: site.unit().memory,
         world: { after: () => () => undefined } as unknown as Board['world'],
         faults: { timerFactor: 1 },
         inputs: new Map(),
         emit: (topic, _source, data) => {
-          if (topic === topics.granted) said = 'granted'
-          if (topic === topics.denied || topic === topics.unknownCard) said = data['Reason'] ?? ''
+          if (topic === topics.granted) heard.said = 'granted'
+          if (topic === topics.denied || topic === topics.unknownCard) heard.said = data['Reason'] ?? ''
         },
         setRelay: () => undefined,
         energised: () => false,
@@ -218,7 +218,7 @@ describe('who passes', () => {
         const slow = slowly(facts, person, card.state, door.id, at)
         const core = decide(facts, person, door, at, card)
         const reader = site.unit().memory.entities.DoorWiring[door.id]?.readers[0]
-        said = ''
+        heard.said = ''
         new DoorFirmware(board).cardRead(reader?.port ?? '', bitsOfText(bitsText(cardBits(card))) ?? [])
         const told = {
           seed,
@@ -229,14 +229,14 @@ describe('who passes', () => {
           door: door.id,
           at: new Date(at).toISOString(),
         }
-        expect({ ...told, core: core.passes, device: said === 'granted' }).toEqual({
+        expect({ ...told, core: core.passes, device: heard.said === 'granted' }).toEqual({
           ...told,
           core: slow,
           device: slow,
         })
         decided += 1
         if (slow) passed += 1
-        reasons.set(said, (reasons.get(said) ?? 0) + 1)
+        reasons.set(heard.said, (reasons.get(heard.said) ?? 0) + 1)
       }
     }
     expect(decided).toBe(10_000)

@@ -51,6 +51,13 @@ describe('from when until when somebody may pass', () => {
       until: Date.parse('2027-01-31T22:00:00Z'),
     })
   })
+  it('the end is the first moment that counts no more', () => {
+    const end = Date.parse('2027-01-31T22:00:00Z')
+    expect(validityAt({ validUntil: '2027-01-31' }, end - 1, zone)).toBe('valid')
+    expect(validityAt({ validUntil: '2027-01-31' }, end, zone)).toBe('expired')
+    expect(validityAt({ validFrom: '2027-02-01' }, end - 1, zone)).toBe('notYet')
+    expect(validityAt({ validFrom: '2027-02-01' }, end, zone)).toBe('valid')
+  })
   it('a day with a time counts to the minute', () => {
     expect(validityOf({ validUntil: '2027-07-01T16:30' }, zone)).toEqual({ until: Date.parse('2027-07-01T13:30:00Z') })
   })
