@@ -212,10 +212,10 @@ async function wire(client: Client): Promise<void> {
     await client.command('cabinet.check', { controller: 's1', item, done: true })
 }
 
-/** What happens on site: devices taken into service, loaded, proved and signed. */
 /** How often a test that could not be judged is done again. */
 const mostAgain = 3
 
+/** What happens on site: devices taken into service, loaded, proved and signed. */
 class OnSite {
   constructor(
     private readonly client: Client,
