@@ -10,6 +10,7 @@ jest.mock('expo-router', () => ({
 }))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
+import { MatrixPage } from '../src/places/access/MatrixPage'
 import { EnrolPage } from '../src/places/people/EnrolPage'
 import { PeoplePage } from '../src/places/people/PeoplePage'
 import { PersonForm } from '../src/places/people/PersonForm'
@@ -285,5 +286,47 @@ describe('a person', () => {
     within(doors).getByText('not loaded')
     await press('Read a card in')
     expect(pushed).toEqual([{ pathname: '/people/enrol', params: { person: 'a' } }])
+  })
+})
+
+describe('groups by doors', () => {
+  const cell = (name: string) => screen.getByRole('gridcell', { name })
+  const choose = (name: string) =>
+    act(async () => {
+      fireEvent.click(cell(name))
+    })
+  const set = (label: string, schedule: string) =>
+    act(async () => {
+      fireEvent.change(screen.getByRole('combobox', { name: label }), { target: { value: schedule } })
+    })
+  it('a cell is chosen and set; what comes through a group is told; arrows move', async () => {
+    begin([
+      ['group.put', { id: 'n', name: 'Night', parent: 'g' }],
+      ['schedule.put', { id: 'late', name: 'Late', periods: [{ days: [1], from: '18:00', to: '22:00' }] }],
+    ])
+    render(<MatrixPage />)
+    // On a phone one group at a time, the first of the tree.
+    cell('Staff at D-01: Day')
+    await choose('Staff at D-02: refused')
+    await set('Staff at D-02', 'late')
+    expect(sent.at(-1)).toEqual(['access.cell', { group: 'g', door: 'D-02', schedule: 'late' }])
+    cell('Staff at D-02: Late')
+    fireEvent.keyDown(cell('Staff at D-02: Late'), { key: 'ArrowUp' })
+    expect(cell('Staff at D-01: Day').getAttribute('aria-selected')).toBe('true')
+    fireEvent.keyDown(cell('Staff at D-01: Day'), { key: 'ArrowUp' })
+    expect(cell('Staff at D-01: Day').getAttribute('aria-selected')).toBe('true')
+    await set('Staff at D-01', '')
+    expect(sent.at(-1)).toEqual(['access.cell', { group: 'g', door: 'D-01', schedule: null }])
+    cell('Staff at D-01: refused')
+    await set('Group', 'n')
+    cell('Staff / Night at D-02: Late (Staff)')
+    await choose('Staff / Night at D-02: Late (Staff)')
+    screen.getByText('Passes already by Staff on Late.')
+  })
+  it('somebody who only looks sets nothing', async () => {
+    useSession.setState({ me: { state: 'in', name: 'eyes', role: 'viewer' }, expired: false })
+    render(<MatrixPage />)
+    await choose('Staff at D-01: Day')
+    expect(screen.queryByRole('combobox', { name: 'Staff at D-01' })).toBeNull()
   })
 })

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import {
+  accessCell,
   accessNotes,
   all,
   blockerOf,
@@ -255,6 +256,84 @@ describe('why somebody passes nowhere', () => {
     expect(code(w)).toBe('noCard')
     // All of them are told at once: who mends one is not sent back for the next.
     expect(blockersOf(w.facts, person(w), now).map((b) => b.code)).toEqual(['noCard', 'expired', 'noGroup'])
+  })
+})
+
+describe('one group at one door', () => {
+  const rules = (w: World) =>
+    all(w.facts, 'rule')
+      .map((r) => `${r.group} ${r.doors.join('+')} ${r.schedule}`)
+      .sort()
+  const cell = (w: World, schedule: string | null, door = 'D-01') => w.do('access.cell', { group: 'g', door, schedule })
+  const job = () => {
+    const w = smallJob()
+    w.do('door.add', { id: 'D-02', fields: { ref: 'D-02', name: 'Side', from: 'out', to: 'in', handle: true } })
+    w.do('schedule.put', { id: 'late', name: 'Late', periods: [{ days: [1], from: '18:00', to: '22:00' }] })
+    return w
+  }
+  it('is set on a schedule, on another one, and on none; other doors and groups keep theirs', () => {
+    const w = job()
+    w.do('group.put', { id: 'h', name: 'Other' })
+    w.do('rule.put', { id: 'rh', group: 'h', doors: ['D-01'], schedule: 'day' })
+    cell(w, 'day', 'D-02')
+    expect(rules(w)).toEqual(['g D-01+D-02 day', 'h D-01 day'])
+    cell(w, 'late')
+    expect(rules(w)).toEqual(['g D-01 late', 'g D-02 day', 'h D-01 day'])
+    expect(accessCell(w.facts, 'g', 'D-01')).toEqual({ own: ['late'], through: [] })
+    cell(w, null)
+    expect(rules(w)).toEqual(['g D-02 day', 'h D-01 day'])
+    cell(w, null)
+    expect(rules(w)).toHaveLength(2)
+  })
+  it('several schedules become the one that is set', () => {
+    const w = job()
+    w.do('rule.put', { id: 'r2', group: 'g', doors: ['D-01', 'D-02'], schedule: 'late' })
+    expect(accessCell(w.facts, 'g', 'D-01').own).toEqual(['day', 'late'])
+    cell(w, 'day')
+    expect(rules(w)).toEqual(['g D-01 day', 'g D-02 late'])
+  })
+  it('what comes through a group that it is in is told apart, and stays', () => {
+    const w = job()
+    w.do('group.put', { id: 'n', name: 'Night', parent: 'g' })
+    expect(accessCell(w.facts, 'n', 'D-01')).toEqual({ own: [], through: [{ group: 'g', schedule: 'day' }] })
+    w.do('access.cell', { group: 'n', door: 'D-01', schedule: 'late' })
+    expect(accessCell(w.facts, 'n', 'D-01')).toEqual({ own: ['late'], through: [{ group: 'g', schedule: 'day' }] })
+    expect(rules(w)).toEqual(['g D-01 day', 'n D-01 late'])
+  })
+  it.each([
+    [{ group: 'none', door: 'D-01', schedule: 'day' }],
+    [{ group: 'g', door: 'none', schedule: 'day' }],
+    [{ group: 'g', door: 'D-01', schedule: 'none' }],
+  ])('is refused for what is not there: %j', (payload) => {
+    expect(refused(job(), 'access.cell', payload).says).toMatch(/There is no/)
+  })
+  it('whatever is set, cell by cell, every other cell stays as it was', () => {
+    const groups = ['g', 'h', 'k']
+    const doors = ['D-01', 'D-02']
+    const schedules = ['day', 'late']
+    const step = fc.record({
+      group: fc.constantFrom(...groups),
+      door: fc.constantFrom(...doors),
+      schedule: fc.constantFrom(...schedules, null),
+    })
+    fc.assert(
+      fc.property(fc.array(step, { maxLength: 12 }), (steps) => {
+        const w = job()
+        for (const g of ['h', 'k']) w.do('group.put', { id: g, name: g })
+        const model = new Map<string, string | null>([['g D-01', 'day']])
+        for (const s of steps) {
+          w.do('access.cell', s)
+          model.set(`${s.group} ${s.door}`, s.schedule)
+          for (const g of groups)
+            for (const d of doors) {
+              const set = model.get(`${g} ${d}`) ?? null
+              expect(accessCell(w.facts, g, d).own).toEqual(set === null ? [] : [set])
+            }
+        }
+        expect(all(w.facts, 'rule').every((r) => r.doors.length > 0)).toBe(true)
+      }),
+      { numRuns: 60 },
+    )
   })
 })
 

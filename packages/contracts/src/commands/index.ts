@@ -1,5 +1,6 @@
 import type { Change, Facts } from '@rauta/core'
 import type { Command, CommandContext } from './command'
+import * as access from './accessCell'
 import * as busDevices from './busDevices'
 import * as cards from './cards'
 import * as devices from './devices'
@@ -22,6 +23,7 @@ const isCommand = (value: unknown): value is Command =>
 /** Every command by its name. */
 export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
   [
+    access,
     job,
     doors,
     manyDoors,
@@ -55,7 +57,8 @@ type PayloadsOf<M> = {
     : never
 }
 /** What each command takes, by its name: `send('reading.add', …)` is held to it where it is written. */
-export type CommandPayloads = PayloadsOf<typeof job> &
+export type CommandPayloads = PayloadsOf<typeof access> &
+  PayloadsOf<typeof job> &
   PayloadsOf<typeof doors> &
   PayloadsOf<typeof manyDoors> &
   PayloadsOf<typeof doorlist> &

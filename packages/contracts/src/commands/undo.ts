@@ -35,6 +35,7 @@ export const planEdits: ReadonlySet<string> = new Set([
   'sheet.remove',
   'doors.import',
   'people.import',
+  'access.cell',
 ])
 const planKinds: ReadonlySet<RecordKind> = new Set([
   'door',

@@ -57,7 +57,7 @@ export function findEntries(facts: Facts): FindEntry[] {
       p.cards.map((c): FindEntry => ({
         kind: 'card',
         title: `Card ${cardName(c)}`,
-        says: `${p.name}${c.state === 'lost' ? ', lost' : ''}`,
+        says: `${p.name}${c.state === 'in use' ? '' : `, ${c.state}`}`,
         at: { kind: 'person', id: p.id },
         words: small([cardName(c), String(c.number)]),
       })),

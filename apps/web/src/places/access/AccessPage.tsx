@@ -78,6 +78,9 @@ export function AccessPage({ chosen }: { chosen?: string | undefined }) {
         ) : null}
       </Sheet>
       {wide ? <Why /> : null}
+      <Sheet>
+        <Action kind="plain" label="Groups by doors, at a glance" onPress={() => router.push('/matrix')} />
+      </Sheet>
       <Groups />
     </Screen>
   )

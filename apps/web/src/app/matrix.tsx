@@ -1,0 +1,5 @@
+import { MatrixPage } from '../places/access/MatrixPage'
+
+export default function Route() {
+  return <MatrixPage />
+}

@@ -1,0 +1,38 @@
+import { all, type Facts } from '../job/facts'
+import { groupsUpwards } from './groups'
+
+type Passing = ReadonlyMap<string, ReadonlyMap<string, readonly string[]>>
+
+const kept = new WeakMap<Facts['rule'], Passing>()
+
+/** Schedules on which each group passes each door by rules of its own: group, then door, then ids of schedules. */
+function passing(facts: Facts): Passing {
+  let found = kept.get(facts.rule)
+  if (!found) {
+    const made = new Map<string, Map<string, string[]>>()
+    for (const { group, doors, schedule } of all(facts, 'rule')) {
+      const row = made.get(group) ?? new Map<string, string[]>()
+      made.set(group, row)
+      for (const door of doors) row.set(door, [...new Set([...(row.get(door) ?? []), schedule])])
+    }
+    kept.set(facts.rule, (found = made))
+  }
+  return found
+}
+
+/** What a group may at a door. */
+export interface AccessCell {
+  /** Ids of schedules, by rules of its own. */
+  own: readonly string[]
+  /** By rules of a group that it is in. */
+  through: readonly { group: string; schedule: string }[]
+}
+
+export function accessCell(facts: Facts, group: string, door: string): AccessCell {
+  const by = passing(facts)
+  const [, ...above] = groupsUpwards(facts.group, group)
+  return {
+    own: by.get(group)?.get(door) ?? [],
+    through: above.flatMap((g) => (by.get(g)?.get(door) ?? []).map((schedule) => ({ group: g, schedule }))),
+  }
+}
