@@ -259,6 +259,7 @@ describe('a person', () => {
         name: 'Alva Quist',
         cards: [],
         groups: ['g'],
+        knew: [],
         company: 'Lift works',
         validUntil: '2027-01-31',
         longer: true,

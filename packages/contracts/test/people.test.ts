@@ -128,6 +128,20 @@ describe('cards change hands and states', () => {
     w.do('person.put', { id: 'q', number: '2', name: 'Another', cards: [], groups: ['g'] })
     return w
   }
+  it('a card that was read in while somebody had the form open is not taken away by saving it', () => {
+    const w = two()
+    const { past: _past, ...form } = person(w, 'q')
+    w.do('card.give', { person: 'q', card: { id: 'new', facility: 5, number: 80 } })
+    w.do('person.put', { ...form, name: 'Renamed', knew: [] })
+    expect(person(w, 'q')).toMatchObject({ name: 'Renamed', cards: [{ id: 'new', number: 80 }] })
+    expect(person(w, 'q')).not.toHaveProperty('knew')
+    // Whoever had seen it takes it away, and so does whoever says nothing of what they saw.
+    w.do('person.put', { ...form, knew: ['new'] })
+    expect(person(w, 'q').cards).toEqual([])
+    w.do('card.give', { person: 'q', card: { id: 'new', facility: 5, number: 80 } })
+    w.do('person.put', form)
+    expect(person(w, 'q').cards).toEqual([])
+  })
   it('lost, withdrawn and found again, each in one step; what says nothing is told as nothing', () => {
     const w = two()
     expect(Object.keys(credential(w)).sort()).toEqual(['card', 'enabled', 'format', 'holder', 'profiles'])

@@ -13169,7 +13169,7 @@ return errors === 0;
 }
 
 export const person_put = validate19;
-const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"}},"required":["id","number","name","cards","groups"]};
+const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"},"knew":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":100}},"required":["id","number","name","cards","groups"]};
 
 function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -13849,14 +13849,85 @@ vErrors.push(err54);
 errors++;
 }
 }
-}
-else {
-const err55 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data.knew !== undefined){
+let data19 = data.knew;
+if(Array.isArray(data19)){
+if(data19.length > 100){
+const err55 = {instancePath:instancePath+"/knew",schemaPath:"#/properties/knew/maxItems",keyword:"maxItems",params:{limit: 100},message:"must NOT have more than 100 items"};
 if(vErrors === null){
 vErrors = [err55];
 }
 else {
 vErrors.push(err55);
+}
+errors++;
+}
+const len2 = data19.length;
+for(let i3=0; i3<len2; i3++){
+let data20 = data19[i3];
+if(typeof data20 === "string"){
+if(func3(data20) > 80){
+const err56 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err56];
+}
+else {
+vErrors.push(err56);
+}
+errors++;
+}
+if(func3(data20) < 1){
+const err57 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err57];
+}
+else {
+vErrors.push(err57);
+}
+errors++;
+}
+if(!pattern0.test(data20)){
+const err58 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err58];
+}
+else {
+vErrors.push(err58);
+}
+errors++;
+}
+}
+else {
+const err59 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err59];
+}
+else {
+vErrors.push(err59);
+}
+errors++;
+}
+}
+}
+else {
+const err60 = {instancePath:instancePath+"/knew",schemaPath:"#/properties/knew/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err60];
+}
+else {
+vErrors.push(err60);
+}
+errors++;
+}
+}
+}
+else {
+const err61 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err61];
+}
+else {
+vErrors.push(err61);
 }
 errors++;
 }

@@ -34,7 +34,8 @@ export const personDetails = {
 } as const
 export const detailNames = Object.keys(personDetails) as (keyof typeof personDetails)[]
 
-export const personPut = defineCommand<Omit<Person, 'past'>>()({
+/** @property knew ids of the cards that whoever sends it had seen: others that came meanwhile stay */
+export const personPut = defineCommand<Omit<Person, 'past'> & { knew?: string[] }>()({
   name: 'person.put',
   roles: everyFitter,
   schema: object(
@@ -49,10 +50,14 @@ export const personPut = defineCommand<Omit<Person, 'past'>>()({
       },
       groups: { type: 'array', items: id, maxItems: 50, uniqueItems: true },
       ...personDetails,
+      knew: { type: 'array', items: id, maxItems: 100 },
     },
-    detailNames,
+    [...detailNames, 'knew'],
   ),
-  apply(facts, p) {
+  apply(facts, { knew, ...p }) {
+    const meanwhile = knew
+      ? (facts.person[p.id]?.cards ?? []).filter((c) => !knew.includes(c.id) && !p.cards.some((x) => x.id === c.id))
+      : []
     const twin = p.number && all(facts, 'person').find((x) => x.number === p.number && x.id !== p.id)
     if (twin) throw new Refusal(`Number ${p.number} already belongs to ${twin.name}.`, 'number')
     const validity = validityFault(p)
@@ -65,7 +70,8 @@ export const personPut = defineCommand<Omit<Person, 'past'>>()({
     }
     for (const group of p.groups) existing(facts.group[group], 'group', group)
     const past = facts.person[p.id]?.past
-    return [put(facts, 'person', past ? { ...p, past } : p)]
+    const next = meanwhile.length ? { ...p, cards: [...p.cards, ...meanwhile] } : p
+    return [put(facts, 'person', past ? { ...next, past } : next)]
   },
   words: (f, p) => `${f.person[p.id] ? 'Changed' : 'Added'} ${p.name}`,
 })

@@ -121,6 +121,8 @@ interface PersonFields {
   number: string
   name: string
   cards: CardForm[]
+  /** Cards that were there when it was opened: another that is read in meanwhile is not taken away by saving. */
+  knew: string[]
   groups: string[]
   company: string
   contact: string
@@ -136,6 +138,7 @@ const fieldsOf = (p: Person | undefined, number: string): PersonFields => ({
   number: p?.number ?? number,
   groups: p?.groups ?? [],
   cards: (p?.cards ?? []).map(cardForm),
+  knew: (p?.cards ?? []).map((c) => c.id),
   company: p?.company ?? '',
   contact: p?.contact ?? '',
   remark: p?.remark ?? '',
@@ -148,12 +151,13 @@ const fieldsOf = (p: Person | undefined, number: string): PersonFields => ({
 const said = <K extends string>(key: K, text: string) =>
   text.trim() ? ({ [key]: text.trim() } as { [P in K]: string }) : {}
 
-const personOf = (form: PersonFields): Omit<Person, 'past'> => ({
+const personOf = (form: PersonFields): Omit<Person, 'past'> & { knew: string[] } => ({
   id: form.id,
   number: form.number.trim(),
   name: form.name.trim(),
   cards: form.cards.map(cardOfForm),
   groups: form.groups,
+  knew: form.knew,
   ...said('company', form.company),
   ...said('contact', form.contact),
   ...said('remark', form.remark),
