@@ -374,7 +374,7 @@ describe('a key file that is gone', () => {
       const said = await site.ask('GET', '/facts')
       expect(JSON.stringify(said.body['aside'])).toContain('Put it back')
       // What needs no seal goes on; what belongs into a door's record does not.
-      await site.command('group.put', { id: `g${v7()}`, name: 'Night' })
+      await site.command('group.put', { id: `g${v7()}`, name: `Night ${v7().slice(-6)}` })
       const [of] = all(site.facts, 'door')
       const refused = await site.ask('POST', '/commands', {
         id: v7(),
