@@ -27,7 +27,7 @@ for (const [size, viewport] of [
     await page.getByRole('button', { name: 'Add the group' }).click()
     await page.getByRole('button', { name: new RegExp(`^Guests ${tag}`) }).click()
     await page.getByRole('textbox', { name: `Name of Guests ${tag}` }).fill(`Visitors ${tag}`)
-    await page.getByRole('button', { name: 'Save the name' }).click()
+    await page.getByRole('button', { name: 'Save the group' }).click()
 
     await page.goto('/people/new')
     await page.getByRole('textbox', { name: 'Name', exact: true }).fill(`Aino ${tag}`)

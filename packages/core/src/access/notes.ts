@@ -43,7 +43,7 @@ export function accessNotes(facts: Facts): AccessNote[] {
       says: `Nobody passes ${closed.length === 1 ? 'this door' : `these ${closed.length} doors`}: ${closed
         .slice(0, 6)
         .map((d) => d.ref)
-        .join(', ')}${closed.length > 6 ? ' …' : ''}.`,
+        .join(', ')}${closed.length > 6 ? ' …' : '.'}`,
     })
   return notes
 }

@@ -109,6 +109,7 @@ export function Grid({ label, rows, columns, headOf, cellOf, at, onChoose }: Gri
                 right: 0,
                 top: index * rowHeight,
                 height: rowHeight,
+                boxSizing: 'border-box',
                 display: 'grid',
                 gridTemplateColumns: template,
                 borderBottom: line,
