@@ -316,7 +316,11 @@ describe('groups by doors', () => {
     expect(cell('Staff at D-01: Day').getAttribute('aria-selected')).toBe('true')
     fireEvent.keyDown(cell('Staff at D-01: Day'), { key: 'ArrowUp' })
     expect(cell('Staff at D-01: Day').getAttribute('aria-selected')).toBe('true')
+    // The keys took the focus along; setting the cell below leaves it there.
+    expect(document.activeElement).toBe(cell('Staff at D-01: Day'))
+    act(() => screen.getByRole('combobox', { name: 'Staff at D-01' }).focus())
     await set('Staff at D-01', '')
+    expect(document.activeElement).toBe(screen.getByRole('combobox', { name: 'Staff at D-01' }))
     expect(sent.at(-1)).toEqual(['access.cell', { group: 'g', door: 'D-01', schedule: null }])
     cell('Staff at D-01: refused')
     await set('Group', 'n')

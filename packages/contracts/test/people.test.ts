@@ -135,6 +135,13 @@ describe('cards change hands and states', () => {
     w.do('person.put', { ...form, name: 'Renamed', knew: [] })
     expect(person(w, 'q')).toMatchObject({ name: 'Renamed', cards: [{ id: 'new', number: 80 }] })
     expect(person(w, 'q')).not.toHaveProperty('knew')
+    // Typed into the form as well it is one card, not two.
+    w.do('person.put', { ...form, cards: [{ id: 'typed', facility: 5, number: 80, state: 'in use' }], knew: [] })
+    expect(person(w, 'q').cards.map((c) => c.id)).toEqual(['typed'])
+    const full = Array.from({ length: 10 }, (_, n) => ({ id: `f${n}`, facility: 6, number: n, state: 'in use' }))
+    expect(refused(w, 'person.put', { ...form, cards: full, knew: [] })).toMatchObject({ field: 'cards' })
+    w.do('person.put', { ...form, cards: [], knew: ['typed'] })
+    w.do('card.give', { person: 'q', card: { id: 'new', facility: 5, number: 80 } })
     // Whoever had seen it takes it away, and so does whoever says nothing of what they saw.
     w.do('person.put', { ...form, knew: ['new'] })
     expect(person(w, 'q').cards).toEqual([])

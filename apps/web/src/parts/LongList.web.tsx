@@ -1,7 +1,6 @@
-import { useVirtualizer } from '@tanstack/react-virtual'
 import { useEffect, useRef, useState } from 'react'
+import { scrollerOf, useInView } from './inView'
 import type { LongListProps } from './LongList'
-import { usePageScroll } from './Screen'
 
 /** Lists of so many rows are drawn whole, so that the browser finds and reads all of them. */
 const wholeUpTo = 60
@@ -13,37 +12,10 @@ const places = 40
 
 /** A list in a place, of which only what is in view and a little beyond is drawn: it opens as fast with 500 rows as with 20. */
 export function LongList<R extends { id: string }>({ label, rows, rowHeight, chosen, draw }: LongListProps<R>) {
-  const page = usePageScroll()
   const list = useRef<HTMLDivElement>(null)
-  /** Null until it is measured. */
-  const [above, setAbove] = useState<number | null>(null)
   const whole = rows.length <= wholeUpTo
   const overscan = useGrowing(whole ? rows.length : beyond)
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: () => scrollerOf(page),
-    estimateSize: () => rowHeight,
-    overscan,
-    scrollMargin: above ?? 0,
-    // What stands in view at the first look, before anything is measured.
-    initialRect: { width: 390, height: 844 },
-  })
-  // What stands above the list, its head and what else was found, grows and shrinks.
-  // Not before what scrolls is there: it comes after what stands in it.
-  useEffect(() => {
-    const outer = scrollerOf(page)
-    const content = outer?.firstElementChild
-    if (!outer || !content) return undefined
-    const look = () => {
-      const box = list.current
-      if (box)
-        setAbove(Math.round(box.getBoundingClientRect().top - outer.getBoundingClientRect().top + outer.scrollTop))
-    }
-    look()
-    const sizes = new ResizeObserver(look)
-    sizes.observe(content)
-    return () => sizes.disconnect()
-  }, [page])
+  const { virtual, above, page } = useInView(list, { count: rows.length, rowHeight, overscan })
   const at = rows.findIndex((r) => r.id === chosen)
   // Brought into view when it is chosen, also where the list comes with it; not when the list around it changes.
   const shown = useRef<string>(undefined)
@@ -91,9 +63,6 @@ export function LongList<R extends { id: string }>({ label, rows, rowHeight, cho
     </div>
   )
 }
-
-const scrollerOf = (page: ReturnType<typeof usePageScroll>): HTMLElement | null =>
-  (page.current?.getScrollableNode() as HTMLElement | undefined) ?? null
 
 /** Grows turn by turn up to the number given. */
 function useGrowing(to: number): number {

@@ -1,15 +1,15 @@
 import {
   cardFault,
+  cardKey,
   cardName,
   cardStates,
-  kitCards,
+  isTestCard,
   mostCards,
   ownerOf,
   put,
   sameCard,
   type CardState,
   type Facts,
-  type Person,
   type StoredCard,
 } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
@@ -33,20 +33,19 @@ export function checkCard(facts: Facts, c: StoredCard, person: string, field: st
 export function soundCard(facts: Facts, c: StoredCard, seen: Set<string>): void {
   const fault = cardFault(c)
   if (fault) throw new Refusal(fault)
-  const key = `${c.format ?? ''}/${cardName(c)}`
-  if (seen.has(key)) throw new Refusal(`Card ${cardName(c)} stands in the list twice.`)
-  seen.add(key)
-  const kit = facts.testCards['kit']
-  if (kit && kitCards(kit).some(([, t]) => sameCard(t, c)))
-    throw new Refusal(`Card ${cardName(c)} is one of the test cards.`)
+  if (seen.has(cardKey(c))) throw new Refusal(`Card ${cardName(c)} stands in the list twice.`)
+  seen.add(cardKey(c))
+  noTestCard(facts, c)
+}
+
+function noTestCard(facts: Facts, c: StoredCard, field?: string): void {
+  if (isTestCard(facts, c)) throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, field)
 }
 
 /** A card of a person: nobody else's, and none of the test cards. */
 export function checkPersonCard(facts: Facts, c: StoredCard, person: string, field: string): void {
   checkCard(facts, c, person, field)
-  const kit = facts.testCards['kit']
-  if (kit && kitCards(kit).some(([, t]) => sameCard(t, c)))
-    throw new Refusal(`Card ${cardName(c)} is one of the test cards.`, field)
+  noTestCard(facts, c, field)
 }
 
 const cardOf = (facts: Facts, person: string, which: string) => {
@@ -60,10 +59,6 @@ const cardOf = (facts: Facts, person: string, which: string) => {
     ),
   }
 }
-const withoutCard = (holder: Person, which: string): Person => ({
-  ...holder,
-  cards: holder.cards.filter((c) => c.id !== which),
-})
 
 /** A card that was just read is somebody's: given at a door, to one person. */
 export const cardGive = defineCommand<{ person: string; card: StoredCard & { id: string } }>()({
@@ -99,7 +94,8 @@ export const cardPass = defineCommand<{ from: string; card: string; to: string }
     const taken = to.cards.some((c) => c.id === cardId)
     return [
       put(facts, 'person', {
-        ...withoutCard(holder, p.card),
+        ...holder,
+        cards: holder.cards.filter((c) => c.id !== p.card),
         past: [...(holder.past ?? []), { ...number, to: to.id, at }].slice(-mostPast),
       }),
       put(facts, 'person', {

@@ -6,6 +6,7 @@ import {
   kitCards,
   mostCards,
   periodFault,
+  personDetails,
   groupFault,
   put,
   sameCard,
@@ -14,6 +15,8 @@ import {
   type Facts,
   type Group,
   type Person,
+  type PersonCard,
+  type PersonDetail,
   type Rule,
   type Schedule,
   type SpecialDay,
@@ -24,15 +27,24 @@ import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, 
 
 const day = { type: 'string', maxLength: 16 } as const
 /** What a person has besides cards and groups; the same for a form and for a row of a list. */
-export const personDetails = {
+export const detailSchemas = {
   company: { type: 'string', minLength: 1, maxLength: 120 },
   contact: { type: 'string', minLength: 1, maxLength: 120 },
   remark: { type: 'string', minLength: 1, maxLength: 500 },
   validFrom: day,
   validUntil: day,
   longer: flag,
-} as const
-export const detailNames = Object.keys(personDetails) as (keyof typeof personDetails)[]
+} as const satisfies Record<PersonDetail, object>
+
+/** Cards that somebody was given while others had their form open, and that are not typed there as well. */
+const cameMeanwhile = (
+  before: Person | undefined,
+  typed: readonly PersonCard[],
+  knew: readonly string[] | undefined,
+) =>
+  knew
+    ? (before?.cards ?? []).filter((c) => !knew.includes(c.id) && !typed.some((x) => x.id === c.id || sameCard(x, c)))
+    : []
 
 /** @property knew ids of the cards that whoever sends it had seen: others that came meanwhile stay */
 export const personPut = defineCommand<Omit<Person, 'past'> & { knew?: string[] }>()({
@@ -49,15 +61,14 @@ export const personPut = defineCommand<Omit<Person, 'past'> & { knew?: string[] 
         items: object({ id, ...card, state: { enum: cardStates } }, optionalOfCard),
       },
       groups: { type: 'array', items: id, maxItems: 50, uniqueItems: true },
-      ...personDetails,
+      ...detailSchemas,
       knew: { type: 'array', items: id, maxItems: 100 },
     },
-    [...detailNames, 'knew'],
+    [...personDetails, 'knew'],
   ),
   apply(facts, { knew, ...p }) {
-    const meanwhile = knew
-      ? (facts.person[p.id]?.cards ?? []).filter((c) => !knew.includes(c.id) && !p.cards.some((x) => x.id === c.id))
-      : []
+    const cards = [...p.cards, ...cameMeanwhile(facts.person[p.id], p.cards, knew)]
+    if (cards.length > mostCards) throw new Refusal(`${p.name} would have more than ${mostCards} cards.`, 'cards')
     const twin = p.number && all(facts, 'person').find((x) => x.number === p.number && x.id !== p.id)
     if (twin) throw new Refusal(`Number ${p.number} already belongs to ${twin.name}.`, 'number')
     const validity = validityFault(p)
@@ -70,8 +81,7 @@ export const personPut = defineCommand<Omit<Person, 'past'> & { knew?: string[] 
     }
     for (const group of p.groups) existing(facts.group[group], 'group', group)
     const past = facts.person[p.id]?.past
-    const next = meanwhile.length ? { ...p, cards: [...p.cards, ...meanwhile] } : p
-    return [put(facts, 'person', past ? { ...next, past } : next)]
+    return [put(facts, 'person', { ...p, cards, ...(past ? { past } : {}) })]
   },
   words: (f, p) => `${f.person[p.id] ? 'Changed' : 'Added'} ${p.name}`,
 })

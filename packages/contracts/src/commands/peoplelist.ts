@@ -2,6 +2,8 @@ import {
   GroupsToCome,
   mostCards,
   nextNumber,
+  numberAfter,
+  personDetails,
   put,
   sameCard,
   validityFault,
@@ -10,10 +12,10 @@ import {
   type ListedPerson,
   type Person,
 } from '@rauta/core'
-import { details, PeopleKnown } from '@rauta/core/peoplelist'
+import { PeopleKnown } from '@rauta/core/peoplelist'
 import { card, optionalOfCard, soundCard } from './cards'
 import { defineCommand, everyFitter, name, object, Refusal, text } from './command'
-import { personDetails } from './people'
+import { detailSchemas } from './people'
 
 const short = { type: 'string', maxLength: 200 } as const
 const listed = {
@@ -24,7 +26,7 @@ const listed = {
     name,
     groups: { type: 'array', maxItems: 50, items: { type: 'string', minLength: 1, maxLength: 1000 } },
     cards: { type: 'array', maxItems: mostCards, items: object(card, optionalOfCard) },
-    ...personDetails,
+    ...detailSchemas,
   },
 } as const
 
@@ -56,9 +58,9 @@ export const peopleImport = defineCommand<PeopleImport>()({
       const own = found?.id ?? `${id}-${n}`
       if (seen.has(own)) throw new Refusal(`${row.number ?? row.name} stands in the list twice.`)
       seen.add(own)
-      while (taken.has(number.toUpperCase())) number = oneMore(number)
+      while (taken.has(number.toUpperCase())) number = numberAfter(number)
       const before = found ?? { id: own, number: row.number ?? number, name: '', cards: [], groups: [] }
-      if (!found && row.number === undefined) number = oneMore(number)
+      if (!found && row.number === undefined) number = numberAfter(number)
       for (const c of row.cards ?? []) {
         const holder = known.holderOf(c)
         if (holder && holder.id !== own) throw new Refusal(`A card of ${row.name ?? before.name} is ${holder.name}’s.`)
@@ -82,8 +84,6 @@ export const peopleImport = defineCommand<PeopleImport>()({
     return `Took ${p.file} over: ${p.people.length - changed} people new, ${changed} changed`
   },
 })
-
-const oneMore = (number: string): string => String(Number(number) + 1).padStart(number.length, '0')
 
 /** Groups of a list by their paths; those that the job lacks are made, each inside the one that it is in. */
 class NewGroups {
@@ -116,7 +116,7 @@ class NewGroups {
 
 function withRow(person: Person, row: ListedPerson, groupId: (path: string) => string, id: string): Person {
   const next: Person = { ...person, ...(row.name === undefined ? {} : { name: row.name }) }
-  for (const field of details) if (row[field] !== undefined) Object.assign(next, { [field]: row[field] })
+  for (const field of personDetails) if (row[field] !== undefined) Object.assign(next, { [field]: row[field] })
   if (row.longer === false) delete next.longer
   if (!next.name) throw new Refusal('Somebody new in the list has no name.')
   const fault = validityFault(next)

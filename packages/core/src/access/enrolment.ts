@@ -12,14 +12,13 @@ import {
 } from '../cards/card'
 import { readingsOf, type CardReading } from '../cards/detective'
 import { strangeReadWords } from '../cards/strange'
-
 import type { Door } from '../doors/door'
 import { accessPlaces } from '../doors/accesspoints'
 import type { Sheets } from '../devices/sheet'
 import { all, type Facts } from '../job/facts'
 import type { DeviceEvent } from '../proving/events'
-import { kitCards, type Person, type PersonCard } from './records'
-import { holderOf } from './holders'
+import type { Person, PersonCard } from './records'
+import { holderOf, isTestCard } from './holders'
 
 /** A reader at which cards are read in. */
 export interface EnrolmentPlace {
@@ -44,8 +43,7 @@ export function holdingOf(facts: Facts, card: StoredCard): Holding {
     const own = person.cards.find((c) => sameCard(c, card))
     if (own) return { of: 'person', person, card: own }
   }
-  const kit = facts.testCards['kit']
-  return kit && kitCards(kit).some(([, t]) => sameCard(t, card)) ? { of: 'test' } : { of: 'nobody' }
+  return isTestCard(facts, card) ? { of: 'test' } : { of: 'nobody' }
 }
 
 /** One way to keep what was read. */
@@ -143,10 +141,13 @@ function fromValue(value: bigint): StoredCard[] {
   return cards
 }
 
+/** One more, as wide as it is. @param number digits */
+export const numberAfter = (number: string): string => String(Number(number) + 1).padStart(number.length, '0')
+
 /** The next number of a person where numbers are given by themselves: one more than the highest, as wide as the widest. */
 export function nextNumber(facts: Facts): string {
   const numbers = all(facts, 'person').flatMap((p) => (/^\d{1,9}$/.test(p.number) ? [p.number] : []))
   const highest = numbers.reduce((most, n) => Math.max(most, Number(n)), 0)
   const wide = numbers.reduce((most, n) => Math.max(most, n.length), numbers.length ? 1 : 3)
-  return String(highest + 1).padStart(wide, '0')
+  return numberAfter(String(highest).padStart(wide, '0'))
 }

@@ -61,7 +61,7 @@ export interface NewGroup {
 }
 
 /** Letters of a group's name; as those of a person's. */
-export const longestGroupName = 120
+const longestGroupName = 120
 /** How deep groups may lie in each other. */
 const deepest = 8
 
@@ -80,9 +80,6 @@ export class GroupsToCome {
     for (const [name, ids] of names)
       if (ids.length === 1 && ids[0] && !this.known.has(name)) this.known.set(name, ids[0])
   }
-
-  /** Whether a text is the name or the path of a group, as it stands. */
-  has = (text: string): boolean => this.known.has(plainPath(text))
 
   /** What is wrong with a path, or null. */
   faultOf(text: string): string | null {

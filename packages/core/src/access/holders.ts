@@ -43,6 +43,12 @@ export function holderOf(facts: Facts, reading: CardReading): string | null {
   return (known.find((k) => k.format === reading.format) ?? known[0])?.says ?? null
 }
 
+/** Whether a card is one of those that the engineer proves doors with. */
+export function isTestCard(facts: Facts, card: StoredCard): boolean {
+  const kit = facts.testCards['kit']
+  return !!kit && kitCards(kit).some(([, t]) => sameCard(t, card))
+}
+
 /** Who has a card already, or null. @param but somebody whose own cards do not count */
 export const ownerOf = (facts: Facts, card: StoredCard, but: string): string | null =>
   all(facts, 'person').find((p) => p.id !== but && p.cards.some((c) => sameCard(c, card)))?.name ?? null

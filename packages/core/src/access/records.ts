@@ -11,6 +11,10 @@ export interface PersonCard extends StoredCard {
   state: CardState
 }
 
+/** What somebody has besides number, name, cards and groups. */
+export const personDetails = ['company', 'contact', 'remark', 'validFrom', 'validUntil', 'longer'] as const
+export type PersonDetail = (typeof personDetails)[number]
+
 /** A card that somebody had, and who has it since. */
 export interface PastCard extends StoredCard {
   /** Id of the person. */

@@ -1,4 +1,4 @@
-import { momentIn } from '../time/wallClock'
+import { minuteText, momentIn } from '../time/wallClock'
 import type { Person } from './records'
 
 type Valid = Pick<Person, 'validFrom' | 'validUntil'>
@@ -25,8 +25,7 @@ const dayAfter = (date: string): string =>
 function firstMoment(zone: string, date: string, time: string): number | undefined {
   const [hours = 0, minutes = 0] = time.split(':').map(Number)
   for (let minute = hours * 60 + minutes; minute < 1440; minute++) {
-    const clock = `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`
-    const at = momentIn(zone, `${date}T${clock}`)
+    const at = momentIn(zone, `${date}T${minuteText(minute)}`)
     if (at !== null) return at
   }
   return undefined

@@ -113,11 +113,11 @@ export function cardName(card: StoredCard): string {
     : (card.serial.match(/../g) ?? []).join(' ')
 }
 
-export const sameCard = (a: StoredCard, b: StoredCard): boolean =>
-  (a.format ?? usualFormat) === (b.format ?? usualFormat) &&
-  a.facility === b.facility &&
-  a.number === b.number &&
-  (a.serial ?? '').toUpperCase() === (b.serial ?? '').toUpperCase()
+/** Two cards with the same one are the same card. */
+export const cardKey = (c: StoredCard): string =>
+  `${c.format ?? usualFormat}/${c.facility}/${c.number}/${(c.serial ?? '').toUpperCase()}`
+
+export const sameCard = (a: StoredCard, b: StoredCard): boolean => cardKey(a) === cardKey(b)
 
 /** Bits as an event carries them: how many, and their value: `34/003D1141A`. */
 export const bitsText = (bits: Bits): string => `${bits.length}/${hexOf(bits)}`

@@ -3,7 +3,7 @@ import type { Cell, Table } from '../columns/table'
 import { readKey } from '../config/parts'
 import { asObject, plainWords } from '../config/parts/kind'
 import type { Config, Json } from '../config/records'
-import { wallClock } from '../time/wallClock'
+import { minuteText, wallClock } from '../time/wallClock'
 import { personMeaningWords, type PersonMeaning } from './meanings'
 
 const columns = [
@@ -30,8 +30,7 @@ function clockCell(told: Json | undefined, zone: string): string {
   const at = Date.parse(told)
   if (Number.isNaN(at)) return tame(told)
   const { date, minute } = wallClock(at, zone)
-  const two = (n: number) => String(n).padStart(2, '0')
-  return `${date} ${two(Math.floor(minute / 60))}:${two(minute % 60)}`
+  return `${date} ${minuteText(minute)}`
 }
 
 interface Holder {

@@ -1,15 +1,13 @@
 import { groupPath, GroupsToCome, type NewGroup } from '../access/groups'
-import { kitCards, mostCards, type Person } from '../access/records'
+import { isTestCard } from '../access/holders'
+import { mostCards, personDetails, type Person } from '../access/records'
 import { validityFault } from '../access/validity'
-import { cardName, usualFormat, type StoredCard } from '../cards/card'
+import { cardKey, cardName, type StoredCard } from '../cards/card'
 import type { CellFault, RowState } from '../columns/fault'
 import { textOf } from '../columns/table'
 import { all, type Facts } from '../job/facts'
 import { personMeaningWords, type PersonMeaning } from './meanings'
 import type { ListedPerson, ListedPersonRow } from './read'
-
-/** What somebody has besides cards and groups. */
-export const details = ['company', 'contact', 'remark', 'validFrom', 'validUntil', 'longer'] as const
 
 /** One row against the job: what would happen, told in words. */
 export interface PersonRowPreview {
@@ -29,8 +27,6 @@ export interface PeoplePreview {
   groups: NewGroup[]
 }
 
-const cardKey = (c: StoredCard): string =>
-  `${c.format ?? usualFormat}/${c.facility}/${c.number}/${(c.serial ?? '').toUpperCase()}`
 const numberKey = (number: string): string => number.trim().toUpperCase()
 const nameKey = (name: string): string => textOf(name).toUpperCase()
 
@@ -39,15 +35,12 @@ export class PeopleKnown {
   private readonly byNumber = new Map<string, Person>()
   private readonly byName = new Map<string, Person[]>()
   private readonly byCard = new Map<string, Person>()
-  private readonly kit: ReadonlySet<string>
   constructor(facts: Facts) {
     for (const person of all(facts, 'person')) {
       if (person.number) this.byNumber.set(numberKey(person.number), person)
       this.byName.set(nameKey(person.name), [...(this.byName.get(nameKey(person.name)) ?? []), person])
       for (const card of person.cards) this.byCard.set(cardKey(card), person)
     }
-    const kit = facts.testCards['kit']
-    this.kit = new Set(kit ? kitCards(kit).map(([, card]) => cardKey(card)) : [])
   }
 
   /** By number, or by name where no number is told and one person has that name. `several`: more than one has it. */
@@ -57,7 +50,6 @@ export class PeopleKnown {
     return named.length > 1 ? 'several' : named[0]
   }
   holderOf = (card: StoredCard): Person | undefined => this.byCard.get(cardKey(card))
-  isTest = (card: StoredCard): boolean => this.kit.has(cardKey(card))
 }
 
 /** Lays rows beside the job's people. A bad row is told and left out; the others go on. */
@@ -97,8 +89,7 @@ class Looking {
       if (fault) whole('groups', `“${group.slice(0, 40)}”: ${fault}`, 'Write it as Staff / Night.')
     }
     for (const card of listed.cards ?? []) this.card(card, before, row, whole)
-    const more = (listed.cards ?? []).filter((c) => this.known.holderOf(c)?.id !== before?.id || !before)
-    if ((before?.cards.length ?? 0) + more.length > mostCards)
+    if ((before?.cards.length ?? 0) + this.fresh(before, listed).length > mostCards)
       whole('cards', `that would be more than ${mostCards} cards`, 'Take some out.')
     const validity = validityFault({ ...before, ...listed })
     if (validity) whole(validity.field, validity.says.replace(/\.$/, ''), 'Put the days right, or leave one empty.')
@@ -155,7 +146,7 @@ class Looking {
     const holder = this.known.holderOf(card)
     if (holder && holder.id !== before?.id)
       whole('cards', `card ${name} is ${holder.name}’s`, 'Pass it on there first, or write the right card.')
-    if (this.known.isTest(card))
+    if (isTestCard(this.facts, card))
       whole('cards', `card ${name} is one of the test cards`, 'Write another card, or change the test cards under Job.')
   }
 
@@ -175,7 +166,7 @@ class Looking {
     const word = (v: unknown) => (typeof v === 'boolean' ? yes(v) : String(v))
     if (listed.name !== undefined && listed.name !== before.name)
       says.push(`Name: ${before.name}, will be ${listed.name}`)
-    for (const field of details) {
+    for (const field of personDetails) {
       const value = listed[field]
       const was = before[field] ?? (field === 'longer' ? false : undefined)
       if (value !== undefined && value !== was)
@@ -186,9 +177,13 @@ class Looking {
       says.push(
         `Groups: ${before.groups.map((g) => groupPath(this.facts.group, g)).join('; ') || 'none'}, will be ${listed.groups?.join('; ')}`,
       )
-    for (const card of listed.cards ?? [])
-      if (this.known.holderOf(card)?.id !== before.id) says.push(`Gets card ${cardName(card)}`)
+    for (const card of this.fresh(before, listed)) says.push(`Gets card ${cardName(card)}`)
     return says
+  }
+
+  /** Cards of a row that are not this person's already. */
+  private fresh(before: Person | undefined, { cards = [] }: ListedPerson): StoredCard[] {
+    return cards.filter((c) => !before || this.known.holderOf(c)?.id !== before.id)
   }
 }
 

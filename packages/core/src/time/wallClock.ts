@@ -34,11 +34,14 @@ export function wallClock(atMs: number, zone: string): WallClock {
 
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
 
+const two = (n: number): string => String(n).padStart(2, '0')
+/** A minute of the day as a clock shows it: `08:15`. */
+export const minuteText = (minute: number): string => `${two(Math.floor(minute / 60))}:${two(minute % 60)}`
+
 /** What the clock at a place shows, for people: `Monday 2027-01-04 08:15`. */
 export function wallText(atMs: number, zone: string): string {
   const { date, weekday, minute } = wallClock(atMs, zone)
-  const two = (n: number) => String(n).padStart(2, '0')
-  return `${weekdays[weekday - 1]} ${date} ${two(Math.floor(minute / 60))}:${two(minute % 60)}`
+  return `${weekdays[weekday - 1]} ${date} ${minuteText(minute)}`
 }
 
 /** The moment at which the clock of a zone shows `2027-01-04 06:15`; null for what is no date and time, or for an hour that a night leaves out. Of an hour that comes twice the first. */

@@ -1,7 +1,6 @@
-import { useVirtualizer } from '@tanstack/react-virtual'
-import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useId, useRef, type KeyboardEvent } from 'react'
+import { useInView } from '../../parts/inView'
 import { T } from '../../parts/Text'
-import { usePageScroll } from '../../parts/Screen'
 import { useGround, useWide } from '../../theme'
 import type { GridProps } from './Grid'
 
@@ -21,32 +20,17 @@ const step: Readonly<Record<string, readonly [number, number]>> = {
 export function Grid({ label, rows, columns, headOf, cellOf, at, onChoose }: GridProps) {
   const ground = useGround()
   const wide = useWide()
-  const page = usePageScroll()
   const box = useRef<HTMLDivElement>(null)
   const id = useId()
-  const [above, setAbove] = useState(0)
-  const [byKey, setByKey] = useState(false)
-  const scroller = () => (page.current?.getScrollableNode() as HTMLElement | undefined) ?? null
-  useEffect(() => {
-    const outer = scroller()
-    if (!outer || !box.current) return
-    setAbove(Math.round(box.current.getBoundingClientRect().top - outer.getBoundingClientRect().top + outer.scrollTop))
-    // Measured anew where what stands above it may have changed.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [columns.length, rows.length])
-  const virtual = useVirtualizer({
-    count: rows.length,
-    getScrollElement: scroller,
-    estimateSize: () => rowHeight,
-    overscan: 6,
-    scrollMargin: above + headHeight,
-    initialRect: { width: 390, height: 844 },
-  })
+  const moved = useRef(false)
+  const { virtual } = useInView(box, { count: rows.length, rowHeight, overscan: 6, head: headHeight })
   const cellId = (door: string, group: string) => `${id}-${door}-${group}`
   const row = rows.findIndex((d) => d.id === at?.door)
   const column = columns.findIndex((g) => g.id === at?.group)
+  // Only after a key: whoever sets the chosen cell below stays where they are.
   useEffect(() => {
-    if (!byKey || !at) return
+    if (!moved.current || !at) return
+    moved.current = false
     virtual.scrollToIndex(row)
     document.getElementById(cellId(at.door, at.group))?.focus()
   })
@@ -57,7 +41,7 @@ export function Grid({ label, rows, columns, headOf, cellOf, at, onChoose }: Gri
     const door = rows[Math.min(rows.length - 1, Math.max(0, row + way[0]))]
     const group = columns[Math.min(columns.length - 1, Math.max(0, column + way[1]))]
     if (!door || !group) return
-    setByKey(true)
+    moved.current = true
     onChoose({ door: door.id, group: group.id })
   }
   if (rows.length === 0 || columns.length === 0) return null
@@ -137,10 +121,7 @@ export function Grid({ label, rows, columns, headOf, cellOf, at, onChoose }: Gri
                     tabIndex={chosen || first ? 0 : -1}
                     aria-selected={chosen}
                     aria-label={`${headOf(g)} at ${door.ref}: ${own || through || 'refused'}`}
-                    onClick={() => {
-                      setByKey(false)
-                      onChoose({ door: door.id, group: g.id })
-                    }}
+                    onClick={() => onChoose({ door: door.id, group: g.id })}
                     style={{
                       cursor: 'pointer',
                       display: 'flex',
