@@ -14,6 +14,7 @@ import { Photos } from './files/photos'
 import type { LanFacts } from './lan/facts'
 import type { Lan, LanOptions } from './lan/lan'
 import { Judging } from './live/judging'
+import { Rehearsals } from './live/rehearsals'
 import { LiveStream } from './live/stream'
 import { Subscriber } from './live/subscriber'
 import { LoadEngine } from './loads/engine'
@@ -111,6 +112,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   const loads = new LoadEngine(context, watcher)
   const subscriber = new Subscriber(context, watcher)
   new Judging(context)
+  new Rehearsals(context)
   const accounts = new Accounts(store.db, options.clock)
   const publicKey = chainKey === null ? (jobOf(log.facts)?.publicKey ?? '') : publicKeyOf(chainKey)
   // On a network whoever comes first could make themselves lead: the code stands in the terminal only.

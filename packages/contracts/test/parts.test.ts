@@ -8,11 +8,30 @@ const ajv = new Ajv({ strict: false })
 
 function job(): World {
   const w = smallJob({ ...magnetHardware, exitReader: 'reader-slim' })
+  w.do('controller.put', { ...w.facts.controller['a1'], sheet: 'controller-4' })
+  w.do('door.placeProposed', { id: 'D-01', controller: 'a1' })
   w.do('door.add', {
     id: 'D-02',
     fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', handle: true, hardware: strikeHardware },
   })
   w.do('door.placeProposed', { id: 'D-02', controller: 'a1' })
+  w.do('door.edit', {
+    id: 'D-02',
+    fields: {
+      behaviour: {
+        ...w.facts.door['D-02']?.behaviour,
+        preAlarmS: 5,
+        unlockAfterS: 2,
+        relockAt: 'opening',
+        freeOn: 'day',
+        firstPerson: true,
+        pairWithinS: 8,
+        reentryS: 60,
+        passback: 'refuse',
+        passbackS: 3600,
+      },
+    },
+  })
   w.do('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [{ from: '08:00', to: '12:00' }] })
   return w
 }
@@ -109,7 +128,8 @@ describe('the kinds of parts', () => {
     expect(about('door/D-01', {})).toEqual(['D-01'])
     expect(about('terminals/D-02', {})).toEqual(['D-02'])
     expect(about('accessPoint/D-01.R2', {})).toEqual(['D-01'])
-    expect(about('schedule/day', {})).toEqual(['D-01'])
+    // D-02 is free on it.
+    expect(about('schedule/day', {})).toEqual(['D-01', 'D-02'])
     expect(about('profile/g', { name: 'Staff', policies: [] })).toEqual(['D-01'])
     expect(about('credential/c', {})).toEqual(['D-01'])
     expect(about('test/credential/rauta-good', {})).toEqual(['D-01', 'D-02'])

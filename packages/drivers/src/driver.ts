@@ -6,6 +6,7 @@ import type {
   HeldPoint,
   Holds,
   Operation,
+  Rehearsal,
   Secured,
   StandingMode,
 } from '@rauta/core'
@@ -87,6 +88,10 @@ export interface Abilities {
   watch(): Promise<Watch>
   /** Tells a door to let go once, to stand open or locked, or to go back to its settings. */
   order(door: string, order: DoorOrder): Promise<void>
+  /** Makes a door stand as though its own hours said so, for a test; it goes back by itself after `seconds`. Null brings it back now. */
+  rehearse(door: string, as: Rehearsal | null, seconds: number): Promise<void>
+  /** Where these credentials were last is forgotten: none of them is in anywhere, or came in a moment ago. */
+  forget(credentials: readonly string[]): Promise<void>
   /** How it sees what hangs on its buses. */
   busDevices(): Promise<BusSeen[]>
   /** Sends bytes on one of its buses, and hands back what comes. */
@@ -117,6 +122,8 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   write: 'be loaded from here',
   watch: 'tell what happens at its doors',
   order: 'be told from here to let go or to lock',
+  rehearse: 'be made to stand as in its own hours, for a test',
+  forget: 'be told to forget who is in',
   busDevices: 'say what hangs on its buses',
   onBus: 'let others send on its buses',
   setBusKey: 'be given the keys of its readers',

@@ -2446,7 +2446,7 @@ return errors === 0;
 }
 
 export const door_add = validate15;
-const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
 const pattern16 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
 const pattern19 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
 
@@ -3266,9 +3266,11 @@ vErrors.push(err67);
 errors++;
 }
 }
-}
-else {
-const err68 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data11.preAlarmS !== undefined){
+let data24 = data11.preAlarmS;
+if(typeof data24 == "number"){
+if(data24 > 3600 || isNaN(data24)){
+const err68 = {instancePath:instancePath+"/fields/behaviour/preAlarmS",schemaPath:"#/properties/fields/properties/behaviour/properties/preAlarmS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err68];
 }
@@ -3277,13 +3279,8 @@ vErrors.push(err68);
 }
 errors++;
 }
-}
-if(data1.hardware !== undefined){
-let data24 = data1.hardware;
-if(data24 && typeof data24 == "object" && !Array.isArray(data24)){
-for(const key5 in data24){
-if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
-const err69 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(data24 < 1 || isNaN(data24)){
+const err69 = {instancePath:instancePath+"/fields/behaviour/preAlarmS",schemaPath:"#/properties/fields/properties/behaviour/properties/preAlarmS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err69];
 }
@@ -3293,11 +3290,8 @@ vErrors.push(err69);
 errors++;
 }
 }
-if(data24.entryReader !== undefined){
-let data25 = data24.entryReader;
-if(typeof data25 === "string"){
-if(func3(data25) > 80){
-const err70 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err70 = {instancePath:instancePath+"/fields/behaviour/preAlarmS",schemaPath:"#/properties/fields/properties/behaviour/properties/preAlarmS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err70];
 }
@@ -3306,8 +3300,12 @@ vErrors.push(err70);
 }
 errors++;
 }
-if(func3(data25) < 1){
-const err71 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.unlockAfterS !== undefined){
+let data25 = data11.unlockAfterS;
+if(typeof data25 == "number"){
+if(data25 > 60 || isNaN(data25)){
+const err71 = {instancePath:instancePath+"/fields/behaviour/unlockAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/unlockAfterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
 if(vErrors === null){
 vErrors = [err71];
 }
@@ -3316,8 +3314,8 @@ vErrors.push(err71);
 }
 errors++;
 }
-if(!pattern0.test(data25)){
-const err72 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(data25 < 1 || isNaN(data25)){
+const err72 = {instancePath:instancePath+"/fields/behaviour/unlockAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/unlockAfterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err72];
 }
@@ -3328,7 +3326,7 @@ errors++;
 }
 }
 else {
-const err73 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err73 = {instancePath:instancePath+"/fields/behaviour/unlockAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/unlockAfterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err73];
 }
@@ -3338,11 +3336,9 @@ vErrors.push(err73);
 errors++;
 }
 }
-if(data24.exitReader !== undefined){
-let data26 = data24.exitReader;
-if(typeof data26 === "string"){
-if(func3(data26) > 80){
-const err74 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data11.relockAt !== undefined){
+if("opening" !== data11.relockAt){
+const err74 = {instancePath:instancePath+"/fields/behaviour/relockAt",schemaPath:"#/properties/fields/properties/behaviour/properties/relockAt/const",keyword:"const",params:{allowedValue: "opening"},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err74];
 }
@@ -3351,8 +3347,12 @@ vErrors.push(err74);
 }
 errors++;
 }
-if(func3(data26) < 1){
-const err75 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.freeOn !== undefined){
+let data27 = data11.freeOn;
+if(typeof data27 === "string"){
+if(func3(data27) > 80){
+const err75 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err75];
 }
@@ -3361,8 +3361,8 @@ vErrors.push(err75);
 }
 errors++;
 }
-if(!pattern0.test(data26)){
-const err76 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data27) < 1){
+const err76 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err76];
 }
@@ -3371,9 +3371,8 @@ vErrors.push(err76);
 }
 errors++;
 }
-}
-else {
-const err77 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data27)){
+const err77 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err77];
 }
@@ -3383,11 +3382,8 @@ vErrors.push(err77);
 errors++;
 }
 }
-if(data24.lock !== undefined){
-let data27 = data24.lock;
-if(typeof data27 === "string"){
-if(func3(data27) > 80){
-const err78 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err78 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err78];
 }
@@ -3396,8 +3392,12 @@ vErrors.push(err78);
 }
 errors++;
 }
-if(func3(data27) < 1){
-const err79 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.barredOn !== undefined){
+let data28 = data11.barredOn;
+if(typeof data28 === "string"){
+if(func3(data28) > 80){
+const err79 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err79];
 }
@@ -3406,8 +3406,8 @@ vErrors.push(err79);
 }
 errors++;
 }
-if(!pattern0.test(data27)){
-const err80 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data28) < 1){
+const err80 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -3416,9 +3416,8 @@ vErrors.push(err80);
 }
 errors++;
 }
-}
-else {
-const err81 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data28)){
+const err81 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -3428,11 +3427,8 @@ vErrors.push(err81);
 errors++;
 }
 }
-if(data24.lock2 !== undefined){
-let data28 = data24.lock2;
-if(typeof data28 === "string"){
-if(func3(data28) > 80){
-const err82 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err82 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -3441,8 +3437,10 @@ vErrors.push(err82);
 }
 errors++;
 }
-if(func3(data28) < 1){
-const err83 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.firstPerson !== undefined){
+if(true !== data11.firstPerson){
+const err83 = {instancePath:instancePath+"/fields/behaviour/firstPerson",schemaPath:"#/properties/fields/properties/behaviour/properties/firstPerson/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -3451,8 +3449,12 @@ vErrors.push(err83);
 }
 errors++;
 }
-if(!pattern0.test(data28)){
-const err84 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data11.pairWithinS !== undefined){
+let data30 = data11.pairWithinS;
+if(typeof data30 == "number"){
+if(data30 > 60 || isNaN(data30)){
+const err84 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -3461,9 +3463,8 @@ vErrors.push(err84);
 }
 errors++;
 }
-}
-else {
-const err85 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data30 < 2 || isNaN(data30)){
+const err85 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -3473,11 +3474,8 @@ vErrors.push(err85);
 errors++;
 }
 }
-if(data24.contact !== undefined){
-let data29 = data24.contact;
-if(typeof data29 === "string"){
-if(func3(data29) > 80){
-const err86 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err86 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -3486,8 +3484,12 @@ vErrors.push(err86);
 }
 errors++;
 }
-if(func3(data29) < 1){
-const err87 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.reentryS !== undefined){
+let data31 = data11.reentryS;
+if(typeof data31 == "number"){
+if(data31 > 86400 || isNaN(data31)){
+const err87 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -3496,8 +3498,8 @@ vErrors.push(err87);
 }
 errors++;
 }
-if(!pattern0.test(data29)){
-const err88 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(data31 < 2 || isNaN(data31)){
+const err88 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -3508,7 +3510,7 @@ errors++;
 }
 }
 else {
-const err89 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err89 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -3518,11 +3520,10 @@ vErrors.push(err89);
 errors++;
 }
 }
-if(data24.contact2 !== undefined){
-let data30 = data24.contact2;
-if(typeof data30 === "string"){
-if(func3(data30) > 80){
-const err90 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data11.passback !== undefined){
+let data32 = data11.passback;
+if(!((data32 === "refuse") || (data32 === "tell"))){
+const err90 = {instancePath:instancePath+"/fields/behaviour/passback",schemaPath:"#/properties/fields/properties/behaviour/properties/passback/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.passback.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -3531,8 +3532,12 @@ vErrors.push(err90);
 }
 errors++;
 }
-if(func3(data30) < 1){
-const err91 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.passbackS !== undefined){
+let data33 = data11.passbackS;
+if(typeof data33 == "number"){
+if(data33 > 86400 || isNaN(data33)){
+const err91 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -3541,8 +3546,8 @@ vErrors.push(err91);
 }
 errors++;
 }
-if(!pattern0.test(data30)){
-const err92 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(data33 < 60 || isNaN(data33)){
+const err92 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 60},message:"must be >= 60"};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -3553,7 +3558,7 @@ errors++;
 }
 }
 else {
-const err93 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err93 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -3563,11 +3568,9 @@ vErrors.push(err93);
 errors++;
 }
 }
-if(data24.boltContact !== undefined){
-let data31 = data24.boltContact;
-if(typeof data31 === "string"){
-if(func3(data31) > 80){
-const err94 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+}
+else {
+const err94 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -3576,8 +3579,13 @@ vErrors.push(err94);
 }
 errors++;
 }
-if(func3(data31) < 1){
-const err95 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data1.hardware !== undefined){
+let data34 = data1.hardware;
+if(data34 && typeof data34 == "object" && !Array.isArray(data34)){
+for(const key5 in data34){
+if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
+const err95 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -3586,8 +3594,12 @@ vErrors.push(err95);
 }
 errors++;
 }
-if(!pattern0.test(data31)){
-const err96 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.entryReader !== undefined){
+let data35 = data34.entryReader;
+if(typeof data35 === "string"){
+if(func3(data35) > 80){
+const err96 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -3596,9 +3608,8 @@ vErrors.push(err96);
 }
 errors++;
 }
-}
-else {
-const err97 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data35) < 1){
+const err97 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -3607,12 +3618,8 @@ vErrors.push(err97);
 }
 errors++;
 }
-}
-if(data24.exit !== undefined){
-let data32 = data24.exit;
-if(typeof data32 === "string"){
-if(func3(data32) > 80){
-const err98 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data35)){
+const err98 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -3621,8 +3628,9 @@ vErrors.push(err98);
 }
 errors++;
 }
-if(func3(data32) < 1){
-const err99 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err99 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -3631,8 +3639,12 @@ vErrors.push(err99);
 }
 errors++;
 }
-if(!pattern0.test(data32)){
-const err100 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.exitReader !== undefined){
+let data36 = data34.exitReader;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err100 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -3641,9 +3653,8 @@ vErrors.push(err100);
 }
 errors++;
 }
-}
-else {
-const err101 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data36) < 1){
+const err101 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -3652,12 +3663,8 @@ vErrors.push(err101);
 }
 errors++;
 }
-}
-if(data24.exitSensor !== undefined){
-let data33 = data24.exitSensor;
-if(typeof data33 === "string"){
-if(func3(data33) > 80){
-const err102 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data36)){
+const err102 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -3666,8 +3673,9 @@ vErrors.push(err102);
 }
 errors++;
 }
-if(func3(data33) < 1){
-const err103 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err103 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -3676,8 +3684,12 @@ vErrors.push(err103);
 }
 errors++;
 }
-if(!pattern0.test(data33)){
-const err104 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.lock !== undefined){
+let data37 = data34.lock;
+if(typeof data37 === "string"){
+if(func3(data37) > 80){
+const err104 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -3686,9 +3698,8 @@ vErrors.push(err104);
 }
 errors++;
 }
-}
-else {
-const err105 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data37) < 1){
+const err105 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -3697,12 +3708,8 @@ vErrors.push(err105);
 }
 errors++;
 }
-}
-if(data24.deskButton !== undefined){
-let data34 = data24.deskButton;
-if(typeof data34 === "string"){
-if(func3(data34) > 80){
-const err106 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data37)){
+const err106 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -3711,8 +3718,9 @@ vErrors.push(err106);
 }
 errors++;
 }
-if(func3(data34) < 1){
-const err107 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err107 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -3721,8 +3729,12 @@ vErrors.push(err107);
 }
 errors++;
 }
-if(!pattern0.test(data34)){
-const err108 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.lock2 !== undefined){
+let data38 = data34.lock2;
+if(typeof data38 === "string"){
+if(func3(data38) > 80){
+const err108 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -3731,9 +3743,8 @@ vErrors.push(err108);
 }
 errors++;
 }
-}
-else {
-const err109 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data38) < 1){
+const err109 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -3742,12 +3753,8 @@ vErrors.push(err109);
 }
 errors++;
 }
-}
-if(data24.breakGlass !== undefined){
-let data35 = data24.breakGlass;
-if(typeof data35 === "string"){
-if(func3(data35) > 80){
-const err110 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data38)){
+const err110 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -3756,8 +3763,9 @@ vErrors.push(err110);
 }
 errors++;
 }
-if(func3(data35) < 1){
-const err111 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err111 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -3766,8 +3774,12 @@ vErrors.push(err111);
 }
 errors++;
 }
-if(!pattern0.test(data35)){
-const err112 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.contact !== undefined){
+let data39 = data34.contact;
+if(typeof data39 === "string"){
+if(func3(data39) > 80){
+const err112 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -3776,9 +3788,8 @@ vErrors.push(err112);
 }
 errors++;
 }
-}
-else {
-const err113 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data39) < 1){
+const err113 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -3787,12 +3798,8 @@ vErrors.push(err113);
 }
 errors++;
 }
-}
-if(data24.opener !== undefined){
-let data36 = data24.opener;
-if(typeof data36 === "string"){
-if(func3(data36) > 80){
-const err114 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data39)){
+const err114 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -3801,8 +3808,9 @@ vErrors.push(err114);
 }
 errors++;
 }
-if(func3(data36) < 1){
-const err115 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err115 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -3811,8 +3819,12 @@ vErrors.push(err115);
 }
 errors++;
 }
-if(!pattern0.test(data36)){
-const err116 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.contact2 !== undefined){
+let data40 = data34.contact2;
+if(typeof data40 === "string"){
+if(func3(data40) > 80){
+const err116 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -3821,9 +3833,8 @@ vErrors.push(err116);
 }
 errors++;
 }
-}
-else {
-const err117 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data40) < 1){
+const err117 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -3832,12 +3843,8 @@ vErrors.push(err117);
 }
 errors++;
 }
-}
-if(data24.tamper !== undefined){
-let data37 = data24.tamper;
-if(typeof data37 === "string"){
-if(func3(data37) > 80){
-const err118 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data40)){
+const err118 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -3846,8 +3853,9 @@ vErrors.push(err118);
 }
 errors++;
 }
-if(func3(data37) < 1){
-const err119 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err119 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -3856,8 +3864,12 @@ vErrors.push(err119);
 }
 errors++;
 }
-if(!pattern0.test(data37)){
-const err120 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.boltContact !== undefined){
+let data41 = data34.boltContact;
+if(typeof data41 === "string"){
+if(func3(data41) > 80){
+const err120 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -3866,9 +3878,8 @@ vErrors.push(err120);
 }
 errors++;
 }
-}
-else {
-const err121 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data41) < 1){
+const err121 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -3877,12 +3888,8 @@ vErrors.push(err121);
 }
 errors++;
 }
-}
-if(data24.spare !== undefined){
-let data38 = data24.spare;
-if(typeof data38 === "string"){
-if(func3(data38) > 80){
-const err122 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data41)){
+const err122 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -3891,8 +3898,9 @@ vErrors.push(err122);
 }
 errors++;
 }
-if(func3(data38) < 1){
-const err123 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err123 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -3901,8 +3909,12 @@ vErrors.push(err123);
 }
 errors++;
 }
-if(!pattern0.test(data38)){
-const err124 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.exit !== undefined){
+let data42 = data34.exit;
+if(typeof data42 === "string"){
+if(func3(data42) > 80){
+const err124 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -3911,9 +3923,8 @@ vErrors.push(err124);
 }
 errors++;
 }
-}
-else {
-const err125 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data42) < 1){
+const err125 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -3922,10 +3933,8 @@ vErrors.push(err125);
 }
 errors++;
 }
-}
-}
-else {
-const err126 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!pattern0.test(data42)){
+const err126 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -3935,10 +3944,8 @@ vErrors.push(err126);
 errors++;
 }
 }
-if(data1.opening !== undefined){
-let data39 = data1.opening;
-if(!(((((((((data39 === "door") || (data39 === "doubleDoor")) || (data39 === "gate")) || (data39 === "shutter")) || (data39 === "turnstile")) || (data39 === "cabinet")) || (data39 === "locker")) || (data39 === "padlock")) || (data39 === "liftCall"))){
-const err127 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+else {
+const err127 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -3948,9 +3955,11 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err128 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data34.exitSensor !== undefined){
+let data43 = data34.exitSensor;
+if(typeof data43 === "string"){
+if(func3(data43) > 80){
+const err128 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -3959,10 +3968,8 @@ vErrors.push(err128);
 }
 errors++;
 }
-}
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err129 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data43) < 1){
+const err129 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -3971,13 +3978,8 @@ vErrors.push(err129);
 }
 errors++;
 }
-}
-if(data1.decides !== undefined){
-let data42 = data1.decides;
-if(data42 && typeof data42 == "object" && !Array.isArray(data42)){
-if(!(false)){
-if(data42.by === undefined){
-const err130 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(!pattern0.test(data43)){
+const err130 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -3987,9 +3989,8 @@ vErrors.push(err130);
 errors++;
 }
 }
-if(!(false)){
-if(data42.afterS === undefined){
-const err131 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+else {
+const err131 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -3999,9 +4000,11 @@ vErrors.push(err131);
 errors++;
 }
 }
-if(!(false)){
-if(data42.then === undefined){
-const err132 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(data34.deskButton !== undefined){
+let data44 = data34.deskButton;
+if(typeof data44 === "string"){
+if(func3(data44) > 80){
+const err132 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -4010,10 +4013,8 @@ vErrors.push(err132);
 }
 errors++;
 }
-}
-for(const key6 in data42){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err133 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(func3(data44) < 1){
+const err133 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -4022,11 +4023,8 @@ vErrors.push(err133);
 }
 errors++;
 }
-}
-if(data42.by !== undefined){
-let data43 = data42.by;
-if(!((((data43 === "reader") || (data43 === "lock")) || (data43 === "controller")) || (data43 === "server"))){
-const err134 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(!pattern0.test(data44)){
+const err134 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -4036,11 +4034,8 @@ vErrors.push(err134);
 errors++;
 }
 }
-if(data42.afterS !== undefined){
-let data44 = data42.afterS;
-if(typeof data44 == "number"){
-if(data44 > 3600 || isNaN(data44)){
-const err135 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+else {
+const err135 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -4049,8 +4044,12 @@ vErrors.push(err135);
 }
 errors++;
 }
-if(data44 < 0 || isNaN(data44)){
-const err136 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data34.breakGlass !== undefined){
+let data45 = data34.breakGlass;
+if(typeof data45 === "string"){
+if(func3(data45) > 80){
+const err136 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -4059,9 +4058,8 @@ vErrors.push(err136);
 }
 errors++;
 }
-}
-else {
-const err137 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data45) < 1){
+const err137 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -4070,11 +4068,8 @@ vErrors.push(err137);
 }
 errors++;
 }
-}
-if(data42.then !== undefined){
-let data45 = data42.then;
-if(!(((data45 === "staysShut") || (data45 === "opens")) || (data45 === "knownCards"))){
-const err138 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(!pattern0.test(data45)){
+const err138 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -4084,9 +4079,8 @@ vErrors.push(err138);
 errors++;
 }
 }
-}
 else {
-const err139 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err139 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -4096,12 +4090,11 @@ vErrors.push(err139);
 errors++;
 }
 }
-if(data1.ends !== undefined){
-let data46 = data1.ends;
-if(data46 && typeof data46 == "object" && !Array.isArray(data46)){
-if(!(false)){
-if(data46.seriesOhm === undefined){
-const err140 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(data34.opener !== undefined){
+let data46 = data34.opener;
+if(typeof data46 === "string"){
+if(func3(data46) > 80){
+const err140 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -4110,10 +4103,8 @@ vErrors.push(err140);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data46.parallelOhm === undefined){
-const err141 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(func3(data46) < 1){
+const err141 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -4122,10 +4113,8 @@ vErrors.push(err141);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data46.at === undefined){
-const err142 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(!pattern0.test(data46)){
+const err142 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -4135,9 +4124,8 @@ vErrors.push(err142);
 errors++;
 }
 }
-for(const key7 in data46){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err143 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+else {
+const err143 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -4147,11 +4135,11 @@ vErrors.push(err143);
 errors++;
 }
 }
-if(data46.seriesOhm !== undefined){
-let data47 = data46.seriesOhm;
-if(typeof data47 == "number"){
-if(data47 > 100000 || isNaN(data47)){
-const err144 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data34.tamper !== undefined){
+let data47 = data34.tamper;
+if(typeof data47 === "string"){
+if(func3(data47) > 80){
+const err144 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -4160,8 +4148,8 @@ vErrors.push(err144);
 }
 errors++;
 }
-if(data47 < 0 || isNaN(data47)){
-const err145 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(func3(data47) < 1){
+const err145 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -4170,9 +4158,8 @@ vErrors.push(err145);
 }
 errors++;
 }
-}
-else {
-const err146 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!pattern0.test(data47)){
+const err146 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -4182,11 +4169,8 @@ vErrors.push(err146);
 errors++;
 }
 }
-if(data46.parallelOhm !== undefined){
-let data48 = data46.parallelOhm;
-if(typeof data48 == "number"){
-if(data48 > 100000 || isNaN(data48)){
-const err147 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err147 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -4195,8 +4179,12 @@ vErrors.push(err147);
 }
 errors++;
 }
-if(data48 < 0 || isNaN(data48)){
-const err148 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data34.spare !== undefined){
+let data48 = data34.spare;
+if(typeof data48 === "string"){
+if(func3(data48) > 80){
+const err148 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -4205,9 +4193,8 @@ vErrors.push(err148);
 }
 errors++;
 }
-}
-else {
-const err149 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data48) < 1){
+const err149 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -4216,11 +4203,8 @@ vErrors.push(err149);
 }
 errors++;
 }
-}
-if(data46.at !== undefined){
-let data49 = data46.at;
-if(!((data49 === "device") || (data49 === "controller"))){
-const err150 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+if(!pattern0.test(data48)){
+const err150 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -4230,9 +4214,8 @@ vErrors.push(err150);
 errors++;
 }
 }
-}
 else {
-const err151 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err151 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -4242,12 +4225,9 @@ vErrors.push(err151);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data50 = data1.drive;
-if(data50 && typeof data50 == "object" && !Array.isArray(data50)){
-if(!(false)){
-if(data50.pullMs === undefined){
-const err152 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+}
+else {
+const err152 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -4257,9 +4237,10 @@ vErrors.push(err152);
 errors++;
 }
 }
-if(!(false)){
-if(data50.holdShare === undefined){
-const err153 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data1.opening !== undefined){
+let data49 = data1.opening;
+if(!(((((((((data49 === "door") || (data49 === "doubleDoor")) || (data49 === "gate")) || (data49 === "shutter")) || (data49 === "turnstile")) || (data49 === "cabinet")) || (data49 === "locker")) || (data49 === "padlock")) || (data49 === "liftCall"))){
+const err153 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -4269,9 +4250,9 @@ vErrors.push(err153);
 errors++;
 }
 }
-for(const key8 in data50){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err154 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err154 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -4281,11 +4262,9 @@ vErrors.push(err154);
 errors++;
 }
 }
-if(data50.pullMs !== undefined){
-let data51 = data50.pullMs;
-if(typeof data51 == "number"){
-if(data51 > 5000 || isNaN(data51)){
-const err155 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err155 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -4294,8 +4273,13 @@ vErrors.push(err155);
 }
 errors++;
 }
-if(data51 < 20 || isNaN(data51)){
-const err156 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(data1.decides !== undefined){
+let data52 = data1.decides;
+if(data52 && typeof data52 == "object" && !Array.isArray(data52)){
+if(!(false)){
+if(data52.by === undefined){
+const err156 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -4305,8 +4289,9 @@ vErrors.push(err156);
 errors++;
 }
 }
-else {
-const err157 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data52.afterS === undefined){
+const err157 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -4316,11 +4301,9 @@ vErrors.push(err157);
 errors++;
 }
 }
-if(data50.holdShare !== undefined){
-let data52 = data50.holdShare;
-if(typeof data52 == "number"){
-if(data52 > 1 || isNaN(data52)){
-const err158 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(!(false)){
+if(data52.then === undefined){
+const err158 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -4329,8 +4312,10 @@ vErrors.push(err158);
 }
 errors++;
 }
-if(data52 < 0.05 || isNaN(data52)){
-const err159 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+for(const key6 in data52){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err159 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -4340,8 +4325,10 @@ vErrors.push(err159);
 errors++;
 }
 }
-else {
-const err160 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data52.by !== undefined){
+let data53 = data52.by;
+if(!((((data53 === "reader") || (data53 === "lock")) || (data53 === "controller")) || (data53 === "server"))){
+const err160 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -4351,9 +4338,11 @@ vErrors.push(err160);
 errors++;
 }
 }
-}
-else {
-const err161 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data52.afterS !== undefined){
+let data54 = data52.afterS;
+if(typeof data54 == "number"){
+if(data54 > 3600 || isNaN(data54)){
+const err161 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -4362,12 +4351,8 @@ vErrors.push(err161);
 }
 errors++;
 }
-}
-if(data1.distances !== undefined){
-let data53 = data1.distances;
-if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
-if(Object.keys(data53).length > 100){
-const err162 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(data54 < 0 || isNaN(data54)){
+const err162 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -4376,11 +4361,9 @@ vErrors.push(err162);
 }
 errors++;
 }
-for(const key9 in data53){
-let data54 = data53[key9];
-if(typeof data54 == "number"){
-if(data54 > 2000 || isNaN(data54)){
-const err163 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+else {
+const err163 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -4389,8 +4372,11 @@ vErrors.push(err163);
 }
 errors++;
 }
-if(data54 < 0 || isNaN(data54)){
-const err164 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data52.then !== undefined){
+let data55 = data52.then;
+if(!(((data55 === "staysShut") || (data55 === "opens")) || (data55 === "knownCards"))){
+const err164 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -4400,8 +4386,9 @@ vErrors.push(err164);
 errors++;
 }
 }
+}
 else {
-const err165 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err165 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -4411,9 +4398,12 @@ vErrors.push(err165);
 errors++;
 }
 }
-}
-else {
-const err166 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.ends !== undefined){
+let data56 = data1.ends;
+if(data56 && typeof data56 == "object" && !Array.isArray(data56)){
+if(!(false)){
+if(data56.seriesOhm === undefined){
+const err166 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -4423,12 +4413,9 @@ vErrors.push(err166);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data55 = data1.at;
-if(data55 && typeof data55 == "object" && !Array.isArray(data55)){
 if(!(false)){
-if(data55.x === undefined){
-const err167 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(data56.parallelOhm === undefined){
+const err167 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -4439,8 +4426,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data55.y === undefined){
-const err168 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data56.at === undefined){
+const err168 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -4450,9 +4437,9 @@ vErrors.push(err168);
 errors++;
 }
 }
-for(const key10 in data55){
-if(!((key10 === "x") || (key10 === "y"))){
-const err169 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+for(const key7 in data56){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err169 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -4462,11 +4449,11 @@ vErrors.push(err169);
 errors++;
 }
 }
-if(data55.x !== undefined){
-let data56 = data55.x;
-if(typeof data56 == "number"){
-if(data56 > 100000 || isNaN(data56)){
-const err170 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data56.seriesOhm !== undefined){
+let data57 = data56.seriesOhm;
+if(typeof data57 == "number"){
+if(data57 > 100000 || isNaN(data57)){
+const err170 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -4475,8 +4462,8 @@ vErrors.push(err170);
 }
 errors++;
 }
-if(data56 < -100000 || isNaN(data56)){
-const err171 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(data57 < 0 || isNaN(data57)){
+const err171 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -4487,7 +4474,7 @@ errors++;
 }
 }
 else {
-const err172 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err172 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -4497,11 +4484,11 @@ vErrors.push(err172);
 errors++;
 }
 }
-if(data55.y !== undefined){
-let data57 = data55.y;
-if(typeof data57 == "number"){
-if(data57 > 100000 || isNaN(data57)){
-const err173 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data56.parallelOhm !== undefined){
+let data58 = data56.parallelOhm;
+if(typeof data58 == "number"){
+if(data58 > 100000 || isNaN(data58)){
+const err173 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -4510,8 +4497,8 @@ vErrors.push(err173);
 }
 errors++;
 }
-if(data57 < -100000 || isNaN(data57)){
-const err174 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(data58 < 0 || isNaN(data58)){
+const err174 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -4522,7 +4509,7 @@ errors++;
 }
 }
 else {
-const err175 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err175 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -4532,9 +4519,10 @@ vErrors.push(err175);
 errors++;
 }
 }
-}
-else {
-const err176 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data56.at !== undefined){
+let data59 = data56.at;
+if(!((data59 === "device") || (data59 === "controller"))){
+const err176 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -4546,7 +4534,7 @@ errors++;
 }
 }
 else {
-const err177 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err177 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -4556,9 +4544,12 @@ vErrors.push(err177);
 errors++;
 }
 }
-}
-else {
-const err178 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.drive !== undefined){
+let data60 = data1.drive;
+if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
+if(!(false)){
+if(data60.pullMs === undefined){
+const err178 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -4567,12 +4558,323 @@ vErrors.push(err178);
 }
 errors++;
 }
+}
+if(!(false)){
+if(data60.holdShare === undefined){
+const err179 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(vErrors === null){
+vErrors = [err179];
+}
+else {
+vErrors.push(err179);
+}
+errors++;
+}
+}
+for(const key8 in data60){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err180 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err180];
+}
+else {
+vErrors.push(err180);
+}
+errors++;
+}
+}
+if(data60.pullMs !== undefined){
+let data61 = data60.pullMs;
+if(typeof data61 == "number"){
+if(data61 > 5000 || isNaN(data61)){
+const err181 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(vErrors === null){
+vErrors = [err181];
+}
+else {
+vErrors.push(err181);
+}
+errors++;
+}
+if(data61 < 20 || isNaN(data61)){
+const err182 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+if(vErrors === null){
+vErrors = [err182];
+}
+else {
+vErrors.push(err182);
+}
+errors++;
+}
+}
+else {
+const err183 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err183];
+}
+else {
+vErrors.push(err183);
+}
+errors++;
+}
+}
+if(data60.holdShare !== undefined){
+let data62 = data60.holdShare;
+if(typeof data62 == "number"){
+if(data62 > 1 || isNaN(data62)){
+const err184 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err184];
+}
+else {
+vErrors.push(err184);
+}
+errors++;
+}
+if(data62 < 0.05 || isNaN(data62)){
+const err185 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+if(vErrors === null){
+vErrors = [err185];
+}
+else {
+vErrors.push(err185);
+}
+errors++;
+}
+}
+else {
+const err186 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err186];
+}
+else {
+vErrors.push(err186);
+}
+errors++;
+}
+}
+}
+else {
+const err187 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err187];
+}
+else {
+vErrors.push(err187);
+}
+errors++;
+}
+}
+if(data1.distances !== undefined){
+let data63 = data1.distances;
+if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
+if(Object.keys(data63).length > 100){
+const err188 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(vErrors === null){
+vErrors = [err188];
+}
+else {
+vErrors.push(err188);
+}
+errors++;
+}
+for(const key9 in data63){
+let data64 = data63[key9];
+if(typeof data64 == "number"){
+if(data64 > 2000 || isNaN(data64)){
+const err189 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err189];
+}
+else {
+vErrors.push(err189);
+}
+errors++;
+}
+if(data64 < 0 || isNaN(data64)){
+const err190 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err190];
+}
+else {
+vErrors.push(err190);
+}
+errors++;
+}
+}
+else {
+const err191 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err191];
+}
+else {
+vErrors.push(err191);
+}
+errors++;
+}
+}
+}
+else {
+const err192 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err192];
+}
+else {
+vErrors.push(err192);
+}
+errors++;
+}
+}
+if(data1.at !== undefined){
+let data65 = data1.at;
+if(data65 && typeof data65 == "object" && !Array.isArray(data65)){
+if(!(false)){
+if(data65.x === undefined){
+const err193 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(vErrors === null){
+vErrors = [err193];
+}
+else {
+vErrors.push(err193);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data65.y === undefined){
+const err194 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(vErrors === null){
+vErrors = [err194];
+}
+else {
+vErrors.push(err194);
+}
+errors++;
+}
+}
+for(const key10 in data65){
+if(!((key10 === "x") || (key10 === "y"))){
+const err195 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err195];
+}
+else {
+vErrors.push(err195);
+}
+errors++;
+}
+}
+if(data65.x !== undefined){
+let data66 = data65.x;
+if(typeof data66 == "number"){
+if(data66 > 100000 || isNaN(data66)){
+const err196 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err196];
+}
+else {
+vErrors.push(err196);
+}
+errors++;
+}
+if(data66 < -100000 || isNaN(data66)){
+const err197 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err197];
+}
+else {
+vErrors.push(err197);
+}
+errors++;
+}
+}
+else {
+const err198 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err198];
+}
+else {
+vErrors.push(err198);
+}
+errors++;
+}
+}
+if(data65.y !== undefined){
+let data67 = data65.y;
+if(typeof data67 == "number"){
+if(data67 > 100000 || isNaN(data67)){
+const err199 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err199];
+}
+else {
+vErrors.push(err199);
+}
+errors++;
+}
+if(data67 < -100000 || isNaN(data67)){
+const err200 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err200];
+}
+else {
+vErrors.push(err200);
+}
+errors++;
+}
+}
+else {
+const err201 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err201];
+}
+else {
+vErrors.push(err201);
+}
+errors++;
+}
+}
+}
+else {
+const err202 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err202];
+}
+else {
+vErrors.push(err202);
+}
+errors++;
+}
+}
+}
+else {
+const err203 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err203];
+}
+else {
+vErrors.push(err203);
+}
+errors++;
+}
+}
+}
+else {
+const err204 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err204];
+}
+else {
+vErrors.push(err204);
+}
+errors++;
+}
 validate15.errors = vErrors;
 return errors === 0;
 }
 
 export const door_edit = validate16;
-const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
 
 function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -5342,9 +5644,11 @@ vErrors.push(err63);
 errors++;
 }
 }
-}
-else {
-const err64 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data11.preAlarmS !== undefined){
+let data24 = data11.preAlarmS;
+if(typeof data24 == "number"){
+if(data24 > 3600 || isNaN(data24)){
+const err64 = {instancePath:instancePath+"/fields/behaviour/preAlarmS",schemaPath:"#/properties/fields/properties/behaviour/properties/preAlarmS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err64];
 }
@@ -5353,13 +5657,8 @@ vErrors.push(err64);
 }
 errors++;
 }
-}
-if(data1.hardware !== undefined){
-let data24 = data1.hardware;
-if(data24 && typeof data24 == "object" && !Array.isArray(data24)){
-for(const key5 in data24){
-if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
-const err65 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+if(data24 < 1 || isNaN(data24)){
+const err65 = {instancePath:instancePath+"/fields/behaviour/preAlarmS",schemaPath:"#/properties/fields/properties/behaviour/properties/preAlarmS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err65];
 }
@@ -5369,11 +5668,8 @@ vErrors.push(err65);
 errors++;
 }
 }
-if(data24.entryReader !== undefined){
-let data25 = data24.entryReader;
-if(typeof data25 === "string"){
-if(func3(data25) > 80){
-const err66 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err66 = {instancePath:instancePath+"/fields/behaviour/preAlarmS",schemaPath:"#/properties/fields/properties/behaviour/properties/preAlarmS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err66];
 }
@@ -5382,8 +5678,12 @@ vErrors.push(err66);
 }
 errors++;
 }
-if(func3(data25) < 1){
-const err67 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.unlockAfterS !== undefined){
+let data25 = data11.unlockAfterS;
+if(typeof data25 == "number"){
+if(data25 > 60 || isNaN(data25)){
+const err67 = {instancePath:instancePath+"/fields/behaviour/unlockAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/unlockAfterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
 if(vErrors === null){
 vErrors = [err67];
 }
@@ -5392,8 +5692,8 @@ vErrors.push(err67);
 }
 errors++;
 }
-if(!pattern0.test(data25)){
-const err68 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(data25 < 1 || isNaN(data25)){
+const err68 = {instancePath:instancePath+"/fields/behaviour/unlockAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/unlockAfterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err68];
 }
@@ -5404,7 +5704,7 @@ errors++;
 }
 }
 else {
-const err69 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err69 = {instancePath:instancePath+"/fields/behaviour/unlockAfterS",schemaPath:"#/properties/fields/properties/behaviour/properties/unlockAfterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err69];
 }
@@ -5414,11 +5714,9 @@ vErrors.push(err69);
 errors++;
 }
 }
-if(data24.exitReader !== undefined){
-let data26 = data24.exitReader;
-if(typeof data26 === "string"){
-if(func3(data26) > 80){
-const err70 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data11.relockAt !== undefined){
+if("opening" !== data11.relockAt){
+const err70 = {instancePath:instancePath+"/fields/behaviour/relockAt",schemaPath:"#/properties/fields/properties/behaviour/properties/relockAt/const",keyword:"const",params:{allowedValue: "opening"},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err70];
 }
@@ -5427,8 +5725,12 @@ vErrors.push(err70);
 }
 errors++;
 }
-if(func3(data26) < 1){
-const err71 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.freeOn !== undefined){
+let data27 = data11.freeOn;
+if(typeof data27 === "string"){
+if(func3(data27) > 80){
+const err71 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err71];
 }
@@ -5437,8 +5739,8 @@ vErrors.push(err71);
 }
 errors++;
 }
-if(!pattern0.test(data26)){
-const err72 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data27) < 1){
+const err72 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err72];
 }
@@ -5447,9 +5749,8 @@ vErrors.push(err72);
 }
 errors++;
 }
-}
-else {
-const err73 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data27)){
+const err73 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err73];
 }
@@ -5459,11 +5760,8 @@ vErrors.push(err73);
 errors++;
 }
 }
-if(data24.lock !== undefined){
-let data27 = data24.lock;
-if(typeof data27 === "string"){
-if(func3(data27) > 80){
-const err74 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err74 = {instancePath:instancePath+"/fields/behaviour/freeOn",schemaPath:"#/properties/fields/properties/behaviour/properties/freeOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err74];
 }
@@ -5472,8 +5770,12 @@ vErrors.push(err74);
 }
 errors++;
 }
-if(func3(data27) < 1){
-const err75 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.barredOn !== undefined){
+let data28 = data11.barredOn;
+if(typeof data28 === "string"){
+if(func3(data28) > 80){
+const err75 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err75];
 }
@@ -5482,8 +5784,8 @@ vErrors.push(err75);
 }
 errors++;
 }
-if(!pattern0.test(data27)){
-const err76 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data28) < 1){
+const err76 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err76];
 }
@@ -5492,9 +5794,8 @@ vErrors.push(err76);
 }
 errors++;
 }
-}
-else {
-const err77 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data28)){
+const err77 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err77];
 }
@@ -5504,11 +5805,8 @@ vErrors.push(err77);
 errors++;
 }
 }
-if(data24.lock2 !== undefined){
-let data28 = data24.lock2;
-if(typeof data28 === "string"){
-if(func3(data28) > 80){
-const err78 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err78 = {instancePath:instancePath+"/fields/behaviour/barredOn",schemaPath:"#/properties/fields/properties/behaviour/properties/barredOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err78];
 }
@@ -5517,8 +5815,10 @@ vErrors.push(err78);
 }
 errors++;
 }
-if(func3(data28) < 1){
-const err79 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.firstPerson !== undefined){
+if(true !== data11.firstPerson){
+const err79 = {instancePath:instancePath+"/fields/behaviour/firstPerson",schemaPath:"#/properties/fields/properties/behaviour/properties/firstPerson/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err79];
 }
@@ -5527,8 +5827,12 @@ vErrors.push(err79);
 }
 errors++;
 }
-if(!pattern0.test(data28)){
-const err80 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data11.pairWithinS !== undefined){
+let data30 = data11.pairWithinS;
+if(typeof data30 == "number"){
+if(data30 > 60 || isNaN(data30)){
+const err80 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -5537,9 +5841,8 @@ vErrors.push(err80);
 }
 errors++;
 }
-}
-else {
-const err81 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data30 < 2 || isNaN(data30)){
+const err81 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -5549,11 +5852,8 @@ vErrors.push(err81);
 errors++;
 }
 }
-if(data24.contact !== undefined){
-let data29 = data24.contact;
-if(typeof data29 === "string"){
-if(func3(data29) > 80){
-const err82 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err82 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -5562,8 +5862,12 @@ vErrors.push(err82);
 }
 errors++;
 }
-if(func3(data29) < 1){
-const err83 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.reentryS !== undefined){
+let data31 = data11.reentryS;
+if(typeof data31 == "number"){
+if(data31 > 86400 || isNaN(data31)){
+const err83 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -5572,8 +5876,8 @@ vErrors.push(err83);
 }
 errors++;
 }
-if(!pattern0.test(data29)){
-const err84 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(data31 < 2 || isNaN(data31)){
+const err84 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -5584,7 +5888,7 @@ errors++;
 }
 }
 else {
-const err85 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err85 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -5594,11 +5898,10 @@ vErrors.push(err85);
 errors++;
 }
 }
-if(data24.contact2 !== undefined){
-let data30 = data24.contact2;
-if(typeof data30 === "string"){
-if(func3(data30) > 80){
-const err86 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data11.passback !== undefined){
+let data32 = data11.passback;
+if(!((data32 === "refuse") || (data32 === "tell"))){
+const err86 = {instancePath:instancePath+"/fields/behaviour/passback",schemaPath:"#/properties/fields/properties/behaviour/properties/passback/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.passback.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -5607,8 +5910,12 @@ vErrors.push(err86);
 }
 errors++;
 }
-if(func3(data30) < 1){
-const err87 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data11.passbackS !== undefined){
+let data33 = data11.passbackS;
+if(typeof data33 == "number"){
+if(data33 > 86400 || isNaN(data33)){
+const err87 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -5617,8 +5924,8 @@ vErrors.push(err87);
 }
 errors++;
 }
-if(!pattern0.test(data30)){
-const err88 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(data33 < 60 || isNaN(data33)){
+const err88 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 60},message:"must be >= 60"};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -5629,7 +5936,7 @@ errors++;
 }
 }
 else {
-const err89 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err89 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -5639,11 +5946,9 @@ vErrors.push(err89);
 errors++;
 }
 }
-if(data24.boltContact !== undefined){
-let data31 = data24.boltContact;
-if(typeof data31 === "string"){
-if(func3(data31) > 80){
-const err90 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+}
+else {
+const err90 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -5652,8 +5957,13 @@ vErrors.push(err90);
 }
 errors++;
 }
-if(func3(data31) < 1){
-const err91 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data1.hardware !== undefined){
+let data34 = data1.hardware;
+if(data34 && typeof data34 == "object" && !Array.isArray(data34)){
+for(const key5 in data34){
+if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
+const err91 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -5662,8 +5972,12 @@ vErrors.push(err91);
 }
 errors++;
 }
-if(!pattern0.test(data31)){
-const err92 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.entryReader !== undefined){
+let data35 = data34.entryReader;
+if(typeof data35 === "string"){
+if(func3(data35) > 80){
+const err92 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -5672,9 +5986,8 @@ vErrors.push(err92);
 }
 errors++;
 }
-}
-else {
-const err93 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data35) < 1){
+const err93 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -5683,12 +5996,8 @@ vErrors.push(err93);
 }
 errors++;
 }
-}
-if(data24.exit !== undefined){
-let data32 = data24.exit;
-if(typeof data32 === "string"){
-if(func3(data32) > 80){
-const err94 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data35)){
+const err94 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -5697,8 +6006,9 @@ vErrors.push(err94);
 }
 errors++;
 }
-if(func3(data32) < 1){
-const err95 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err95 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -5707,8 +6017,12 @@ vErrors.push(err95);
 }
 errors++;
 }
-if(!pattern0.test(data32)){
-const err96 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.exitReader !== undefined){
+let data36 = data34.exitReader;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err96 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -5717,9 +6031,8 @@ vErrors.push(err96);
 }
 errors++;
 }
-}
-else {
-const err97 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data36) < 1){
+const err97 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -5728,12 +6041,8 @@ vErrors.push(err97);
 }
 errors++;
 }
-}
-if(data24.exitSensor !== undefined){
-let data33 = data24.exitSensor;
-if(typeof data33 === "string"){
-if(func3(data33) > 80){
-const err98 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data36)){
+const err98 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -5742,8 +6051,9 @@ vErrors.push(err98);
 }
 errors++;
 }
-if(func3(data33) < 1){
-const err99 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err99 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -5752,8 +6062,12 @@ vErrors.push(err99);
 }
 errors++;
 }
-if(!pattern0.test(data33)){
-const err100 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.lock !== undefined){
+let data37 = data34.lock;
+if(typeof data37 === "string"){
+if(func3(data37) > 80){
+const err100 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -5762,9 +6076,8 @@ vErrors.push(err100);
 }
 errors++;
 }
-}
-else {
-const err101 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data37) < 1){
+const err101 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -5773,12 +6086,8 @@ vErrors.push(err101);
 }
 errors++;
 }
-}
-if(data24.deskButton !== undefined){
-let data34 = data24.deskButton;
-if(typeof data34 === "string"){
-if(func3(data34) > 80){
-const err102 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data37)){
+const err102 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -5787,8 +6096,9 @@ vErrors.push(err102);
 }
 errors++;
 }
-if(func3(data34) < 1){
-const err103 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err103 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -5797,8 +6107,12 @@ vErrors.push(err103);
 }
 errors++;
 }
-if(!pattern0.test(data34)){
-const err104 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.lock2 !== undefined){
+let data38 = data34.lock2;
+if(typeof data38 === "string"){
+if(func3(data38) > 80){
+const err104 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -5807,9 +6121,8 @@ vErrors.push(err104);
 }
 errors++;
 }
-}
-else {
-const err105 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data38) < 1){
+const err105 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -5818,12 +6131,8 @@ vErrors.push(err105);
 }
 errors++;
 }
-}
-if(data24.breakGlass !== undefined){
-let data35 = data24.breakGlass;
-if(typeof data35 === "string"){
-if(func3(data35) > 80){
-const err106 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data38)){
+const err106 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -5832,8 +6141,9 @@ vErrors.push(err106);
 }
 errors++;
 }
-if(func3(data35) < 1){
-const err107 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err107 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -5842,8 +6152,12 @@ vErrors.push(err107);
 }
 errors++;
 }
-if(!pattern0.test(data35)){
-const err108 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.contact !== undefined){
+let data39 = data34.contact;
+if(typeof data39 === "string"){
+if(func3(data39) > 80){
+const err108 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -5852,9 +6166,8 @@ vErrors.push(err108);
 }
 errors++;
 }
-}
-else {
-const err109 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data39) < 1){
+const err109 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -5863,12 +6176,8 @@ vErrors.push(err109);
 }
 errors++;
 }
-}
-if(data24.opener !== undefined){
-let data36 = data24.opener;
-if(typeof data36 === "string"){
-if(func3(data36) > 80){
-const err110 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data39)){
+const err110 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -5877,8 +6186,9 @@ vErrors.push(err110);
 }
 errors++;
 }
-if(func3(data36) < 1){
-const err111 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err111 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -5887,8 +6197,12 @@ vErrors.push(err111);
 }
 errors++;
 }
-if(!pattern0.test(data36)){
-const err112 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.contact2 !== undefined){
+let data40 = data34.contact2;
+if(typeof data40 === "string"){
+if(func3(data40) > 80){
+const err112 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -5897,9 +6211,8 @@ vErrors.push(err112);
 }
 errors++;
 }
-}
-else {
-const err113 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data40) < 1){
+const err113 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -5908,12 +6221,8 @@ vErrors.push(err113);
 }
 errors++;
 }
-}
-if(data24.tamper !== undefined){
-let data37 = data24.tamper;
-if(typeof data37 === "string"){
-if(func3(data37) > 80){
-const err114 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data40)){
+const err114 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -5922,8 +6231,9 @@ vErrors.push(err114);
 }
 errors++;
 }
-if(func3(data37) < 1){
-const err115 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err115 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -5932,8 +6242,12 @@ vErrors.push(err115);
 }
 errors++;
 }
-if(!pattern0.test(data37)){
-const err116 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.boltContact !== undefined){
+let data41 = data34.boltContact;
+if(typeof data41 === "string"){
+if(func3(data41) > 80){
+const err116 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -5942,9 +6256,8 @@ vErrors.push(err116);
 }
 errors++;
 }
-}
-else {
-const err117 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data41) < 1){
+const err117 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -5953,12 +6266,8 @@ vErrors.push(err117);
 }
 errors++;
 }
-}
-if(data24.spare !== undefined){
-let data38 = data24.spare;
-if(typeof data38 === "string"){
-if(func3(data38) > 80){
-const err118 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data41)){
+const err118 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -5967,8 +6276,9 @@ vErrors.push(err118);
 }
 errors++;
 }
-if(func3(data38) < 1){
-const err119 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err119 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -5977,8 +6287,12 @@ vErrors.push(err119);
 }
 errors++;
 }
-if(!pattern0.test(data38)){
-const err120 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data34.exit !== undefined){
+let data42 = data34.exit;
+if(typeof data42 === "string"){
+if(func3(data42) > 80){
+const err120 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -5987,9 +6301,8 @@ vErrors.push(err120);
 }
 errors++;
 }
-}
-else {
-const err121 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data42) < 1){
+const err121 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -5998,10 +6311,8 @@ vErrors.push(err121);
 }
 errors++;
 }
-}
-}
-else {
-const err122 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!pattern0.test(data42)){
+const err122 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -6011,10 +6322,8 @@ vErrors.push(err122);
 errors++;
 }
 }
-if(data1.opening !== undefined){
-let data39 = data1.opening;
-if(!(((((((((data39 === "door") || (data39 === "doubleDoor")) || (data39 === "gate")) || (data39 === "shutter")) || (data39 === "turnstile")) || (data39 === "cabinet")) || (data39 === "locker")) || (data39 === "padlock")) || (data39 === "liftCall"))){
-const err123 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+else {
+const err123 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -6024,9 +6333,11 @@ vErrors.push(err123);
 errors++;
 }
 }
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err124 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data34.exitSensor !== undefined){
+let data43 = data34.exitSensor;
+if(typeof data43 === "string"){
+if(func3(data43) > 80){
+const err124 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -6035,10 +6346,8 @@ vErrors.push(err124);
 }
 errors++;
 }
-}
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err125 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data43) < 1){
+const err125 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -6047,13 +6356,8 @@ vErrors.push(err125);
 }
 errors++;
 }
-}
-if(data1.decides !== undefined){
-let data42 = data1.decides;
-if(data42 && typeof data42 == "object" && !Array.isArray(data42)){
-if(!(false)){
-if(data42.by === undefined){
-const err126 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(!pattern0.test(data43)){
+const err126 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -6063,9 +6367,8 @@ vErrors.push(err126);
 errors++;
 }
 }
-if(!(false)){
-if(data42.afterS === undefined){
-const err127 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+else {
+const err127 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -6075,9 +6378,11 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(!(false)){
-if(data42.then === undefined){
-const err128 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(data34.deskButton !== undefined){
+let data44 = data34.deskButton;
+if(typeof data44 === "string"){
+if(func3(data44) > 80){
+const err128 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -6086,10 +6391,8 @@ vErrors.push(err128);
 }
 errors++;
 }
-}
-for(const key6 in data42){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err129 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(func3(data44) < 1){
+const err129 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -6098,11 +6401,8 @@ vErrors.push(err129);
 }
 errors++;
 }
-}
-if(data42.by !== undefined){
-let data43 = data42.by;
-if(!((((data43 === "reader") || (data43 === "lock")) || (data43 === "controller")) || (data43 === "server"))){
-const err130 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(!pattern0.test(data44)){
+const err130 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -6112,11 +6412,8 @@ vErrors.push(err130);
 errors++;
 }
 }
-if(data42.afterS !== undefined){
-let data44 = data42.afterS;
-if(typeof data44 == "number"){
-if(data44 > 3600 || isNaN(data44)){
-const err131 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+else {
+const err131 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -6125,8 +6422,12 @@ vErrors.push(err131);
 }
 errors++;
 }
-if(data44 < 0 || isNaN(data44)){
-const err132 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data34.breakGlass !== undefined){
+let data45 = data34.breakGlass;
+if(typeof data45 === "string"){
+if(func3(data45) > 80){
+const err132 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -6135,9 +6436,8 @@ vErrors.push(err132);
 }
 errors++;
 }
-}
-else {
-const err133 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data45) < 1){
+const err133 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -6146,11 +6446,8 @@ vErrors.push(err133);
 }
 errors++;
 }
-}
-if(data42.then !== undefined){
-let data45 = data42.then;
-if(!(((data45 === "staysShut") || (data45 === "opens")) || (data45 === "knownCards"))){
-const err134 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(!pattern0.test(data45)){
+const err134 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -6160,9 +6457,8 @@ vErrors.push(err134);
 errors++;
 }
 }
-}
 else {
-const err135 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err135 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -6172,12 +6468,11 @@ vErrors.push(err135);
 errors++;
 }
 }
-if(data1.ends !== undefined){
-let data46 = data1.ends;
-if(data46 && typeof data46 == "object" && !Array.isArray(data46)){
-if(!(false)){
-if(data46.seriesOhm === undefined){
-const err136 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(data34.opener !== undefined){
+let data46 = data34.opener;
+if(typeof data46 === "string"){
+if(func3(data46) > 80){
+const err136 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -6186,10 +6481,8 @@ vErrors.push(err136);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data46.parallelOhm === undefined){
-const err137 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(func3(data46) < 1){
+const err137 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -6198,10 +6491,8 @@ vErrors.push(err137);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data46.at === undefined){
-const err138 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(!pattern0.test(data46)){
+const err138 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -6211,9 +6502,8 @@ vErrors.push(err138);
 errors++;
 }
 }
-for(const key7 in data46){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err139 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+else {
+const err139 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -6223,11 +6513,11 @@ vErrors.push(err139);
 errors++;
 }
 }
-if(data46.seriesOhm !== undefined){
-let data47 = data46.seriesOhm;
-if(typeof data47 == "number"){
-if(data47 > 100000 || isNaN(data47)){
-const err140 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data34.tamper !== undefined){
+let data47 = data34.tamper;
+if(typeof data47 === "string"){
+if(func3(data47) > 80){
+const err140 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -6236,8 +6526,8 @@ vErrors.push(err140);
 }
 errors++;
 }
-if(data47 < 0 || isNaN(data47)){
-const err141 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(func3(data47) < 1){
+const err141 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -6246,9 +6536,8 @@ vErrors.push(err141);
 }
 errors++;
 }
-}
-else {
-const err142 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!pattern0.test(data47)){
+const err142 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -6258,11 +6547,8 @@ vErrors.push(err142);
 errors++;
 }
 }
-if(data46.parallelOhm !== undefined){
-let data48 = data46.parallelOhm;
-if(typeof data48 == "number"){
-if(data48 > 100000 || isNaN(data48)){
-const err143 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err143 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -6271,8 +6557,12 @@ vErrors.push(err143);
 }
 errors++;
 }
-if(data48 < 0 || isNaN(data48)){
-const err144 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data34.spare !== undefined){
+let data48 = data34.spare;
+if(typeof data48 === "string"){
+if(func3(data48) > 80){
+const err144 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -6281,9 +6571,8 @@ vErrors.push(err144);
 }
 errors++;
 }
-}
-else {
-const err145 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data48) < 1){
+const err145 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -6292,11 +6581,8 @@ vErrors.push(err145);
 }
 errors++;
 }
-}
-if(data46.at !== undefined){
-let data49 = data46.at;
-if(!((data49 === "device") || (data49 === "controller"))){
-const err146 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+if(!pattern0.test(data48)){
+const err146 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -6306,9 +6592,8 @@ vErrors.push(err146);
 errors++;
 }
 }
-}
 else {
-const err147 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err147 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -6318,12 +6603,9 @@ vErrors.push(err147);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data50 = data1.drive;
-if(data50 && typeof data50 == "object" && !Array.isArray(data50)){
-if(!(false)){
-if(data50.pullMs === undefined){
-const err148 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+}
+else {
+const err148 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -6333,9 +6615,10 @@ vErrors.push(err148);
 errors++;
 }
 }
-if(!(false)){
-if(data50.holdShare === undefined){
-const err149 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data1.opening !== undefined){
+let data49 = data1.opening;
+if(!(((((((((data49 === "door") || (data49 === "doubleDoor")) || (data49 === "gate")) || (data49 === "shutter")) || (data49 === "turnstile")) || (data49 === "cabinet")) || (data49 === "locker")) || (data49 === "padlock")) || (data49 === "liftCall"))){
+const err149 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -6345,9 +6628,9 @@ vErrors.push(err149);
 errors++;
 }
 }
-for(const key8 in data50){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err150 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err150 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -6357,11 +6640,9 @@ vErrors.push(err150);
 errors++;
 }
 }
-if(data50.pullMs !== undefined){
-let data51 = data50.pullMs;
-if(typeof data51 == "number"){
-if(data51 > 5000 || isNaN(data51)){
-const err151 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err151 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -6370,8 +6651,13 @@ vErrors.push(err151);
 }
 errors++;
 }
-if(data51 < 20 || isNaN(data51)){
-const err152 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(data1.decides !== undefined){
+let data52 = data1.decides;
+if(data52 && typeof data52 == "object" && !Array.isArray(data52)){
+if(!(false)){
+if(data52.by === undefined){
+const err152 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -6381,8 +6667,9 @@ vErrors.push(err152);
 errors++;
 }
 }
-else {
-const err153 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data52.afterS === undefined){
+const err153 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -6392,11 +6679,9 @@ vErrors.push(err153);
 errors++;
 }
 }
-if(data50.holdShare !== undefined){
-let data52 = data50.holdShare;
-if(typeof data52 == "number"){
-if(data52 > 1 || isNaN(data52)){
-const err154 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(!(false)){
+if(data52.then === undefined){
+const err154 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -6405,8 +6690,10 @@ vErrors.push(err154);
 }
 errors++;
 }
-if(data52 < 0.05 || isNaN(data52)){
-const err155 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+for(const key6 in data52){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err155 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -6416,8 +6703,10 @@ vErrors.push(err155);
 errors++;
 }
 }
-else {
-const err156 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data52.by !== undefined){
+let data53 = data52.by;
+if(!((((data53 === "reader") || (data53 === "lock")) || (data53 === "controller")) || (data53 === "server"))){
+const err156 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -6427,9 +6716,11 @@ vErrors.push(err156);
 errors++;
 }
 }
-}
-else {
-const err157 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data52.afterS !== undefined){
+let data54 = data52.afterS;
+if(typeof data54 == "number"){
+if(data54 > 3600 || isNaN(data54)){
+const err157 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -6438,12 +6729,8 @@ vErrors.push(err157);
 }
 errors++;
 }
-}
-if(data1.distances !== undefined){
-let data53 = data1.distances;
-if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
-if(Object.keys(data53).length > 100){
-const err158 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(data54 < 0 || isNaN(data54)){
+const err158 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -6452,11 +6739,9 @@ vErrors.push(err158);
 }
 errors++;
 }
-for(const key9 in data53){
-let data54 = data53[key9];
-if(typeof data54 == "number"){
-if(data54 > 2000 || isNaN(data54)){
-const err159 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+else {
+const err159 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -6465,8 +6750,11 @@ vErrors.push(err159);
 }
 errors++;
 }
-if(data54 < 0 || isNaN(data54)){
-const err160 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data52.then !== undefined){
+let data55 = data52.then;
+if(!(((data55 === "staysShut") || (data55 === "opens")) || (data55 === "knownCards"))){
+const err160 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -6476,8 +6764,9 @@ vErrors.push(err160);
 errors++;
 }
 }
+}
 else {
-const err161 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err161 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -6487,9 +6776,12 @@ vErrors.push(err161);
 errors++;
 }
 }
-}
-else {
-const err162 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.ends !== undefined){
+let data56 = data1.ends;
+if(data56 && typeof data56 == "object" && !Array.isArray(data56)){
+if(!(false)){
+if(data56.seriesOhm === undefined){
+const err162 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -6499,12 +6791,9 @@ vErrors.push(err162);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data55 = data1.at;
-if(data55 && typeof data55 == "object" && !Array.isArray(data55)){
 if(!(false)){
-if(data55.x === undefined){
-const err163 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(data56.parallelOhm === undefined){
+const err163 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -6515,8 +6804,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data55.y === undefined){
-const err164 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data56.at === undefined){
+const err164 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -6526,9 +6815,9 @@ vErrors.push(err164);
 errors++;
 }
 }
-for(const key10 in data55){
-if(!((key10 === "x") || (key10 === "y"))){
-const err165 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+for(const key7 in data56){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err165 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -6538,11 +6827,11 @@ vErrors.push(err165);
 errors++;
 }
 }
-if(data55.x !== undefined){
-let data56 = data55.x;
-if(typeof data56 == "number"){
-if(data56 > 100000 || isNaN(data56)){
-const err166 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data56.seriesOhm !== undefined){
+let data57 = data56.seriesOhm;
+if(typeof data57 == "number"){
+if(data57 > 100000 || isNaN(data57)){
+const err166 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -6551,8 +6840,8 @@ vErrors.push(err166);
 }
 errors++;
 }
-if(data56 < -100000 || isNaN(data56)){
-const err167 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(data57 < 0 || isNaN(data57)){
+const err167 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -6563,7 +6852,7 @@ errors++;
 }
 }
 else {
-const err168 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err168 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -6573,11 +6862,11 @@ vErrors.push(err168);
 errors++;
 }
 }
-if(data55.y !== undefined){
-let data57 = data55.y;
-if(typeof data57 == "number"){
-if(data57 > 100000 || isNaN(data57)){
-const err169 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(data56.parallelOhm !== undefined){
+let data58 = data56.parallelOhm;
+if(typeof data58 == "number"){
+if(data58 > 100000 || isNaN(data58)){
+const err169 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -6586,8 +6875,8 @@ vErrors.push(err169);
 }
 errors++;
 }
-if(data57 < -100000 || isNaN(data57)){
-const err170 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(data58 < 0 || isNaN(data58)){
+const err170 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -6598,7 +6887,7 @@ errors++;
 }
 }
 else {
-const err171 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err171 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -6608,9 +6897,10 @@ vErrors.push(err171);
 errors++;
 }
 }
-}
-else {
-const err172 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data56.at !== undefined){
+let data59 = data56.at;
+if(!((data59 === "device") || (data59 === "controller"))){
+const err172 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -6622,7 +6912,7 @@ errors++;
 }
 }
 else {
-const err173 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err173 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -6632,14 +6922,328 @@ vErrors.push(err173);
 errors++;
 }
 }
-}
-else {
-const err174 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.drive !== undefined){
+let data60 = data1.drive;
+if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
+if(!(false)){
+if(data60.pullMs === undefined){
+const err174 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err174];
 }
 else {
 vErrors.push(err174);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data60.holdShare === undefined){
+const err175 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(vErrors === null){
+vErrors = [err175];
+}
+else {
+vErrors.push(err175);
+}
+errors++;
+}
+}
+for(const key8 in data60){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err176 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err176];
+}
+else {
+vErrors.push(err176);
+}
+errors++;
+}
+}
+if(data60.pullMs !== undefined){
+let data61 = data60.pullMs;
+if(typeof data61 == "number"){
+if(data61 > 5000 || isNaN(data61)){
+const err177 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(vErrors === null){
+vErrors = [err177];
+}
+else {
+vErrors.push(err177);
+}
+errors++;
+}
+if(data61 < 20 || isNaN(data61)){
+const err178 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+if(vErrors === null){
+vErrors = [err178];
+}
+else {
+vErrors.push(err178);
+}
+errors++;
+}
+}
+else {
+const err179 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err179];
+}
+else {
+vErrors.push(err179);
+}
+errors++;
+}
+}
+if(data60.holdShare !== undefined){
+let data62 = data60.holdShare;
+if(typeof data62 == "number"){
+if(data62 > 1 || isNaN(data62)){
+const err180 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err180];
+}
+else {
+vErrors.push(err180);
+}
+errors++;
+}
+if(data62 < 0.05 || isNaN(data62)){
+const err181 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+if(vErrors === null){
+vErrors = [err181];
+}
+else {
+vErrors.push(err181);
+}
+errors++;
+}
+}
+else {
+const err182 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err182];
+}
+else {
+vErrors.push(err182);
+}
+errors++;
+}
+}
+}
+else {
+const err183 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err183];
+}
+else {
+vErrors.push(err183);
+}
+errors++;
+}
+}
+if(data1.distances !== undefined){
+let data63 = data1.distances;
+if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
+if(Object.keys(data63).length > 100){
+const err184 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(vErrors === null){
+vErrors = [err184];
+}
+else {
+vErrors.push(err184);
+}
+errors++;
+}
+for(const key9 in data63){
+let data64 = data63[key9];
+if(typeof data64 == "number"){
+if(data64 > 2000 || isNaN(data64)){
+const err185 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err185];
+}
+else {
+vErrors.push(err185);
+}
+errors++;
+}
+if(data64 < 0 || isNaN(data64)){
+const err186 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err186];
+}
+else {
+vErrors.push(err186);
+}
+errors++;
+}
+}
+else {
+const err187 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err187];
+}
+else {
+vErrors.push(err187);
+}
+errors++;
+}
+}
+}
+else {
+const err188 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err188];
+}
+else {
+vErrors.push(err188);
+}
+errors++;
+}
+}
+if(data1.at !== undefined){
+let data65 = data1.at;
+if(data65 && typeof data65 == "object" && !Array.isArray(data65)){
+if(!(false)){
+if(data65.x === undefined){
+const err189 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(vErrors === null){
+vErrors = [err189];
+}
+else {
+vErrors.push(err189);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data65.y === undefined){
+const err190 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(vErrors === null){
+vErrors = [err190];
+}
+else {
+vErrors.push(err190);
+}
+errors++;
+}
+}
+for(const key10 in data65){
+if(!((key10 === "x") || (key10 === "y"))){
+const err191 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err191];
+}
+else {
+vErrors.push(err191);
+}
+errors++;
+}
+}
+if(data65.x !== undefined){
+let data66 = data65.x;
+if(typeof data66 == "number"){
+if(data66 > 100000 || isNaN(data66)){
+const err192 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err192];
+}
+else {
+vErrors.push(err192);
+}
+errors++;
+}
+if(data66 < -100000 || isNaN(data66)){
+const err193 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err193];
+}
+else {
+vErrors.push(err193);
+}
+errors++;
+}
+}
+else {
+const err194 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err194];
+}
+else {
+vErrors.push(err194);
+}
+errors++;
+}
+}
+if(data65.y !== undefined){
+let data67 = data65.y;
+if(typeof data67 == "number"){
+if(data67 > 100000 || isNaN(data67)){
+const err195 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err195];
+}
+else {
+vErrors.push(err195);
+}
+errors++;
+}
+if(data67 < -100000 || isNaN(data67)){
+const err196 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err196];
+}
+else {
+vErrors.push(err196);
+}
+errors++;
+}
+}
+else {
+const err197 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err197];
+}
+else {
+vErrors.push(err197);
+}
+errors++;
+}
+}
+}
+else {
+const err198 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err198];
+}
+else {
+vErrors.push(err198);
+}
+errors++;
+}
+}
+}
+else {
+const err199 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err199];
+}
+else {
+vErrors.push(err199);
+}
+errors++;
+}
+}
+}
+else {
+const err200 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err200];
+}
+else {
+vErrors.push(err200);
 }
 errors++;
 }
@@ -7187,9 +7791,9 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
-const pattern56 = new RegExp("^[a-z0-9-]{1,40}$", "u");
-const pattern58 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const pattern60 = new RegExp("^[a-z0-9-]{1,40}$", "u");
+const pattern62 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
 function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -7306,7 +7910,7 @@ errors++;
 if(data.id !== undefined){
 let data0 = data.id;
 if(typeof data0 === "string"){
-if(!pattern56.test(data0)){
+if(!pattern60.test(data0)){
 const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err9];
@@ -7379,7 +7983,7 @@ errors++;
 if(data.protocol !== undefined){
 let data3 = data.protocol;
 if(typeof data3 === "string"){
-if(!pattern56.test(data3)){
+if(!pattern60.test(data3)){
 const err15 = {instancePath:instancePath+"/protocol",schemaPath:"#/properties/protocol/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err15];
@@ -8322,7 +8926,7 @@ errors++;
 if(data30.id !== undefined){
 let data31 = data30.id;
 if(typeof data31 === "string"){
-if(!pattern58.test(data31)){
+if(!pattern62.test(data31)){
 const err92 = {instancePath:instancePath+"/leads/" + i4+"/id",schemaPath:"#/properties/leads/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9]{1,12}$"},message:"must match pattern \""+"^[A-Za-z0-9]{1,12}$"+"\""};
 if(vErrors === null){
 vErrors = [err92];
@@ -10064,11 +10668,11 @@ vErrors.push(err232);
 errors++;
 }
 }
-if(data48.ownReader !== undefined){
-let data86 = data48.ownReader;
-if(typeof data86 === "string"){
-if(func3(data86) > 200){
-const err233 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data48.abilities !== undefined){
+let data86 = data48.abilities;
+if(Array.isArray(data86)){
+if(data86.length > 400){
+const err233 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err233];
 }
@@ -10077,8 +10681,11 @@ vErrors.push(err233);
 }
 errors++;
 }
-if(func3(data86) < 1){
-const err234 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len12 = data86.length;
+for(let i12=0; i12<len12; i12++){
+let data87 = data86[i12];
+if(!((((((((data87 === "preAlarm") || (data87 === "unlockDelay")) || (data87 === "relockAtOpening")) || (data87 === "ownHours")) || (data87 === "firstPerson")) || (data87 === "twoPeople")) || (data87 === "reentry")) || (data87 === "passback"))){
+const err234 = {instancePath:instancePath+"/controller/abilities/" + i12,schemaPath:"#/properties/controller/properties/abilities/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.abilities.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err234];
 }
@@ -10088,8 +10695,9 @@ vErrors.push(err234);
 errors++;
 }
 }
+}
 else {
-const err235 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err235 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err235];
 }
@@ -10099,9 +10707,11 @@ vErrors.push(err235);
 errors++;
 }
 }
-}
-else {
-const err236 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data48.ownReader !== undefined){
+let data88 = data48.ownReader;
+if(typeof data88 === "string"){
+if(func3(data88) > 200){
+const err236 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err236];
 }
@@ -10110,13 +10720,8 @@ vErrors.push(err236);
 }
 errors++;
 }
-}
-if(data.supply !== undefined){
-let data87 = data.supply;
-if(data87 && typeof data87 == "object" && !Array.isArray(data87)){
-if(!(false)){
-if(data87.volts === undefined){
-const err237 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(func3(data88) < 1){
+const err237 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err237];
 }
@@ -10126,9 +10731,8 @@ vErrors.push(err237);
 errors++;
 }
 }
-if(!(false)){
-if(data87.amps === undefined){
-const err238 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+else {
+const err238 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err238];
 }
@@ -10138,9 +10742,9 @@ vErrors.push(err238);
 errors++;
 }
 }
-if(!(false)){
-if(data87.internalOhm === undefined){
-const err239 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+}
+else {
+const err239 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err239];
 }
@@ -10150,9 +10754,12 @@ vErrors.push(err239);
 errors++;
 }
 }
-for(const key13 in data87){
-if(!(func2.call(schema19.properties.supply.properties, key13))){
-const err240 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+if(data.supply !== undefined){
+let data89 = data.supply;
+if(data89 && typeof data89 == "object" && !Array.isArray(data89)){
+if(!(false)){
+if(data89.volts === undefined){
+const err240 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err240];
 }
@@ -10162,11 +10769,9 @@ vErrors.push(err240);
 errors++;
 }
 }
-if(data87.volts !== undefined){
-let data88 = data87.volts;
-if(typeof data88 == "number"){
-if(data88 <= 0 || isNaN(data88)){
-const err241 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data89.amps === undefined){
+const err241 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err241];
 }
@@ -10176,8 +10781,9 @@ vErrors.push(err241);
 errors++;
 }
 }
-else {
-const err242 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data89.internalOhm === undefined){
+const err242 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10187,11 +10793,9 @@ vErrors.push(err242);
 errors++;
 }
 }
-if(data87.amps !== undefined){
-let data89 = data87.amps;
-if(typeof data89 == "number"){
-if(data89 <= 0 || isNaN(data89)){
-const err243 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key13 in data89){
+if(!(func2.call(schema19.properties.supply.properties, key13))){
+const err243 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10201,8 +10805,11 @@ vErrors.push(err243);
 errors++;
 }
 }
-else {
-const err244 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data89.volts !== undefined){
+let data90 = data89.volts;
+if(typeof data90 == "number"){
+if(data90 <= 0 || isNaN(data90)){
+const err244 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10212,11 +10819,8 @@ vErrors.push(err244);
 errors++;
 }
 }
-if(data87.internalOhm !== undefined){
-let data90 = data87.internalOhm;
-if(typeof data90 == "number"){
-if(data90 < 0 || isNaN(data90)){
-const err245 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err245 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10226,8 +10830,11 @@ vErrors.push(err245);
 errors++;
 }
 }
-else {
-const err246 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data89.amps !== undefined){
+let data91 = data89.amps;
+if(typeof data91 == "number"){
+if(data91 <= 0 || isNaN(data91)){
+const err246 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10237,11 +10844,8 @@ vErrors.push(err246);
 errors++;
 }
 }
-if(data87.floatV !== undefined){
-let data91 = data87.floatV;
-if(typeof data91 == "number"){
-if(data91 <= 0 || isNaN(data91)){
-const err247 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err247 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10251,8 +10855,11 @@ vErrors.push(err247);
 errors++;
 }
 }
-else {
-const err248 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data89.internalOhm !== undefined){
+let data92 = data89.internalOhm;
+if(typeof data92 == "number"){
+if(data92 < 0 || isNaN(data92)){
+const err248 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10262,11 +10869,8 @@ vErrors.push(err248);
 errors++;
 }
 }
-if(data87.endV !== undefined){
-let data92 = data87.endV;
-if(typeof data92 == "number"){
-if(data92 <= 0 || isNaN(data92)){
-const err249 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err249 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10276,8 +10880,11 @@ vErrors.push(err249);
 errors++;
 }
 }
-else {
-const err250 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data89.floatV !== undefined){
+let data93 = data89.floatV;
+if(typeof data93 == "number"){
+if(data93 <= 0 || isNaN(data93)){
+const err250 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10287,11 +10894,8 @@ vErrors.push(err250);
 errors++;
 }
 }
-if(data87.chargerA !== undefined){
-let data93 = data87.chargerA;
-if(typeof data93 == "number"){
-if(data93 < 0 || isNaN(data93)){
-const err251 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err251 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10301,8 +10905,11 @@ vErrors.push(err251);
 errors++;
 }
 }
-else {
-const err252 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data89.endV !== undefined){
+let data94 = data89.endV;
+if(typeof data94 == "number"){
+if(data94 <= 0 || isNaN(data94)){
+const err252 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10312,12 +10919,8 @@ vErrors.push(err252);
 errors++;
 }
 }
-if(data87.battery !== undefined){
-let data94 = data87.battery;
-if(data94 && typeof data94 == "object" && !Array.isArray(data94)){
-if(!(false)){
-if(data94.volts === undefined){
-const err253 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err253 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10327,9 +10930,11 @@ vErrors.push(err253);
 errors++;
 }
 }
-if(!(false)){
-if(data94.peukert === undefined){
-const err254 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(data89.chargerA !== undefined){
+let data95 = data89.chargerA;
+if(typeof data95 == "number"){
+if(data95 < 0 || isNaN(data95)){
+const err254 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10339,9 +10944,8 @@ vErrors.push(err254);
 errors++;
 }
 }
-for(const key14 in data94){
-if(!((key14 === "volts") || (key14 === "peukert"))){
-const err255 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+else {
+const err255 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10351,11 +10955,12 @@ vErrors.push(err255);
 errors++;
 }
 }
-if(data94.volts !== undefined){
-let data95 = data94.volts;
-if(typeof data95 == "number"){
-if(data95 <= 0 || isNaN(data95)){
-const err256 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data89.battery !== undefined){
+let data96 = data89.battery;
+if(data96 && typeof data96 == "object" && !Array.isArray(data96)){
+if(!(false)){
+if(data96.volts === undefined){
+const err256 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10365,8 +10970,9 @@ vErrors.push(err256);
 errors++;
 }
 }
-else {
-const err257 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data96.peukert === undefined){
+const err257 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -10376,14 +10982,9 @@ vErrors.push(err257);
 errors++;
 }
 }
-if(data94.peukert !== undefined){
-let data96 = data94.peukert;
-const _errs195 = errors;
-let valid39 = false;
-const _errs196 = errors;
-if(typeof data96 == "number"){
-if(data96 > 2 || isNaN(data96)){
-const err258 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+for(const key14 in data96){
+if(!((key14 === "volts") || (key14 === "peukert"))){
+const err258 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -10392,8 +10993,12 @@ vErrors.push(err258);
 }
 errors++;
 }
-if(data96 < 1 || isNaN(data96)){
-const err259 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data96.volts !== undefined){
+let data97 = data96.volts;
+if(typeof data97 == "number"){
+if(data97 <= 0 || isNaN(data97)){
+const err259 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -10404,7 +11009,7 @@ errors++;
 }
 }
 else {
-const err260 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err260 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err260];
 }
@@ -10413,12 +11018,15 @@ vErrors.push(err260);
 }
 errors++;
 }
-var _valid0 = _errs196 === errors;
-valid39 = valid39 || _valid0;
-if(!valid39){
+}
+if(data96.peukert !== undefined){
+let data98 = data96.peukert;
 const _errs198 = errors;
-if(data96 !== null){
-const err261 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+let valid41 = false;
+const _errs199 = errors;
+if(typeof data98 == "number"){
+if(data98 > 2 || isNaN(data98)){
+const err261 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
 if(vErrors === null){
 vErrors = [err261];
 }
@@ -10427,11 +11035,8 @@ vErrors.push(err261);
 }
 errors++;
 }
-var _valid0 = _errs198 === errors;
-valid39 = valid39 || _valid0;
-}
-if(!valid39){
-const err262 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(data98 < 1 || isNaN(data98)){
+const err262 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err262];
 }
@@ -10440,11 +11045,49 @@ vErrors.push(err262);
 }
 errors++;
 }
+}
 else {
-errors = _errs195;
+const err263 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err263];
+}
+else {
+vErrors.push(err263);
+}
+errors++;
+}
+var _valid0 = _errs199 === errors;
+valid41 = valid41 || _valid0;
+if(!valid41){
+const _errs201 = errors;
+if(data98 !== null){
+const err264 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(vErrors === null){
+vErrors = [err264];
+}
+else {
+vErrors.push(err264);
+}
+errors++;
+}
+var _valid0 = _errs201 === errors;
+valid41 = valid41 || _valid0;
+}
+if(!valid41){
+const err265 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err265];
+}
+else {
+vErrors.push(err265);
+}
+errors++;
+}
+else {
+errors = _errs198;
 if(vErrors !== null){
-if(_errs195){
-vErrors.length = _errs195;
+if(_errs198){
+vErrors.length = _errs198;
 }
 else {
 vErrors = null;
@@ -10454,48 +11097,7 @@ vErrors = null;
 }
 }
 else {
-const err263 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
-if(vErrors === null){
-vErrors = [err263];
-}
-else {
-vErrors.push(err263);
-}
-errors++;
-}
-}
-if(data87.outputs !== undefined){
-let data97 = data87.outputs;
-if(Array.isArray(data97)){
-if(data97.length > 400){
-const err264 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
-if(vErrors === null){
-vErrors = [err264];
-}
-else {
-vErrors.push(err264);
-}
-errors++;
-}
-const len12 = data97.length;
-for(let i12=0; i12<len12; i12++){
-let data98 = data97[i12];
-if(data98 && typeof data98 == "object" && !Array.isArray(data98)){
-if(!(false)){
-if(data98.id === undefined){
-const err265 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
-if(vErrors === null){
-vErrors = [err265];
-}
-else {
-vErrors.push(err265);
-}
-errors++;
-}
-}
-if(!(false)){
-if(data98.fuseA === undefined){
-const err266 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+const err266 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -10505,9 +11107,11 @@ vErrors.push(err266);
 errors++;
 }
 }
-for(const key15 in data98){
-if(!((key15 === "id") || (key15 === "fuseA"))){
-const err267 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(data89.outputs !== undefined){
+let data99 = data89.outputs;
+if(Array.isArray(data99)){
+if(data99.length > 400){
+const err267 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -10516,12 +11120,13 @@ vErrors.push(err267);
 }
 errors++;
 }
-}
-if(data98.id !== undefined){
-let data99 = data98.id;
-if(typeof data99 === "string"){
-if(func3(data99) > 200){
-const err268 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len13 = data99.length;
+for(let i13=0; i13<len13; i13++){
+let data100 = data99[i13];
+if(data100 && typeof data100 == "object" && !Array.isArray(data100)){
+if(!(false)){
+if(data100.id === undefined){
+const err268 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -10530,8 +11135,10 @@ vErrors.push(err268);
 }
 errors++;
 }
-if(func3(data99) < 1){
-const err269 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data100.fuseA === undefined){
+const err269 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -10541,8 +11148,9 @@ vErrors.push(err269);
 errors++;
 }
 }
-else {
-const err270 = {instancePath:instancePath+"/supply/outputs/" + i12+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key15 in data100){
+if(!((key15 === "id") || (key15 === "fuseA"))){
+const err270 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -10552,11 +11160,11 @@ vErrors.push(err270);
 errors++;
 }
 }
-if(data98.fuseA !== undefined){
-let data100 = data98.fuseA;
-if(typeof data100 == "number"){
-if(data100 <= 0 || isNaN(data100)){
-const err271 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data100.id !== undefined){
+let data101 = data100.id;
+if(typeof data101 === "string"){
+if(func3(data101) > 200){
+const err271 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -10565,9 +11173,8 @@ vErrors.push(err271);
 }
 errors++;
 }
-}
-else {
-const err272 = {instancePath:instancePath+"/supply/outputs/" + i12+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data101) < 1){
+const err272 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -10577,9 +11184,8 @@ vErrors.push(err272);
 errors++;
 }
 }
-}
 else {
-const err273 = {instancePath:instancePath+"/supply/outputs/" + i12,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err273 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -10589,9 +11195,11 @@ vErrors.push(err273);
 errors++;
 }
 }
-}
-else {
-const err274 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data100.fuseA !== undefined){
+let data102 = data100.fuseA;
+if(typeof data102 == "number"){
+if(data102 <= 0 || isNaN(data102)){
+const err274 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -10601,11 +11209,8 @@ vErrors.push(err274);
 errors++;
 }
 }
-if(data87.tripA !== undefined){
-let data101 = data87.tripA;
-if(typeof data101 == "number"){
-if(data101 <= 0 || isNaN(data101)){
-const err275 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err275 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -10615,8 +11220,9 @@ vErrors.push(err275);
 errors++;
 }
 }
+}
 else {
-const err276 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err276 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -10628,7 +11234,7 @@ errors++;
 }
 }
 else {
-const err277 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err277 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err277];
 }
@@ -10638,12 +11244,11 @@ vErrors.push(err277);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data102 = data.operatingV;
-if(data102 && typeof data102 == "object" && !Array.isArray(data102)){
-if(!(false)){
-if(data102.least === undefined){
-const err278 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+if(data89.tripA !== undefined){
+let data103 = data89.tripA;
+if(typeof data103 == "number"){
+if(data103 <= 0 || isNaN(data103)){
+const err278 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err278];
 }
@@ -10653,9 +11258,8 @@ vErrors.push(err278);
 errors++;
 }
 }
-if(!(false)){
-if(data102.most === undefined){
-const err279 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+else {
+const err279 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err279];
 }
@@ -10665,9 +11269,9 @@ vErrors.push(err279);
 errors++;
 }
 }
-for(const key16 in data102){
-if(!((key16 === "least") || (key16 === "most"))){
-const err280 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+}
+else {
+const err280 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err280];
 }
@@ -10677,11 +11281,12 @@ vErrors.push(err280);
 errors++;
 }
 }
-if(data102.least !== undefined){
-let data103 = data102.least;
-if(typeof data103 == "number"){
-if(data103 <= 0 || isNaN(data103)){
-const err281 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.operatingV !== undefined){
+let data104 = data.operatingV;
+if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
+if(!(false)){
+if(data104.least === undefined){
+const err281 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err281];
 }
@@ -10691,8 +11296,9 @@ vErrors.push(err281);
 errors++;
 }
 }
-else {
-const err282 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data104.most === undefined){
+const err282 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err282];
 }
@@ -10702,11 +11308,9 @@ vErrors.push(err282);
 errors++;
 }
 }
-if(data102.most !== undefined){
-let data104 = data102.most;
-if(typeof data104 == "number"){
-if(data104 <= 0 || isNaN(data104)){
-const err283 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key16 in data104){
+if(!((key16 === "least") || (key16 === "most"))){
+const err283 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err283];
 }
@@ -10716,8 +11320,11 @@ vErrors.push(err283);
 errors++;
 }
 }
-else {
-const err284 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data104.least !== undefined){
+let data105 = data104.least;
+if(typeof data105 == "number"){
+if(data105 <= 0 || isNaN(data105)){
+const err284 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err284];
 }
@@ -10727,9 +11334,8 @@ vErrors.push(err284);
 errors++;
 }
 }
-}
 else {
-const err285 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err285 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -10739,12 +11345,11 @@ vErrors.push(err285);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data105 = data.inrush;
-if(data105 && typeof data105 == "object" && !Array.isArray(data105)){
-if(!(false)){
-if(data105.amps === undefined){
-const err286 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data104.most !== undefined){
+let data106 = data104.most;
+if(typeof data106 == "number"){
+if(data106 <= 0 || isNaN(data106)){
+const err286 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -10754,9 +11359,8 @@ vErrors.push(err286);
 errors++;
 }
 }
-if(!(false)){
-if(data105.ms === undefined){
-const err287 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+else {
+const err287 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -10766,9 +11370,9 @@ vErrors.push(err287);
 errors++;
 }
 }
-for(const key17 in data105){
-if(!((key17 === "amps") || (key17 === "ms"))){
-const err288 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+}
+else {
+const err288 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -10778,11 +11382,12 @@ vErrors.push(err288);
 errors++;
 }
 }
-if(data105.amps !== undefined){
-let data106 = data105.amps;
-if(typeof data106 == "number"){
-if(data106 <= 0 || isNaN(data106)){
-const err289 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.inrush !== undefined){
+let data107 = data.inrush;
+if(data107 && typeof data107 == "object" && !Array.isArray(data107)){
+if(!(false)){
+if(data107.amps === undefined){
+const err289 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -10792,8 +11397,9 @@ vErrors.push(err289);
 errors++;
 }
 }
-else {
-const err290 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data107.ms === undefined){
+const err290 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -10803,11 +11409,9 @@ vErrors.push(err290);
 errors++;
 }
 }
-if(data105.ms !== undefined){
-let data107 = data105.ms;
-if(typeof data107 == "number"){
-if(data107 <= 0 || isNaN(data107)){
-const err291 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key17 in data107){
+if(!((key17 === "amps") || (key17 === "ms"))){
+const err291 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -10817,8 +11421,11 @@ vErrors.push(err291);
 errors++;
 }
 }
-else {
-const err292 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data107.amps !== undefined){
+let data108 = data107.amps;
+if(typeof data108 == "number"){
+if(data108 <= 0 || isNaN(data108)){
+const err292 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -10828,9 +11435,8 @@ vErrors.push(err292);
 errors++;
 }
 }
-}
 else {
-const err293 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err293 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -10840,12 +11446,11 @@ vErrors.push(err293);
 errors++;
 }
 }
-if(data.reading !== undefined){
-let data108 = data.reading;
-if(data108 && typeof data108 == "object" && !Array.isArray(data108)){
-if(!(false)){
-if(data108.by === undefined){
-const err294 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data107.ms !== undefined){
+let data109 = data107.ms;
+if(typeof data109 == "number"){
+if(data109 <= 0 || isNaN(data109)){
+const err294 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -10855,9 +11460,8 @@ vErrors.push(err294);
 errors++;
 }
 }
-if(!(false)){
-if(data108.technologies === undefined){
-const err295 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+else {
+const err295 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -10867,9 +11471,9 @@ vErrors.push(err295);
 errors++;
 }
 }
-if(!(false)){
-if(data108.keypad === undefined){
-const err296 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+}
+else {
+const err296 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -10879,9 +11483,12 @@ vErrors.push(err296);
 errors++;
 }
 }
+if(data.reading !== undefined){
+let data110 = data.reading;
+if(data110 && typeof data110 == "object" && !Array.isArray(data110)){
 if(!(false)){
-if(data108.reachM === undefined){
-const err297 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(data110.by === undefined){
+const err297 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -10891,9 +11498,9 @@ vErrors.push(err297);
 errors++;
 }
 }
-for(const key18 in data108){
-if(!((((((key18 === "by") || (key18 === "technologies")) || (key18 === "keypad")) || (key18 === "reachM")) || (key18 === "unitLoad")) || (key18 === "takes"))){
-const err298 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(!(false)){
+if(data110.technologies === undefined){
+const err298 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -10903,10 +11510,9 @@ vErrors.push(err298);
 errors++;
 }
 }
-if(data108.by !== undefined){
-let data109 = data108.by;
-if(!((((data109 === "wiegand") || (data109 === "osdp")) || (data109 === "network")) || (data109 === "radio"))){
-const err299 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data110.keypad === undefined){
+const err299 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -10916,11 +11522,9 @@ vErrors.push(err299);
 errors++;
 }
 }
-if(data108.technologies !== undefined){
-let data110 = data108.technologies;
-if(Array.isArray(data110)){
-if(data110.length > 400){
-const err300 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data110.reachM === undefined){
+const err300 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -10929,12 +11533,10 @@ vErrors.push(err300);
 }
 errors++;
 }
-const len13 = data110.length;
-for(let i13=0; i13<len13; i13++){
-let data111 = data110[i13];
-if(typeof data111 === "string"){
-if(func3(data111) > 200){
-const err301 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+for(const key18 in data110){
+if(!((((((key18 === "by") || (key18 === "technologies")) || (key18 === "keypad")) || (key18 === "reachM")) || (key18 === "unitLoad")) || (key18 === "takes"))){
+const err301 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -10943,8 +11545,11 @@ vErrors.push(err301);
 }
 errors++;
 }
-if(func3(data111) < 1){
-const err302 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data110.by !== undefined){
+let data111 = data110.by;
+if(!((((data111 === "wiegand") || (data111 === "osdp")) || (data111 === "network")) || (data111 === "radio"))){
+const err302 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -10954,8 +11559,11 @@ vErrors.push(err302);
 errors++;
 }
 }
-else {
-const err303 = {instancePath:instancePath+"/reading/technologies/" + i13,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data110.technologies !== undefined){
+let data112 = data110.technologies;
+if(Array.isArray(data112)){
+if(data112.length > 400){
+const err303 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -10964,10 +11572,12 @@ vErrors.push(err303);
 }
 errors++;
 }
-}
-}
-else {
-const err304 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len14 = data112.length;
+for(let i14=0; i14<len14; i14++){
+let data113 = data112[i14];
+if(typeof data113 === "string"){
+if(func3(data113) > 200){
+const err304 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -10976,10 +11586,8 @@ vErrors.push(err304);
 }
 errors++;
 }
-}
-if(data108.keypad !== undefined){
-if(typeof data108.keypad !== "boolean"){
-const err305 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(func3(data113) < 1){
+const err305 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -10989,11 +11597,8 @@ vErrors.push(err305);
 errors++;
 }
 }
-if(data108.reachM !== undefined){
-let data113 = data108.reachM;
-if(typeof data113 == "number"){
-if(data113 <= 0 || isNaN(data113)){
-const err306 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err306 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -11003,8 +11608,9 @@ vErrors.push(err306);
 errors++;
 }
 }
+}
 else {
-const err307 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err307 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -11014,11 +11620,9 @@ vErrors.push(err307);
 errors++;
 }
 }
-if(data108.unitLoad !== undefined){
-let data114 = data108.unitLoad;
-if(typeof data114 == "number"){
-if(data114 <= 0 || isNaN(data114)){
-const err308 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data110.keypad !== undefined){
+if(typeof data110.keypad !== "boolean"){
+const err308 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -11028,8 +11632,11 @@ vErrors.push(err308);
 errors++;
 }
 }
-else {
-const err309 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data110.reachM !== undefined){
+let data115 = data110.reachM;
+if(typeof data115 == "number"){
+if(data115 <= 0 || isNaN(data115)){
+const err309 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -11039,11 +11646,8 @@ vErrors.push(err309);
 errors++;
 }
 }
-if(data108.takes !== undefined){
-let data115 = data108.takes;
-if(Array.isArray(data115)){
-if(data115.length > 400){
-const err310 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err310 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -11052,11 +11656,12 @@ vErrors.push(err310);
 }
 errors++;
 }
-const len14 = data115.length;
-for(let i14=0; i14<len14; i14++){
-let data116 = data115[i14];
-if(!(((((data116 === "card") || (data116 === "code")) || (data116 === "finger")) || (data116 === "face")) || (data116 === "picture"))){
-const err311 = {instancePath:instancePath+"/reading/takes/" + i14,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data110.unitLoad !== undefined){
+let data116 = data110.unitLoad;
+if(typeof data116 == "number"){
+if(data116 <= 0 || isNaN(data116)){
+const err311 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -11066,9 +11671,8 @@ vErrors.push(err311);
 errors++;
 }
 }
-}
 else {
-const err312 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err312 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -11078,9 +11682,11 @@ vErrors.push(err312);
 errors++;
 }
 }
-}
-else {
-const err313 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data110.takes !== undefined){
+let data117 = data110.takes;
+if(Array.isArray(data117)){
+if(data117.length > 400){
+const err313 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -11089,13 +11695,11 @@ vErrors.push(err313);
 }
 errors++;
 }
-}
-if(data.coding !== undefined){
-let data117 = data.coding;
-if(data117 && typeof data117 == "object" && !Array.isArray(data117)){
-if(!(false)){
-if(data117.kind === undefined){
-const err314 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+const len15 = data117.length;
+for(let i15=0; i15<len15; i15++){
+let data118 = data117[i15];
+if(!(((((data118 === "card") || (data118 === "code")) || (data118 === "finger")) || (data118 === "face")) || (data118 === "picture"))){
+const err314 = {instancePath:instancePath+"/reading/takes/" + i15,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -11105,9 +11709,9 @@ vErrors.push(err314);
 errors++;
 }
 }
-if(!(false)){
-if(data117.positions === undefined){
-const err315 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+}
+else {
+const err315 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -11117,9 +11721,9 @@ vErrors.push(err315);
 errors++;
 }
 }
-if(!(false)){
-if(data117.order === undefined){
-const err316 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+}
+else {
+const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -11129,9 +11733,12 @@ vErrors.push(err316);
 errors++;
 }
 }
+if(data.coding !== undefined){
+let data119 = data.coding;
+if(data119 && typeof data119 == "object" && !Array.isArray(data119)){
 if(!(false)){
-if(data117.inverted === undefined){
-const err317 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+if(data119.kind === undefined){
+const err317 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11142,8 +11749,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data117.offset === undefined){
-const err318 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+if(data119.positions === undefined){
+const err318 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11154,8 +11761,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data117.factory === undefined){
-const err319 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data119.order === undefined){
+const err319 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11165,9 +11772,9 @@ vErrors.push(err319);
 errors++;
 }
 }
-for(const key19 in data117){
-if(!(((((((key19 === "kind") || (key19 === "positions")) || (key19 === "order")) || (key19 === "inverted")) || (key19 === "offset")) || (key19 === "factory")) || (key19 === "says"))){
-const err320 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+if(!(false)){
+if(data119.inverted === undefined){
+const err320 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11177,10 +11784,9 @@ vErrors.push(err320);
 errors++;
 }
 }
-if(data117.kind !== undefined){
-let data118 = data117.kind;
-if(!((data118 === "binary") || (data118 === "decade"))){
-const err321 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data119.offset === undefined){
+const err321 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11190,10 +11796,9 @@ vErrors.push(err321);
 errors++;
 }
 }
-if(data117.positions !== undefined){
-let data119 = data117.positions;
-if(!((typeof data119 == "number") && (!(data119 % 1) && !isNaN(data119)))){
-const err322 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data119.factory === undefined){
+const err322 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11202,9 +11807,10 @@ vErrors.push(err322);
 }
 errors++;
 }
-if(typeof data119 == "number"){
-if(data119 > 12 || isNaN(data119)){
-const err323 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+for(const key19 in data119){
+if(!(((((((key19 === "kind") || (key19 === "positions")) || (key19 === "order")) || (key19 === "inverted")) || (key19 === "offset")) || (key19 === "factory")) || (key19 === "says"))){
+const err323 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11213,8 +11819,11 @@ vErrors.push(err323);
 }
 errors++;
 }
-if(data119 < 1 || isNaN(data119)){
-const err324 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data119.kind !== undefined){
+let data120 = data119.kind;
+if(!((data120 === "binary") || (data120 === "decade"))){
+const err324 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11224,11 +11833,10 @@ vErrors.push(err324);
 errors++;
 }
 }
-}
-if(data117.order !== undefined){
-let data120 = data117.order;
-if(!((data120 === "leastFirst") || (data120 === "mostFirst"))){
-const err325 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+if(data119.positions !== undefined){
+let data121 = data119.positions;
+if(!((typeof data121 == "number") && (!(data121 % 1) && !isNaN(data121)))){
+const err325 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11237,10 +11845,9 @@ vErrors.push(err325);
 }
 errors++;
 }
-}
-if(data117.inverted !== undefined){
-if(typeof data117.inverted !== "boolean"){
-const err326 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(typeof data121 == "number"){
+if(data121 > 12 || isNaN(data121)){
+const err326 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11249,11 +11856,8 @@ vErrors.push(err326);
 }
 errors++;
 }
-}
-if(data117.offset !== undefined){
-let data122 = data117.offset;
-if(!((typeof data122 == "number") && (!(data122 % 1) && !isNaN(data122)))){
-const err327 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data121 < 1 || isNaN(data121)){
+const err327 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11262,9 +11866,12 @@ vErrors.push(err327);
 }
 errors++;
 }
-if(typeof data122 == "number"){
-if(data122 > 1000 || isNaN(data122)){
-const err328 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+}
+}
+if(data119.order !== undefined){
+let data122 = data119.order;
+if(!((data122 === "leastFirst") || (data122 === "mostFirst"))){
+const err328 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11273,8 +11880,10 @@ vErrors.push(err328);
 }
 errors++;
 }
-if(data122 < 0 || isNaN(data122)){
-const err329 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data119.inverted !== undefined){
+if(typeof data119.inverted !== "boolean"){
+const err329 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11284,12 +11893,10 @@ vErrors.push(err329);
 errors++;
 }
 }
-}
-if(data117.factory !== undefined){
-let data123 = data117.factory;
-if(Array.isArray(data123)){
-if(data123.length > 400){
-const err330 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data119.offset !== undefined){
+let data124 = data119.offset;
+if(!((typeof data124 == "number") && (!(data124 % 1) && !isNaN(data124)))){
+const err330 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11298,11 +11905,9 @@ vErrors.push(err330);
 }
 errors++;
 }
-const len15 = data123.length;
-for(let i15=0; i15<len15; i15++){
-let data124 = data123[i15];
-if(!((typeof data124 == "number") && (!(data124 % 1) && !isNaN(data124)))){
-const err331 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(typeof data124 == "number"){
+if(data124 > 1000 || isNaN(data124)){
+const err331 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11311,9 +11916,8 @@ vErrors.push(err331);
 }
 errors++;
 }
-if(typeof data124 == "number"){
-if(data124 > 9 || isNaN(data124)){
-const err332 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+if(data124 < 0 || isNaN(data124)){
+const err332 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11322,8 +11926,13 @@ vErrors.push(err332);
 }
 errors++;
 }
-if(data124 < 0 || isNaN(data124)){
-const err333 = {instancePath:instancePath+"/coding/factory/" + i15,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+if(data119.factory !== undefined){
+let data125 = data119.factory;
+if(Array.isArray(data125)){
+if(data125.length > 400){
+const err333 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11332,11 +11941,11 @@ vErrors.push(err333);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err334 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len16 = data125.length;
+for(let i16=0; i16<len16; i16++){
+let data126 = data125[i16];
+if(!((typeof data126 == "number") && (!(data126 % 1) && !isNaN(data126)))){
+const err334 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11345,12 +11954,9 @@ vErrors.push(err334);
 }
 errors++;
 }
-}
-if(data117.says !== undefined){
-let data125 = data117.says;
-if(typeof data125 === "string"){
-if(func3(data125) > 200){
-const err335 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(typeof data126 == "number"){
+if(data126 > 9 || isNaN(data126)){
+const err335 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -11359,8 +11965,8 @@ vErrors.push(err335);
 }
 errors++;
 }
-if(func3(data125) < 1){
-const err336 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(data126 < 0 || isNaN(data126)){
+const err336 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -11370,8 +11976,10 @@ vErrors.push(err336);
 errors++;
 }
 }
+}
+}
 else {
-const err337 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err337 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -11381,9 +11989,11 @@ vErrors.push(err337);
 errors++;
 }
 }
-}
-else {
-const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data119.says !== undefined){
+let data127 = data119.says;
+if(typeof data127 === "string"){
+if(func3(data127) > 200){
+const err338 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -11392,12 +12002,8 @@ vErrors.push(err338);
 }
 errors++;
 }
-}
-if(data.jumpers !== undefined){
-let data126 = data.jumpers;
-if(Array.isArray(data126)){
-if(data126.length > 400){
-const err339 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data127) < 1){
+const err339 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -11406,13 +12012,9 @@ vErrors.push(err339);
 }
 errors++;
 }
-const len16 = data126.length;
-for(let i16=0; i16<len16; i16++){
-let data127 = data126[i16];
-if(data127 && typeof data127 == "object" && !Array.isArray(data127)){
-if(!(false)){
-if(data127.id === undefined){
-const err340 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+else {
+const err340 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -11422,9 +12024,9 @@ vErrors.push(err340);
 errors++;
 }
 }
-if(!(false)){
-if(data127.says === undefined){
-const err341 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+}
+else {
+const err341 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -11434,9 +12036,11 @@ vErrors.push(err341);
 errors++;
 }
 }
-if(!(false)){
-if(data127.positions === undefined){
-const err342 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data.jumpers !== undefined){
+let data128 = data.jumpers;
+if(Array.isArray(data128)){
+if(data128.length > 400){
+const err342 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -11445,10 +12049,13 @@ vErrors.push(err342);
 }
 errors++;
 }
-}
+const len17 = data128.length;
+for(let i17=0; i17<len17; i17++){
+let data129 = data128[i17];
+if(data129 && typeof data129 == "object" && !Array.isArray(data129)){
 if(!(false)){
-if(data127.factory === undefined){
-const err343 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data129.id === undefined){
+const err343 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -11458,9 +12065,9 @@ vErrors.push(err343);
 errors++;
 }
 }
-for(const key20 in data127){
-if(!(((((key20 === "id") || (key20 === "says")) || (key20 === "positions")) || (key20 === "factory")) || (key20 === "does"))){
-const err344 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(!(false)){
+if(data129.says === undefined){
+const err344 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -11470,11 +12077,9 @@ vErrors.push(err344);
 errors++;
 }
 }
-if(data127.id !== undefined){
-let data128 = data127.id;
-if(typeof data128 === "string"){
-if(func3(data128) > 200){
-const err345 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data129.positions === undefined){
+const err345 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -11483,8 +12088,10 @@ vErrors.push(err345);
 }
 errors++;
 }
-if(func3(data128) < 1){
-const err346 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data129.factory === undefined){
+const err346 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -11494,8 +12101,9 @@ vErrors.push(err346);
 errors++;
 }
 }
-else {
-const err347 = {instancePath:instancePath+"/jumpers/" + i16+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key20 in data129){
+if(!(((((key20 === "id") || (key20 === "says")) || (key20 === "positions")) || (key20 === "factory")) || (key20 === "does"))){
+const err347 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -11505,11 +12113,11 @@ vErrors.push(err347);
 errors++;
 }
 }
-if(data127.says !== undefined){
-let data129 = data127.says;
-if(typeof data129 === "string"){
-if(func3(data129) > 200){
-const err348 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data129.id !== undefined){
+let data130 = data129.id;
+if(typeof data130 === "string"){
+if(func3(data130) > 200){
+const err348 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -11518,8 +12126,8 @@ vErrors.push(err348);
 }
 errors++;
 }
-if(func3(data129) < 1){
-const err349 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data130) < 1){
+const err349 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -11530,7 +12138,7 @@ errors++;
 }
 }
 else {
-const err350 = {instancePath:instancePath+"/jumpers/" + i16+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err350 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -11540,11 +12148,11 @@ vErrors.push(err350);
 errors++;
 }
 }
-if(data127.positions !== undefined){
-let data130 = data127.positions;
-if(Array.isArray(data130)){
-if(data130.length > 400){
-const err351 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data129.says !== undefined){
+let data131 = data129.says;
+if(typeof data131 === "string"){
+if(func3(data131) > 200){
+const err351 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -11553,12 +12161,8 @@ vErrors.push(err351);
 }
 errors++;
 }
-const len17 = data130.length;
-for(let i17=0; i17<len17; i17++){
-let data131 = data130[i17];
-if(typeof data131 === "string"){
-if(func3(data131) > 200){
-const err352 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data131) < 1){
+const err352 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -11567,8 +12171,9 @@ vErrors.push(err352);
 }
 errors++;
 }
-if(func3(data131) < 1){
-const err353 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err353 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -11578,8 +12183,11 @@ vErrors.push(err353);
 errors++;
 }
 }
-else {
-const err354 = {instancePath:instancePath+"/jumpers/" + i16+"/positions/" + i17,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data129.positions !== undefined){
+let data132 = data129.positions;
+if(Array.isArray(data132)){
+if(data132.length > 400){
+const err354 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -11588,10 +12196,12 @@ vErrors.push(err354);
 }
 errors++;
 }
-}
-}
-else {
-const err355 = {instancePath:instancePath+"/jumpers/" + i16+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len18 = data132.length;
+for(let i18=0; i18<len18; i18++){
+let data133 = data132[i18];
+if(typeof data133 === "string"){
+if(func3(data133) > 200){
+const err355 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -11600,12 +12210,8 @@ vErrors.push(err355);
 }
 errors++;
 }
-}
-if(data127.factory !== undefined){
-let data132 = data127.factory;
-if(typeof data132 === "string"){
-if(func3(data132) > 200){
-const err356 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data133) < 1){
+const err356 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -11614,8 +12220,9 @@ vErrors.push(err356);
 }
 errors++;
 }
-if(func3(data132) < 1){
-const err357 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err357 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -11625,8 +12232,9 @@ vErrors.push(err357);
 errors++;
 }
 }
+}
 else {
-const err358 = {instancePath:instancePath+"/jumpers/" + i16+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err358 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -11636,9 +12244,11 @@ vErrors.push(err358);
 errors++;
 }
 }
-if(data127.does !== undefined){
-if(!(data127.does === "terminator")){
-const err359 = {instancePath:instancePath+"/jumpers/" + i16+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+if(data129.factory !== undefined){
+let data134 = data129.factory;
+if(typeof data134 === "string"){
+if(func3(data134) > 200){
+const err359 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -11647,10 +12257,8 @@ vErrors.push(err359);
 }
 errors++;
 }
-}
-}
-else {
-const err360 = {instancePath:instancePath+"/jumpers/" + i16,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data134) < 1){
+const err360 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -11660,9 +12268,8 @@ vErrors.push(err360);
 errors++;
 }
 }
-}
 else {
-const err361 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err361 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -11672,12 +12279,9 @@ vErrors.push(err361);
 errors++;
 }
 }
-if(data.network !== undefined){
-let data134 = data.network;
-if(data134 && typeof data134 == "object" && !Array.isArray(data134)){
-if(!(false)){
-if(data134.class === undefined){
-const err362 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+if(data129.does !== undefined){
+if(!(data129.does === "terminator")){
+const err362 = {instancePath:instancePath+"/jumpers/" + i17+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -11687,9 +12291,9 @@ vErrors.push(err362);
 errors++;
 }
 }
-if(!(false)){
-if(data134.restW === undefined){
-const err363 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+}
+else {
+const err363 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -11699,9 +12303,9 @@ vErrors.push(err363);
 errors++;
 }
 }
-if(!(false)){
-if(data134.peakW === undefined){
-const err364 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+}
+else {
+const err364 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -11711,9 +12315,12 @@ vErrors.push(err364);
 errors++;
 }
 }
-for(const key21 in data134){
-if(!(((key21 === "class") || (key21 === "restW")) || (key21 === "peakW"))){
-const err365 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+if(data.network !== undefined){
+let data136 = data.network;
+if(data136 && typeof data136 == "object" && !Array.isArray(data136)){
+if(!(false)){
+if(data136.class === undefined){
+const err365 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -11723,10 +12330,9 @@ vErrors.push(err365);
 errors++;
 }
 }
-if(data134.class !== undefined){
-let data135 = data134.class;
-if(!((typeof data135 == "number") && (!(data135 % 1) && !isNaN(data135)))){
-const err366 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data136.restW === undefined){
+const err366 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -11735,9 +12341,10 @@ vErrors.push(err366);
 }
 errors++;
 }
-if(typeof data135 == "number"){
-if(data135 > 8 || isNaN(data135)){
-const err367 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(!(false)){
+if(data136.peakW === undefined){
+const err367 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -11746,8 +12353,10 @@ vErrors.push(err367);
 }
 errors++;
 }
-if(data135 < 0 || isNaN(data135)){
-const err368 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+for(const key21 in data136){
+if(!(((key21 === "class") || (key21 === "restW")) || (key21 === "peakW"))){
+const err368 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -11757,12 +12366,10 @@ vErrors.push(err368);
 errors++;
 }
 }
-}
-if(data134.restW !== undefined){
-let data136 = data134.restW;
-if(typeof data136 == "number"){
-if(data136 < 0 || isNaN(data136)){
-const err369 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data136.class !== undefined){
+let data137 = data136.class;
+if(!((typeof data137 == "number") && (!(data137 % 1) && !isNaN(data137)))){
+const err369 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -11771,9 +12378,9 @@ vErrors.push(err369);
 }
 errors++;
 }
-}
-else {
-const err370 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(typeof data137 == "number"){
+if(data137 > 8 || isNaN(data137)){
+const err370 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -11782,12 +12389,8 @@ vErrors.push(err370);
 }
 errors++;
 }
-}
-if(data134.peakW !== undefined){
-let data137 = data134.peakW;
-if(typeof data137 == "number"){
 if(data137 < 0 || isNaN(data137)){
-const err371 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const err371 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -11797,8 +12400,12 @@ vErrors.push(err371);
 errors++;
 }
 }
-else {
-const err372 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+}
+if(data136.restW !== undefined){
+let data138 = data136.restW;
+if(typeof data138 == "number"){
+if(data138 < 0 || isNaN(data138)){
+const err372 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -11808,9 +12415,8 @@ vErrors.push(err372);
 errors++;
 }
 }
-}
 else {
-const err373 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err373 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -11820,12 +12426,11 @@ vErrors.push(err373);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data138 = data.feeds;
-if(data138 && typeof data138 == "object" && !Array.isArray(data138)){
-if(!(false)){
-if(data138.volts === undefined){
-const err374 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data136.peakW !== undefined){
+let data139 = data136.peakW;
+if(typeof data139 == "number"){
+if(data139 < 0 || isNaN(data139)){
+const err374 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -11835,9 +12440,8 @@ vErrors.push(err374);
 errors++;
 }
 }
-if(!(false)){
-if(data138.watts === undefined){
-const err375 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+else {
+const err375 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -11847,9 +12451,9 @@ vErrors.push(err375);
 errors++;
 }
 }
-if(!(false)){
-if(data138.efficiency === undefined){
-const err376 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+}
+else {
+const err376 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -11859,9 +12463,12 @@ vErrors.push(err376);
 errors++;
 }
 }
+if(data.feeds !== undefined){
+let data140 = data.feeds;
+if(data140 && typeof data140 == "object" && !Array.isArray(data140)){
 if(!(false)){
-if(data138.cutOffV === undefined){
-const err377 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(data140.volts === undefined){
+const err377 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -11871,9 +12478,9 @@ vErrors.push(err377);
 errors++;
 }
 }
-for(const key22 in data138){
-if(!((((key22 === "volts") || (key22 === "watts")) || (key22 === "efficiency")) || (key22 === "cutOffV"))){
-const err378 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(!(false)){
+if(data140.watts === undefined){
+const err378 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -11883,11 +12490,9 @@ vErrors.push(err378);
 errors++;
 }
 }
-if(data138.volts !== undefined){
-let data139 = data138.volts;
-if(typeof data139 == "number"){
-if(data139 <= 0 || isNaN(data139)){
-const err379 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data140.efficiency === undefined){
+const err379 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -11897,8 +12502,9 @@ vErrors.push(err379);
 errors++;
 }
 }
-else {
-const err380 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data140.cutOffV === undefined){
+const err380 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -11908,11 +12514,9 @@ vErrors.push(err380);
 errors++;
 }
 }
-if(data138.watts !== undefined){
-let data140 = data138.watts;
-if(typeof data140 == "number"){
-if(data140 <= 0 || isNaN(data140)){
-const err381 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key22 in data140){
+if(!((((key22 === "volts") || (key22 === "watts")) || (key22 === "efficiency")) || (key22 === "cutOffV"))){
+const err381 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -11922,8 +12526,11 @@ vErrors.push(err381);
 errors++;
 }
 }
-else {
-const err382 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data140.volts !== undefined){
+let data141 = data140.volts;
+if(typeof data141 == "number"){
+if(data141 <= 0 || isNaN(data141)){
+const err382 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -11933,11 +12540,8 @@ vErrors.push(err382);
 errors++;
 }
 }
-if(data138.efficiency !== undefined){
-let data141 = data138.efficiency;
-if(typeof data141 == "number"){
-if(data141 > 1 || isNaN(data141)){
-const err383 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+else {
+const err383 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -11946,8 +12550,12 @@ vErrors.push(err383);
 }
 errors++;
 }
-if(data141 <= 0 || isNaN(data141)){
-const err384 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+if(data140.watts !== undefined){
+let data142 = data140.watts;
+if(typeof data142 == "number"){
+if(data142 <= 0 || isNaN(data142)){
+const err384 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -11958,7 +12566,7 @@ errors++;
 }
 }
 else {
-const err385 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err385 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -11968,11 +12576,11 @@ vErrors.push(err385);
 errors++;
 }
 }
-if(data138.cutOffV !== undefined){
-let data142 = data138.cutOffV;
-if(typeof data142 == "number"){
-if(data142 <= 0 || isNaN(data142)){
-const err386 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data140.efficiency !== undefined){
+let data143 = data140.efficiency;
+if(typeof data143 == "number"){
+if(data143 > 1 || isNaN(data143)){
+const err386 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -11981,9 +12589,8 @@ vErrors.push(err386);
 }
 errors++;
 }
-}
-else {
-const err387 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data143 <= 0 || isNaN(data143)){
+const err387 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -11993,9 +12600,8 @@ vErrors.push(err387);
 errors++;
 }
 }
-}
 else {
-const err388 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err388 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -12005,12 +12611,11 @@ vErrors.push(err388);
 errors++;
 }
 }
-if(data.networkSource !== undefined){
-let data143 = data.networkSource;
-if(data143 && typeof data143 == "object" && !Array.isArray(data143)){
-if(!(false)){
-if(data143.volts === undefined){
-const err389 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data140.cutOffV !== undefined){
+let data144 = data140.cutOffV;
+if(typeof data144 == "number"){
+if(data144 <= 0 || isNaN(data144)){
+const err389 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -12020,9 +12625,8 @@ vErrors.push(err389);
 errors++;
 }
 }
-if(!(false)){
-if(data143.budgetW === undefined){
-const err390 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+else {
+const err390 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -12032,9 +12636,9 @@ vErrors.push(err390);
 errors++;
 }
 }
-if(!(false)){
-if(data143.ports === undefined){
-const err391 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+}
+else {
+const err391 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -12044,9 +12648,12 @@ vErrors.push(err391);
 errors++;
 }
 }
-for(const key23 in data143){
-if(!(((key23 === "volts") || (key23 === "budgetW")) || (key23 === "ports"))){
-const err392 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+if(data.networkSource !== undefined){
+let data145 = data.networkSource;
+if(data145 && typeof data145 == "object" && !Array.isArray(data145)){
+if(!(false)){
+if(data145.volts === undefined){
+const err392 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -12056,11 +12663,9 @@ vErrors.push(err392);
 errors++;
 }
 }
-if(data143.volts !== undefined){
-let data144 = data143.volts;
-if(typeof data144 == "number"){
-if(data144 <= 0 || isNaN(data144)){
-const err393 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data145.budgetW === undefined){
+const err393 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -12070,8 +12675,9 @@ vErrors.push(err393);
 errors++;
 }
 }
-else {
-const err394 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data145.ports === undefined){
+const err394 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -12081,11 +12687,9 @@ vErrors.push(err394);
 errors++;
 }
 }
-if(data143.budgetW !== undefined){
-let data145 = data143.budgetW;
-if(typeof data145 == "number"){
-if(data145 < 0 || isNaN(data145)){
-const err395 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+for(const key23 in data145){
+if(!(((key23 === "volts") || (key23 === "budgetW")) || (key23 === "ports"))){
+const err395 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -12095,8 +12699,11 @@ vErrors.push(err395);
 errors++;
 }
 }
-else {
-const err396 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data145.volts !== undefined){
+let data146 = data145.volts;
+if(typeof data146 == "number"){
+if(data146 <= 0 || isNaN(data146)){
+const err396 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -12106,11 +12713,8 @@ vErrors.push(err396);
 errors++;
 }
 }
-if(data143.ports !== undefined){
-let data146 = data143.ports;
-if(Array.isArray(data146)){
-if(data146.length > 400){
-const err397 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err397 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -12119,13 +12723,12 @@ vErrors.push(err397);
 }
 errors++;
 }
-const len18 = data146.length;
-for(let i18=0; i18<len18; i18++){
-let data147 = data146[i18];
-if(data147 && typeof data147 == "object" && !Array.isArray(data147)){
-if(!(false)){
-if(data147.id === undefined){
-const err398 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data145.budgetW !== undefined){
+let data147 = data145.budgetW;
+if(typeof data147 == "number"){
+if(data147 < 0 || isNaN(data147)){
+const err398 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -12135,9 +12738,8 @@ vErrors.push(err398);
 errors++;
 }
 }
-if(!(false)){
-if(data147.highestClass === undefined){
-const err399 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+else {
+const err399 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12147,9 +12749,11 @@ vErrors.push(err399);
 errors++;
 }
 }
-for(const key24 in data147){
-if(!((key24 === "id") || (key24 === "highestClass"))){
-const err400 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(data145.ports !== undefined){
+let data148 = data145.ports;
+if(Array.isArray(data148)){
+if(data148.length > 400){
+const err400 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12158,12 +12762,13 @@ vErrors.push(err400);
 }
 errors++;
 }
-}
-if(data147.id !== undefined){
-let data148 = data147.id;
-if(typeof data148 === "string"){
-if(func3(data148) > 200){
-const err401 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len19 = data148.length;
+for(let i19=0; i19<len19; i19++){
+let data149 = data148[i19];
+if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
+if(!(false)){
+if(data149.id === undefined){
+const err401 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12172,8 +12777,10 @@ vErrors.push(err401);
 }
 errors++;
 }
-if(func3(data148) < 1){
-const err402 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data149.highestClass === undefined){
+const err402 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12183,8 +12790,9 @@ vErrors.push(err402);
 errors++;
 }
 }
-else {
-const err403 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key24 in data149){
+if(!((key24 === "id") || (key24 === "highestClass"))){
+const err403 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12194,10 +12802,11 @@ vErrors.push(err403);
 errors++;
 }
 }
-if(data147.highestClass !== undefined){
-let data149 = data147.highestClass;
-if(!((typeof data149 == "number") && (!(data149 % 1) && !isNaN(data149)))){
-const err404 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data149.id !== undefined){
+let data150 = data149.id;
+if(typeof data150 === "string"){
+if(func3(data150) > 200){
+const err404 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12206,9 +12815,8 @@ vErrors.push(err404);
 }
 errors++;
 }
-if(typeof data149 == "number"){
-if(data149 > 8 || isNaN(data149)){
-const err405 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+if(func3(data150) < 1){
+const err405 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12217,8 +12825,9 @@ vErrors.push(err405);
 }
 errors++;
 }
-if(data149 < 0 || isNaN(data149)){
-const err406 = {instancePath:instancePath+"/networkSource/ports/" + i18+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err406 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12228,10 +12837,10 @@ vErrors.push(err406);
 errors++;
 }
 }
-}
-}
-else {
-const err407 = {instancePath:instancePath+"/networkSource/ports/" + i18,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data149.highestClass !== undefined){
+let data151 = data149.highestClass;
+if(!((typeof data151 == "number") && (!(data151 % 1) && !isNaN(data151)))){
+const err407 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12240,10 +12849,9 @@ vErrors.push(err407);
 }
 errors++;
 }
-}
-}
-else {
-const err408 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof data151 == "number"){
+if(data151 > 8 || isNaN(data151)){
+const err408 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12252,10 +12860,8 @@ vErrors.push(err408);
 }
 errors++;
 }
-}
-}
-else {
-const err409 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data151 < 0 || isNaN(data151)){
+const err409 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12265,12 +12871,10 @@ vErrors.push(err409);
 errors++;
 }
 }
-if(data.ownBattery !== undefined){
-let data150 = data.ownBattery;
-if(data150 && typeof data150 == "object" && !Array.isArray(data150)){
-if(!(false)){
-if(data150.passagesPerDay === undefined){
-const err410 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+}
+}
+else {
+const err410 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12280,9 +12884,9 @@ vErrors.push(err410);
 errors++;
 }
 }
-if(!(false)){
-if(data150.cells === undefined){
-const err411 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+}
+else {
+const err411 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12292,9 +12896,9 @@ vErrors.push(err411);
 errors++;
 }
 }
-for(const key25 in data150){
-if(!((key25 === "passagesPerDay") || (key25 === "cells"))){
-const err412 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+}
+else {
+const err412 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12304,10 +12908,12 @@ vErrors.push(err412);
 errors++;
 }
 }
-if(data150.passagesPerDay !== undefined){
-let data151 = data150.passagesPerDay;
-if(!((typeof data151 == "number") && (!(data151 % 1) && !isNaN(data151)))){
-const err413 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data.ownBattery !== undefined){
+let data152 = data.ownBattery;
+if(data152 && typeof data152 == "object" && !Array.isArray(data152)){
+if(!(false)){
+if(data152.passagesPerDay === undefined){
+const err413 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12316,9 +12922,10 @@ vErrors.push(err413);
 }
 errors++;
 }
-if(typeof data151 == "number"){
-if(data151 < 0 || isNaN(data151)){
-const err414 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data152.cells === undefined){
+const err414 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12328,12 +12935,9 @@ vErrors.push(err414);
 errors++;
 }
 }
-}
-if(data150.cells !== undefined){
-let data152 = data150.cells;
-if(typeof data152 === "string"){
-if(func3(data152) > 200){
-const err415 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key25 in data152){
+if(!((key25 === "passagesPerDay") || (key25 === "cells"))){
+const err415 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12342,8 +12946,11 @@ vErrors.push(err415);
 }
 errors++;
 }
-if(func3(data152) < 1){
-const err416 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data152.passagesPerDay !== undefined){
+let data153 = data152.passagesPerDay;
+if(!((typeof data153 == "number") && (!(data153 % 1) && !isNaN(data153)))){
+const err416 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12352,9 +12959,9 @@ vErrors.push(err416);
 }
 errors++;
 }
-}
-else {
-const err417 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data153 == "number"){
+if(data153 < 0 || isNaN(data153)){
+const err417 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -12365,8 +12972,11 @@ errors++;
 }
 }
 }
-else {
-const err418 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data152.cells !== undefined){
+let data154 = data152.cells;
+if(typeof data154 === "string"){
+if(func3(data154) > 200){
+const err418 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -12375,12 +12985,8 @@ vErrors.push(err418);
 }
 errors++;
 }
-}
-if(data.carries !== undefined){
-let data153 = data.carries;
-if(Array.isArray(data153)){
-if(data153.length > 400){
-const err419 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data154) < 1){
+const err419 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -12389,13 +12995,9 @@ vErrors.push(err419);
 }
 errors++;
 }
-const len19 = data153.length;
-for(let i19=0; i19<len19; i19++){
-let data154 = data153[i19];
-if(data154 && typeof data154 == "object" && !Array.isArray(data154)){
-if(!(false)){
-if(data154.kind === undefined){
-const err420 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err420 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -12405,9 +13007,9 @@ vErrors.push(err420);
 errors++;
 }
 }
-if(!(false)){
-if(data154.most === undefined){
-const err421 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+}
+else {
+const err421 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -12417,9 +13019,11 @@ vErrors.push(err421);
 errors++;
 }
 }
-for(const key26 in data154){
-if(!((key26 === "kind") || (key26 === "most"))){
-const err422 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(data.carries !== undefined){
+let data155 = data.carries;
+if(Array.isArray(data155)){
+if(data155.length > 400){
+const err422 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -12428,11 +13032,13 @@ vErrors.push(err422);
 }
 errors++;
 }
-}
-if(data154.kind !== undefined){
-let data155 = data154.kind;
-if(!((((((((((((((((data155 === "controller") || (data155 === "reader")) || (data155 === "lock")) || (data155 === "contact")) || (data155 === "exit")) || (data155 === "breakGlass")) || (data155 === "supply")) || (data155 === "expander")) || (data155 === "hub")) || (data155 === "wirelessLock")) || (data155 === "station")) || (data155 === "module")) || (data155 === "converter")) || (data155 === "switch")) || (data155 === "midspan")) || (data155 === "opener"))){
-const err423 = {instancePath:instancePath+"/carries/" + i19+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+const len20 = data155.length;
+for(let i20=0; i20<len20; i20++){
+let data156 = data155[i20];
+if(data156 && typeof data156 == "object" && !Array.isArray(data156)){
+if(!(false)){
+if(data156.kind === undefined){
+const err423 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -12442,10 +13048,9 @@ vErrors.push(err423);
 errors++;
 }
 }
-if(data154.most !== undefined){
-let data156 = data154.most;
-if(!((typeof data156 == "number") && (!(data156 % 1) && !isNaN(data156)))){
-const err424 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data156.most === undefined){
+const err424 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -12454,9 +13059,10 @@ vErrors.push(err424);
 }
 errors++;
 }
-if(typeof data156 == "number"){
-if(data156 < 0 || isNaN(data156)){
-const err425 = {instancePath:instancePath+"/carries/" + i19+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+for(const key26 in data156){
+if(!((key26 === "kind") || (key26 === "most"))){
+const err425 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -12466,10 +13072,10 @@ vErrors.push(err425);
 errors++;
 }
 }
-}
-}
-else {
-const err426 = {instancePath:instancePath+"/carries/" + i19,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data156.kind !== undefined){
+let data157 = data156.kind;
+if(!((((((((((((((((data157 === "controller") || (data157 === "reader")) || (data157 === "lock")) || (data157 === "contact")) || (data157 === "exit")) || (data157 === "breakGlass")) || (data157 === "supply")) || (data157 === "expander")) || (data157 === "hub")) || (data157 === "wirelessLock")) || (data157 === "station")) || (data157 === "module")) || (data157 === "converter")) || (data157 === "switch")) || (data157 === "midspan")) || (data157 === "opener"))){
+const err426 = {instancePath:instancePath+"/carries/" + i20+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -12479,9 +13085,10 @@ vErrors.push(err426);
 errors++;
 }
 }
-}
-else {
-const err427 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data156.most !== undefined){
+let data158 = data156.most;
+if(!((typeof data158 == "number") && (!(data158 % 1) && !isNaN(data158)))){
+const err427 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -12490,12 +13097,9 @@ vErrors.push(err427);
 }
 errors++;
 }
-}
-if(data.lamps !== undefined){
-let data157 = data.lamps;
-if(Array.isArray(data157)){
-if(data157.length > 400){
-const err428 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(typeof data158 == "number"){
+if(data158 < 0 || isNaN(data158)){
+const err428 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -12504,13 +13108,11 @@ vErrors.push(err428);
 }
 errors++;
 }
-const len20 = data157.length;
-for(let i20=0; i20<len20; i20++){
-let data158 = data157[i20];
-if(data158 && typeof data158 == "object" && !Array.isArray(data158)){
-if(!(false)){
-if(data158.lamp === undefined){
-const err429 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+}
+}
+else {
+const err429 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -12520,9 +13122,9 @@ vErrors.push(err429);
 errors++;
 }
 }
-if(!(false)){
-if(data158.means === undefined){
-const err430 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+}
+else {
+const err430 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -12532,9 +13134,11 @@ vErrors.push(err430);
 errors++;
 }
 }
-for(const key27 in data158){
-if(!((key27 === "lamp") || (key27 === "means"))){
-const err431 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+if(data.lamps !== undefined){
+let data159 = data.lamps;
+if(Array.isArray(data159)){
+if(data159.length > 400){
+const err431 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -12543,12 +13147,13 @@ vErrors.push(err431);
 }
 errors++;
 }
-}
-if(data158.lamp !== undefined){
-let data159 = data158.lamp;
-if(typeof data159 === "string"){
-if(func3(data159) > 200){
-const err432 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len21 = data159.length;
+for(let i21=0; i21<len21; i21++){
+let data160 = data159[i21];
+if(data160 && typeof data160 == "object" && !Array.isArray(data160)){
+if(!(false)){
+if(data160.lamp === undefined){
+const err432 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -12557,8 +13162,10 @@ vErrors.push(err432);
 }
 errors++;
 }
-if(func3(data159) < 1){
-const err433 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data160.means === undefined){
+const err433 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -12568,8 +13175,9 @@ vErrors.push(err433);
 errors++;
 }
 }
-else {
-const err434 = {instancePath:instancePath+"/lamps/" + i20+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key27 in data160){
+if(!((key27 === "lamp") || (key27 === "means"))){
+const err434 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -12579,11 +13187,11 @@ vErrors.push(err434);
 errors++;
 }
 }
-if(data158.means !== undefined){
-let data160 = data158.means;
-if(typeof data160 === "string"){
-if(func3(data160) > 200){
-const err435 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data160.lamp !== undefined){
+let data161 = data160.lamp;
+if(typeof data161 === "string"){
+if(func3(data161) > 200){
+const err435 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -12592,8 +13200,8 @@ vErrors.push(err435);
 }
 errors++;
 }
-if(func3(data160) < 1){
-const err436 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data161) < 1){
+const err436 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -12604,7 +13212,7 @@ errors++;
 }
 }
 else {
-const err437 = {instancePath:instancePath+"/lamps/" + i20+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err437 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -12614,9 +13222,11 @@ vErrors.push(err437);
 errors++;
 }
 }
-}
-else {
-const err438 = {instancePath:instancePath+"/lamps/" + i20,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data160.means !== undefined){
+let data162 = data160.means;
+if(typeof data162 === "string"){
+if(func3(data162) > 200){
+const err438 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -12625,10 +13235,8 @@ vErrors.push(err438);
 }
 errors++;
 }
-}
-}
-else {
-const err439 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data162) < 1){
+const err439 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -12638,11 +13246,8 @@ vErrors.push(err439);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data161 = data.sounds;
-if(Array.isArray(data161)){
-if(data161.length > 400){
-const err440 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err440 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -12651,13 +13256,10 @@ vErrors.push(err440);
 }
 errors++;
 }
-const len21 = data161.length;
-for(let i21=0; i21<len21; i21++){
-let data162 = data161[i21];
-if(data162 && typeof data162 == "object" && !Array.isArray(data162)){
-if(!(false)){
-if(data162.sound === undefined){
-const err441 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+}
+}
+else {
+const err441 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -12667,9 +13269,9 @@ vErrors.push(err441);
 errors++;
 }
 }
-if(!(false)){
-if(data162.means === undefined){
-const err442 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+}
+else {
+const err442 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -12679,9 +13281,11 @@ vErrors.push(err442);
 errors++;
 }
 }
-for(const key28 in data162){
-if(!((key28 === "sound") || (key28 === "means"))){
-const err443 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+if(data.sounds !== undefined){
+let data163 = data.sounds;
+if(Array.isArray(data163)){
+if(data163.length > 400){
+const err443 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -12690,12 +13294,13 @@ vErrors.push(err443);
 }
 errors++;
 }
-}
-if(data162.sound !== undefined){
-let data163 = data162.sound;
-if(typeof data163 === "string"){
-if(func3(data163) > 200){
-const err444 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len22 = data163.length;
+for(let i22=0; i22<len22; i22++){
+let data164 = data163[i22];
+if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
+if(!(false)){
+if(data164.sound === undefined){
+const err444 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -12704,8 +13309,10 @@ vErrors.push(err444);
 }
 errors++;
 }
-if(func3(data163) < 1){
-const err445 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data164.means === undefined){
+const err445 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -12715,8 +13322,9 @@ vErrors.push(err445);
 errors++;
 }
 }
-else {
-const err446 = {instancePath:instancePath+"/sounds/" + i21+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key28 in data164){
+if(!((key28 === "sound") || (key28 === "means"))){
+const err446 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -12726,11 +13334,11 @@ vErrors.push(err446);
 errors++;
 }
 }
-if(data162.means !== undefined){
-let data164 = data162.means;
-if(typeof data164 === "string"){
-if(func3(data164) > 200){
-const err447 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data164.sound !== undefined){
+let data165 = data164.sound;
+if(typeof data165 === "string"){
+if(func3(data165) > 200){
+const err447 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -12739,8 +13347,8 @@ vErrors.push(err447);
 }
 errors++;
 }
-if(func3(data164) < 1){
-const err448 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data165) < 1){
+const err448 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -12751,7 +13359,7 @@ errors++;
 }
 }
 else {
-const err449 = {instancePath:instancePath+"/sounds/" + i21+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err449 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -12761,9 +13369,11 @@ vErrors.push(err449);
 errors++;
 }
 }
-}
-else {
-const err450 = {instancePath:instancePath+"/sounds/" + i21,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data164.means !== undefined){
+let data166 = data164.means;
+if(typeof data166 === "string"){
+if(func3(data166) > 200){
+const err450 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -12772,10 +13382,8 @@ vErrors.push(err450);
 }
 errors++;
 }
-}
-}
-else {
-const err451 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data166) < 1){
+const err451 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -12785,11 +13393,8 @@ vErrors.push(err451);
 errors++;
 }
 }
-if(data.box !== undefined){
-let data165 = data.box;
-if(Array.isArray(data165)){
-if(data165.length > 400){
-const err452 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err452 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -12798,12 +13403,10 @@ vErrors.push(err452);
 }
 errors++;
 }
-const len22 = data165.length;
-for(let i22=0; i22<len22; i22++){
-let data166 = data165[i22];
-if(typeof data166 === "string"){
-if(func3(data166) > 200){
-const err453 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err453 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -12812,8 +13415,10 @@ vErrors.push(err453);
 }
 errors++;
 }
-if(func3(data166) < 1){
-const err454 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err454 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -12823,8 +13428,11 @@ vErrors.push(err454);
 errors++;
 }
 }
-else {
-const err455 = {instancePath:instancePath+"/box/" + i22,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.box !== undefined){
+let data167 = data.box;
+if(Array.isArray(data167)){
+if(data167.length > 400){
+const err455 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -12833,10 +13441,12 @@ vErrors.push(err455);
 }
 errors++;
 }
-}
-}
-else {
-const err456 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len23 = data167.length;
+for(let i23=0; i23<len23; i23++){
+let data168 = data167[i23];
+if(typeof data168 === "string"){
+if(func3(data168) > 200){
+const err456 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -12845,12 +13455,8 @@ vErrors.push(err456);
 }
 errors++;
 }
-}
-if(data.mounting !== undefined){
-let data167 = data.mounting;
-if(Array.isArray(data167)){
-if(data167.length > 400){
-const err457 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data168) < 1){
+const err457 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -12859,12 +13465,9 @@ vErrors.push(err457);
 }
 errors++;
 }
-const len23 = data167.length;
-for(let i23=0; i23<len23; i23++){
-let data168 = data167[i23];
-if(typeof data168 === "string"){
-if(func3(data168) > 200){
-const err458 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err458 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -12873,8 +13476,10 @@ vErrors.push(err458);
 }
 errors++;
 }
-if(func3(data168) < 1){
-const err459 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err459 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -12884,8 +13489,11 @@ vErrors.push(err459);
 errors++;
 }
 }
-else {
-const err460 = {instancePath:instancePath+"/mounting/" + i23,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.mounting !== undefined){
+let data169 = data.mounting;
+if(Array.isArray(data169)){
+if(data169.length > 400){
+const err460 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -12894,10 +13502,12 @@ vErrors.push(err460);
 }
 errors++;
 }
-}
-}
-else {
-const err461 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len24 = data169.length;
+for(let i24=0; i24<len24; i24++){
+let data170 = data169[i24];
+if(typeof data170 === "string"){
+if(func3(data170) > 200){
+const err461 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -12906,12 +13516,8 @@ vErrors.push(err461);
 }
 errors++;
 }
-}
-if(data.setUp !== undefined){
-let data169 = data.setUp;
-if(Array.isArray(data169)){
-if(data169.length > 400){
-const err462 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data170) < 1){
+const err462 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -12920,13 +13526,9 @@ vErrors.push(err462);
 }
 errors++;
 }
-const len24 = data169.length;
-for(let i24=0; i24<len24; i24++){
-let data170 = data169[i24];
-if(data170 && typeof data170 == "object" && !Array.isArray(data170)){
-if(!(false)){
-if(data170.what === undefined){
-const err463 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+}
+else {
+const err463 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -12936,9 +13538,9 @@ vErrors.push(err463);
 errors++;
 }
 }
-if(!(false)){
-if(data170.kind === undefined){
-const err464 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err464 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -12948,9 +13550,11 @@ vErrors.push(err464);
 errors++;
 }
 }
-if(!(false)){
-if(data170.one === undefined){
-const err465 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(data.setUp !== undefined){
+let data171 = data.setUp;
+if(Array.isArray(data171)){
+if(data171.length > 400){
+const err465 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -12959,10 +13563,13 @@ vErrors.push(err465);
 }
 errors++;
 }
-}
-for(const key29 in data170){
-if(!((((key29 === "what") || (key29 === "kind")) || (key29 === "runsOn")) || (key29 === "one"))){
-const err466 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+const len25 = data171.length;
+for(let i25=0; i25<len25; i25++){
+let data172 = data171[i25];
+if(data172 && typeof data172 == "object" && !Array.isArray(data172)){
+if(!(false)){
+if(data172.what === undefined){
+const err466 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -12972,11 +13579,9 @@ vErrors.push(err466);
 errors++;
 }
 }
-if(data170.what !== undefined){
-let data171 = data170.what;
-if(typeof data171 === "string"){
-if(func3(data171) > 200){
-const err467 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data172.kind === undefined){
+const err467 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -12985,8 +13590,10 @@ vErrors.push(err467);
 }
 errors++;
 }
-if(func3(data171) < 1){
-const err468 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data172.one === undefined){
+const err468 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -12996,8 +13603,9 @@ vErrors.push(err468);
 errors++;
 }
 }
-else {
-const err469 = {instancePath:instancePath+"/setUp/" + i24+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key29 in data172){
+if(!((((key29 === "what") || (key29 === "kind")) || (key29 === "runsOn")) || (key29 === "one"))){
+const err469 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -13007,10 +13615,11 @@ vErrors.push(err469);
 errors++;
 }
 }
-if(data170.kind !== undefined){
-let data172 = data170.kind;
-if(!(((data172 === "tool") || (data172 === "key")) || (data172 === "licence"))){
-const err470 = {instancePath:instancePath+"/setUp/" + i24+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(data172.what !== undefined){
+let data173 = data172.what;
+if(typeof data173 === "string"){
+if(func3(data173) > 200){
+const err470 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -13019,12 +13628,8 @@ vErrors.push(err470);
 }
 errors++;
 }
-}
-if(data170.runsOn !== undefined){
-let data173 = data170.runsOn;
-if(typeof data173 === "string"){
-if(func3(data173) > 200){
-const err471 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data173) < 1){
+const err471 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -13033,8 +13638,9 @@ vErrors.push(err471);
 }
 errors++;
 }
-if(func3(data173) < 1){
-const err472 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err472 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -13044,8 +13650,10 @@ vErrors.push(err472);
 errors++;
 }
 }
-else {
-const err473 = {instancePath:instancePath+"/setUp/" + i24+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data172.kind !== undefined){
+let data174 = data172.kind;
+if(!(((data174 === "tool") || (data174 === "key")) || (data174 === "licence"))){
+const err473 = {instancePath:instancePath+"/setUp/" + i25+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -13055,10 +13663,11 @@ vErrors.push(err473);
 errors++;
 }
 }
-if(data170.one !== undefined){
-let data174 = data170.one;
-if(!(((data174 === "job") || (data174 === "device")) || (data174 === "door"))){
-const err474 = {instancePath:instancePath+"/setUp/" + i24+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(data172.runsOn !== undefined){
+let data175 = data172.runsOn;
+if(typeof data175 === "string"){
+if(func3(data175) > 200){
+const err474 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -13067,10 +13676,8 @@ vErrors.push(err474);
 }
 errors++;
 }
-}
-}
-else {
-const err475 = {instancePath:instancePath+"/setUp/" + i24,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data175) < 1){
+const err475 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -13080,9 +13687,8 @@ vErrors.push(err475);
 errors++;
 }
 }
-}
 else {
-const err476 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err476 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -13092,11 +13698,10 @@ vErrors.push(err476);
 errors++;
 }
 }
-if(data.atHand !== undefined){
-let data175 = data.atHand;
-if(Array.isArray(data175)){
-if(data175.length > 400){
-const err477 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data172.one !== undefined){
+let data176 = data172.one;
+if(!(((data176 === "job") || (data176 === "device")) || (data176 === "door"))){
+const err477 = {instancePath:instancePath+"/setUp/" + i25+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -13105,12 +13710,10 @@ vErrors.push(err477);
 }
 errors++;
 }
-const len25 = data175.length;
-for(let i25=0; i25<len25; i25++){
-let data176 = data175[i25];
-if(typeof data176 === "string"){
-if(func3(data176) > 200){
-const err478 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err478 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -13119,8 +13722,10 @@ vErrors.push(err478);
 }
 errors++;
 }
-if(func3(data176) < 1){
-const err479 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err479 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err479];
 }
@@ -13130,8 +13735,11 @@ vErrors.push(err479);
 errors++;
 }
 }
-else {
-const err480 = {instancePath:instancePath+"/atHand/" + i25,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.atHand !== undefined){
+let data177 = data.atHand;
+if(Array.isArray(data177)){
+if(data177.length > 400){
+const err480 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err480];
 }
@@ -13140,10 +13748,12 @@ vErrors.push(err480);
 }
 errors++;
 }
-}
-}
-else {
-const err481 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len26 = data177.length;
+for(let i26=0; i26<len26; i26++){
+let data178 = data177[i26];
+if(typeof data178 === "string"){
+if(func3(data178) > 200){
+const err481 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err481];
 }
@@ -13152,15 +13762,48 @@ vErrors.push(err481);
 }
 errors++;
 }
-}
-}
-else {
-const err482 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data178) < 1){
+const err482 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err482];
 }
 else {
 vErrors.push(err482);
+}
+errors++;
+}
+}
+else {
+const err483 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err483];
+}
+else {
+vErrors.push(err483);
+}
+errors++;
+}
+}
+}
+else {
+const err484 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err484];
+}
+else {
+vErrors.push(err484);
+}
+errors++;
+}
+}
+}
+else {
+const err485 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err485];
+}
+else {
+vErrors.push(err485);
 }
 errors++;
 }

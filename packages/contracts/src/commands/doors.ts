@@ -46,8 +46,23 @@ export const behaviourProperties = {
     propertyNames: { pattern: '^[A-Z][0-9]{1,2}$' },
     additionalProperties: idle,
   },
+  preAlarmS: { ...seconds, minimum: 1 },
+  unlockAfterS: { ...seconds, minimum: 1, maximum: 60 },
+  relockAt: { const: 'opening' },
+  freeOn: id,
+  barredOn: id,
+  firstPerson: { const: true },
+  pairWithinS: { ...seconds, minimum: 2, maximum: 60 },
+  reentryS: { ...seconds, minimum: 2, maximum: 86_400 },
+  passback: { enum: ['refuse', 'tell'] },
+  passbackS: { ...seconds, minimum: 60, maximum: 86_400 },
 } as const
-const behaviour = object(behaviourProperties, ['openerAfterS', 'deskReleaseS', 'longReleaseS', 'longOpenS', 'idle'])
+/** What every door has; the rest is left out where it has it not. */
+const alwaysThere = new Set(['releaseS', 'heldOpenS', 'relockDelayS', 'contactIdle', 'exitIdle', 'forcedAlarm'])
+const behaviour = object(
+  behaviourProperties,
+  (Object.keys(behaviourProperties) as (keyof typeof behaviourProperties)[]).filter((key) => !alwaysThere.has(key)),
+)
 const hardware = object(
   Object.fromEntries(partRoles.map((role) => [role, id])) as Record<PartRole, typeof id>,
   partRoles,
@@ -189,6 +204,15 @@ export function checkAreas(facts: Facts, from: string, to: string): void {
   if (!facts.area[to]) throw new Refusal('Choose the area the door leads to.', 'to')
 }
 
+/** Schedules that a door is to run by itself: they are there, and are two. */
+function checkHours(facts: Facts, { freeOn, barredOn }: Behaviour): void {
+  for (const [key, schedule] of Object.entries({ freeOn, barredOn }))
+    if (schedule !== undefined && !facts.schedule[schedule])
+      throw new Refusal('This schedule is no more. Choose another.', `behaviour.${key}`)
+  if (freeOn !== undefined && freeOn === barredOn)
+    throw new Refusal('One schedule cannot both free and bar the door. Choose two.', 'behaviour.barredOn')
+}
+
 export const doorAdd = defineCommand<{
   id: string
   fields: DoorFields & { ref: string; name: string; from: string; to: string }
@@ -201,6 +225,7 @@ export const doorAdd = defineCommand<{
     if (facts.door[p.id]) throw new Refusal('This door exists already.')
     checkAreas(facts, p.fields.from, p.fields.to)
     const { hardware: wanted, ...rest } = p.fields
+    if (rest.behaviour) checkHours(facts, rest.behaviour)
     const parts = partsFrom(wanted ?? {}, [], sheets)
     const door: Door = {
       escapeRoute: false,
@@ -228,6 +253,7 @@ export const doorEdit = defineCommand<{ id: string; fields: DoorFields }>()({
     const door = existing(facts.door[p.id], 'door', p.id)
     const { hardware: wanted, ...rest } = p.fields
     if (rest.ref) checkRef(facts, rest.ref, door.id)
+    if (rest.behaviour) checkHours(facts, rest.behaviour)
     const next: Door = { ...door, ...rest }
     checkAreas(facts, next.from, next.to)
     if (wanted) {

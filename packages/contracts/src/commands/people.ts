@@ -2,6 +2,7 @@ import {
   all,
   cardName,
   cardStates,
+  doorsRunning,
   drop,
   kitCards,
   mostCards,
@@ -189,7 +190,13 @@ export const scheduleRemove = defineCommand<{ id: string }>()({
   schema: object({ id }),
   apply(facts, p) {
     existing(facts.schedule[p.id], 'schedule', p.id)
-    return [...withRules(facts, (r) => r.schedule === p.id), ...drop(facts, 'schedule', p.id)]
+    const doors = doorsRunning(facts, p.id).map((door) => {
+      const { freeOn, barredOn, firstPerson, ...behaviour } = door.behaviour
+      const free = freeOn === p.id ? {} : { ...(freeOn ? { freeOn } : {}), ...(firstPerson ? { firstPerson } : {}) }
+      const barred = barredOn === undefined || barredOn === p.id ? {} : { barredOn }
+      return put(facts, 'door', { ...door, behaviour: { ...behaviour, ...free, ...barred } })
+    })
+    return [...withRules(facts, (r) => r.schedule === p.id), ...doors, ...drop(facts, 'schedule', p.id)]
   },
   words: (f, p) => `Removed schedule ${f.schedule[p.id]?.name ?? ''}, with the rules on it`,
 })
@@ -233,8 +240,9 @@ export const testCardsPut = defineCommand<TestCards>()({
       unknown: object(card, optionalOfCard),
       expired: object(card, optionalOfCard),
       longer: object(card, optionalOfCard),
+      second: object(card, optionalOfCard),
     },
-    ['expired', 'longer'],
+    ['expired', 'longer', 'second'],
   ),
   apply(facts, p) {
     const cards = kitCards(p)

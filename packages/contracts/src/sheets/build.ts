@@ -1,4 +1,4 @@
-import type { DeviceSheet, Terminal, TerminalKind } from '@rauta/core'
+import { doorAbilities, type DeviceSheet, type Terminal, type TerminalKind } from '@rauta/core'
 
 /** Terminals of one door's port group: two reader ports, lock relay and feed, two inputs, numbered on from `first`. */
 export function portGroup(group: string, first: number, door: number, letter: string): Terminal[] {
@@ -126,6 +126,8 @@ export function doorController(
       longestReleaseS: 120,
       // The two-door board reads no serial numbers.
       cardFormats: doors === 2 ? ['wiegand26', 'wiegand34'] : ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
+      // Nor does it keep in mind who came first, or who is in.
+      abilities: doors === 2 ? ['preAlarm', 'unlockDelay', 'ownHours', 'reentry'] : [...doorAbilities],
       feedVolts: 13.6,
       feedA: doors,
       factory: { address: factoryAddress, user: 'startup', password: 'factory' },

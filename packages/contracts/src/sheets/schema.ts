@@ -1,4 +1,12 @@
-import { cardFormats, deviceKinds, leadKinds, partFunctions, presentables, terminalKinds } from '@rauta/core'
+import {
+  cardFormats,
+  deviceKinds,
+  doorAbilities,
+  leadKinds,
+  partFunctions,
+  presentables,
+  terminalKinds,
+} from '@rauta/core'
 import { object } from '../commands/command'
 
 const string = { type: 'string' } as const
@@ -51,9 +59,10 @@ const controller = object(
       }),
     ),
     functions: t('What it can be told that a part does', list({ enum: partFunctions })),
+    abilities: t('What it can do for a door besides', list({ enum: doorAbilities })),
     ownReader: t('Port of its own reader', words),
   },
-  ['supervised', 'functions', 'ownReader'],
+  ['supervised', 'functions', 'abilities', 'ownReader'],
 )
 
 const coding = object(

@@ -39,6 +39,7 @@ const facts = (
   releaseStepS: 1,
   longestReleaseS: 99,
   cardFormats: ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
+  abilities: ['preAlarm', 'unlockDelay', 'ownHours'],
   feedVolts: feed.volts,
   feedA: feed.amps,
   factory: { address: factoryAddress, user: 'startup', password: 'factory' },

@@ -2,16 +2,17 @@ import { all, type Facts } from '../job/facts'
 import { jobOf } from '../job/records'
 import type { Door } from '../doors/door'
 import { scheduleActive } from '../time/schedule'
+import { hoursAt, type DoorHours } from '../doors/hours'
 import { groupsPassed } from './groups'
 import type { Person, PersonCard, Rule } from './records'
 import { validityAt } from './validity'
 
 export type RefusalReason =
-  'no card' | 'card lost' | 'card withdrawn' | 'not yet valid' | 'expired' | 'no rule' | 'out of hours'
+  'barred' | 'no card' | 'card lost' | 'card withdrawn' | 'not yet valid' | 'expired' | 'no rule' | 'out of hours'
 
 export interface Decision {
   passes: boolean
-  reason: RefusalReason | 'rule'
+  reason: RefusalReason | 'rule' | 'free'
   /** The rule that lets the person pass, or the one that came nearest. */
   rule: string | null
   /** In words, with the rule named. */
@@ -24,6 +25,9 @@ export interface Decision {
  * @param atMs milliseconds since 1970 UTC
  */
 export function decide(facts: Facts, person: Person, door: Door, atMs: number, card?: PersonCard): Decision {
+  const hours = hoursAt(facts, door, atMs)
+  if (hours === 'free' && !door.behaviour.firstPerson)
+    return { passes: true, reason: 'free', rule: null, says: `Passes: ${door.ref} is free then, for everybody.` }
   const shown = card ?? person.cards.find((c) => c.state === 'in use') ?? person.cards[0]
   if (!shown) return refuse('no card', null, `${person.name} has no card.`)
   if (shown.state === 'lost')
@@ -36,14 +40,37 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
     return refuse('not yet valid', null, `${person.name} may pass from ${person.validFrom} on, not before.`)
   if (validity === 'expired')
     return refuse('expired', null, `The time of ${person.name} ended ${person.validUntil}: refused at every door.`)
+  if (hours === 'barred')
+    return refuse(
+      'barred',
+      null,
+      `Refused: ${door.ref} is barred then for whoever comes in. Whoever leaves is let out.`,
+    )
   const passed = new Set(groupsPassed(facts.group, person.groups))
   const rules = all(facts, 'rule').filter((rule) => passed.has(rule.group) && rule.doors.includes(door.id))
   if (rules.length === 0)
     return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
   const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))
-  if (open) return { passes: true, reason: 'rule', rule: open.id, says: `Passes: ${ruleWords(facts, open)}.` }
+  if (open)
+    return {
+      passes: true,
+      reason: 'rule',
+      rule: open.id,
+      says: `Passes: ${ruleWords(facts, open)}.${conditions(door, hours)}`,
+    }
   const nearest = rules[0] as Rule
   return refuse('out of hours', nearest.id, `Refused, out of hours: ${ruleWords(facts, nearest)} is not in force then.`)
+}
+
+/** What else has to be so for somebody who has the right to come in; it hangs on who was there before. */
+function conditions({ behaviour: b }: Door, hours: DoorHours): string {
+  const wait = (seconds: number) => `${seconds} s`
+  return [
+    b.pairWithinS === undefined ? '' : ` Only with a second person within ${wait(b.pairWithinS)}.`,
+    b.reentryS === undefined ? '' : ` Not twice within ${wait(b.reentryS)}.`,
+    b.passback === 'refuse' ? ' Not while in already.' : '',
+    b.firstPerson && hours === 'free' ? ' Whoever comes first frees the door for everybody.' : '',
+  ].join('')
 }
 
 const refuse = (reason: RefusalReason, rule: string | null, says: string): Decision => ({

@@ -1,4 +1,5 @@
 import { all } from '../job/facts'
+import { doorsRunning } from '../doors/hours'
 import { recordKind } from '../job/kind'
 import type { Schedule, SpecialDay } from '../time/schedule'
 import type { Group, Person, Rule, TestCards } from './records'
@@ -49,7 +50,15 @@ export const ruleKind = recordKind('rule', {
 })
 export const scheduleKind = recordKind('schedule', {
   fields: { id: 'text', name: 'text', periods: 'list' },
-  touches: ({ id }, facts) => ({ access: controllersWith(facts, (rule) => rule.schedule === id) }),
+  touches: ({ id }, facts) => ({
+    access: [
+      ...controllersWith(facts, (rule) => rule.schedule === id),
+      ...controllersOf(
+        facts,
+        doorsRunning(facts, id).map((d) => d.id),
+      ),
+    ],
+  }),
 })
 /** It replaces the week of every schedule. */
 export const specialDayKind = recordKind('specialDay', {
@@ -66,6 +75,7 @@ export const testCardsKind = recordKind('testCards', {
     unknown: 'object',
     expired: 'object?',
     longer: 'object?',
+    second: 'object?',
   },
   touches: () => ({ everything: true }),
 })

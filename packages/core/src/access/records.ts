@@ -68,6 +68,8 @@ export interface TestCards {
   expired?: StoredCard
   /** One that is granted the longer times, where somebody carries it. */
   longer?: StoredCard
+  /** As good as the good one, for doors that two people pass together. */
+  second?: StoredCard
 }
 
 /** The test cards that there are, each under what it stands for. */

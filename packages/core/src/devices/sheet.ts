@@ -1,6 +1,7 @@
 import type { SwitchCoding } from './coding'
 import type { PowerClass } from '../power/ethernet'
 import type { Thresholds } from '../power/supervised'
+import type { DoorAbility } from '../doors/abilities'
 import type { PartFunction } from '../doors/functions'
 
 /** What a terminal is for; a lead may only go to a terminal of the kind that it wants. */
@@ -134,6 +135,8 @@ export interface ControllerFacts {
   supervised?: Thresholds
   /** What it can be told that a part does; everything where it is not said. */
   functions?: PartFunction[]
+  /** What it can do for a door beyond its plain times; nothing where it is not said. */
+  abilities?: DoorAbility[]
   /** Port of the reader that is part of the device itself: a door station, a wall unit that drives its own lock. */
   ownReader?: string
 }

@@ -1,6 +1,10 @@
+import { all, type Facts } from '../job/facts'
 import { recordKind } from '../job/kind'
 import type { DeviceKind } from '../devices/sheet'
 import type { CableType } from '../power/conductor'
+import type { Behaviour } from './behaviour'
+
+export * from './behaviour'
 
 /** What a part does at its door. */
 export const partRoles = [
@@ -108,29 +112,6 @@ export interface Placement {
   terminals: Record<string, string>
 }
 
-/** State of a contact as the input sees it when nothing happens. */
-export type IdleState = 'closed' | 'open'
-
-/** How the door behaves. Seconds; idle states as the input sees them when nothing happens. */
-export interface Behaviour {
-  releaseS: number
-  heldOpenS: number
-  relockDelayS: number
-  contactIdle: IdleState
-  exitIdle: IdleState
-  /** Whether an opening without a release raises the forced-open alarm. */
-  forcedAlarm: boolean
-  /** How long the opener waits after the lock has been told to let go; a second where it is not said. */
-  openerAfterS?: number
-  /** For whoever needs longer; as for everybody where it is not said. */
-  longReleaseS?: number
-  longOpenS?: number
-  /** How long the desk button releases; as long as a card where it is not said. */
-  deskReleaseS?: number
-  /** Idle states that differ from the usual, by part: `B1`, `L1`. */
-  idle?: Record<string, IdleState>
-}
-
 export interface Door {
   id: string
   /** Unique in the job, for example `Q-03`. */
@@ -168,15 +149,6 @@ export interface Door {
   pinned?: boolean
   /** True once the test cards have been taken off this door (before it is signed). */
   testCardsOff: boolean
-}
-
-export const defaultBehaviour: Behaviour = {
-  releaseS: 5,
-  heldOpenS: 30,
-  relockDelayS: 0,
-  contactIdle: 'closed',
-  exitIdle: 'open',
-  forcedAlarm: true,
 }
 
 export function partOf(door: Door, role: PartRole): Part | undefined {
@@ -223,6 +195,12 @@ declare module '../job/facts' {
   }
 }
 
+/** Doors that keep count of who is in one of these areas: what they can know hangs on every door of it. */
+const knowingWhoIsIn = (facts: Facts, areas: readonly string[]): string[] =>
+  all(facts, 'door')
+    .filter((d) => d.behaviour.passback !== undefined && areas.includes(d.to))
+    .map((d) => d.id)
+
 export const doorRecordKind = recordKind('door', {
   fields: {
     id: 'text',
@@ -250,5 +228,8 @@ export const doorRecordKind = recordKind('door', {
     testCardsOff: 'flag',
   },
   recorded: (after) => [{ door: after.id, kind: 'plan', body: after }],
-  touches: ({ id, placement }) => ({ doors: [id], feeds: placement ? [placement.controller] : [] }),
+  touches: ({ id, from, to, placement }, facts) => ({
+    doors: [id, ...knowingWhoIsIn(facts, [from, to])],
+    feeds: placement ? [placement.controller] : [],
+  }),
 })

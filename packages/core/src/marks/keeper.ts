@@ -96,7 +96,8 @@ export class Keeper {
 
   marksOf(door: Door): DoorMarks {
     let found = this.marks.get(door.id)
-    if (!found) this.marks.set(door.id, (found = marksOn(this.facts, door, this.configs, this.basisOf(door))))
+    if (!found)
+      this.marks.set(door.id, (found = marksOn(this.facts, door, this.sheets, this.configs, this.basisOf(door))))
     return found
   }
 

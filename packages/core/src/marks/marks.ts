@@ -11,7 +11,7 @@ import { hangsWords } from '../devices/words'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
-import { timesFindings } from '../doors/times'
+import { behaviourFindings } from '../doors/contradictions'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
 import { openDevices, reachMark } from './reach'
@@ -87,9 +87,15 @@ export function marksBasis(
 }
 
 /** The six marks, with what hangs on people, groups and times worked out on top of the rest. */
-export function marksOn(facts: Facts, door: Door, configs: WorkedConfigs, basis: MarksBasis): DoorMarks {
+export function marksOn(
+  facts: Facts,
+  door: Door,
+  sheets: Sheets,
+  configs: WorkedConfigs,
+  basis: MarksBasis,
+): DoorMarks {
   const { plan, wire, reach, tests } = basis
-  const load = loadMark(facts, door, configs, silent(plan))
+  const load = loadMark(facts, door, sheets, configs, silent(plan))
   const prove = proveMark(tests, load, silent(plan))
   return { plan, wire, reach, load, prove, sign: signMark(facts, door, basis, { plan, wire, prove }) }
 }
@@ -102,7 +108,7 @@ export function marksOf(
   configs: WorkedConfigs = workedConfigs(facts, sheets),
   neighbours: readonly Door[] = all(facts, 'door'),
 ): DoorMarks {
-  return marksOn(facts, door, configs, marksBasis(facts, door, sheets, configs, neighbours))
+  return marksOn(facts, door, sheets, configs, marksBasis(facts, door, sheets, configs, neighbours))
 }
 
 /** The first mark that is neither given nor not needed, or null for a door that is signed. */
@@ -244,9 +250,15 @@ function wireMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly
 const anyTick = (facts: Facts, door: Door) =>
   door.cables.some((c) => facts.tick[`${door.id}/${c.id}`]) || all(facts, 'reading').some((r) => r.door === door.id)
 
-function loadMark(facts: Facts, door: Door, configs: WorkedConfigs, unheard: Finding | undefined): MarkState {
+function loadMark(
+  facts: Facts,
+  door: Door,
+  sheets: Sheets,
+  configs: WorkedConfigs,
+  unheard: Finding | undefined,
+): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
-  const findings = timesFindings(door)
+  const findings = behaviourFindings(facts, door, sheets)
   const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'load', sign, share, says, findings })
   if (!controller) return state('todo', 0, 'The door is on no controller yet.')
   if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)

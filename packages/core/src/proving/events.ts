@@ -17,9 +17,22 @@ export interface DeviceEvent {
   /** Device clock minus server clock when it was received, ms. */
   offsetMs: number
   /** `exit`: asked to leave by a device; `desk`: let in from the desk; `input` and `output`: a wired point of the door went active or idle;
-   * `mode`: the door stands open or locked until told otherwise; `order`: the server's own, somebody told the door something. */
+   * `mode`: the door stands open or locked until told otherwise, or free or barred by its hours; `notice`: something told that is no
+   * alarm; `order`: the server's own, somebody told the door something. */
   kind:
-    'granted' | 'refused' | 'exit' | 'desk' | 'leaf' | 'lock' | 'alarm' | 'input' | 'output' | 'mode' | 'order' | 'gap'
+    | 'granted'
+    | 'refused'
+    | 'exit'
+    | 'desk'
+    | 'leaf'
+    | 'lock'
+    | 'alarm'
+    | 'notice'
+    | 'input'
+    | 'output'
+    | 'mode'
+    | 'order'
+    | 'gap'
   /** Door id as the device was told it; empty where the event is not about a door. */
   door: string
   reader: string
@@ -31,7 +44,8 @@ export interface DeviceEvent {
   card: string
   /** The bits that the reader sent, as many as came, and their value: `34/003D1141A`. */
   bits?: string
-  /** `open`, `closed`, `locked`, `unlocked`, `forced`, `heldOpen`, `none`, `active`, `idle`, or a refusal's reason. */
+  /** `open`, `closed`, `locked`, `unlocked`, `forced`, `heldOpen`, `none`, `active`, `idle`, `free`, `barred`,
+   * `preAlarm`, `passback`, `second`, or a refusal's reason. */
   state: string
   says: string
 }

@@ -59,16 +59,20 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
   const kit = facts.testCards['kit']
   if (!kit) return []
   const has = kit.good.format ?? usualFormat
-  const unproved =
-    door.behaviour.longReleaseS !== undefined && !kit.longer
-      ? [
-          warn(
-            'plan',
-            'kit-longer',
-            'Nothing proves its longer release: there is no test card for who needs longer. Add one, under Job.',
-          ),
-        ]
-      : []
+  const { longReleaseS, pairWithinS } = door.behaviour
+  const lacks = (rule: string, lacking: boolean, says: string) => (lacking ? [warn('plan', rule, says)] : [])
+  const unproved = [
+    ...lacks(
+      'kit-longer',
+      longReleaseS !== undefined && !kit.longer,
+      'Nothing proves its longer release: there is no test card for who needs longer. Add one, under Job.',
+    ),
+    ...lacks(
+      'kit-second',
+      pairWithinS !== undefined && !kit.second,
+      'Two people come in here together, and there is one good test card: no test of a card can pass. Add a second, under Job.',
+    ),
+  ]
   const strange = accessPlaces(door, sheets)
     .filter(({ part, cards }) => cards && (part.format ?? usualFormat) !== has)
     .map(({ part }) =>

@@ -1,3 +1,5 @@
+import type { Rehearsal } from '../doors/hours'
+
 /** How a test is judged; its values are what the events are compared with. `part` is a part's id at the door. */
 export type TestKind =
   | { kind: 'beforeLoad' }
@@ -38,10 +40,23 @@ export type TestKind =
   | { kind: 'breakGlass'; /** The second pole that tells the controller; empty where there is none. */ pole: string }
   | { kind: 'input'; part: string; /** Whether anything else may come of it. */ quiet: boolean }
   | { kind: 'told'; contact: boolean }
+  | { kind: 'unlockDelay'; card: string; seconds: number; toleranceS: number }
+  | { kind: 'preAlarm'; card: string; seconds: number; toleranceS: number }
+  | { kind: 'relockAtOpening'; card: string }
+  | { kind: 'free'; contact: boolean }
+  | { kind: 'barred'; card: string }
+  | { kind: 'firstPerson'; card: string; contact: boolean }
+  | { kind: 'alone'; card: string }
+  | {
+      kind: 'again'
+      card: string
+      /** Reason with which it is refused the second time; empty where it is let in and told. */ reason: string
+    }
+  | { kind: 'inOutIn'; card: string; entry: string; exit: string }
   | { kind: 'holds' }
 
 /** A part of the configuration a test depends on: `door.release` is the field `release` of the door's part, `terminals.K1.lock` the wired point. */
-export type Dependency = `door.${string}` | `terminals.${string}` | 'accessPoints'
+export type Dependency = `door.${string}` | `behaviour.${string}` | `terminals.${string}` | 'accessPoints'
 
 export interface Test {
   id: string
@@ -59,6 +74,10 @@ export interface Test {
   at: string
   /** Wired points that it proves, by their keys: `K1.lock`. */
   proves: string[]
+  /** How the door is made to stand meanwhile, as though its own hours said so; null where it has none. */
+  rehearse: Rehearsal | null
+  /** Whether the device shall forget first where the test cards were last. */
+  forget: boolean
   /** Why this test is not applicable, decided from the records; empty where it is. */
   notApplicable: string
 }

@@ -2,30 +2,33 @@ import { cardData, cardName } from '../cards/card'
 import type { TestCards } from '../access/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { accessPlaces, type AccessPlace } from '../doors/accesspoints'
-import type { PartFunction } from '../doors/functions'
 import { partOf, type Door } from '../doors/door'
+import { hasOwnHours } from '../doors/hours'
 import type { WiredPoint } from '../wiring/points'
-import { timerToleranceS, type Dependency, type Test } from './test'
-
-/** What the tests of a door are worked out from. */
-interface Scene {
-  door: Door
-  kit: TestCards
-  points: readonly WiredPoint[]
-  places: readonly AccessPlace[]
-  /** Where the cards are presented; null where nothing of the door reads cards. */
-  at: AccessPlace | null
-  magnetic: boolean
-  /** Whether the door contact sees the leaf. */
-  contact: WiredPoint | undefined
-  /** Begins an instruction in which the leaf must not move by itself. */
-  still: string
-}
+import { behaviourTests } from './behaviourTests'
+import {
+  contacts,
+  dependsOn,
+  did,
+  exits,
+  goodCard,
+  keys,
+  leafAsk,
+  made,
+  points,
+  presenting,
+  readers,
+  releaseBy,
+  releasing,
+  workIt,
+  type Scene,
+} from './scene'
+import { timerToleranceS, type Test } from './test'
 
 /** The tests that a door's hardware and configuration call for, in an order that makes sense while standing there. */
 export function testsOf(
   door: Door,
-  points: readonly WiredPoint[],
+  wired: readonly WiredPoint[],
   kit: TestCards,
   sheets: Sheets,
   loadedBefore = '',
@@ -35,14 +38,14 @@ export function testsOf(
   const scene: Scene = {
     door,
     kit,
-    points,
+    points: wired,
     places,
     at: places.find((p) => p.cards && !p.leaving) ?? places.find((p) => p.cards) ?? null,
     magnetic: !!lock && sheetOf(sheets, lock.sheet).lock?.principle === 'magnetic',
-    contact: points.find((p) => p.function === 'contact'),
+    contact: wired.find((p) => p.function === 'contact'),
     still:
-      points.some((p) => p.function === 'opener') &&
-      points.some((p) => p.function === 'lock' || p.function === 'secondLock')
+      wired.some((p) => p.function === 'opener') &&
+      wired.some((p) => p.function === 'lock' || p.function === 'secondLock')
         ? 'Switch the opener off. '
         : '',
   }
@@ -59,49 +62,23 @@ export function testsOf(
     ...openerTest(scene),
     ...forcedTest(scene),
     ...heldOpenTest(scene),
+    ...behaviourTests(scene),
     ...breakGlassTest(scene),
     ...inputTests(scene),
     holdsTest(scene),
-  ].map((test) => (test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))
+  ].map((test) => standingFor(door, test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))
 }
 
-const made = (
-  test: Omit<Test, 'ask' | 'depends' | 'cards' | 'at' | 'proves' | 'notApplicable'> & Partial<Test>,
-): Test => ({ ask: null, depends: [], cards: [], at: '', proves: [], notApplicable: '', ...test })
-
-const did = (question: string, yes: string, no: string) => ({ question, yes, no })
-const leafAsk = did('Did the leaf open?', 'It opened', 'It stayed shut')
-const points = (scene: Scene, ...functions: PartFunction[]): WiredPoint[] =>
-  scene.points.filter((p) => functions.includes(p.function))
-const dependsOn = (list: readonly WiredPoint[]): Dependency[] => list.map((p): Dependency => `terminals.${p.key}`)
-const keys = (list: readonly WiredPoint[]): string[] => list.map((p) => p.key)
-
-/** Outputs that release the door: its locks, or its opener where it has no lock. */
-function releasing(scene: Scene): WiredPoint[] {
-  const locks = points(scene, 'lock', 'secondLock')
-  return locks.length ? locks : points(scene, 'opener')
-}
-const readers = (scene: Scene): WiredPoint[] => points(scene, 'entryReader', 'exitReader')
-const contacts = (scene: Scene): WiredPoint[] => points(scene, 'contact', 'secondContact')
-const goodCard = (scene: Scene) => ({ name: cardName(scene.kit.good), hex: cardData(scene.kit.good) })
-
-/** What is done to release the door for a test: a good card, or an exit device where nothing reads cards. Null where neither is there. */
-function releaseBy(scene: Scene): { says: string; card: string; cards: string[]; depends: Dependency[] } | null {
-  if (scene.at) {
-    const { name, hex } = goodCard(scene)
-    return {
-      says: `Present card ${name} at ${scene.at.part.id}`,
-      card: hex,
-      cards: [hex],
-      depends: [...dependsOn(readers(scene)), 'accessPoints'],
-    }
+/** A door with hours of its own is made to stand as its test wants it, and one that knows who is in forgets where the cards were. */
+const standingFor = (door: Door, test: Test): Test => {
+  const { reentryS, passback } = door.behaviour
+  const loaded = test.judge.kind !== 'beforeLoad'
+  return {
+    ...test,
+    rehearse: test.rehearse ?? (loaded && hasOwnHours(door.behaviour) ? 'controlled' : null),
+    forget: loaded && test.cards.length > 0 && (reentryS !== undefined || passback !== undefined),
   }
-  const exit = points(scene, 'exitButton', 'exitSensor')[0]
-  return exit ? { says: workIt(exit), card: '', cards: [], depends: dependsOn([exit]) } : null
 }
-
-const workIt = (point: WiredPoint): string =>
-  point.function === 'exitSensor' ? `Walk up to ${point.part.id}` : `Press ${point.part.id}`
 
 function beforeLoad(scene: Scene, notApplicable: string): Test {
   const instruction = scene.at
@@ -158,7 +135,7 @@ function toldTest(scene: Scene): Test[] {
 function cardTests(scene: Scene): Test[] {
   const { at, kit, contact } = scene
   if (!at) return []
-  const { name, hex } = goodCard(scene)
+  const { says, card, cards } = presenting(scene, at)
   const { releaseS } = scene.door.behaviour
   const first = releasing(scene)[0]
   const twoContacts = points(scene, 'secondContact').length > 0
@@ -166,22 +143,22 @@ function cardTests(scene: Scene): Test[] {
     made({
       id: 'good-card',
       title: 'A good card opens it',
-      instruction: `${scene.still}Present card ${name} at ${at.part.id}, open the leaf and let it close.`,
+      instruction: `${scene.still}${says}, open the leaf and let it close.`,
       expect: contact ? 'Released, opened, closed, locked again, and no alarm.' : 'Released, and locked again.',
-      judge: { kind: 'opens', card: hex, releaseS, contact: twoContacts ? (contact?.part.id ?? '') : '' },
+      judge: { kind: 'opens', card, releaseS, contact: twoContacts ? (contact?.part.id ?? '') : '' },
       ask: contact ? null : leafAsk,
       depends: [...dependsOn([...readers(scene), ...releasing(scene), ...contacts(scene)]), 'accessPoints'],
-      cards: [hex],
+      cards,
       proves: keys([...(first ? [first] : []), ...(contact ? [contact] : [])]),
     }),
     made({
       id: 'release-time',
       title: 'Released for the right time',
-      instruction: `${scene.still}Present card ${name} at ${at.part.id} and leave the leaf shut.`,
+      instruction: `${scene.still}${says} and leave the leaf shut.`,
       expect: `Locked again after ${releaseS} s, give or take ${timerToleranceS(releaseS)} s.`,
-      judge: { kind: 'releaseTime', card: hex, seconds: releaseS, toleranceS: timerToleranceS(releaseS) },
+      judge: { kind: 'releaseTime', card, seconds: releaseS, toleranceS: timerToleranceS(releaseS) },
       depends: ['door.release', ...dependsOn([...readers(scene), ...releasing(scene)])],
-      cards: [hex],
+      cards,
     }),
     refusal(scene, 'unknown-card', 'An unknown card is refused', kit.unknown, 'unknown', 'because nobody knows it'),
     refusal(scene, 'lost-card', 'A lost card is refused', kit.lost, 'lost', 'because it is lost'),
@@ -206,17 +183,17 @@ function cardTests(scene: Scene): Test[] {
 function longerTest({ door, kit, ...scene }: Scene, at: AccessPlace): Test[] {
   const { longReleaseS } = door.behaviour
   if (longReleaseS === undefined || !kit.longer) return []
-  const hex = cardData(kit.longer)
   const all = { ...scene, door, kit }
+  const { says, card, cards } = presenting(all, at, kit.longer)
   return [
     made({
       id: 'longer-release',
       title: 'Released longer for who needs it',
-      instruction: `${scene.still}Present card ${cardName(kit.longer)} at ${at.part.id} and leave the leaf shut.`,
+      instruction: `${scene.still}${says} and leave the leaf shut.`,
       expect: `Locked again after ${longReleaseS} s, give or take ${timerToleranceS(longReleaseS)} s.`,
-      judge: { kind: 'releaseTime', card: hex, seconds: longReleaseS, toleranceS: timerToleranceS(longReleaseS) },
+      judge: { kind: 'releaseTime', card, seconds: longReleaseS, toleranceS: timerToleranceS(longReleaseS) },
       depends: ['door.longRelease', ...dependsOn([...readers(all), ...releasing(all)])],
-      cards: [hex],
+      cards,
     }),
   ]
 }
@@ -235,15 +212,15 @@ function refusal(scene: Scene, id: string, title: string, card: TestCards['good'
 
 /** One test for each exit device: which of them was seen counts, not only that the door was released. */
 function exitTests(scene: Scene): Test[] {
-  const exits = points(scene, 'exitButton', 'exitSensor')
-  return exits.map((point) => {
+  const ways = exits(scene)
+  return ways.map((point) => {
     const sensor = point.function === 'exitSensor'
     return made({
       id: sensor ? 'exit-sensor' : 'exit-button',
       title: sensor ? 'The exit sensor opens it' : 'The exit button opens it',
       instruction: `${scene.still}${workIt(point)} and open the leaf.`,
       expect: scene.contact ? 'Released and opened without an alarm.' : 'Released, and the leaf opens.',
-      judge: { kind: 'exit', part: point.part.id, only: exits.length === 1, contact: !!scene.contact },
+      judge: { kind: 'exit', part: point.part.id, only: ways.length === 1, contact: !!scene.contact },
       ask: scene.contact ? null : leafAsk,
       depends: dependsOn([point, ...releasing(scene), ...contacts(scene)]),
       proves: [point.key],
@@ -383,17 +360,17 @@ function forceInstruction(scene: Scene): string {
 
 function heldOpenTest(scene: Scene): Test[] {
   if (!scene.contact || !scene.at) return []
-  const { name, hex } = goodCard(scene)
+  const { says, card, cards } = presenting(scene, scene.at)
   const { heldOpenS } = scene.door.behaviour
   return [
     made({
       id: 'held-open',
       title: 'The held-open alarm comes',
-      instruction: `${scene.still}Open with card ${name}, then keep the leaf open.`,
+      instruction: `${scene.still}${says}, then keep the leaf open.`,
       expect: `Expect the alarm after ${heldOpenS} s, give or take ${timerToleranceS(heldOpenS)} s.`,
-      judge: { kind: 'heldOpen', card: hex, seconds: heldOpenS, toleranceS: timerToleranceS(heldOpenS) },
+      judge: { kind: 'heldOpen', card, seconds: heldOpenS, toleranceS: timerToleranceS(heldOpenS) },
       depends: ['door.heldOpen', ...dependsOn([...contacts(scene), ...releasing(scene)])],
-      cards: [hex],
+      cards,
     }),
   ]
 }

@@ -1,6 +1,7 @@
 import { all, type Facts } from '../job/facts'
 import { doorsOn } from '../devices/records'
 import type { Door } from '../doors/door'
+import { doorsRunning } from '../doors/hours'
 
 /** What can be taken out of a job by itself. */
 export const removables = [
@@ -64,7 +65,15 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
     free(
       `${facts.group[facts.rule[id]?.group ?? '']?.name ?? 'Its group'} no longer passes ${refs((facts.rule[id]?.doors ?? []).map((d) => facts.door[d]))} by it.`,
     ),
-  schedule: (facts, id) => free(rulesGo(facts, (r) => r.schedule === id)),
+  schedule(facts, id) {
+    const freed = doorsRunning(facts, id).filter((d) => d.behaviour.freeOn === id)
+    const barred = doorsRunning(facts, id).filter((d) => d.behaviour.barredOn === id)
+    return free(
+      rulesGo(facts, (r) => r.schedule === id),
+      freed.length ? `${refs(freed)} ${freed.length === 1 ? 'is' : 'are'} free at no time any more.` : '',
+      barred.length ? `${refs(barred)} ${barred.length === 1 ? 'is' : 'are'} barred at no time any more.` : '',
+    )
+  },
   specialDay: (facts, id) =>
     free(`On ${facts.specialDay[id]?.date ?? 'that day'} every schedule runs as on any such weekday.`),
   area(facts, id) {

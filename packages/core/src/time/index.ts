@@ -1,3 +1,4 @@
+export * from './overlap'
 export * from './schedule'
 export * from './ical'
 export * from './wallClock'

@@ -38,6 +38,13 @@ export function periodFault(period: { days?: number[]; from: string; to: string 
   return null
 }
 
+/** A period of a sound day's times as minutes since its midnight; an end before its start reaches into the next day: 1320 to 1800. */
+export function periodMinutes({ from, to }: { from: string; to: string }): { from: number; to: number } {
+  const start = minutes(from) ?? 0
+  const end = minutes(to) ?? 0
+  return { from: start, to: end > start ? end : end + 1440 }
+}
+
 /** Minutes of local days as spans; an end before its start reaches into the next day. */
 function coversMinute(
   period: { from: string; to: string },

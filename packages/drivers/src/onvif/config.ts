@@ -7,6 +7,7 @@ import {
   disabledReason,
   disabledReasons,
   digitalInputCodec,
+  doorBehaviourCodec,
   doorCodec,
   doorWiringCodec,
   el,
@@ -20,6 +21,7 @@ import {
 } from '@rauta/protocols'
 import { DeviceError } from '../errors'
 import { severalAtOnce } from '../several'
+import { readBehaviours, writeBehaviour } from './behaviour'
 import { list, remove, set } from './entity'
 import { dict, text, type Dict } from './json'
 import type { OnvifSession } from './session'
@@ -56,6 +58,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
           forcedAlarm: wirings.get(d.token)?.forcedAlarm ?? false,
           ...(d.extendedReleaseS === undefined ? {} : { longRelease: d.extendedReleaseS }),
           ...(d.extendedOpenS === undefined ? {} : { longOpen: d.extendedOpenS }),
+          ...(d.preAlarmS === undefined ? {} : { preAlarm: d.preAlarmS }),
         },
       ]),
     async write(session, token, value) {
@@ -68,6 +71,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
         relockDelayS: relockDelayS ?? 0,
         ...(value['longRelease'] === undefined ? {} : { extendedReleaseS: Number(value['longRelease']) }),
         ...(value['longOpen'] === undefined ? {} : { extendedOpenS: Number(value['longOpen']) }),
+        ...(value['preAlarm'] === undefined ? {} : { preAlarmS: Number(value['preAlarm']) }),
       })
       await writeAlarm(session, token, value['forcedAlarm'] === true)
     },
@@ -81,6 +85,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
     },
     write: writeTerminals,
   },
+  behaviour: { kept: doorBehaviourCodec, read: readBehaviours, write: writeBehaviour },
   accessPoint: {
     kept: accessPointCodec,
     read: async (session) =>

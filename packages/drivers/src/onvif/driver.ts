@@ -1,3 +1,4 @@
+import type { Rehearsal } from '@rauta/core'
 import {
   busDevices,
   busKey,
@@ -11,6 +12,8 @@ import {
   networkProtocol,
   readNotifications,
   readUsers,
+  rehearsal,
+  type RehearsedState,
   setDeviceTime,
   setNetworkInterface,
   textOf,
@@ -23,6 +26,13 @@ import { readConfig, writePart } from './config'
 import { pages } from './entity'
 import { toldEvents } from './events'
 import { OnvifSession, understood } from './session'
+
+const rehearsed: Readonly<Record<Rehearsal, RehearsedState>> = {
+  free: 'Free',
+  controlled: 'Controlled',
+  barred: 'Barred',
+  first: 'FreeAfterFirst',
+}
 
 const subscriptionSeconds = 60
 const pullSeconds = 5
@@ -140,6 +150,16 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
       return mark
     },
     write: (operation) => writePart(session, operation),
+    async rehearse(door, as, seconds) {
+      await session.call(
+        'cx',
+        as ? rehearsal.write(door, rehearsed[as], seconds) : el('cx:EndRehearsal', el('cx:Token', door)),
+      )
+    },
+    async forget(credentials) {
+      for (const token of credentials)
+        await session.call('tcr', el('tcr:ResetAntipassbackViolation', el('tcr:CredentialToken', token)))
+    },
     busDevices: async () => busDevices(await session.call('cx', el('cx:GetBusDevices'))),
     onBus: async (loan) => busLoanAnswer.read(await session.call('cx', busLoan.write(loan))),
     async setBusKey(port, address, key) {

@@ -10,11 +10,26 @@ const reasons: Record<string, [string, string]> = {
   NotPermitted: ['no rule', 'no rule lets it pass'],
   NotPermittedAtThisTime: ['hours', 'out of hours'],
   DoorLockedDown: ['lockedDown', 'the door is locked from the screen'],
+  DoorBarred: ['barred', 'the door is barred now'],
+  ReentryTooSoon: ['reentry', 'it entered a moment ago'],
+  AntipassbackViolation: ['passback', 'it is in already'],
+  SecondPersonMissing: ['alone', 'the second person did not come'],
 }
 const alarms: Record<string, [string, string]> = {
   DoorForcedOpen: ['forced', 'forced open'],
   DoorOpenTooLong: ['heldOpen', 'held open too long'],
   Normal: ['none', 'alarm over'],
+}
+
+const notices: Record<string, [string, string]> = {
+  [topics.preAlarm]: ['preAlarm', 'Warning: the leaf is still open'],
+  [topics.passback]: ['passback', 'In already, and let in again'],
+  [topics.secondWanted]: ['second', 'Waits for the second person'],
+}
+/** As its own hours have a door: modes of the ONVIF door control specification. */
+const byHours: Readonly<Record<string, [string, string]>> = {
+  Unlocked: ['free', 'Free by its hours'],
+  Blocked: ['barred', 'Barred by its hours'],
 }
 
 /** Standing modes of the ONVIF door control specification; any other is the door's own doing. */
@@ -74,12 +89,21 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
         n.data['State'] === 'Unlocked' ? 'Lock released' : 'Locked again',
       )
     case topics.mode: {
-      const mode = standing[n.data['State'] ?? '']
+      const told = n.data['State'] ?? ''
+      const hours = Object.hasOwn(byHours, told) ? byHours[told] : undefined
+      if (hours) return made('mode', ...hours)
+      const mode = standing[told]
       return made('mode', mode ?? 'normal', mode ? `The door stands ${modeWords[mode]}` : 'Back to its settings')
     }
     case topics.alarm: {
       const [state, says] = alarms[n.data['State'] ?? ''] ?? ['other', n.data['State'] ?? '']
       return made('alarm', state, state === 'none' ? 'Alarm over' : `Alarm: ${says}`)
+    }
+    case topics.preAlarm:
+    case topics.passback:
+    case topics.secondWanted: {
+      const [state, says] = notices[n.topic] ?? ['other', '']
+      return made('notice', state, holder ? `${says}: ${holder} at ${reader}` : says)
     }
     default:
       return null

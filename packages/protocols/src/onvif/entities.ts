@@ -19,7 +19,7 @@ export interface EntityCodec<T extends { token: string }> {
 }
 
 /** A field that is left out where its element says nothing. */
-const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) =>
+export const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) =>
   (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
 
 export interface OnvifDoor {
@@ -31,6 +31,8 @@ export interface OnvifDoor {
   /** For whoever needs longer. */
   extendedReleaseS?: number
   extendedOpenS?: number
+  /** A warning comes so long before the door has been open too long. */
+  preAlarmS?: number
 }
 export const doorCodec: EntityCodec<OnvifDoor> = {
   service: 'tdc',
@@ -49,6 +51,7 @@ export const doorCodec: EntityCodec<OnvifDoor> = {
         d.extendedReleaseS === undefined ? null : el('tdc:ExtendedReleaseTime', toDuration(d.extendedReleaseS)),
         el('tdc:DelayTimeBeforeRelock', toDuration(d.relockDelayS)),
         d.extendedOpenS === undefined ? null : el('tdc:ExtendedOpenTime', toDuration(d.extendedOpenS)),
+        d.preAlarmS === undefined ? null : el('tdc:PreAlarmTime', toDuration(d.preAlarmS)),
       ),
     ),
   read: (e) => ({
@@ -59,6 +62,7 @@ export const doorCodec: EntityCodec<OnvifDoor> = {
     relockDelayS: fromDuration(textOf(e, 'Timings', 'DelayTimeBeforeRelock') || 'PT0S'),
     ...optional('extendedReleaseS', textOf(e, 'Timings', 'ExtendedReleaseTime'), fromDuration),
     ...optional('extendedOpenS', textOf(e, 'Timings', 'ExtendedOpenTime'), fromDuration),
+    ...optional('preAlarmS', textOf(e, 'Timings', 'PreAlarmTime'), fromDuration),
   }),
 }
 

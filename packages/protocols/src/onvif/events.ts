@@ -69,6 +69,10 @@ export const topics = {
   lock: 'Door/State/LockPhysicalState',
   alarm: 'Door/State/DoorAlarm',
   mode: 'Door/State/DoorMode',
+  /** These three are the extension's own. */
+  preAlarm: 'Door/State/DoorPreAlarm',
+  passback: 'AccessControl/Antipassback',
+  secondWanted: 'AccessControl/SecondPersonWanted',
   input: 'Device/Trigger/DigitalInput',
   relay: 'Device/Trigger/Relay',
 } as const

@@ -1,6 +1,16 @@
 import { bitsText, dataOf, formatOf, parityHolds, type Bits } from '@rauta/core'
-import { topics, typeOfFormat, type DoorWiring, type WiredInput, type WiredOutput } from '@rauta/protocols'
+import {
+  topics,
+  typeOfFormat,
+  type DoorBehaviour,
+  type DoorWiring,
+  type RehearsedState,
+  type WiredInput,
+  type WiredOutput,
+  type WiredReader,
+} from '@rauta/protocols'
 import { inForce, localTime } from './calendar'
+import { Pairs, Whereabouts, type Reading } from './entering'
 import type { World } from '../site/world'
 import type { Memory } from './memory'
 
@@ -25,13 +35,25 @@ interface DoorState {
   alarm: 'Normal' | 'DoorForcedOpen' | 'DoorOpenTooLong'
   relock: (() => void) | null
   heldOpen: (() => void) | null
+  preAlarm: (() => void) | null
+  /** Ends the delay before unlocking; null while none runs. */
+  delay: (() => void) | null
   /** Ends the opener's waiting; null while it does not wait. */
   opener: (() => void) | null
   /** How it was told to stand, until it is told otherwise. */
   mode: 'Locked' | 'LockedOpen' | 'LockedDown'
+  /** What its own hours make of it, where nobody told it otherwise. */
+  hours: Hours
+  /** Somebody with a right came in since these free hours began. */
+  firstCame: boolean
+  /** It stands so for a test; null while it does not. */
+  rehearsed: { state: RehearsedState; end: () => void } | null
   /** Its delay is over, and it waits for the lock sensing to say unlocked. */
   openerDue: boolean
 }
+
+type Hours = 'free' | 'controlled' | 'barred'
+const toldHours = { free: 'Unlocked', controlled: 'Locked', barred: 'Blocked' } as const
 
 const isContact = (i: WiredInput) => i.function === 'contact' || i.function === 'secondContact'
 const isLock = (o: WiredOutput) => o.function === 'lock' || o.function === 'secondLock'
@@ -41,7 +63,12 @@ export class DoorFirmware {
   private readonly states = new Map<string, DoorState>()
   /** The input that is changing now; the board keeps its new state only afterwards. */
   private changing: { port: string; closed: boolean } | null = null
-  constructor(private readonly unit: Board) {}
+  private readonly whereabouts: Whereabouts
+  private readonly pairs = new Pairs()
+  private nextMinute: (() => void) | null = null
+  constructor(private readonly unit: Board) {
+    this.whereabouts = new Whereabouts(() => unit.deviceNow())
+  }
 
   /** After power-up every lock is at rest and every door is looked at anew. */
   restart(): void {
@@ -49,8 +76,15 @@ export class DoorFirmware {
       s.relock?.()
       s.heldOpen?.()
       s.opener?.()
+      s.preAlarm?.()
+      s.delay?.()
+      s.rehearsed?.end()
     }
     this.states.clear()
+    this.pairs.clear()
+    this.whereabouts.clear()
+    this.nextMinute?.()
+    this.nextMinute = null
   }
 
   /** What a reader sent: read by the format that its port is set to, or by none. @param address of the reader on a bus */
@@ -76,22 +110,139 @@ export class DoorFirmware {
     if (credential.validFrom && now < Date.parse(credential.validFrom)) return denied('CredentialNotActive')
     if (credential.validTo && now >= Date.parse(credential.validTo)) return denied('CredentialExpired')
     if (this.state(wiring.token).mode === 'LockedDown') return denied('DoorLockedDown')
+    const entering = reader.function !== 'exitReader'
+    if (entering && this.hoursOf(wiring) === 'barred') return denied('DoorBarred')
     const policies = credential.profiles
       .flatMap((p) => this.unit.memory.entities.AccessProfile[p]?.policies ?? [])
       .filter((p) => p.entity === reader.accessPoint)
     if (policies.length === 0) return denied('NotPermitted')
     if (!policies.some((p) => this.scheduleOn(p.schedule))) return denied('NotPermittedAtThisTime')
-    this.unit.emit(topics.granted, at, {
-      CredentialToken: credential.token,
-      CredentialHolderName: credential.holder,
-      ...read,
-    })
-    const extended = credential.extendedGrantTime === true
-    this.release(
-      wiring,
-      extended ? this.unit.memory.entities.Door[wiring.token]?.extendedReleaseS : undefined,
-      extended,
+    const data = { CredentialToken: credential.token, CredentialHolderName: credential.holder, ...read }
+    const reading: Reading = { credential, at, data }
+    if (!entering) return this.grant(wiring, reader, [reading])
+    const behaviour = this.behaviourOf(wiring)
+    const objection = this.whereabouts.objection(wiring.token, behaviour, this.pointOf(reader), credential.token)
+    const soft = objection === 'AntipassbackViolation' && behaviour.passback === 'Soft'
+    if (objection && !soft) return denied(objection)
+    if (soft) this.unit.emit(topics.passback, at, data)
+    const pairWithinS = behaviour.pairWithinS
+    if (pairWithinS === undefined) return this.grant(wiring, reader, [reading])
+    const first = this.pairs.meet(
+      wiring.token,
+      reading,
+      (then) => this.unit.world.after(pairWithinS * 1000, then),
+      () => denied('SecondPersonMissing'),
     )
+    if (first) this.grant(wiring, reader, [first, reading])
+    else this.unit.emit(topics.secondWanted, at, data)
+  }
+
+  private behaviourOf(wiring: DoorWiring): DoorBehaviour {
+    return this.unit.memory.entities.DoorBehaviour[wiring.token] ?? { token: wiring.token }
+  }
+  private pointOf(reader: WiredReader) {
+    return this.unit.memory.entities.AccessPoint[reader.accessPoint]
+  }
+
+  /** Lets in or out whoever was read, one or two together. */
+  private grant(wiring: DoorWiring, reader: WiredReader, readings: readonly Reading[]): void {
+    const entering = reader.function !== 'exitReader'
+    for (const { at, data, credential } of readings) {
+      this.unit.emit(topics.granted, at, data)
+      this.whereabouts.passed(wiring.token, this.pointOf(reader), credential.token, entering)
+    }
+    const extended = readings.some((r) => r.credential.extendedGrantTime === true)
+    const seconds = extended ? this.unit.memory.entities.Door[wiring.token]?.extendedReleaseS : undefined
+    const state = this.state(wiring.token)
+    const delayS = entering ? (this.behaviourOf(wiring).unlockAfterS ?? 0) : 0
+    const go = () => {
+      state.delay = null
+      this.release(wiring, seconds, extended)
+      if (entering) this.firstCame(wiring)
+    }
+    state.delay?.()
+    state.delay = null
+    if (delayS > 0) state.delay = this.unit.world.after(delayS * 1000, go)
+    else go()
+  }
+
+  /** Where these were last is forgotten. */
+  forget(credential: string): void {
+    this.whereabouts.forget(credential)
+  }
+
+  private firstCame(wiring: DoorWiring): void {
+    const state = this.state(wiring.token)
+    if (this.wantedHours(wiring) !== 'first') return
+    state.firstCame = true
+    this.keepHours(wiring)
+  }
+
+  /** What its schedules, or a test, want of a door now; `first` is free once somebody with a right has come. */
+  private wantedHours(wiring: DoorWiring): Hours | 'first' {
+    const { rehearsed } = this.state(wiring.token)
+    if (rehearsed)
+      return ({ Free: 'free', Controlled: 'controlled', Barred: 'barred', FreeAfterFirst: 'first' } as const)[
+        rehearsed.state
+      ]
+    const { freeOn, barredOn, firstPerson } = this.behaviourOf(wiring)
+    if (barredOn !== undefined && this.scheduleOn(barredOn)) return 'barred'
+    if (freeOn === undefined || !this.scheduleOn(freeOn)) return 'controlled'
+    return firstPerson ? 'first' : 'free'
+  }
+
+  /** How a door stands by its own hours at this moment. */
+  hoursOf(wiring: DoorWiring): Hours {
+    const wanted = this.wantedHours(wiring)
+    if (wanted !== 'first') return wanted
+    return this.state(wiring.token).firstCame ? 'free' : 'controlled'
+  }
+
+  /** Brings a door to what its own hours want now. */
+  private keepHours(wiring: DoorWiring): void {
+    const state = this.state(wiring.token)
+    if (this.wantedHours(wiring) !== 'first') state.firstCame = false
+    const hours = this.hoursOf(wiring)
+    if (hours === state.hours) return
+    state.hours = hours
+    if (state.mode !== 'Locked') return
+    this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: toldHours[hours] })
+    if (hours === 'free') this.release(wiring)
+    else if (!state.leafOpen) this.lock(wiring)
+  }
+
+  /** Looks at the hours of every door, and again at each full minute while any door has hours. */
+  lookAtHours(): void {
+    this.nextMinute?.()
+    this.nextMinute = null
+    const { DoorBehaviour, DoorWiring } = this.unit.memory.entities
+    const timed = Object.values(DoorBehaviour).some((b) => b.freeOn !== undefined || b.barredOn !== undefined)
+    for (const wiring of Object.values(DoorWiring)) if (timed || this.states.has(wiring.token)) this.keepHours(wiring)
+    if (timed)
+      this.nextMinute = this.unit.world.after(60_000 - (this.unit.deviceNow() % 60_000), () => this.lookAtHours())
+  }
+
+  /** Makes a door stand for a test as its schedules would have it, for so long at most; null ends that. */
+  rehearse(wiring: DoorWiring, wanted: RehearsedState | null, seconds: number): void {
+    const state = this.state(wiring.token)
+    state.rehearsed?.end()
+    state.firstCame = false
+    state.rehearsed = wanted && {
+      state: wanted,
+      end: this.unit.world.after(seconds * 1000, () => this.rehearse(wiring, null, 0)),
+    }
+    this.keepHours(wiring)
+  }
+
+  /** Whether it stays unlocked whatever else happens. */
+  private staysOpen(state: DoorState): boolean {
+    return state.mode === 'LockedOpen' || (state.mode === 'Locked' && state.hours === 'free')
+  }
+
+  /** What is told of how it stands. */
+  modeOf(token: string): string {
+    const state = this.state(token)
+    return state.mode === 'Locked' ? toldHours[state.hours] : state.mode
   }
 
   private credentialOf(format: string, card: string) {
@@ -149,6 +300,11 @@ export class DoorFirmware {
         alarm: 'Normal',
         relock: null,
         heldOpen: null,
+        preAlarm: null,
+        delay: null,
+        hours: 'controlled',
+        firstCame: false,
+        rehearsed: null,
         opener: null,
         openerDue: false,
         mode: 'Locked',
@@ -178,7 +334,7 @@ export class DoorFirmware {
     state.relock = this.unit.world.after((seconds ?? door.releaseS) * 1000, () => {
       // The opener lets the leaf fall shut before the lock is asked to hold it.
       for (const output of wiring.outputs.filter((o) => !isLock(o))) this.drive(output, false)
-      if (!state.leafOpen && state.mode !== 'LockedOpen') this.lock(wiring)
+      if (!state.leafOpen && !this.staysOpen(state)) this.lock(wiring)
     })
   }
 
@@ -188,14 +344,14 @@ export class DoorFirmware {
     if (state.mode === mode) return
     state.mode = mode
     state.openedAfterRelease = true
-    this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: mode })
-    if (mode === 'LockedOpen') this.release(wiring)
+    this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: this.modeOf(wiring.token) })
+    if (this.staysOpen(state)) this.release(wiring)
     else if (!state.leafOpen) this.lock(wiring)
   }
 
   lock(wiring: DoorWiring): void {
     const state = this.state(wiring.token)
-    if (state.mode === 'LockedOpen') return
+    if (this.staysOpen(state)) return
     state.relock?.()
     state.relock = null
     state.opener?.()
@@ -244,16 +400,26 @@ export class DoorFirmware {
     const broken = this.anyActive(wiring, (i) => i.function === 'glassPole')
     if (!state.unlocked && wiring.forcedAlarm && !broken) this.alarm(wiring, state, 'DoorForcedOpen')
     state.openedAfterRelease = state.unlocked
-    if (state.mode === 'LockedOpen') return
+    if (this.staysOpen(state)) return
     const openS = (state.extended ? door.extendedOpenS : undefined) ?? door.openS
-    state.heldOpen = this.unit.world.after(openS * 1000 * this.unit.faults.timerFactor, () =>
-      this.alarm(wiring, state, 'DoorOpenTooLong'),
-    )
+    const after = (seconds: number, then: () => void) =>
+      this.unit.world.after(seconds * 1000 * this.unit.faults.timerFactor, then)
+    state.heldOpen = after(openS, () => this.alarm(wiring, state, 'DoorOpenTooLong'))
+    if (door.preAlarmS !== undefined)
+      state.preAlarm = after(Math.max(0, openS - door.preAlarmS), () =>
+        this.unit.emit(topics.preAlarm, { DoorToken: wiring.token }, {}),
+      )
+    if (state.unlocked && this.behaviourOf(wiring).relockAt === 'Opening') {
+      state.relock?.()
+      state.relock = this.unit.world.after(door.relockDelayS * 1000, () => this.lock(wiring))
+    }
   }
 
   private closed(wiring: DoorWiring, state: DoorState): void {
     state.heldOpen?.()
     state.heldOpen = null
+    state.preAlarm?.()
+    state.preAlarm = null
     if (state.alarm !== 'Normal') this.alarm(wiring, state, 'Normal')
     const door = this.unit.memory.entities.Door[wiring.token]
     if (state.unlocked && state.openedAfterRelease) {

@@ -3,6 +3,7 @@ import { writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import type {
   DigitalInput,
+  DoorBehaviour,
   DoorWiring,
   OnvifAccessPoint,
   OnvifAccessProfile,
@@ -41,6 +42,7 @@ export interface Memory {
     AccessProfile: Record<string, OnvifAccessProfile>
     CredentialData: Record<string, OnvifCredential>
     DoorWiring: Record<string, DoorWiring>
+    DoorBehaviour: Record<string, DoorBehaviour>
     DigitalInput: Record<string, DigitalInput>
   }
 }
@@ -53,6 +55,7 @@ export const noEntities = (): Memory['entities'] => ({
   AccessProfile: {},
   CredentialData: {},
   DoorWiring: {},
+  DoorBehaviour: {},
   DigitalInput: {},
 })
 

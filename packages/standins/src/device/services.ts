@@ -1,4 +1,4 @@
-import { partFunctions } from '@rauta/core'
+import { partFunctions, type DoorAbility } from '@rauta/core'
 import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec,
@@ -15,6 +15,7 @@ import {
   deviceInformation,
   deviceTime,
   digitalInputCodec,
+  doorBehaviourCodec,
   doorCodec,
   doorWiringCodec,
   el,
@@ -28,12 +29,14 @@ import {
   readSetNetworkInterface,
   deleteUsers,
   readUsers,
+  rehearsal,
   scheduleCodec,
   servicePaths,
   specialDayGroupCodec,
   textOf,
   topics,
   writeNotification,
+  type DoorBehaviour,
   type EntityCodec,
   type ServicePrefix,
 } from '@rauta/protocols'
@@ -133,6 +136,7 @@ const device: Record<string, Handler> = {
     unit.memory.zone = wanted.zone
     unit.memory.daylightSaving = wanted.daylightSaving
     unit.save()
+    unit.doors.lookAtHours()
     return answer('tds:SetSystemDateAndTimeResponse')
   },
   GetDeviceInformation: ({ unit }) =>
@@ -267,10 +271,17 @@ function stand({ unit, body }: Call, operation: string, mode: 'Locked' | 'Locked
   return answer(`tdc:${operation}Response`)
 }
 
+/** A door that is released for a moment is told as that. */
+function modeNow(unit: Unit, token: string): string {
+  const told = unit.doors.modeOf(token)
+  return told === 'Locked' && unit.doors.state(token).unlocked ? 'Accessed' : told
+}
+
 const doorControl: Record<string, Handler> = {
   ...entityHandlers(doorCodec, 'Door'),
   GetDoorState: ({ unit, body }) => {
-    const state = unit.doors.state(unitFor(unit, needed(body, 'Token')).token)
+    const wiring = unitFor(unit, needed(body, 'Token'))
+    const state = unit.doors.state(wiring.token)
     return answer(
       'tdc:GetDoorStateResponse',
       el(
@@ -278,7 +289,7 @@ const doorControl: Record<string, Handler> = {
         el('tdc:DoorPhysicalState', state.leafOpen ? 'Open' : 'Closed'),
         el('tdc:LockPhysicalState', state.unlocked ? 'Unlocked' : 'Locked'),
         el('tdc:Alarm', state.alarm),
-        el('tdc:DoorMode', state.mode === 'Locked' && state.unlocked ? 'Accessed' : state.mode),
+        el('tdc:DoorMode', modeNow(unit, wiring.token)),
       ),
     )
   },
@@ -305,6 +316,13 @@ const credentials: Record<string, Handler> = {
     const credential = unit.memory.entities.CredentialData[needed(body, 'Token')]
     if (!credential) throw new Fault('Sender', 'ter:NotFound', 'No credential has this token.')
     return answer('tcr:GetCredentialStateResponse', el('tcr:State', credentialState(credential)))
+  },
+  ResetAntipassbackViolation: ({ unit, body }) => {
+    const token = needed(body, 'CredentialToken')
+    if (!unit.memory.entities.CredentialData[token])
+      throw new Fault('Sender', 'ter:NotFound', 'No credential has this token.')
+    unit.doors.forget(token)
+    return answer('tcr:ResetAntipassbackViolationResponse')
   },
 }
 
@@ -370,7 +388,7 @@ const events: Record<string, Handler> = {
       const source = { DoorToken: wiring.token }
       unit.emit(topics.leaf, source, { State: state.leafOpen ? 'Open' : 'Closed' }, 'Initialized', only)
       unit.emit(topics.lock, source, { State: state.unlocked ? 'Unlocked' : 'Locked' }, 'Initialized', only)
-      unit.emit(topics.mode, source, { State: state.mode }, 'Initialized', only)
+      unit.emit(topics.mode, source, { State: unit.doors.modeOf(wiring.token) }, 'Initialized', only)
     }
     return answer('tev:SetSynchronizationPointResponse')
   },
@@ -400,7 +418,16 @@ const io: Record<string, Handler> = {
 }
 
 /** Records whose alterations are told as events. */
-const recordNames = ['Door', 'AccessPoint', 'Schedule', 'SpecialDayGroup', 'AccessProfile', 'Credential', 'DoorWiring']
+const recordNames = [
+  'Door',
+  'AccessPoint',
+  'Schedule',
+  'SpecialDayGroup',
+  'AccessProfile',
+  'Credential',
+  'DoorWiring',
+  'DoorBehaviour',
+]
 
 /** Wiring is refused where it speaks of a function that this type of controller does not know. */
 const wiring: Record<string, Handler> = {
@@ -419,6 +446,54 @@ const wiring: Record<string, Handler> = {
     if (odd)
       throw new Fault('Sender', 'ter:InvalidArgVal', `${odd.part}: the function ${odd.function} is not known here.`)
     return (entityHandlers(doorWiringCodec, 'DoorWiring')['SetDoorWiring'] as Handler)(call)
+  },
+}
+
+const behaviourRecords = entityHandlers(doorBehaviourCodec, 'DoorBehaviour')
+/** A type of controller that can do none of it does not know of such records; one that can do some refuses the rest. */
+const asAble =
+  (name: string): Handler =>
+  (call) => {
+    const able = call.unit.sheet?.abilities ?? []
+    if (!able.some((a) => a !== 'preAlarm'))
+      throw new Fault('Sender', 'ter:ActionNotSupported', `${name} is not supported here.`)
+    const element = child(call.body, 'DoorBehaviour')
+    const asked = element ? askedOf(doorBehaviourCodec.read(element)) : []
+    const odd = asked.find((a) => !able.includes(a))
+    if (odd) throw new Fault('Sender', 'ter:InvalidArgVal', `${odd} is not known here.`)
+    return (behaviourRecords[name] as Handler)(call)
+  }
+
+function askedOf(b: DoorBehaviour): DoorAbility[] {
+  const asked: [DoorAbility, unknown][] = [
+    ['unlockDelay', b.unlockAfterS],
+    ['relockAtOpening', b.relockAt],
+    ['ownHours', b.freeOn ?? b.barredOn],
+    ['firstPerson', b.firstPerson],
+    ['twoPeople', b.pairWithinS],
+    ['reentry', b.reentryS],
+    ['passback', b.passback],
+  ]
+  return asked.flatMap(([ability, value]) => (value === undefined ? [] : [ability]))
+}
+
+/** Longest time for which a door may be made to stand for a test, s. */
+const longestRehearsalS = 3600
+
+const behaviours: Record<string, Handler> = {
+  ...Object.fromEntries(Object.keys(behaviourRecords).map((name) => [name, asAble(name)])),
+  RehearseDoor: ({ unit, body }) => {
+    const { token, state, seconds } = rehearsal.read(body)
+    if (!unit.sheet?.abilities?.includes('ownHours'))
+      throw new Fault('Sender', 'ter:ActionNotSupported', 'A door here has no hours of its own.')
+    if (!(seconds > 0 && seconds <= longestRehearsalS))
+      throw new Fault('Sender', 'ter:InvalidArgVal', `A test takes ${longestRehearsalS} s at most.`)
+    unit.doors.rehearse(unitFor(unit, token), state, seconds)
+    return answer('cx:RehearseDoorResponse')
+  },
+  EndRehearsal: ({ unit, body }) => {
+    unit.doors.rehearse(unitFor(unit, needed(body, 'Token')), null, 0)
+    return answer('cx:EndRehearsalResponse')
   },
 }
 
@@ -459,7 +534,7 @@ const handlers: Record<string, Record<string, Handler>> = {
     ...entityHandlers(scheduleCodec, 'Schedule'),
     ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup'),
   },
-  [servicePaths.cx]: { ...wiring, ...buses },
+  [servicePaths.cx]: { ...wiring, ...behaviours, ...buses },
 }
 
 export const isWrite = (operation: string) =>

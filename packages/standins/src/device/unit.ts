@@ -75,6 +75,7 @@ export class Unit {
   ) {
     this.jumper = file.jumper
     this.memory = store.load(file.serial) ?? this.firstMemory()
+    this.memory.entities = { ...noEntities(), ...this.memory.entities }
     this.pullPoints = new PullPoints(() => world.now())
     this.doors = new DoorFirmware(this)
   }
@@ -242,6 +243,7 @@ export class Unit {
     this.save()
     this.doors.restart()
     this.up = true
+    this.doors.lookAtHours()
     for (const bus of this.buses.values()) bus.start()
     this.hooks.up(this)
   }
@@ -278,6 +280,7 @@ export class Unit {
   /** Tells whoever listens that a record of the configuration was set or taken away. */
   altered(record: string, token: string, gone: boolean): void {
     if (record === 'DoorWiring') this.rewired()
+    if (this.up) this.doors.lookAtHours()
     this.emit(configurationTopic(record, gone), { [`${record}Token`]: token }, {})
   }
 

@@ -137,6 +137,9 @@ export const credentialKind: PartKind = {
       'rauta-lost': credential(kit.lost, false, 'rauta-good'),
       'rauta-hours': credential(kit.outOfHours, true, 'rauta-hours'),
       ...(kit.expired ? { 'rauta-expired': credential(kit.expired, true, 'rauta-good', { until: longPast }) } : {}),
+      ...(kit.second
+        ? { 'rauta-second': credential(kit.second, true, 'rauta-good', { holder: 'Second test card' }) }
+        : {}),
       ...(kit.longer ? { 'rauta-longer': credential(kit.longer, true, 'rauta-good', { longer: true }) } : {}),
     }
   },

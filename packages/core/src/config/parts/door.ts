@@ -10,8 +10,9 @@ const names: Readonly<Record<string, string>> = {
   forcedAlarm: 'Forced-open alarm',
   longRelease: 'Longer release',
   longOpen: 'Longer open time',
+  preAlarm: 'Warning before the held-open alarm',
 }
-const timed = new Set(['release', 'heldOpen', 'relockDelay', 'longRelease', 'longOpen'])
+const timed = new Set(['release', 'heldOpen', 'relockDelay', 'longRelease', 'longOpen', 'preAlarm'])
 
 /** How a door behaves: its times, and whether an opening without a release alarms. */
 export const doorKind: PartKind = {
@@ -25,10 +26,11 @@ export const doorKind: PartKind = {
       forcedAlarm: { type: 'boolean' },
       longRelease: time,
       longOpen: time,
+      preAlarm: time,
     },
-    ['longRelease', 'longOpen'],
+    ['longRelease', 'longOpen', 'preAlarm'],
   ),
-  want: ({ doors, timers }) =>
+  want: ({ doors, board, timers }) =>
     Object.fromEntries(
       doors.map((door) => {
         const b = door.behaviour
@@ -41,6 +43,9 @@ export const doorKind: PartKind = {
           forcedAlarm: b.forcedAlarm,
           ...(b.longReleaseS === undefined ? {} : { longRelease: kept('Longer release', b.longReleaseS) }),
           ...(b.longOpenS === undefined ? {} : { longOpen: kept('Longer open time', b.longOpenS, longestOpenS) }),
+          ...(b.preAlarmS === undefined || !board.controller?.abilities?.includes('preAlarm')
+            ? {}
+            : { preAlarm: kept('Warning before the held-open alarm', b.preAlarmS, longestOpenS) }),
         }
         return [door.id, value]
       }),

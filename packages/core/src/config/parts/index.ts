@@ -1,4 +1,5 @@
 import { accessPointKind } from './accessPoint'
+import { behaviourKind } from './behaviour'
 import { credentialKind } from './credential'
 import { doorKind } from './door'
 import type { PartKind } from './kind'
@@ -18,6 +19,7 @@ export const partKinds: readonly PartKind[] = [
   doorKind,
   accessPointKind,
   terminalsKind,
+  behaviourKind,
   profileKind,
   credentialKind,
 ]

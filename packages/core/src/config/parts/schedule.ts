@@ -4,6 +4,7 @@ import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
 import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
+import { schedulesOfDoor } from '../../doors/hours'
 
 const lines = { type: 'array', items: { type: 'string' } }
 const names: Readonly<Record<string, string>> = { name: 'Name', periods: 'Periods', special: 'Special days' }
@@ -24,7 +25,8 @@ export const scheduleKind: PartKind = {
   }),
   want(scene) {
     const { facts } = scene
-    const used = [...new Set(rulesHere(scene).map((rule) => rule.schedule))].flatMap((id) => facts.schedule[id] ?? [])
+    const ids = [...rulesHere(scene).map((rule) => rule.schedule), ...scene.doors.flatMap(schedulesOfDoor)]
+    const used = [...new Set(ids)].flatMap((id) => facts.schedule[id] ?? [])
     return Object.fromEntries(
       used.map((s) => [s.id, { name: s.name, periods: periodsJson(s.periods), special: specialJson(facts) }]),
     )
@@ -41,9 +43,13 @@ export const scheduleKind: PartKind = {
     }
   },
   doorOf: () => null,
-  /** Through the groups that pass this door on it. */
+  /** Through the groups that pass this door on it, and through the door's own hours. */
   touches(door, both) {
-    const here = new Set(policiesAtDoor(both, door).map((p) => p.schedule))
+    const own = [both.held, both.wanted].flatMap((config) => {
+      const value = asObject(config[`behaviour/${door}`])
+      return [value['freeOn'], value['barredOn']]
+    })
+    const here = new Set<Json | undefined>([...policiesAtDoor(both, door).map((p) => p.schedule), ...own])
     return ({ token }) => here.has(token)
   },
   group: 'Time',

@@ -1,0 +1,86 @@
+import { heldOfKind, readKey, scriptFor, type Facts, type Test, type Trial } from '@rauta/core'
+import { proofChanges, sheetsFor } from '@rauta/contracts'
+import { ability, DeviceError, type Driver } from '@rauta/drivers'
+import { v7 } from 'uuid'
+import type { Context } from '../context'
+import { provenDriver } from '../reach/inService'
+
+/** A door goes back by itself after this long, also if this server is gone by then, s. */
+const longestTestS = 900
+/** The next test at a door may begin within this; until then it stays as it stands, ms. */
+const lingerMs = 3000
+
+/** Makes a door stand as its running test wants it, and brings it back when none runs there any more. */
+export class Rehearsals {
+  private readonly standing = new Set<string>()
+  constructor(private readonly context: Context) {
+    context.log.onCommit((entry, facts) => {
+      for (const { kind, id } of entry.changes) {
+        if (kind !== 'trial') continue
+        const trial = facts.trial[id]
+        if (trial) void this.begin(trial, facts).catch((error: Error) => this.context.logger.error(error))
+        else if (this.standing.has(id)) this.later(id)
+      }
+    })
+  }
+
+  private async begin(trial: Trial, facts: Facts): Promise<void> {
+    const door = facts.door[trial.id]
+    const test = door && scriptFor(facts, door, sheetsFor(facts)).find((t) => t.id === trial.test)
+    const controller = door?.placement?.controller
+    if (!test || !controller || (!test.rehearse && !test.forget)) return
+    try {
+      const driver = await provenDriver(this.context, controller, this.context.ending)
+      if (!driver) throw new DeviceError('unsupported', 'its controller is not in service.')
+      await this.prepare(driver, controller, trial.id, test)
+    } catch (error) {
+      await this.notJudged(trial, error instanceof Error ? error.message : String(error))
+    }
+  }
+
+  private async prepare(driver: Driver, controller: string, door: string, test: Test): Promise<void> {
+    if (test.forget) await ability(driver, 'forget')(this.testCredentials(controller))
+    if (!test.rehearse) return
+    this.standing.add(door)
+    await ability(driver, 'rehearse')(door, test.rehearse, longestTestS)
+  }
+
+  /** Tokens of the test cards on a controller, as it holds them. */
+  private testCredentials(controller: string): string[] {
+    const held = heldOfKind(this.context.log.facts, controller, 'test')
+    return Object.keys(held).flatMap((key) => {
+      const { name, token } = readKey(key)
+      return name === 'credential' ? [token] : []
+    })
+  }
+
+  /** What could not be prepared proves nothing, and says why at once instead of leaving somebody to wait. */
+  private async notJudged(seen: Trial, why: string): Promise<void> {
+    await this.context.log.append('proof.judged', 'A test could not be prepared', (facts, at) => {
+      const trial = facts.trial[seen.id]
+      const door = facts.door[seen.id]
+      if (!trial || !door || trial.startedAt !== seen.startedAt) return []
+      const says = `The door could not be made ready for this test: ${why}`
+      return proofChanges(
+        facts,
+        door,
+        trial.test,
+        { verdict: 'not judged', says, evidence: [] },
+        { id: v7(), by: trial.by, role: 'engineer', at, sheets: sheetsFor(facts) },
+      )
+    })
+  }
+
+  private later(door: string): void {
+    this.context.clock.after(lingerMs, () => {
+      if (this.context.log.facts.trial[door] || !this.standing.delete(door)) return
+      void this.back(door).catch((error: Error) => this.context.logger.warn(error))
+    })
+  }
+
+  private async back(door: string): Promise<void> {
+    const controller = this.context.log.facts.door[door]?.placement?.controller ?? ''
+    const driver = await provenDriver(this.context, controller, this.context.ending)
+    if (driver) await ability(driver, 'rehearse')(door, null, 0)
+  }
+}

@@ -1,0 +1,96 @@
+import { abilityFacts, type DoorAbility } from '../../doors/abilities'
+import type { Json } from '../records'
+import { asObject, fieldName, plainWords, seconds, shape, type PartKind, type Timers } from './kind'
+import type { DeviceSheet } from '../../devices/sheet'
+import type { Behaviour } from '../../doors/door'
+
+const time = { type: 'number', minimum: 0 }
+const text = { type: 'string' }
+/** Longest time that any of these may have, s: a day. */
+const longestS = 86_400
+
+const names: Readonly<Record<string, string>> = {
+  unlockAfter: 'Delay before unlocking',
+  relockAt: 'Locks again at',
+  freeOn: 'Free on',
+  barredOn: 'Barred on',
+  firstPerson: 'Freed by the first person',
+  pairWithin: 'Second person within',
+  reentry: 'Nobody enters twice within',
+  passback: 'Entering twice without leaving',
+  passbackFor: 'Forgotten after',
+}
+const timed = new Set(['unlockAfter', 'pairWithin', 'reentry', 'passbackFor'])
+const scheduled = new Set(['freeOn', 'barredOn'])
+
+/** What a door does beyond its plain times: its own hours, and what holds whoever comes in. Only of a door that asks for any of it. */
+export const behaviourKind: PartKind = {
+  name: 'behaviour',
+  schema: {
+    ...shape(
+      {
+        unlockAfter: time,
+        relockAt: text,
+        freeOn: text,
+        barredOn: text,
+        firstPerson: { type: 'boolean' },
+        pairWithin: time,
+        reentry: time,
+        passback: text,
+        passbackFor: time,
+      },
+      Object.keys(names),
+    ),
+  },
+  want: ({ doors, board, timers }) =>
+    Object.fromEntries(
+      doors.flatMap((door) => {
+        const value = valueOf(door.behaviour, board, timers(door))
+        return Object.keys(value).length ? [[door.id, value]] : []
+      }),
+    ),
+  doorOf: (token) => token,
+  group: 'Doors',
+  title: () => 'Own rules',
+  summary: (value, facts) =>
+    Object.entries(asObject(value))
+      .map(
+        ([field, v]) => `${fieldName(names, field).toLowerCase()} ${says(field, v, (id) => facts.schedule[id]?.name)}`,
+      )
+      .join(', '),
+  field: (field, value, _other, facts) => ({
+    name: fieldName(names, field),
+    says: says(field, value, (id) => facts.schedule[id]?.name),
+  }),
+}
+
+const passbackWords: Readonly<Record<string, string>> = { refuse: 'refused', tell: 'let in and told' }
+
+function says(field: string, value: Json | undefined, nameOf: (schedule: string) => string | undefined): string {
+  if (timed.has(field)) return seconds(value)
+  const word = plainWords(value)
+  if (scheduled.has(field)) return nameOf(word) ?? word
+  return field === 'passback' && Object.hasOwn(passbackWords, word) ? (passbackWords[word] ?? word) : word
+}
+
+/** What the door asks for and this type of controller can keep; what it can't stops the door. */
+function valueOf(b: Behaviour, board: DeviceSheet, kept: Timers): { [field: string]: Json } {
+  const can = (ability: DoorAbility) =>
+    abilityFacts[ability].asked(b) && (board.controller?.abilities ?? []).includes(ability)
+  const value: { [field: string]: Json } = {}
+  if (can('unlockDelay')) value['unlockAfter'] = kept('Delay before unlocking', b.unlockAfterS ?? 0, longestS)
+  if (can('relockAtOpening')) value['relockAt'] = b.relockAt ?? ''
+  if (can('ownHours')) {
+    if (b.freeOn !== undefined) value['freeOn'] = b.freeOn
+    if (b.barredOn !== undefined) value['barredOn'] = b.barredOn
+  }
+  if (can('firstPerson')) value['firstPerson'] = true
+  if (can('twoPeople')) value['pairWithin'] = kept('Time for the second person', b.pairWithinS ?? 0, longestS)
+  if (can('reentry')) value['reentry'] = kept('Time in which nobody enters twice', b.reentryS ?? 0, longestS)
+  if (can('passback')) {
+    value['passback'] = b.passback ?? ''
+    if (b.passbackS !== undefined)
+      value['passbackFor'] = kept('Time after which it is forgotten', b.passbackS, longestS)
+  }
+  return value
+}

@@ -1,0 +1,198 @@
+import { accessPlaces } from './accesspoints'
+import { abilityFacts, asked } from './abilities'
+import { partOf, type Behaviour, type Door } from './door'
+import { timesFindings } from './times'
+import { boardOf } from '../devices/board'
+import { sheetOf, type Sheets } from '../devices/sheet'
+import { all, type Facts } from '../job/facts'
+import { stop, warn, type Finding } from '../job/finding'
+import { firstOverlap, longestRunH } from '../time/overlap'
+
+const stops = (rule: string, says: string, at?: string): Finding => stop('load', rule, says, at)
+const warns = (rule: string, says: string, at?: string): Finding => warn('load', rule, says, at)
+
+/** What contradicts itself in how a door is to behave: its settings among themselves, with its hardware, with its controller, with the doors around it. */
+export function behaviourFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
+  return [
+    ...timesFindings(door),
+    ...abilityFindings(facts, door, sheets),
+    ...unseenFindings(door),
+    ...relockFindings(door, sheets),
+    ...hoursFindings(facts, door, sheets),
+    ...enteringFindings(door, sheets),
+    ...passbackFindings(facts, door, sheets),
+  ]
+}
+
+function abilityFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
+  const controller = facts.controller[door.placement?.controller ?? '']
+  const wanted = asked(door.behaviour)
+  if (!controller || wanted.length === 0) return []
+  const able = boardOf(sheets, controller).controller?.abilities ?? []
+  return wanted
+    .filter((a) => !able.includes(a))
+    .map((a) =>
+      stops(
+        'not-kept',
+        `${controller.ref} cannot keep ${abilityFacts[a].says}: its type does not know it. Leave it out, or place the door on another controller.`,
+      ),
+    )
+}
+
+/** What hangs on seeing the leaf, at a door where nothing sees it. */
+function unseenFindings(door: Door): Finding[] {
+  const b = door.behaviour
+  const found: Finding[] = []
+  if (b.preAlarmS !== undefined && b.preAlarmS >= b.heldOpenS)
+    found.push(
+      stops(
+        'warning-too-early',
+        `The warning is to come ${b.preAlarmS} s before the held-open alarm, and that comes after ${b.heldOpenS} s: it would come at once. Make it shorter.`,
+      ),
+    )
+  if (partOf(door, 'contact')) return found
+  const blind = (rule: string, what: string) =>
+    found.push(
+      stops(rule, `Nothing sees the leaf open at ${door.ref}, so ${what}. Plan a door contact, or leave it out.`),
+    )
+  if (b.preAlarmS !== undefined) blind('warning-unseen', 'no warning before the held-open alarm would ever come')
+  if (b.relockAt === 'opening') blind('relock-unseen', 'it would not lock at opening')
+  return found
+}
+
+function relockFindings(door: Door, sheets: Sheets): Finding[] {
+  const lock = partOf(door, 'lock')
+  if (door.behaviour.relockAt !== 'opening' || !lock) return []
+  return sheetOf(sheets, lock.sheet).lock?.principle === 'motor'
+    ? [
+        stops(
+          'bolt-out',
+          `${lock.id} throws its bolt when it locks: locked at opening, the bolt would stand out while the leaf is open, and hit the frame. Let it lock once the leaf is shut.`,
+          lock.id,
+        ),
+      ]
+    : []
+}
+
+function hoursFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
+  const { freeOn, barredOn, firstPerson } = door.behaviour
+  const [free, barred] = [facts.schedule[freeOn ?? ''], facts.schedule[barredOn ?? '']]
+  const found: Finding[] = []
+  if (firstPerson && !free)
+    found.push(
+      stops(
+        'first-of-nothing',
+        'The first person is to free the door, and it has no free hours. Choose its free hours.',
+      ),
+    )
+  const both = free && barred ? firstOverlap(free.periods, barred.periods) : null
+  if (both)
+    found.push(
+      stops(
+        'free-and-barred',
+        `From ${both} on it would be free by ${free?.name ?? ''} and barred by ${barred?.name ?? ''} at once. Let the hours not meet.`,
+      ),
+    )
+  return [...found, ...(free ? drivenFindings(door, sheets, longestRunH(free.periods)) : [])]
+}
+
+/** A lock that lets go only while it is driven is driven through all free hours. */
+function drivenFindings(door: Door, sheets: Sheets, hours: number): Finding[] {
+  return door.parts.flatMap((part) => {
+    const lock = part.role === 'lock' || part.role === 'lock2' ? sheetOf(sheets, part.sheet).lock : undefined
+    if (lock?.fail !== 'secure' || hours === 0) return []
+    if (lock.duty !== undefined && lock.duty < 1)
+      return [
+        stops(
+          'driven-too-long',
+          `${part.id} lets go only while it is driven, and may be driven ${Math.round(lock.duty * 100)} % of the time: the free hours would drive it for ${hours} h without a break. Choose a lock that may be driven all the time, or no free hours.`,
+          part.id,
+        ),
+      ]
+    return [
+      warns(
+        'driven-long',
+        `${part.id} lets go only while it is driven: the free hours drive it for ${hours} h without a break, and without current it locks, free hours or not.`,
+        part.id,
+      ),
+    ]
+  })
+}
+
+/** What holds whoever comes in needs something that reads whoever comes in. */
+const ofReader: readonly [rule: string, what: string, set: (b: Behaviour) => boolean][] = [
+  ['delay-unread', 'there is nobody whom a delay before unlocking could keep', (b) => b.unlockAfterS !== undefined],
+  ['barred-unread', 'there is nobody whom barred hours could refuse', (b) => b.barredOn !== undefined],
+  ['first-unread', 'no first person can free it', (b) => b.firstPerson === true],
+  ['two-unread', 'two people cannot be told from one', (b) => b.pairWithinS !== undefined],
+  ['reentry-unread', 'nobody can be known to enter twice', (b) => b.reentryS !== undefined],
+  ['passback-unread', 'nobody can be known to be in already', (b) => b.passback !== undefined],
+]
+
+const reads = (door: Door, sheets: Sheets, leaving: boolean): boolean =>
+  accessPlaces(door, sheets).some((p) => p.cards && p.leaving === leaving)
+
+const enteringFindings = (door: Door, sheets: Sheets): Finding[] =>
+  reads(door, sheets, false)
+    ? []
+    : ofReader
+        .filter(([, , set]) => set(door.behaviour))
+        .map(([rule, what]) =>
+          stops(
+            rule,
+            `Nothing reads the cards of whoever comes in at ${door.ref}, so ${what}. Plan a reader, or leave it out.`,
+          ),
+        )
+
+function passbackFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
+  const { passback, passbackS } = door.behaviour
+  if (passback === undefined) return []
+  if (door.from === door.to)
+    return [
+      stops(
+        'passback-one-area',
+        `${door.ref} leads from ${facts.area[door.from]?.name ?? 'an area'} into the same area: nobody is ever in or out by it. Give its two sides two areas.`,
+      ),
+    ]
+  const name = facts.area[door.to]?.name ?? 'the area'
+  const others = all(facts, 'door').filter((d) => d.id !== door.id && d.from !== d.to)
+  const own = door.placement?.controller
+  const unread = [door, ...others].filter(
+    (d) => (d.from === door.to || d.to === door.to) && !reads(d, sheets, d.to === door.to),
+  )
+  const outs = [door, ...others].filter((d) =>
+    d.to === door.to ? reads(d, sheets, true) : d.from === door.to && reads(d, sheets, false),
+  )
+  const found: Finding[] = []
+  if (passback === 'refuse' && passbackS === undefined && !outs.some((d) => d.placement?.controller === own))
+    found.push(
+      stops(
+        'passback-no-way-out',
+        `Nothing that ${door.ref} knows of reads whoever leaves ${name}: whoever came in once would be refused for ever. Plan an exit reader, or let it be forgotten after some time.`,
+      ),
+    )
+  const list = (doors: readonly Door[]) =>
+    doors
+      .map((d) => d.ref)
+      .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
+      .join(', ')
+  const free = unread.filter((d) => d.id !== door.id)
+  if (free.length)
+    found.push(
+      warns(
+        'passback-unread-ways',
+        `${list(free)} ${free.length === 1 ? 'leads' : 'lead'} in or out of ${name} too, and nothing there reads it: who passes there stays in, or out, as far as ${door.ref} knows.`,
+      ),
+    )
+  const away = others.filter(
+    (d) => (d.to === door.to || d.from === door.to) && !unread.includes(d) && d.placement?.controller !== own,
+  )
+  if (away.length)
+    found.push(
+      warns(
+        'passback-elsewhere',
+        `${list(away)} ${away.length === 1 ? 'leads' : 'lead'} in or out of ${name} too and ${away.length === 1 ? 'is' : 'are'} on another controller, which tells this one nothing.`,
+      ),
+    )
+  return found
+}

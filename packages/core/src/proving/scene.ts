@@ -1,0 +1,84 @@
+import { cardData, cardName, type StoredCard } from '../cards/card'
+import type { TestCards } from '../access/records'
+import type { AccessPlace } from '../doors/accesspoints'
+import type { Door } from '../doors/door'
+import type { PartFunction } from '../doors/functions'
+import type { WiredPoint } from '../wiring/points'
+import type { Dependency, Test } from './test'
+
+/** What the tests of a door are worked out from. */
+export interface Scene {
+  door: Door
+  kit: TestCards
+  points: readonly WiredPoint[]
+  places: readonly AccessPlace[]
+  /** Where the cards are presented; null where nothing of the door reads cards. */
+  at: AccessPlace | null
+  magnetic: boolean
+  /** Whether the door contact sees the leaf. */
+  contact: WiredPoint | undefined
+  /** Begins an instruction in which the leaf must not move by itself. */
+  still: string
+}
+
+/** A test with what most tests have not. */
+export const made = (test: Pick<Test, 'id' | 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>): Test => ({
+  ask: null,
+  depends: [],
+  cards: [],
+  at: '',
+  proves: [],
+  rehearse: null,
+  forget: false,
+  notApplicable: '',
+  ...test,
+})
+
+export const did = (question: string, yes: string, no: string) => ({ question, yes, no })
+export const leafAsk = did('Did the leaf open?', 'It opened', 'It stayed shut')
+export const points = (scene: Scene, ...functions: PartFunction[]): WiredPoint[] =>
+  scene.points.filter((p) => functions.includes(p.function))
+export const dependsOn = (list: readonly WiredPoint[]): Dependency[] =>
+  list.map((p): Dependency => `terminals.${p.key}`)
+export const keys = (list: readonly WiredPoint[]): string[] => list.map((p) => p.key)
+
+/** Outputs that release the door: its locks, or its opener where it has no lock. */
+export function releasing(scene: Scene): WiredPoint[] {
+  const locks = points(scene, 'lock', 'secondLock')
+  return locks.length ? locks : points(scene, 'opener')
+}
+export const readers = (scene: Scene): WiredPoint[] => points(scene, 'entryReader', 'exitReader')
+export const contacts = (scene: Scene): WiredPoint[] => points(scene, 'contact', 'secondContact')
+export const goodCard = (scene: Scene) => ({ name: cardName(scene.kit.good), hex: cardData(scene.kit.good) })
+
+/** Exit devices of the door. */
+export const exits = (scene: Scene): WiredPoint[] => points(scene, 'exitButton', 'exitSensor')
+
+/** A card presented so that it opens: where two people come in together, the second person's card after it. */
+export function presenting(
+  { door, kit }: Pick<Scene, 'door' | 'kit'>,
+  at: AccessPlace,
+  first: StoredCard = kit.good,
+): { says: string; card: string; cards: string[] } {
+  const card = cardData(first)
+  const says = `Present card ${cardName(first)} at ${at.part.id}`
+  const { pairWithinS } = door.behaviour
+  if (pairWithinS === undefined || at.leaving || !kit.second) return { says, card, cards: [card] }
+  return {
+    says: `${says} and within ${pairWithinS} s card ${cardName(kit.second)}`,
+    card,
+    cards: [card, cardData(kit.second)],
+  }
+}
+
+/** What is done to release the door for a test: a good card, or an exit device where nothing reads cards. Null where neither is there. */
+export function releaseBy(scene: Scene): { says: string; card: string; cards: string[]; depends: Dependency[] } | null {
+  if (scene.at) {
+    return { ...presenting(scene, scene.at), depends: [...dependsOn(readers(scene)), 'accessPoints'] }
+  }
+  const exit = points(scene, 'exitButton', 'exitSensor')[0]
+  return exit ? { says: workIt(exit), card: '', cards: [], depends: dependsOn([exit]) } : null
+}
+
+export const workIt = (point: WiredPoint): string =>
+  point.function === 'exitSensor' ? `Walk up to ${point.part.id}` : `Press ${point.part.id}`

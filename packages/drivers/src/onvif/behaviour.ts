@@ -1,0 +1,46 @@
+import type { Json } from '@rauta/core'
+import { doorBehaviourCodec, type DoorBehaviour } from '@rauta/protocols'
+import { list, set } from './entity'
+import { text, type Dict } from './json'
+import { FaultError, type OnvifSession } from './session'
+
+const times = {
+  unlockAfter: 'unlockAfterS',
+  pairWithin: 'pairWithinS',
+  reentry: 'reentryS',
+  passbackFor: 'passbackS',
+} as const
+const words = { relockAt: { opening: 'Opening' }, passback: { refuse: 'Hard', tell: 'Soft' } } as const
+
+/** Our word for a word of the extension; one that it has not stays as it was told, and so differs. */
+const ours = (known: Readonly<Record<string, string>>, told: string): string =>
+  Object.entries(known).find(([, theirs]) => theirs === told)?.[0] ?? told
+const theirs = (known: Readonly<Record<string, string>>, word: string): string =>
+  Object.hasOwn(known, word) ? (known[word] ?? word) : word
+
+/** What a device holds of its doors' own rules; nothing where it does not know of such a thing. */
+export async function readBehaviours(session: OnvifSession): Promise<[token: string, value: Json][]> {
+  const held = await list(session, doorBehaviourCodec).catch((error: unknown) => {
+    if (error instanceof FaultError && error.subcode.endsWith('ActionNotSupported')) return []
+    throw error
+  })
+  return held.map((b) => {
+    const value: { [field: string]: Json } = {}
+    for (const [field, key] of Object.entries(times)) if (b[key] !== undefined) value[field] = b[key]
+    for (const field of ['freeOn', 'barredOn'] as const) if (b[field] !== undefined) value[field] = b[field]
+    if (b.relockAt !== undefined) value['relockAt'] = ours(words.relockAt, b.relockAt)
+    if (b.passback !== undefined) value['passback'] = ours(words.passback, b.passback)
+    if (b.firstPerson) value['firstPerson'] = true
+    return [b.token, value]
+  })
+}
+
+export async function writeBehaviour(session: OnvifSession, token: string, value: Dict): Promise<void> {
+  const b: DoorBehaviour = { token }
+  for (const [field, key] of Object.entries(times)) if (value[field] !== undefined) b[key] = Number(value[field])
+  for (const field of ['freeOn', 'barredOn'] as const) if (value[field] !== undefined) b[field] = text(value[field])
+  if (value['relockAt'] !== undefined) b.relockAt = theirs(words.relockAt, text(value['relockAt']))
+  if (value['passback'] !== undefined) b.passback = theirs(words.passback, text(value['passback']))
+  if (value['firstPerson'] === true) b.firstPerson = true
+  await set(session, doorBehaviourCodec, b)
+}

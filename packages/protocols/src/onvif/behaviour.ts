@@ -1,0 +1,73 @@
+import { fromDuration, toDuration } from '../duration'
+import type { Element, Markup } from '../xml'
+import { el, MalformedError, needed, textOf } from '../xml'
+import { optional, type EntityCodec } from './entities'
+
+/** Extension: what a door does beyond the times that the door control specification has. What is absent is not asked of it. */
+export interface DoorBehaviour {
+  token: string
+  /** From a card at an entry reader until the lock lets go. */
+  unlockAfterS?: number
+  /** `Opening`: the lock locks as soon as the leaf opens. */
+  relockAt?: string
+  /** Tokens of schedules. */
+  freeOn?: string
+  barredOn?: string
+  firstPerson?: boolean
+  pairWithinS?: number
+  reentryS?: number
+  /** `Hard` refuses, `Soft` lets in and tells. */
+  passback?: string
+  passbackS?: number
+}
+
+const time = (name: string, seconds: number | undefined) =>
+  seconds === undefined ? null : el(`cx:${name}`, toDuration(seconds))
+const word = (name: string, text: string | undefined) => (text === undefined ? null : el(`cx:${name}`, text))
+
+export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
+  service: 'cx',
+  name: 'DoorBehaviour',
+  list: 'GetDoorBehaviourList',
+  write: (b) =>
+    el(
+      'cx:DoorBehaviour',
+      { token: b.token },
+      time('UnlockDelay', b.unlockAfterS),
+      word('RelockAt', b.relockAt),
+      word('FreeSchedule', b.freeOn),
+      word('BarredSchedule', b.barredOn),
+      b.firstPerson ? el('cx:FirstPerson', true) : null,
+      time('SecondPersonWithin', b.pairWithinS),
+      time('ReentryBlock', b.reentryS),
+      word('Antipassback', b.passback),
+      time('AntipassbackTimeout', b.passbackS),
+    ),
+  read: (e) => ({
+    token: e.getAttribute('token') ?? '',
+    ...optional('unlockAfterS', textOf(e, 'UnlockDelay'), fromDuration),
+    ...optional('relockAt', textOf(e, 'RelockAt'), String),
+    ...optional('freeOn', textOf(e, 'FreeSchedule'), String),
+    ...optional('barredOn', textOf(e, 'BarredSchedule'), String),
+    ...(textOf(e, 'FirstPerson') === 'true' ? { firstPerson: true } : {}),
+    ...optional('pairWithinS', textOf(e, 'SecondPersonWithin'), fromDuration),
+    ...optional('reentryS', textOf(e, 'ReentryBlock'), fromDuration),
+    ...optional('passback', textOf(e, 'Antipassback'), String),
+    ...optional('passbackS', textOf(e, 'AntipassbackTimeout'), fromDuration),
+  }),
+}
+
+/** How a door can be made to stand for a test: as its schedules would have it. */
+export const rehearsedStates = ['Free', 'Controlled', 'Barred', 'FreeAfterFirst'] as const
+export type RehearsedState = (typeof rehearsedStates)[number]
+
+/** Extension: RehearseDoor. The device goes back by itself after `seconds`, whatever becomes of who asked. */
+export const rehearsal = {
+  write: (token: string, state: RehearsedState, seconds: number): Markup =>
+    el('cx:RehearseDoor', el('cx:Token', token), el('cx:State', state), el('cx:Duration', toDuration(seconds))),
+  read(e: Element): { token: string; state: RehearsedState; seconds: number } {
+    const state = rehearsedStates.find((s) => s === needed(e, 'State'))
+    if (!state) throw new MalformedError(`${textOf(e, 'State')} is no state of a door.`)
+    return { token: needed(e, 'Token'), state, seconds: fromDuration(needed(e, 'Duration')) }
+  },
+}
