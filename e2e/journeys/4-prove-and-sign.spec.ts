@@ -7,19 +7,21 @@ const door = 'T-02'
 const at = (after: number, act: string): Hand => ({ after, do: act, door })
 /** Pushes until the leaf gives. */
 const lean = (after: number): Hand => ({ after, do: 'lean', door, ms: 4000 })
+/** Two people come in there together. */
+const both: Hand[] = [card(door, good), { after: 800, ...card(door, 'test card, second') }]
 /** What the hands do, test by test, in the order of the script. */
 const script: { title: string; hands: Hand[]; yes?: string; first?: string }[] = [
   { title: 'Released when told', first: 'Release it now', hands: [lean(500), at(1200, 'close')] },
   { title: 'R1 is the one planned', hands: [card(door, good)] },
-  { title: 'A good card opens it', hands: [card(door, good), lean(1000), at(1500, 'close')] },
-  { title: 'Released for the right time', hands: [card(door, good)] },
+  { title: 'A good card opens it', hands: [...both, lean(1000), at(1500, 'close')] },
+  { title: 'Released for the right time', hands: both },
   { title: 'An unknown card is refused', hands: [card(door, 'card nobody knows')] },
   { title: 'A lost card is refused', hands: [card(door, 'test card, lost')] },
   { title: 'Out of hours is refused', hands: [card(door, 'test card, out of hours')] },
   { title: 'An expired card is refused', hands: [card(door, 'test card, expired')] },
   { title: 'The handle opens it', hands: [at(0, 'handle'), at(1200, 'close')] },
   { title: 'Forcing the door raises the alarm', hands: [at(0, 'handle'), at(1200, 'close')] },
-  { title: 'The held-open alarm comes', hands: [card(door, good), lean(900), at(21_500, 'close')] },
+  { title: 'The held-open alarm comes', hands: [...both, lean(900), at(21_500, 'close')] },
   { title: 'It holds when locked', hands: [at(0, 'push')], yes: 'It holds' },
 ]
 

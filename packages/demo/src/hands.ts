@@ -21,11 +21,20 @@ const cards = {
   hours: 'test card, out of hours',
   expired: 'test card, expired',
   longer: 'test card, longer',
+  second: 'test card, second',
   unknown: 'card nobody knows',
 }
 
 /** What hands do for each test at a door. */
-export function handsFor(test: string, door: string, heldOpenS: number, magnetic: boolean): Hand[] {
+export function handsFor(
+  test: string,
+  door: string,
+  {
+    heldOpenS,
+    magnetic,
+    waits,
+  }: { heldOpenS: number; magnetic: boolean; /** ms between two presentations */ waits: number },
+): Hand[] {
   const card = (which: keyof typeof cards, reader = 'R1'): Hand => ({ do: 'card', door, reader, card: cards[which] })
   const at = (after: number, act: string): Hand => ({ after, do: act, door })
   // A hand leans on the leaf until it gives: on a busy machine the lock lets go later.
@@ -39,6 +48,24 @@ export function handsFor(test: string, door: string, heldOpenS: number, magnetic
     case 'good-card':
       return [card('good'), open(1200), at(1800, 'close')]
     case 'release-time':
+    case 'alone':
+      return [card('good')]
+    case 'unlock-delay':
+      return [card('good')]
+    case 'relock-opening':
+      return [card('good'), open(1200), at(2500, 'close')]
+    case 'reentry':
+    case 'passback':
+      return [card('good'), { after: waits, ...card('good') }]
+    case 'passback-out':
+      return [card('good'), { after: waits, ...card('good', 'R2') }, { after: waits, ...card('good') }]
+    case 'pre-alarm':
+      return [card('good'), open(1000), at(heldOpenS * 1000 + 4000, 'close')]
+    case 'free-hours':
+      return [open(500), at(1500, 'close')]
+    case 'first-person':
+      return [card('good'), open(1000), at(1500, 'close'), open(1500), at(1500, 'close')]
+    case 'barred-hours':
       return [card('good')]
     case 'unknown-card':
       return [card('unknown')]

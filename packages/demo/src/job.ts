@@ -93,8 +93,8 @@ interface DemoDoor {
   lengths: Record<string, number>
   /** Of its entry reader, where that hangs on a bus. */
   busAddress?: number
-  /** Seconds for whoever needs longer. */
-  longReleaseS?: number
+  /** What else it is set to. */
+  rules?: Record<string, unknown>
   /** Cards may be read in at its entry reader. */
   enrols?: true
 }
@@ -108,7 +108,7 @@ export const doors: DemoDoor[] = [
     group: 'A',
     escapeRoute: true,
     passagesPerDay: 900,
-    longReleaseS: 12,
+    rules: { longReleaseS: 12 },
     hardware: { entryReader: 'reader-wall', ...magnet },
     lengths: { R1: 34, K1: 36, C1: 36, X1: 30, B1: 18 },
   },
@@ -121,6 +121,8 @@ export const doors: DemoDoor[] = [
     group: 'B',
     escapeRoute: true,
     passagesPerDay: 700,
+    // Whoever is in already is not let in again; half an hour later that is forgotten.
+    rules: { passback: 'refuse', passbackS: 1800 },
     hardware: { entryReader: 'reader-wall', exitReader: 'reader-slim', ...magnet },
     lengths: { R1: 22, R2: 24, K1: 26, C1: 26, X1: 20, B1: 14 },
   },
@@ -134,6 +136,7 @@ export const doors: DemoDoor[] = [
     handle: true,
     escapeRoute: true,
     passagesPerDay: 140,
+    rules: { relockAt: 'opening', reentryS: 15 },
     hardware: { entryReader: 'reader-bus', ...strike },
     busAddress: 1,
     lengths: { R1: 20, K1: 22, C1: 22 },
@@ -147,6 +150,8 @@ export const doors: DemoDoor[] = [
     group: 'D',
     handle: true,
     passagesPerDay: 90,
+    // Free at meal times once somebody of the crew has come, shut up at night, and a warning before the leaf has stood open too long.
+    rules: { freeOn: 'meals', firstPerson: true, barredOn: 'mess-shut', preAlarmS: 8 },
     hardware: { entryReader: 'reader-slim', ...strike },
     lengths: { R1: 24, K1: 25, C1: 25 },
   },
@@ -171,6 +176,7 @@ export const doors: DemoDoor[] = [
     group: 'B',
     handle: true,
     passagesPerDay: 20,
+    rules: { pairWithinS: 6 },
     hardware: { entryReader: 'reader-slim', ...strike },
     lengths: { R1: 18, K1: 19, C1: 19 },
   },
@@ -258,6 +264,15 @@ export const schedules = [
       { days: [6, 7], from: '06:30', to: '01:00' },
     ],
   },
+  {
+    id: 'meals',
+    name: 'Meal times',
+    periods: [
+      { days: [1, 2, 3, 4, 5, 6, 7], from: '06:00', to: '07:30' },
+      { days: [1, 2, 3, 4, 5, 6, 7], from: '11:30', to: '12:45' },
+    ],
+  },
+  { id: 'mess-shut', name: 'Mess shut up', periods: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '23:30', to: '04:30' }] },
   { id: 'office', name: 'Office hours', periods: [{ days: [1, 2, 3, 4, 5], from: '08:00', to: '16:30' }] },
 ]
 export const specialDays = [
@@ -338,6 +353,7 @@ export const testCards = {
   unknown: { facility: 88, number: 10004 },
   expired: { facility: 88, number: 10005 },
   longer: { facility: 88, number: 10006 },
+  second: { facility: 88, number: 10007 },
 }
 export const unknownToAll = '88 10004'
 

@@ -44,6 +44,7 @@ export async function makeDemo(
 async function plan(client: Client): Promise<void> {
   for (const area of demo.areas) await client.command('area.put', area)
   for (const controller of demo.controllers) await client.command('controller.put', controller)
+  for (const schedule of demo.schedules) await client.command('schedule.put', schedule)
   for (const [i, door] of demo.doors.entries()) {
     await client.command('door.add', {
       id: door.id,
@@ -64,7 +65,7 @@ async function plan(client: Client): Promise<void> {
           contactIdle: 'closed',
           exitIdle: 'open',
           forcedAlarm: true,
-          ...(door.longReleaseS ? { longReleaseS: door.longReleaseS } : {}),
+          ...door.rules,
         },
       },
     })
@@ -78,7 +79,6 @@ async function plan(client: Client): Promise<void> {
       if (door.lengths[cable.part])
         await client.command('cable.set', { door: door.id, cable: cable.id, lengthM: door.lengths[cable.part] })
   }
-  for (const schedule of demo.schedules) await client.command('schedule.put', schedule)
   for (const day of demo.specialDays) await client.command('specialDay.put', day)
   for (const group of demo.groups) await client.command('group.put', group)
   for (const rule of demo.rules) await client.command('rule.put', rule)
@@ -94,7 +94,7 @@ async function planMore(client: Client): Promise<void> {
   for (const unit of planned.units) await client.command('unit.put', unit)
   for (const [
     i,
-    { id, name, from, to, x, y, controller, unit, length, hardware, passagesPerDay, ...rest },
+    { id, name, from, to, x, y, controller, unit, length, hardware, passagesPerDay, rules, ...rest },
   ] of planned.doors.entries()) {
     await client.command('door.add', {
       id,
@@ -114,6 +114,7 @@ async function planMore(client: Client): Promise<void> {
           contactIdle: 'closed',
           exitIdle: 'open',
           forcedAlarm: true,
+          ...rules,
         },
         ...rest,
       },
@@ -142,7 +143,11 @@ async function placeOnUnit(
 }
 
 /** What the demo knows of a door, whichever part of the plan it is in. */
-const plannedDoor = (id: string): { hardware: Record<string, string>; handle?: boolean; feedV: number } | undefined => {
+const plannedDoor = (
+  id: string,
+):
+  | { hardware: Record<string, string>; handle?: boolean; rules?: Record<string, unknown>; feedV: number }
+  | undefined => {
   const first = demo.doors.find((d) => d.id === id)
   if (first) return { ...first, feedV: 13.6 }
   const more = planned.doors.find((d) => d.id === id)
@@ -244,6 +249,7 @@ class OnSite {
       this.say(`proves ${door}`)
       await this.prove(door, await this.testsOf(door))
     }
+    await this.prove('T-02', ['alone'])
     this.say('signs four doors')
     const signed = ['Q-01', 'Q-02', 'C-01', 'F-00']
     for (const door of signed) await this.client.command('door.testCardsOff', { door, off: true })
@@ -259,6 +265,7 @@ class OnSite {
           contactIdle: 'closed',
           exitIdle: 'open',
           forcedAlarm: true,
+          ...demo.doors.find((d) => d.id === 'C-02')?.rules,
         },
       },
     })
@@ -322,6 +329,7 @@ class OnSite {
   private async testsOf(door: string): Promise<string[]> {
     const known = plannedDoor(door)
     const has = known?.hardware ?? {}
+    const rules = known?.rules ?? {}
     return [
       'told',
       'reader-R1',
@@ -332,11 +340,19 @@ class OnSite {
       'lost-card',
       'hours-card',
       'expired-card',
-      ...(demo.doors.find((d) => d.id === door)?.longReleaseS ? ['longer-release'] : []),
+      ...(rules['longReleaseS'] ? ['longer-release'] : []),
       ...(has['exit'] ? ['exit-button'] : []),
       ...(known?.handle ? ['handle'] : []),
       'forced',
       'held-open',
+      ...(rules['preAlarmS'] ? ['pre-alarm'] : []),
+      ...(rules['unlockAfterS'] ? ['unlock-delay'] : []),
+      ...(rules['relockAt'] ? ['relock-opening'] : []),
+      ...(rules['reentryS'] ? ['reentry'] : []),
+      ...(rules['passback'] ? ['passback', 'passback-out'] : []),
+      ...(rules['freeOn'] ? ['free-hours'] : []),
+      ...(rules['firstPerson'] ? ['first-person'] : []),
+      ...(rules['barredOn'] ? ['barred-hours'] : []),
       ...(has['breakGlass'] ? ['break-glass'] : []),
       'holds',
     ]
@@ -353,7 +369,7 @@ class OnSite {
         proof = await this.tryOnce(door, test, dead)
       }
       if (proof.verdict !== 'passed' && !dead) throw new Error(`${door} ${test}: ${proof.verdict}: ${proof.says}`)
-      await this.pause(test.startsWith('reader') || test === 'exit-button' ? 7000 : 1500)
+      await this.pause(/^(reader|exit-button|unlock-delay|reentry|passback)/.test(test) ? 7000 : 1500)
     }
   }
 
@@ -363,7 +379,7 @@ class OnSite {
     await this.client.command('trial.start', { door, test })
     await this.pause(800)
     if (test === 'told') await this.client.post(`/doors/${door}/order`, { order: 'release', reason: '' })
-    const done = await this.hands.play(handsFor(test, door, 20, magnetic))
+    const done = await this.hands.play(handsFor(test, door, { heldOpenS: 20, magnetic, waits: 7000 }))
     const asked = test === 'before-load' || test === 'holds'
     if (asked || dead)
       await this.client.command('trial.answer', {

@@ -94,6 +94,8 @@ export const rules = [
 ]
 
 export interface PlannedDoor {
+  /** What else it is set to. */
+  rules?: Record<string, unknown>
   id: string
   name: string
   from: string
@@ -293,6 +295,8 @@ export const doors: PlannedDoor[] = [
   {
     id: 'F-00',
     name: 'Crew flats, street door',
+    // Whoever comes on foot from the quay is at the leaf by then.
+    rules: { unlockAfterS: 2 },
     from: 'public',
     to: 'flats',
     x: 56,

@@ -88,6 +88,7 @@ describe('the demo job', () => {
     expect(new Set(places).size).toBe(places.length)
   })
   it('knows hands for every test and a card for every name', () => {
+    const times = { heldOpenS: 20, magnetic: true, waits: 7000 }
     for (const test of [
       'reader-R1',
       'before-load',
@@ -104,11 +105,21 @@ describe('the demo job', () => {
       'held-open',
       'break-glass',
       'holds',
+      'alone',
+      'unlock-delay',
+      'relock-opening',
+      'reentry',
+      'passback',
+      'passback-out',
+      'pre-alarm',
+      'free-hours',
+      'first-person',
+      'barred-hours',
     ]) {
-      for (const hand of handsFor(test, 'Q-01', 20, true))
+      for (const hand of handsFor(test, 'Q-01', times))
         if (hand['do'] === 'card') expect(site.cards[String(hand['card'])]).toMatch(/^[0-9A-F]{6}$/)
     }
-    expect(() => handsFor('dance', 'Q-01', 20, true)).toThrow('No hands for dance')
+    expect(() => handsFor('dance', 'Q-01', times)).toThrow('No hands for dance')
   })
   it('two demos on two ports have networks of their own', () => {
     expect(demo.netFor(4380).ports['80']).toBe(18080)

@@ -1,6 +1,7 @@
 import type { Change, Facts } from '@rauta/core'
 import type { Command, CommandContext } from './command'
 import * as access from './accessCell'
+import * as behaviour from './behaviour'
 import * as busDevices from './busDevices'
 import * as cards from './cards'
 import * as devices from './devices'
@@ -26,6 +27,7 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     access,
     job,
     doors,
+    behaviour,
     manyDoors,
     doorlist,
     devices,
@@ -60,6 +62,7 @@ type PayloadsOf<M> = {
 export type CommandPayloads = PayloadsOf<typeof access> &
   PayloadsOf<typeof job> &
   PayloadsOf<typeof doors> &
+  PayloadsOf<typeof behaviour> &
   PayloadsOf<typeof manyDoors> &
   PayloadsOf<typeof doorlist> &
   PayloadsOf<typeof devices> &

@@ -34,6 +34,7 @@ export const planEdits: ReadonlySet<string> = new Set([
   'sheet.put',
   'sheet.remove',
   'doors.import',
+  'behaviour.copy',
   'people.import',
   'access.cell',
 ])

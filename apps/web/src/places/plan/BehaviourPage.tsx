@@ -1,131 +1,131 @@
 import {
+  asked,
+  behaviourFindings,
+  boardOf,
   functionFacts,
   otherInputs,
-  usualOpenerAfterS,
   type Behaviour,
+  type DoorAbility,
   type IdleState,
   type PartRole,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { Action, Chips, Tick } from '../../parts/Action'
-import { Field, Group, typedNumber } from '../../parts/Field'
+import { Field, Group } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { roundingsOf } from '../../state/worked'
 import { Missing } from '../shell/Missing'
+import { behaviourOf, fieldsOf, optionalTimes, type BehaviourFields } from './behaviourFields'
+import { LikeThis } from './LikeThis'
+import { EnteringSheet, HoursSheet, TimeField } from './OwnRules'
 
 const idle = [
   { value: 'closed' as const, label: 'Closed at rest' },
   { value: 'open' as const, label: 'Open at rest' },
 ]
 
-interface BehaviourFields {
-  release: string
-  held: string
-  relock: string
-  longRelease: string
-  longOpen: string
-  contactIdle: IdleState
-  exitIdle: IdleState
-  forcedAlarm: boolean
-  opener: string
-  desk: string
-  idle: Record<string, IdleState>
-}
+/** Fields of the form by what they are in the command. */
+const places = {
+  'behaviour.releaseS': 'release',
+  'behaviour.heldOpenS': 'held',
+  'behaviour.relockDelayS': 'relock',
+  'behaviour.openerAfterS': 'opener',
+  'behaviour.deskReleaseS': 'desk',
+  'behaviour.freeOn': 'freeOn',
+  'behaviour.barredOn': 'barredOn',
+  ...Object.fromEntries(optionalTimes.map((key) => [`behaviour.${key}`, key])),
+} as const
 
-const fieldsOf = (b: Behaviour | undefined): BehaviourFields => ({
-  release: String(b?.releaseS ?? ''),
-  held: String(b?.heldOpenS ?? ''),
-  relock: String(b?.relockDelayS ?? ''),
-  longRelease: String(b?.longReleaseS ?? ''),
-  longOpen: String(b?.longOpenS ?? ''),
-  contactIdle: b?.contactIdle ?? 'closed',
-  exitIdle: b?.exitIdle ?? 'open',
-  forcedAlarm: b?.forcedAlarm ?? true,
-  opener: String(b?.openerAfterS ?? usualOpenerAfterS),
-  desk: String(b?.deskReleaseS ?? b?.releaseS ?? ''),
-  idle: b?.idle ?? {},
-})
-
-const behaviourOf = (form: BehaviourFields, waits: boolean, desk: boolean): Behaviour => ({
-  releaseS: typedNumber(form.release),
-  heldOpenS: typedNumber(form.held),
-  relockDelayS: typedNumber(form.relock),
-  contactIdle: form.contactIdle,
-  exitIdle: form.exitIdle,
-  forcedAlarm: form.forcedAlarm,
-  ...(form.longRelease.trim() ? { longReleaseS: typedNumber(form.longRelease) } : {}),
-  ...(form.longOpen.trim() ? { longOpenS: typedNumber(form.longOpen) } : {}),
-  ...(waits ? { openerAfterS: typedNumber(form.opener) } : {}),
-  ...(desk ? { deskReleaseS: typedNumber(form.desk) } : {}),
-  ...(Object.keys(form.idle).length ? { idle: form.idle } : {}),
-})
-
-/** How a door behaves; what its controller cannot keep exactly is said before it is sent. */
+/** How a door behaves; what its controller cannot keep exactly, and what contradicts itself, is said before it is sent. */
 export function BehaviourPage({ id }: { id: string }) {
   const facts = useFacts()
+  const sheets = sheetsFor(facts)
   const door = facts.door[id]
   const has = (role: PartRole) => !!door?.parts.some((p) => p.role === role)
-  const waits = has('opener') && has('lock')
+  const owns = { opener: has('opener') && has('lock'), desk: has('deskButton') }
   const form = useCommandForm<'door.edit', BehaviourFields>({
     command: 'door.edit',
-    draft: `behaviour-${id}`,
+    draft: `behaviours-${id}`,
     first: fieldsOf(door?.behaviour),
-    payload: (typed) => ({ id, fields: { behaviour: behaviourOf(typed, waits, has('deskButton')) } }),
-    fields: {
-      'behaviour.releaseS': 'release',
-      'behaviour.heldOpenS': 'held',
-      'behaviour.relockDelayS': 'relock',
-      'behaviour.longReleaseS': 'longRelease',
-      'behaviour.longOpenS': 'longOpen',
-      'behaviour.openerAfterS': 'opener',
-      'behaviour.deskReleaseS': 'desk',
-    },
+    payload: (typed) => ({ id, fields: { behaviour: behaviourOf(typed, owns) } }),
+    fields: places,
     onSent: () => router.push(`/doors/${id}`),
   })
   if (!door) return <Missing what="door" which={id} />
   const { value, set, error } = form
   const controller = facts.controller[door.placement?.controller ?? '']
-  const { exitIdle, contactIdle } = value
-  const inputs = otherInputs(
-    { ...door, behaviour: { ...door.behaviour, exitIdle, contactIdle, idle: value.idle } },
-    sheetsFor(facts),
+  const typed = behaviourOf(value, owns)
+  const able = controller && (boardOf(sheets, controller).controller?.abilities ?? [])
+  const can = (ability: DoorAbility) => !able || able.includes(ability) || asked(typed).includes(ability)
+  const inputs = otherInputs({ ...door, behaviour: { ...door.behaviour, ...idleOf(value) } }, sheets)
+  const seconds = (key: 'release' | 'held' | 'relock' | 'opener' | 'desk', label: string) => (
+    <Field label={label} value={value[key]} onChange={set(key)} error={error(key)} keyboard="decimal" mono />
   )
-  const seconds = (
-    key: 'release' | 'held' | 'relock' | 'longRelease' | 'longOpen' | 'opener' | 'desk',
-    label: string,
-  ) => <Field label={label} value={value[key]} onChange={set(key)} error={error(key)} keyboard="decimal" mono />
   return (
     <Screen
       mono={door.ref}
       title="Behaviour"
       under={door.name}
+      columns
       bar={<Action label="Save the behaviour" onPress={form.submit} />}
     >
       {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
-      {controller
-        ? roundingsOf(facts, controller)
-            .filter((r) => r.door === door.ref)
-            .map((r) => (
-              <Notice key={r.says} tone="ochre">
-                {r.says}
-              </Notice>
-            ))
-        : null}
+      {(numbersSound(typed) ? behaviourFindings(facts, { ...door, behaviour: typed }, sheets) : []).map((f) => (
+        <Notice key={f.rule} tone={f.grade === 'stop' ? 'madder' : 'ochre'}>
+          {f.says}
+        </Notice>
+      ))}
+      {(controller ? roundingsOf(facts, controller) : [])
+        .filter((r) => r.door === door.ref)
+        .map((r) => (
+          <Notice key={r.says} tone="ochre">
+            {r.says}
+          </Notice>
+        ))}
       <Sheet>
         {seconds('release', 'Release time, s')}
         {seconds('held', 'Open time before the held-open alarm, s')}
+        {can('preAlarm') ? (
+          <TimeField form={form} field="preAlarmS" label="Warning so long before that alarm, s; empty for none" />
+        ) : null}
+        {can('relockAtOpening') ? (
+          <Group label="It locks again">
+            <Chips
+              label="It locks again"
+              value={value.relockAt}
+              onChange={set('relockAt')}
+              options={[
+                { value: 'closing', label: 'Once it is shut' },
+                { value: 'opening', label: 'As soon as it opens' },
+              ]}
+            />
+          </Group>
+        ) : null}
         {seconds('relock', 'Delay before relock, s')}
+        <Tick
+          label="Opening without a release raises the forced-open alarm"
+          on={value.forcedAlarm}
+          onPress={() => set('forcedAlarm')(!value.forcedAlarm)}
+        />
+      </Sheet>
+      <HoursSheet form={form} can={can} />
+      <EnteringSheet form={form} can={can} />
+      <Sheet title="For those who need longer; empty for the usual times">
+        <TimeField form={form} field="longReleaseS" label="Longer release, s" />
+        <TimeField form={form} field="longOpenS" label="Longer open time, s" />
+      </Sheet>
+      <Sheet title="Contacts and buttons">
         {has('contact') ? (
           <Group label="Door contact while the leaf is shut">
-            <Chips label="Door contact" value={contactIdle} onChange={set('contactIdle')} options={idle} />
+            <Chips label="Door contact" value={value.contactIdle} onChange={set('contactIdle')} options={idle} />
           </Group>
         ) : null}
         {has('exit') ? (
           <Group label="Exit button while nobody presses it">
-            <Chips label="Exit button" value={exitIdle} onChange={set('exitIdle')} options={idle} />
+            <Chips label="Exit button" value={value.exitIdle} onChange={set('exitIdle')} options={idle} />
           </Group>
         ) : null}
         {inputs.map(({ part, function: does, idle: at }) => (
@@ -138,18 +138,16 @@ export function BehaviourPage({ id }: { id: string }) {
             />
           </Group>
         ))}
-        {waits ? seconds('opener', 'The opener starts after the lock, s') : null}
-        {has('deskButton') ? seconds('desk', 'The desk button releases for, s') : null}
-        <Tick
-          label="Opening without a release raises the forced-open alarm"
-          on={value.forcedAlarm}
-          onPress={() => set('forcedAlarm')(!value.forcedAlarm)}
-        />
+        {owns.opener ? seconds('opener', 'The opener starts after the lock, s') : null}
+        {owns.desk ? seconds('desk', 'The desk button releases for, s') : null}
       </Sheet>
-      <Sheet title="For those who need longer; empty for the usual times">
-        {seconds('longRelease', 'Longer release, s')}
-        {seconds('longOpen', 'Longer open time, s')}
-      </Sheet>
+      <LikeThis door={door} />
     </Screen>
   )
 }
+
+const idleOf = ({ contactIdle, exitIdle, idle: others }: BehaviourFields) => ({ contactIdle, exitIdle, idle: others })
+
+/** Contradictions are looked for once every time is a number; until then the fields say what is wrong with them. */
+const numbersSound = (typed: Behaviour): boolean =>
+  Object.entries(typed).every(([key, value]) => !key.endsWith('S') || typeof value === 'number')
