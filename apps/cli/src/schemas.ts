@@ -318,11 +318,25 @@ export const whySchema = object(
     },
     schedules: {
       type: 'array',
-      items: object({ id: string, name: string, periods: { type: 'array', items: period } }),
+      items: object(
+        { id: string, name: string, periods: { type: 'array', items: period }, everyDay: { const: true } },
+        ['everyDay'],
+      ),
     },
     specialDays: {
       type: 'array',
-      items: object({ id: string, date, name: string, periods: { type: 'array', items: object(span) } }, ['id']),
+      items: object(
+        {
+          id: string,
+          date,
+          name: string,
+          periods: { type: 'array', items: object(span) },
+          until: date,
+          yearly: { const: true },
+          schedules: { type: 'array', items: string },
+        },
+        ['id', 'until', 'yearly', 'schedules'],
+      ),
     },
     groups: { type: 'array', items: object({ id: string, name: string, parent: string }, ['parent']) },
   },

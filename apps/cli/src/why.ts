@@ -3,8 +3,11 @@ import {
   decide,
   emptyFacts,
   groupFault,
+  isDate,
   periodFault,
   scheduleActive,
+  specialDayFault,
+  specialDayOn,
   validityFault,
   wallClock,
   wallText,
@@ -38,10 +41,10 @@ export function why(input: WhyInput): Outcome {
   checkTimes(input)
   checkNames(input)
   const facts = factsFrom(input)
-  const door = { id: input.door, ref: input.door } as Parameters<typeof decide>[2]
+  const door = { id: input.door, ref: input.door, behaviour: {} } as Parameters<typeof decide>[2]
   const decision = decide(facts, input.person as Person, door, atMs)
-  const special = input.specialDays?.find((d) => d.date === wallClock(atMs, input.zone).date)
   const schedule = input.schedules.find((s) => s.id === input.rules.find((r) => r.id === decision.rule)?.schedule)
+  const special = schedule && specialDayOn(schedule, input.specialDays ?? [], wallClock(atMs, input.zone).date)
   const answer = {
     ...decision,
     localTime: wallText(atMs, input.zone),
@@ -60,11 +63,6 @@ function momentOf(text: string): number {
   return ms
 }
 
-const isDate = (text: string): boolean => {
-  const ms = Date.parse(`${text}T00:00:00Z`)
-  return !Number.isNaN(ms) && new Date(ms).toISOString().startsWith(text)
-}
-
 function checkZone(zone: string, atMs: number): void {
   try {
     wallClock(atMs, zone)
@@ -80,7 +78,14 @@ function checkTimes({ schedules, specialDays = [] }: WhyInput): void {
       if (fault) throw new Bad(`schedules: ${s.id}, period ${i + 1}: ${fault}`)
     })
   for (const d of specialDays) {
-    if (!isDate(d.date)) throw new Bad(`specialDays: ${d.date} is no date. Write it as 2027-01-04.`)
+    const wrong = specialDayFault(
+      { ...d, id: d.id ?? d.date },
+      specialDays.map((o) => ({ ...o, id: o.id ?? o.date })),
+    )
+    if (wrong) throw new Bad(`specialDays: ${wrong.field}: ${wrong.says}`)
+    const lost = d.schedules?.find((id) => !schedules.some((s) => s.id === id))
+    if (lost !== undefined)
+      throw new Bad(`specialDays: ${d.date} names schedule ${lost}, which is not among the schedules.`)
     d.periods.forEach((p, i) => {
       const fault = periodFault(p)
       if (fault) throw new Bad(`specialDays: ${d.date}, period ${i + 1}: ${fault}`)
@@ -120,7 +125,7 @@ function periodThen(schedule: Schedule, specialDays: readonly SpecialDay[], atMs
       if (
         alone(
           [],
-          closed.map((d) => (d.date === day.date ? { ...d, periods: [p] } : d)),
+          closed.map((d) => (d === closed[specialDays.indexOf(day)] ? { ...d, periods: [p] } : d)),
         )
       )
         return { schedule: schedule.id, specialDay: day.date, ...p }

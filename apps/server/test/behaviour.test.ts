@@ -191,6 +191,19 @@ describe('a door’s own rules over the wire', () => {
     expect(await site.prove(lobby, 'good-card', goodCard(lobby))).toMatchObject({ verdict: 'passed' })
   })
 
+  it('free hours are proved also while the door is free already', async () => {
+    await behave(lobby, { freeOn: 'always' })
+    await site.until('it to be free', () => firmware(lobby).unlocked)
+    expect(
+      await site.prove(lobby, 'free-hours', [
+        { after: 500, do: 'push', door: lobby },
+        { after: 1500, do: 'close', door: lobby },
+      ]),
+    ).toMatchObject({ verdict: 'passed' })
+    expect(await site.prove(lobby, 'good-card', goodCard(lobby))).toMatchObject({ verdict: 'passed' })
+    await site.until('it to be free again', () => firmware(lobby).unlocked)
+  })
+
   it('a test that the controller can’t be made ready for is not judged, and says why', async () => {
     await behave(lobby, { freeOn: 'day' })
     const { doors } = site.unit()

@@ -316,8 +316,9 @@ describe('forms say at each field what is wrong with it', () => {
     expect(sent).toEqual([])
     expect(screen.getByLabelText('Date').getAttribute('aria-invalid')).toBe('true')
     await type('Date', '2027-06-25')
-    await type('Open from, or empty', '09:00')
-    await type('Open to, or empty', '00:00')
+    await press('button', 'Open for some hours')
+    await type('Open from, 1', '09:00')
+    await type('Open to, 1', '00:00')
     await press('button', 'Add the day')
     expect(sent).toMatchObject([
       ['specialDay.put', { date: '2027-06-25', name: 'Feast', periods: [{ from: '09:00', to: '24:00' }] }],

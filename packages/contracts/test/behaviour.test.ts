@@ -345,6 +345,8 @@ describe('verdicts on a door’s own rules', () => {
     expect(verdict(w, 'free-hours', [free, unlocked, at(2, 'leaf', 'open')])).toBe('passed')
     expect(verdict(w, 'free-hours', [free, unlocked, at(2, 'alarm', 'forced'), at(2, 'leaf', 'open')])).toBe('failed')
     expect(verdict(w, 'free-hours', [free, at(2, 'leaf', 'open')])).toBe('failed')
+    expect(verdict(w, 'free-hours', [at(0.1, 'leaf', 'open'), free, unlocked])).toBe('not judged')
+    expect(verdict(w, 'free-hours', [at(0.1, 'leaf', 'open')])).toBe('not judged')
     expect(verdict(w, 'free-hours', [free, unlocked, at(1, 'exit', 'active'), at(2, 'leaf', 'open')])).toBe(
       'not judged',
     )

@@ -42,7 +42,10 @@ export class Rehearsals {
     if (test.forget) await ability(driver, 'forget')(this.testCredentials(controller))
     if (!test.rehearse) return
     this.standing.add(door)
-    await ability(driver, 'rehearse')(door, test.rehearse, longestTestS)
+    const rehearse = ability(driver, 'rehearse')
+    // What it stands as already by its own hours would not be told anew, and nothing could be judged.
+    await rehearse(door, 'controlled', longestTestS)
+    if (test.rehearse !== 'controlled') await rehearse(door, test.rehearse, longestTestS)
   }
 
   /** Tokens of the test cards on a controller, as it holds them. */

@@ -7791,7 +7791,7 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
 const pattern60 = new RegExp("^[a-z0-9-]{1,40}$", "u");
 const pattern62 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
@@ -10707,11 +10707,12 @@ vErrors.push(err235);
 errors++;
 }
 }
-if(data48.ownReader !== undefined){
-let data88 = data48.ownReader;
-if(typeof data88 === "string"){
-if(func3(data88) > 200){
-const err236 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data48.times !== undefined){
+let data88 = data48.times;
+if(data88 && typeof data88 == "object" && !Array.isArray(data88)){
+if(!(false)){
+if(data88.schedules === undefined){
+const err236 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
 if(vErrors === null){
 vErrors = [err236];
 }
@@ -10720,8 +10721,10 @@ vErrors.push(err236);
 }
 errors++;
 }
-if(func3(data88) < 1){
-const err237 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data88.periodsADay === undefined){
+const err237 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
 if(vErrors === null){
 vErrors = [err237];
 }
@@ -10731,8 +10734,9 @@ vErrors.push(err237);
 errors++;
 }
 }
-else {
-const err238 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data88.specialDays === undefined){
+const err238 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
 if(vErrors === null){
 vErrors = [err238];
 }
@@ -10742,9 +10746,9 @@ vErrors.push(err238);
 errors++;
 }
 }
-}
-else {
-const err239 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key13 in data88){
+if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
+const err239 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err239];
 }
@@ -10754,12 +10758,10 @@ vErrors.push(err239);
 errors++;
 }
 }
-if(data.supply !== undefined){
-let data89 = data.supply;
-if(data89 && typeof data89 == "object" && !Array.isArray(data89)){
-if(!(false)){
-if(data89.volts === undefined){
-const err240 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data88.schedules !== undefined){
+let data89 = data88.schedules;
+if(!((typeof data89 == "number") && (!(data89 % 1) && !isNaN(data89)))){
+const err240 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err240];
 }
@@ -10768,10 +10770,9 @@ vErrors.push(err240);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data89.amps === undefined){
-const err241 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(typeof data89 == "number"){
+if(data89 < 0 || isNaN(data89)){
+const err241 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err241];
 }
@@ -10781,9 +10782,11 @@ vErrors.push(err241);
 errors++;
 }
 }
-if(!(false)){
-if(data89.internalOhm === undefined){
-const err242 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+}
+if(data88.periodsADay !== undefined){
+let data90 = data88.periodsADay;
+if(!((typeof data90 == "number") && (!(data90 % 1) && !isNaN(data90)))){
+const err242 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10792,10 +10795,9 @@ vErrors.push(err242);
 }
 errors++;
 }
-}
-for(const key13 in data89){
-if(!(func2.call(schema19.properties.supply.properties, key13))){
-const err243 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+if(typeof data90 == "number"){
+if(data90 < 0 || isNaN(data90)){
+const err243 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10805,11 +10807,11 @@ vErrors.push(err243);
 errors++;
 }
 }
-if(data89.volts !== undefined){
-let data90 = data89.volts;
-if(typeof data90 == "number"){
-if(data90 <= 0 || isNaN(data90)){
-const err244 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+if(data88.specialDays !== undefined){
+let data91 = data88.specialDays;
+if(!((typeof data91 == "number") && (!(data91 % 1) && !isNaN(data91)))){
+const err244 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10818,9 +10820,9 @@ vErrors.push(err244);
 }
 errors++;
 }
-}
-else {
-const err245 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(typeof data91 == "number"){
+if(data91 < 0 || isNaN(data91)){
+const err245 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10830,11 +10832,10 @@ vErrors.push(err245);
 errors++;
 }
 }
-if(data89.amps !== undefined){
-let data91 = data89.amps;
-if(typeof data91 == "number"){
-if(data91 <= 0 || isNaN(data91)){
-const err246 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+}
+else {
+const err246 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10844,8 +10845,11 @@ vErrors.push(err246);
 errors++;
 }
 }
-else {
-const err247 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data48.ownReader !== undefined){
+let data92 = data48.ownReader;
+if(typeof data92 === "string"){
+if(func3(data92) > 200){
+const err247 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10854,12 +10858,8 @@ vErrors.push(err247);
 }
 errors++;
 }
-}
-if(data89.internalOhm !== undefined){
-let data92 = data89.internalOhm;
-if(typeof data92 == "number"){
-if(data92 < 0 || isNaN(data92)){
-const err248 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(func3(data92) < 1){
+const err248 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10870,7 +10870,7 @@ errors++;
 }
 }
 else {
-const err249 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err249 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10880,11 +10880,9 @@ vErrors.push(err249);
 errors++;
 }
 }
-if(data89.floatV !== undefined){
-let data93 = data89.floatV;
-if(typeof data93 == "number"){
-if(data93 <= 0 || isNaN(data93)){
-const err250 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err250 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10894,8 +10892,12 @@ vErrors.push(err250);
 errors++;
 }
 }
-else {
-const err251 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data.supply !== undefined){
+let data93 = data.supply;
+if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
+if(!(false)){
+if(data93.volts === undefined){
+const err251 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10905,11 +10907,9 @@ vErrors.push(err251);
 errors++;
 }
 }
-if(data89.endV !== undefined){
-let data94 = data89.endV;
-if(typeof data94 == "number"){
-if(data94 <= 0 || isNaN(data94)){
-const err252 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data93.amps === undefined){
+const err252 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10919,8 +10919,9 @@ vErrors.push(err252);
 errors++;
 }
 }
-else {
-const err253 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data93.internalOhm === undefined){
+const err253 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10930,11 +10931,9 @@ vErrors.push(err253);
 errors++;
 }
 }
-if(data89.chargerA !== undefined){
-let data95 = data89.chargerA;
-if(typeof data95 == "number"){
-if(data95 < 0 || isNaN(data95)){
-const err254 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+for(const key14 in data93){
+if(!(func2.call(schema19.properties.supply.properties, key14))){
+const err254 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10944,8 +10943,11 @@ vErrors.push(err254);
 errors++;
 }
 }
-else {
-const err255 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data93.volts !== undefined){
+let data94 = data93.volts;
+if(typeof data94 == "number"){
+if(data94 <= 0 || isNaN(data94)){
+const err255 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10955,12 +10957,8 @@ vErrors.push(err255);
 errors++;
 }
 }
-if(data89.battery !== undefined){
-let data96 = data89.battery;
-if(data96 && typeof data96 == "object" && !Array.isArray(data96)){
-if(!(false)){
-if(data96.volts === undefined){
-const err256 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err256 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10970,9 +10968,11 @@ vErrors.push(err256);
 errors++;
 }
 }
-if(!(false)){
-if(data96.peukert === undefined){
-const err257 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(data93.amps !== undefined){
+let data95 = data93.amps;
+if(typeof data95 == "number"){
+if(data95 <= 0 || isNaN(data95)){
+const err257 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -10982,9 +10982,8 @@ vErrors.push(err257);
 errors++;
 }
 }
-for(const key14 in data96){
-if(!((key14 === "volts") || (key14 === "peukert"))){
-const err258 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+else {
+const err258 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -10994,11 +10993,11 @@ vErrors.push(err258);
 errors++;
 }
 }
-if(data96.volts !== undefined){
-let data97 = data96.volts;
-if(typeof data97 == "number"){
-if(data97 <= 0 || isNaN(data97)){
-const err259 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data93.internalOhm !== undefined){
+let data96 = data93.internalOhm;
+if(typeof data96 == "number"){
+if(data96 < 0 || isNaN(data96)){
+const err259 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -11009,7 +11008,7 @@ errors++;
 }
 }
 else {
-const err260 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err260 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err260];
 }
@@ -11019,14 +11018,11 @@ vErrors.push(err260);
 errors++;
 }
 }
-if(data96.peukert !== undefined){
-let data98 = data96.peukert;
-const _errs198 = errors;
-let valid41 = false;
-const _errs199 = errors;
-if(typeof data98 == "number"){
-if(data98 > 2 || isNaN(data98)){
-const err261 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+if(data93.floatV !== undefined){
+let data97 = data93.floatV;
+if(typeof data97 == "number"){
+if(data97 <= 0 || isNaN(data97)){
+const err261 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err261];
 }
@@ -11035,8 +11031,9 @@ vErrors.push(err261);
 }
 errors++;
 }
-if(data98 < 1 || isNaN(data98)){
-const err262 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+else {
+const err262 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err262];
 }
@@ -11046,8 +11043,11 @@ vErrors.push(err262);
 errors++;
 }
 }
-else {
-const err263 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data93.endV !== undefined){
+let data98 = data93.endV;
+if(typeof data98 == "number"){
+if(data98 <= 0 || isNaN(data98)){
+const err263 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err263];
 }
@@ -11056,12 +11056,9 @@ vErrors.push(err263);
 }
 errors++;
 }
-var _valid0 = _errs199 === errors;
-valid41 = valid41 || _valid0;
-if(!valid41){
-const _errs201 = errors;
-if(data98 !== null){
-const err264 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+}
+else {
+const err264 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err264];
 }
@@ -11070,11 +11067,12 @@ vErrors.push(err264);
 }
 errors++;
 }
-var _valid0 = _errs201 === errors;
-valid41 = valid41 || _valid0;
 }
-if(!valid41){
-const err265 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(data93.chargerA !== undefined){
+let data99 = data93.chargerA;
+if(typeof data99 == "number"){
+if(data99 < 0 || isNaN(data99)){
+const err265 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err265];
 }
@@ -11083,21 +11081,9 @@ vErrors.push(err265);
 }
 errors++;
 }
-else {
-errors = _errs198;
-if(vErrors !== null){
-if(_errs198){
-vErrors.length = _errs198;
 }
 else {
-vErrors = null;
-}
-}
-}
-}
-}
-else {
-const err266 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err266 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -11107,11 +11093,12 @@ vErrors.push(err266);
 errors++;
 }
 }
-if(data89.outputs !== undefined){
-let data99 = data89.outputs;
-if(Array.isArray(data99)){
-if(data99.length > 400){
-const err267 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data93.battery !== undefined){
+let data100 = data93.battery;
+if(data100 && typeof data100 == "object" && !Array.isArray(data100)){
+if(!(false)){
+if(data100.volts === undefined){
+const err267 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -11120,13 +11107,10 @@ vErrors.push(err267);
 }
 errors++;
 }
-const len13 = data99.length;
-for(let i13=0; i13<len13; i13++){
-let data100 = data99[i13];
-if(data100 && typeof data100 == "object" && !Array.isArray(data100)){
+}
 if(!(false)){
-if(data100.id === undefined){
-const err268 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(data100.peukert === undefined){
+const err268 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -11136,9 +11120,9 @@ vErrors.push(err268);
 errors++;
 }
 }
-if(!(false)){
-if(data100.fuseA === undefined){
-const err269 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+for(const key15 in data100){
+if(!((key15 === "volts") || (key15 === "peukert"))){
+const err269 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -11148,9 +11132,11 @@ vErrors.push(err269);
 errors++;
 }
 }
-for(const key15 in data100){
-if(!((key15 === "id") || (key15 === "fuseA"))){
-const err270 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(data100.volts !== undefined){
+let data101 = data100.volts;
+if(typeof data101 == "number"){
+if(data101 <= 0 || isNaN(data101)){
+const err270 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -11160,11 +11146,8 @@ vErrors.push(err270);
 errors++;
 }
 }
-if(data100.id !== undefined){
-let data101 = data100.id;
-if(typeof data101 === "string"){
-if(func3(data101) > 200){
-const err271 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err271 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -11173,8 +11156,15 @@ vErrors.push(err271);
 }
 errors++;
 }
-if(func3(data101) < 1){
-const err272 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data100.peukert !== undefined){
+let data102 = data100.peukert;
+const _errs207 = errors;
+let valid42 = false;
+const _errs208 = errors;
+if(typeof data102 == "number"){
+if(data102 > 2 || isNaN(data102)){
+const err272 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -11183,9 +11173,8 @@ vErrors.push(err272);
 }
 errors++;
 }
-}
-else {
-const err273 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data102 < 1 || isNaN(data102)){
+const err273 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -11195,11 +11184,8 @@ vErrors.push(err273);
 errors++;
 }
 }
-if(data100.fuseA !== undefined){
-let data102 = data100.fuseA;
-if(typeof data102 == "number"){
-if(data102 <= 0 || isNaN(data102)){
-const err274 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err274 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -11208,9 +11194,12 @@ vErrors.push(err274);
 }
 errors++;
 }
-}
-else {
-const err275 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+var _valid0 = _errs208 === errors;
+valid42 = valid42 || _valid0;
+if(!valid42){
+const _errs210 = errors;
+if(data102 !== null){
+const err275 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -11219,10 +11208,11 @@ vErrors.push(err275);
 }
 errors++;
 }
+var _valid0 = _errs210 === errors;
+valid42 = valid42 || _valid0;
 }
-}
-else {
-const err276 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!valid42){
+const err276 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -11231,10 +11221,21 @@ vErrors.push(err276);
 }
 errors++;
 }
+else {
+errors = _errs207;
+if(vErrors !== null){
+if(_errs207){
+vErrors.length = _errs207;
+}
+else {
+vErrors = null;
+}
+}
+}
 }
 }
 else {
-const err277 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err277 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err277];
 }
@@ -11244,11 +11245,11 @@ vErrors.push(err277);
 errors++;
 }
 }
-if(data89.tripA !== undefined){
-let data103 = data89.tripA;
-if(typeof data103 == "number"){
-if(data103 <= 0 || isNaN(data103)){
-const err278 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data93.outputs !== undefined){
+let data103 = data93.outputs;
+if(Array.isArray(data103)){
+if(data103.length > 400){
+const err278 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err278];
 }
@@ -11257,9 +11258,13 @@ vErrors.push(err278);
 }
 errors++;
 }
-}
-else {
-const err279 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const len13 = data103.length;
+for(let i13=0; i13<len13; i13++){
+let data104 = data103[i13];
+if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
+if(!(false)){
+if(data104.id === undefined){
+const err279 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err279];
 }
@@ -11269,9 +11274,9 @@ vErrors.push(err279);
 errors++;
 }
 }
-}
-else {
-const err280 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data104.fuseA === undefined){
+const err280 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err280];
 }
@@ -11281,12 +11286,9 @@ vErrors.push(err280);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data104 = data.operatingV;
-if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
-if(!(false)){
-if(data104.least === undefined){
-const err281 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+for(const key16 in data104){
+if(!((key16 === "id") || (key16 === "fuseA"))){
+const err281 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err281];
 }
@@ -11296,9 +11298,11 @@ vErrors.push(err281);
 errors++;
 }
 }
-if(!(false)){
-if(data104.most === undefined){
-const err282 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data104.id !== undefined){
+let data105 = data104.id;
+if(typeof data105 === "string"){
+if(func3(data105) > 200){
+const err282 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err282];
 }
@@ -11307,10 +11311,8 @@ vErrors.push(err282);
 }
 errors++;
 }
-}
-for(const key16 in data104){
-if(!((key16 === "least") || (key16 === "most"))){
-const err283 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+if(func3(data105) < 1){
+const err283 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err283];
 }
@@ -11320,11 +11322,8 @@ vErrors.push(err283);
 errors++;
 }
 }
-if(data104.least !== undefined){
-let data105 = data104.least;
-if(typeof data105 == "number"){
-if(data105 <= 0 || isNaN(data105)){
-const err284 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err284 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err284];
 }
@@ -11334,8 +11333,11 @@ vErrors.push(err284);
 errors++;
 }
 }
-else {
-const err285 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data104.fuseA !== undefined){
+let data106 = data104.fuseA;
+if(typeof data106 == "number"){
+if(data106 <= 0 || isNaN(data106)){
+const err285 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -11345,11 +11347,8 @@ vErrors.push(err285);
 errors++;
 }
 }
-if(data104.most !== undefined){
-let data106 = data104.most;
-if(typeof data106 == "number"){
-if(data106 <= 0 || isNaN(data106)){
-const err286 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err286 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -11359,8 +11358,9 @@ vErrors.push(err286);
 errors++;
 }
 }
+}
 else {
-const err287 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err287 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -11372,7 +11372,7 @@ errors++;
 }
 }
 else {
-const err288 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err288 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -11382,12 +11382,11 @@ vErrors.push(err288);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data107 = data.inrush;
-if(data107 && typeof data107 == "object" && !Array.isArray(data107)){
-if(!(false)){
-if(data107.amps === undefined){
-const err289 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data93.tripA !== undefined){
+let data107 = data93.tripA;
+if(typeof data107 == "number"){
+if(data107 <= 0 || isNaN(data107)){
+const err289 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -11397,9 +11396,8 @@ vErrors.push(err289);
 errors++;
 }
 }
-if(!(false)){
-if(data107.ms === undefined){
-const err290 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+else {
+const err290 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -11409,9 +11407,9 @@ vErrors.push(err290);
 errors++;
 }
 }
-for(const key17 in data107){
-if(!((key17 === "amps") || (key17 === "ms"))){
-const err291 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+}
+else {
+const err291 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -11421,11 +11419,12 @@ vErrors.push(err291);
 errors++;
 }
 }
-if(data107.amps !== undefined){
-let data108 = data107.amps;
-if(typeof data108 == "number"){
-if(data108 <= 0 || isNaN(data108)){
-const err292 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.operatingV !== undefined){
+let data108 = data.operatingV;
+if(data108 && typeof data108 == "object" && !Array.isArray(data108)){
+if(!(false)){
+if(data108.least === undefined){
+const err292 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -11435,8 +11434,9 @@ vErrors.push(err292);
 errors++;
 }
 }
-else {
-const err293 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data108.most === undefined){
+const err293 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -11446,11 +11446,9 @@ vErrors.push(err293);
 errors++;
 }
 }
-if(data107.ms !== undefined){
-let data109 = data107.ms;
-if(typeof data109 == "number"){
-if(data109 <= 0 || isNaN(data109)){
-const err294 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key17 in data108){
+if(!((key17 === "least") || (key17 === "most"))){
+const err294 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -11460,8 +11458,11 @@ vErrors.push(err294);
 errors++;
 }
 }
-else {
-const err295 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data108.least !== undefined){
+let data109 = data108.least;
+if(typeof data109 == "number"){
+if(data109 <= 0 || isNaN(data109)){
+const err295 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -11471,9 +11472,8 @@ vErrors.push(err295);
 errors++;
 }
 }
-}
 else {
-const err296 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err296 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -11483,12 +11483,11 @@ vErrors.push(err296);
 errors++;
 }
 }
-if(data.reading !== undefined){
-let data110 = data.reading;
-if(data110 && typeof data110 == "object" && !Array.isArray(data110)){
-if(!(false)){
-if(data110.by === undefined){
-const err297 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data108.most !== undefined){
+let data110 = data108.most;
+if(typeof data110 == "number"){
+if(data110 <= 0 || isNaN(data110)){
+const err297 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -11498,9 +11497,8 @@ vErrors.push(err297);
 errors++;
 }
 }
-if(!(false)){
-if(data110.technologies === undefined){
-const err298 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+else {
+const err298 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -11510,9 +11508,9 @@ vErrors.push(err298);
 errors++;
 }
 }
-if(!(false)){
-if(data110.keypad === undefined){
-const err299 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+}
+else {
+const err299 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -11522,9 +11520,12 @@ vErrors.push(err299);
 errors++;
 }
 }
+if(data.inrush !== undefined){
+let data111 = data.inrush;
+if(data111 && typeof data111 == "object" && !Array.isArray(data111)){
 if(!(false)){
-if(data110.reachM === undefined){
-const err300 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(data111.amps === undefined){
+const err300 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -11534,9 +11535,9 @@ vErrors.push(err300);
 errors++;
 }
 }
-for(const key18 in data110){
-if(!((((((key18 === "by") || (key18 === "technologies")) || (key18 === "keypad")) || (key18 === "reachM")) || (key18 === "unitLoad")) || (key18 === "takes"))){
-const err301 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(!(false)){
+if(data111.ms === undefined){
+const err301 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -11546,10 +11547,9 @@ vErrors.push(err301);
 errors++;
 }
 }
-if(data110.by !== undefined){
-let data111 = data110.by;
-if(!((((data111 === "wiegand") || (data111 === "osdp")) || (data111 === "network")) || (data111 === "radio"))){
-const err302 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+for(const key18 in data111){
+if(!((key18 === "amps") || (key18 === "ms"))){
+const err302 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -11559,11 +11559,11 @@ vErrors.push(err302);
 errors++;
 }
 }
-if(data110.technologies !== undefined){
-let data112 = data110.technologies;
-if(Array.isArray(data112)){
-if(data112.length > 400){
-const err303 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data111.amps !== undefined){
+let data112 = data111.amps;
+if(typeof data112 == "number"){
+if(data112 <= 0 || isNaN(data112)){
+const err303 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -11572,12 +11572,9 @@ vErrors.push(err303);
 }
 errors++;
 }
-const len14 = data112.length;
-for(let i14=0; i14<len14; i14++){
-let data113 = data112[i14];
-if(typeof data113 === "string"){
-if(func3(data113) > 200){
-const err304 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err304 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -11586,8 +11583,12 @@ vErrors.push(err304);
 }
 errors++;
 }
-if(func3(data113) < 1){
-const err305 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data111.ms !== undefined){
+let data113 = data111.ms;
+if(typeof data113 == "number"){
+if(data113 <= 0 || isNaN(data113)){
+const err305 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -11598,7 +11599,7 @@ errors++;
 }
 }
 else {
-const err306 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err306 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -11610,7 +11611,7 @@ errors++;
 }
 }
 else {
-const err307 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err307 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -11620,9 +11621,12 @@ vErrors.push(err307);
 errors++;
 }
 }
-if(data110.keypad !== undefined){
-if(typeof data110.keypad !== "boolean"){
-const err308 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data.reading !== undefined){
+let data114 = data.reading;
+if(data114 && typeof data114 == "object" && !Array.isArray(data114)){
+if(!(false)){
+if(data114.by === undefined){
+const err308 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -11632,11 +11636,9 @@ vErrors.push(err308);
 errors++;
 }
 }
-if(data110.reachM !== undefined){
-let data115 = data110.reachM;
-if(typeof data115 == "number"){
-if(data115 <= 0 || isNaN(data115)){
-const err309 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data114.technologies === undefined){
+const err309 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -11646,8 +11648,9 @@ vErrors.push(err309);
 errors++;
 }
 }
-else {
-const err310 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data114.keypad === undefined){
+const err310 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -11657,11 +11660,9 @@ vErrors.push(err310);
 errors++;
 }
 }
-if(data110.unitLoad !== undefined){
-let data116 = data110.unitLoad;
-if(typeof data116 == "number"){
-if(data116 <= 0 || isNaN(data116)){
-const err311 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data114.reachM === undefined){
+const err311 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -11671,8 +11672,9 @@ vErrors.push(err311);
 errors++;
 }
 }
-else {
-const err312 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key19 in data114){
+if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
+const err312 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -11682,11 +11684,10 @@ vErrors.push(err312);
 errors++;
 }
 }
-if(data110.takes !== undefined){
-let data117 = data110.takes;
-if(Array.isArray(data117)){
-if(data117.length > 400){
-const err313 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data114.by !== undefined){
+let data115 = data114.by;
+if(!((((data115 === "wiegand") || (data115 === "osdp")) || (data115 === "network")) || (data115 === "radio"))){
+const err313 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -11695,11 +11696,12 @@ vErrors.push(err313);
 }
 errors++;
 }
-const len15 = data117.length;
-for(let i15=0; i15<len15; i15++){
-let data118 = data117[i15];
-if(!(((((data118 === "card") || (data118 === "code")) || (data118 === "finger")) || (data118 === "face")) || (data118 === "picture"))){
-const err314 = {instancePath:instancePath+"/reading/takes/" + i15,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data114.technologies !== undefined){
+let data116 = data114.technologies;
+if(Array.isArray(data116)){
+if(data116.length > 400){
+const err314 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -11708,10 +11710,12 @@ vErrors.push(err314);
 }
 errors++;
 }
-}
-}
-else {
-const err315 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len14 = data116.length;
+for(let i14=0; i14<len14; i14++){
+let data117 = data116[i14];
+if(typeof data117 === "string"){
+if(func3(data117) > 200){
+const err315 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -11720,10 +11724,8 @@ vErrors.push(err315);
 }
 errors++;
 }
-}
-}
-else {
-const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data117) < 1){
+const err316 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -11733,12 +11735,8 @@ vErrors.push(err316);
 errors++;
 }
 }
-if(data.coding !== undefined){
-let data119 = data.coding;
-if(data119 && typeof data119 == "object" && !Array.isArray(data119)){
-if(!(false)){
-if(data119.kind === undefined){
-const err317 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+else {
+const err317 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11748,9 +11746,9 @@ vErrors.push(err317);
 errors++;
 }
 }
-if(!(false)){
-if(data119.positions === undefined){
-const err318 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+}
+else {
+const err318 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11760,9 +11758,9 @@ vErrors.push(err318);
 errors++;
 }
 }
-if(!(false)){
-if(data119.order === undefined){
-const err319 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+if(data114.keypad !== undefined){
+if(typeof data114.keypad !== "boolean"){
+const err319 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11772,9 +11770,11 @@ vErrors.push(err319);
 errors++;
 }
 }
-if(!(false)){
-if(data119.inverted === undefined){
-const err320 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+if(data114.reachM !== undefined){
+let data119 = data114.reachM;
+if(typeof data119 == "number"){
+if(data119 <= 0 || isNaN(data119)){
+const err320 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11784,9 +11784,8 @@ vErrors.push(err320);
 errors++;
 }
 }
-if(!(false)){
-if(data119.offset === undefined){
-const err321 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+else {
+const err321 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11796,9 +11795,11 @@ vErrors.push(err321);
 errors++;
 }
 }
-if(!(false)){
-if(data119.factory === undefined){
-const err322 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data114.unitLoad !== undefined){
+let data120 = data114.unitLoad;
+if(typeof data120 == "number"){
+if(data120 <= 0 || isNaN(data120)){
+const err322 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11808,9 +11809,8 @@ vErrors.push(err322);
 errors++;
 }
 }
-for(const key19 in data119){
-if(!(((((((key19 === "kind") || (key19 === "positions")) || (key19 === "order")) || (key19 === "inverted")) || (key19 === "offset")) || (key19 === "factory")) || (key19 === "says"))){
-const err323 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+else {
+const err323 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11820,10 +11820,11 @@ vErrors.push(err323);
 errors++;
 }
 }
-if(data119.kind !== undefined){
-let data120 = data119.kind;
-if(!((data120 === "binary") || (data120 === "decade"))){
-const err324 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(data114.takes !== undefined){
+let data121 = data114.takes;
+if(Array.isArray(data121)){
+if(data121.length > 400){
+const err324 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11832,11 +11833,11 @@ vErrors.push(err324);
 }
 errors++;
 }
-}
-if(data119.positions !== undefined){
-let data121 = data119.positions;
-if(!((typeof data121 == "number") && (!(data121 % 1) && !isNaN(data121)))){
-const err325 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+const len15 = data121.length;
+for(let i15=0; i15<len15; i15++){
+let data122 = data121[i15];
+if(!(((((data122 === "card") || (data122 === "code")) || (data122 === "finger")) || (data122 === "face")) || (data122 === "picture"))){
+const err325 = {instancePath:instancePath+"/reading/takes/" + i15,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11845,9 +11846,10 @@ vErrors.push(err325);
 }
 errors++;
 }
-if(typeof data121 == "number"){
-if(data121 > 12 || isNaN(data121)){
-const err326 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+}
+else {
+const err326 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11856,8 +11858,10 @@ vErrors.push(err326);
 }
 errors++;
 }
-if(data121 < 1 || isNaN(data121)){
-const err327 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+}
+else {
+const err327 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11867,11 +11871,12 @@ vErrors.push(err327);
 errors++;
 }
 }
-}
-if(data119.order !== undefined){
-let data122 = data119.order;
-if(!((data122 === "leastFirst") || (data122 === "mostFirst"))){
-const err328 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+if(data.coding !== undefined){
+let data123 = data.coding;
+if(data123 && typeof data123 == "object" && !Array.isArray(data123)){
+if(!(false)){
+if(data123.kind === undefined){
+const err328 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11881,9 +11886,9 @@ vErrors.push(err328);
 errors++;
 }
 }
-if(data119.inverted !== undefined){
-if(typeof data119.inverted !== "boolean"){
-const err329 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(!(false)){
+if(data123.positions === undefined){
+const err329 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11893,10 +11898,9 @@ vErrors.push(err329);
 errors++;
 }
 }
-if(data119.offset !== undefined){
-let data124 = data119.offset;
-if(!((typeof data124 == "number") && (!(data124 % 1) && !isNaN(data124)))){
-const err330 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data123.order === undefined){
+const err330 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11905,9 +11909,10 @@ vErrors.push(err330);
 }
 errors++;
 }
-if(typeof data124 == "number"){
-if(data124 > 1000 || isNaN(data124)){
-const err331 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+}
+if(!(false)){
+if(data123.inverted === undefined){
+const err331 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11916,8 +11921,10 @@ vErrors.push(err331);
 }
 errors++;
 }
-if(data124 < 0 || isNaN(data124)){
-const err332 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data123.offset === undefined){
+const err332 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11927,12 +11934,9 @@ vErrors.push(err332);
 errors++;
 }
 }
-}
-if(data119.factory !== undefined){
-let data125 = data119.factory;
-if(Array.isArray(data125)){
-if(data125.length > 400){
-const err333 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data123.factory === undefined){
+const err333 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11941,11 +11945,10 @@ vErrors.push(err333);
 }
 errors++;
 }
-const len16 = data125.length;
-for(let i16=0; i16<len16; i16++){
-let data126 = data125[i16];
-if(!((typeof data126 == "number") && (!(data126 % 1) && !isNaN(data126)))){
-const err334 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+for(const key20 in data123){
+if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
+const err334 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11954,9 +11957,11 @@ vErrors.push(err334);
 }
 errors++;
 }
-if(typeof data126 == "number"){
-if(data126 > 9 || isNaN(data126)){
-const err335 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+}
+if(data123.kind !== undefined){
+let data124 = data123.kind;
+if(!((data124 === "binary") || (data124 === "decade"))){
+const err335 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -11965,8 +11970,11 @@ vErrors.push(err335);
 }
 errors++;
 }
-if(data126 < 0 || isNaN(data126)){
-const err336 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data123.positions !== undefined){
+let data125 = data123.positions;
+if(!((typeof data125 == "number") && (!(data125 % 1) && !isNaN(data125)))){
+const err336 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -11975,11 +11983,9 @@ vErrors.push(err336);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err337 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof data125 == "number"){
+if(data125 > 12 || isNaN(data125)){
+const err337 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -11988,12 +11994,8 @@ vErrors.push(err337);
 }
 errors++;
 }
-}
-if(data119.says !== undefined){
-let data127 = data119.says;
-if(typeof data127 === "string"){
-if(func3(data127) > 200){
-const err338 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data125 < 1 || isNaN(data125)){
+const err338 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -12002,8 +12004,12 @@ vErrors.push(err338);
 }
 errors++;
 }
-if(func3(data127) < 1){
-const err339 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+if(data123.order !== undefined){
+let data126 = data123.order;
+if(!((data126 === "leastFirst") || (data126 === "mostFirst"))){
+const err339 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -12013,8 +12019,9 @@ vErrors.push(err339);
 errors++;
 }
 }
-else {
-const err340 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data123.inverted !== undefined){
+if(typeof data123.inverted !== "boolean"){
+const err340 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -12024,9 +12031,10 @@ vErrors.push(err340);
 errors++;
 }
 }
-}
-else {
-const err341 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data123.offset !== undefined){
+let data128 = data123.offset;
+if(!((typeof data128 == "number") && (!(data128 % 1) && !isNaN(data128)))){
+const err341 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -12035,12 +12043,9 @@ vErrors.push(err341);
 }
 errors++;
 }
-}
-if(data.jumpers !== undefined){
-let data128 = data.jumpers;
-if(Array.isArray(data128)){
-if(data128.length > 400){
-const err342 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(typeof data128 == "number"){
+if(data128 > 1000 || isNaN(data128)){
+const err342 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -12049,13 +12054,8 @@ vErrors.push(err342);
 }
 errors++;
 }
-const len17 = data128.length;
-for(let i17=0; i17<len17; i17++){
-let data129 = data128[i17];
-if(data129 && typeof data129 == "object" && !Array.isArray(data129)){
-if(!(false)){
-if(data129.id === undefined){
-const err343 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(data128 < 0 || isNaN(data128)){
+const err343 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -12065,9 +12065,12 @@ vErrors.push(err343);
 errors++;
 }
 }
-if(!(false)){
-if(data129.says === undefined){
-const err344 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+}
+if(data123.factory !== undefined){
+let data129 = data123.factory;
+if(Array.isArray(data129)){
+if(data129.length > 400){
+const err344 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -12076,10 +12079,11 @@ vErrors.push(err344);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data129.positions === undefined){
-const err345 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+const len16 = data129.length;
+for(let i16=0; i16<len16; i16++){
+let data130 = data129[i16];
+if(!((typeof data130 == "number") && (!(data130 % 1) && !isNaN(data130)))){
+const err345 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -12088,10 +12092,9 @@ vErrors.push(err345);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data129.factory === undefined){
-const err346 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(typeof data130 == "number"){
+if(data130 > 9 || isNaN(data130)){
+const err346 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -12100,10 +12103,8 @@ vErrors.push(err346);
 }
 errors++;
 }
-}
-for(const key20 in data129){
-if(!(((((key20 === "id") || (key20 === "says")) || (key20 === "positions")) || (key20 === "factory")) || (key20 === "does"))){
-const err347 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(data130 < 0 || isNaN(data130)){
+const err347 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -12113,11 +12114,10 @@ vErrors.push(err347);
 errors++;
 }
 }
-if(data129.id !== undefined){
-let data130 = data129.id;
-if(typeof data130 === "string"){
-if(func3(data130) > 200){
-const err348 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err348 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -12126,8 +12126,12 @@ vErrors.push(err348);
 }
 errors++;
 }
-if(func3(data130) < 1){
-const err349 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data123.says !== undefined){
+let data131 = data123.says;
+if(typeof data131 === "string"){
+if(func3(data131) > 200){
+const err349 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -12136,9 +12140,8 @@ vErrors.push(err349);
 }
 errors++;
 }
-}
-else {
-const err350 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data131) < 1){
+const err350 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -12148,11 +12151,8 @@ vErrors.push(err350);
 errors++;
 }
 }
-if(data129.says !== undefined){
-let data131 = data129.says;
-if(typeof data131 === "string"){
-if(func3(data131) > 200){
-const err351 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err351 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -12161,8 +12161,10 @@ vErrors.push(err351);
 }
 errors++;
 }
-if(func3(data131) < 1){
-const err352 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err352 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -12172,8 +12174,11 @@ vErrors.push(err352);
 errors++;
 }
 }
-else {
-const err353 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.jumpers !== undefined){
+let data132 = data.jumpers;
+if(Array.isArray(data132)){
+if(data132.length > 400){
+const err353 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -12182,12 +12187,13 @@ vErrors.push(err353);
 }
 errors++;
 }
-}
-if(data129.positions !== undefined){
-let data132 = data129.positions;
-if(Array.isArray(data132)){
-if(data132.length > 400){
-const err354 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const len17 = data132.length;
+for(let i17=0; i17<len17; i17++){
+let data133 = data132[i17];
+if(data133 && typeof data133 == "object" && !Array.isArray(data133)){
+if(!(false)){
+if(data133.id === undefined){
+const err354 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -12196,12 +12202,10 @@ vErrors.push(err354);
 }
 errors++;
 }
-const len18 = data132.length;
-for(let i18=0; i18<len18; i18++){
-let data133 = data132[i18];
-if(typeof data133 === "string"){
-if(func3(data133) > 200){
-const err355 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(!(false)){
+if(data133.says === undefined){
+const err355 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -12210,8 +12214,10 @@ vErrors.push(err355);
 }
 errors++;
 }
-if(func3(data133) < 1){
-const err356 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data133.positions === undefined){
+const err356 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -12221,8 +12227,9 @@ vErrors.push(err356);
 errors++;
 }
 }
-else {
-const err357 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data133.factory === undefined){
+const err357 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -12232,9 +12239,9 @@ vErrors.push(err357);
 errors++;
 }
 }
-}
-else {
-const err358 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+for(const key21 in data133){
+if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
+const err358 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -12244,11 +12251,11 @@ vErrors.push(err358);
 errors++;
 }
 }
-if(data129.factory !== undefined){
-let data134 = data129.factory;
+if(data133.id !== undefined){
+let data134 = data133.id;
 if(typeof data134 === "string"){
 if(func3(data134) > 200){
-const err359 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err359 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -12258,7 +12265,7 @@ vErrors.push(err359);
 errors++;
 }
 if(func3(data134) < 1){
-const err360 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const err360 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -12269,7 +12276,7 @@ errors++;
 }
 }
 else {
-const err361 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err361 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -12279,9 +12286,11 @@ vErrors.push(err361);
 errors++;
 }
 }
-if(data129.does !== undefined){
-if(!(data129.does === "terminator")){
-const err362 = {instancePath:instancePath+"/jumpers/" + i17+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+if(data133.says !== undefined){
+let data135 = data133.says;
+if(typeof data135 === "string"){
+if(func3(data135) > 200){
+const err362 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -12290,10 +12299,8 @@ vErrors.push(err362);
 }
 errors++;
 }
-}
-}
-else {
-const err363 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data135) < 1){
+const err363 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -12303,9 +12310,8 @@ vErrors.push(err363);
 errors++;
 }
 }
-}
 else {
-const err364 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err364 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -12315,12 +12321,11 @@ vErrors.push(err364);
 errors++;
 }
 }
-if(data.network !== undefined){
-let data136 = data.network;
-if(data136 && typeof data136 == "object" && !Array.isArray(data136)){
-if(!(false)){
-if(data136.class === undefined){
-const err365 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+if(data133.positions !== undefined){
+let data136 = data133.positions;
+if(Array.isArray(data136)){
+if(data136.length > 400){
+const err365 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -12329,10 +12334,12 @@ vErrors.push(err365);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data136.restW === undefined){
-const err366 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+const len18 = data136.length;
+for(let i18=0; i18<len18; i18++){
+let data137 = data136[i18];
+if(typeof data137 === "string"){
+if(func3(data137) > 200){
+const err366 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -12341,10 +12348,8 @@ vErrors.push(err366);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data136.peakW === undefined){
-const err367 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+if(func3(data137) < 1){
+const err367 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -12354,9 +12359,8 @@ vErrors.push(err367);
 errors++;
 }
 }
-for(const key21 in data136){
-if(!(((key21 === "class") || (key21 === "restW")) || (key21 === "peakW"))){
-const err368 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+else {
+const err368 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -12366,10 +12370,9 @@ vErrors.push(err368);
 errors++;
 }
 }
-if(data136.class !== undefined){
-let data137 = data136.class;
-if(!((typeof data137 == "number") && (!(data137 % 1) && !isNaN(data137)))){
-const err369 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+else {
+const err369 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -12378,9 +12381,12 @@ vErrors.push(err369);
 }
 errors++;
 }
-if(typeof data137 == "number"){
-if(data137 > 8 || isNaN(data137)){
-const err370 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(data133.factory !== undefined){
+let data138 = data133.factory;
+if(typeof data138 === "string"){
+if(func3(data138) > 200){
+const err370 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -12389,8 +12395,8 @@ vErrors.push(err370);
 }
 errors++;
 }
-if(data137 < 0 || isNaN(data137)){
-const err371 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(func3(data138) < 1){
+const err371 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -12400,12 +12406,8 @@ vErrors.push(err371);
 errors++;
 }
 }
-}
-if(data136.restW !== undefined){
-let data138 = data136.restW;
-if(typeof data138 == "number"){
-if(data138 < 0 || isNaN(data138)){
-const err372 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err372 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -12415,8 +12417,9 @@ vErrors.push(err372);
 errors++;
 }
 }
-else {
-const err373 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data133.does !== undefined){
+if(!(data133.does === "terminator")){
+const err373 = {instancePath:instancePath+"/jumpers/" + i17+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -12426,11 +12429,9 @@ vErrors.push(err373);
 errors++;
 }
 }
-if(data136.peakW !== undefined){
-let data139 = data136.peakW;
-if(typeof data139 == "number"){
-if(data139 < 0 || isNaN(data139)){
-const err374 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err374 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -12440,8 +12441,9 @@ vErrors.push(err374);
 errors++;
 }
 }
+}
 else {
-const err375 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err375 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -12451,9 +12453,12 @@ vErrors.push(err375);
 errors++;
 }
 }
-}
-else {
-const err376 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data.network !== undefined){
+let data140 = data.network;
+if(data140 && typeof data140 == "object" && !Array.isArray(data140)){
+if(!(false)){
+if(data140.class === undefined){
+const err376 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -12463,12 +12468,9 @@ vErrors.push(err376);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data140 = data.feeds;
-if(data140 && typeof data140 == "object" && !Array.isArray(data140)){
 if(!(false)){
-if(data140.volts === undefined){
-const err377 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data140.restW === undefined){
+const err377 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -12479,8 +12481,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data140.watts === undefined){
-const err378 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+if(data140.peakW === undefined){
+const err378 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -12490,9 +12492,9 @@ vErrors.push(err378);
 errors++;
 }
 }
-if(!(false)){
-if(data140.efficiency === undefined){
-const err379 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+for(const key22 in data140){
+if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
+const err379 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -12502,9 +12504,10 @@ vErrors.push(err379);
 errors++;
 }
 }
-if(!(false)){
-if(data140.cutOffV === undefined){
-const err380 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(data140.class !== undefined){
+let data141 = data140.class;
+if(!((typeof data141 == "number") && (!(data141 % 1) && !isNaN(data141)))){
+const err380 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -12513,10 +12516,9 @@ vErrors.push(err380);
 }
 errors++;
 }
-}
-for(const key22 in data140){
-if(!((((key22 === "volts") || (key22 === "watts")) || (key22 === "efficiency")) || (key22 === "cutOffV"))){
-const err381 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(typeof data141 == "number"){
+if(data141 > 8 || isNaN(data141)){
+const err381 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -12525,12 +12527,8 @@ vErrors.push(err381);
 }
 errors++;
 }
-}
-if(data140.volts !== undefined){
-let data141 = data140.volts;
-if(typeof data141 == "number"){
-if(data141 <= 0 || isNaN(data141)){
-const err382 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data141 < 0 || isNaN(data141)){
+const err382 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -12540,8 +12538,12 @@ vErrors.push(err382);
 errors++;
 }
 }
-else {
-const err383 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+}
+if(data140.restW !== undefined){
+let data142 = data140.restW;
+if(typeof data142 == "number"){
+if(data142 < 0 || isNaN(data142)){
+const err383 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -12551,11 +12553,8 @@ vErrors.push(err383);
 errors++;
 }
 }
-if(data140.watts !== undefined){
-let data142 = data140.watts;
-if(typeof data142 == "number"){
-if(data142 <= 0 || isNaN(data142)){
-const err384 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err384 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -12565,8 +12564,11 @@ vErrors.push(err384);
 errors++;
 }
 }
-else {
-const err385 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data140.peakW !== undefined){
+let data143 = data140.peakW;
+if(typeof data143 == "number"){
+if(data143 < 0 || isNaN(data143)){
+const err385 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -12576,11 +12578,8 @@ vErrors.push(err385);
 errors++;
 }
 }
-if(data140.efficiency !== undefined){
-let data143 = data140.efficiency;
-if(typeof data143 == "number"){
-if(data143 > 1 || isNaN(data143)){
-const err386 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+else {
+const err386 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -12589,8 +12588,10 @@ vErrors.push(err386);
 }
 errors++;
 }
-if(data143 <= 0 || isNaN(data143)){
-const err387 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+}
+else {
+const err387 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -12600,8 +12601,12 @@ vErrors.push(err387);
 errors++;
 }
 }
-else {
-const err388 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data.feeds !== undefined){
+let data144 = data.feeds;
+if(data144 && typeof data144 == "object" && !Array.isArray(data144)){
+if(!(false)){
+if(data144.volts === undefined){
+const err388 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -12611,11 +12616,9 @@ vErrors.push(err388);
 errors++;
 }
 }
-if(data140.cutOffV !== undefined){
-let data144 = data140.cutOffV;
-if(typeof data144 == "number"){
-if(data144 <= 0 || isNaN(data144)){
-const err389 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data144.watts === undefined){
+const err389 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -12625,8 +12628,9 @@ vErrors.push(err389);
 errors++;
 }
 }
-else {
-const err390 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data144.efficiency === undefined){
+const err390 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -12636,9 +12640,9 @@ vErrors.push(err390);
 errors++;
 }
 }
-}
-else {
-const err391 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data144.cutOffV === undefined){
+const err391 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -12648,12 +12652,9 @@ vErrors.push(err391);
 errors++;
 }
 }
-if(data.networkSource !== undefined){
-let data145 = data.networkSource;
-if(data145 && typeof data145 == "object" && !Array.isArray(data145)){
-if(!(false)){
-if(data145.volts === undefined){
-const err392 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+for(const key23 in data144){
+if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
+const err392 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -12663,9 +12664,11 @@ vErrors.push(err392);
 errors++;
 }
 }
-if(!(false)){
-if(data145.budgetW === undefined){
-const err393 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+if(data144.volts !== undefined){
+let data145 = data144.volts;
+if(typeof data145 == "number"){
+if(data145 <= 0 || isNaN(data145)){
+const err393 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -12675,9 +12678,8 @@ vErrors.push(err393);
 errors++;
 }
 }
-if(!(false)){
-if(data145.ports === undefined){
-const err394 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+else {
+const err394 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -12687,9 +12689,11 @@ vErrors.push(err394);
 errors++;
 }
 }
-for(const key23 in data145){
-if(!(((key23 === "volts") || (key23 === "budgetW")) || (key23 === "ports"))){
-const err395 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+if(data144.watts !== undefined){
+let data146 = data144.watts;
+if(typeof data146 == "number"){
+if(data146 <= 0 || isNaN(data146)){
+const err395 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -12699,11 +12703,8 @@ vErrors.push(err395);
 errors++;
 }
 }
-if(data145.volts !== undefined){
-let data146 = data145.volts;
-if(typeof data146 == "number"){
-if(data146 <= 0 || isNaN(data146)){
-const err396 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err396 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -12713,8 +12714,11 @@ vErrors.push(err396);
 errors++;
 }
 }
-else {
-const err397 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data144.efficiency !== undefined){
+let data147 = data144.efficiency;
+if(typeof data147 == "number"){
+if(data147 > 1 || isNaN(data147)){
+const err397 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -12723,12 +12727,8 @@ vErrors.push(err397);
 }
 errors++;
 }
-}
-if(data145.budgetW !== undefined){
-let data147 = data145.budgetW;
-if(typeof data147 == "number"){
-if(data147 < 0 || isNaN(data147)){
-const err398 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data147 <= 0 || isNaN(data147)){
+const err398 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -12739,7 +12739,7 @@ errors++;
 }
 }
 else {
-const err399 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err399 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12749,11 +12749,11 @@ vErrors.push(err399);
 errors++;
 }
 }
-if(data145.ports !== undefined){
-let data148 = data145.ports;
-if(Array.isArray(data148)){
-if(data148.length > 400){
-const err400 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data144.cutOffV !== undefined){
+let data148 = data144.cutOffV;
+if(typeof data148 == "number"){
+if(data148 <= 0 || isNaN(data148)){
+const err400 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12762,13 +12762,9 @@ vErrors.push(err400);
 }
 errors++;
 }
-const len19 = data148.length;
-for(let i19=0; i19<len19; i19++){
-let data149 = data148[i19];
-if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
-if(!(false)){
-if(data149.id === undefined){
-const err401 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+else {
+const err401 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12778,9 +12774,9 @@ vErrors.push(err401);
 errors++;
 }
 }
-if(!(false)){
-if(data149.highestClass === undefined){
-const err402 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+}
+else {
+const err402 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12790,9 +12786,12 @@ vErrors.push(err402);
 errors++;
 }
 }
-for(const key24 in data149){
-if(!((key24 === "id") || (key24 === "highestClass"))){
-const err403 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(data.networkSource !== undefined){
+let data149 = data.networkSource;
+if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
+if(!(false)){
+if(data149.volts === undefined){
+const err403 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12802,11 +12801,9 @@ vErrors.push(err403);
 errors++;
 }
 }
-if(data149.id !== undefined){
-let data150 = data149.id;
-if(typeof data150 === "string"){
-if(func3(data150) > 200){
-const err404 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data149.budgetW === undefined){
+const err404 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12815,8 +12812,10 @@ vErrors.push(err404);
 }
 errors++;
 }
-if(func3(data150) < 1){
-const err405 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data149.ports === undefined){
+const err405 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12826,8 +12825,9 @@ vErrors.push(err405);
 errors++;
 }
 }
-else {
-const err406 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key24 in data149){
+if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
+const err406 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12837,10 +12837,11 @@ vErrors.push(err406);
 errors++;
 }
 }
-if(data149.highestClass !== undefined){
-let data151 = data149.highestClass;
-if(!((typeof data151 == "number") && (!(data151 % 1) && !isNaN(data151)))){
-const err407 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data149.volts !== undefined){
+let data150 = data149.volts;
+if(typeof data150 == "number"){
+if(data150 <= 0 || isNaN(data150)){
+const err407 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12849,9 +12850,9 @@ vErrors.push(err407);
 }
 errors++;
 }
-if(typeof data151 == "number"){
-if(data151 > 8 || isNaN(data151)){
-const err408 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+else {
+const err408 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12860,8 +12861,12 @@ vErrors.push(err408);
 }
 errors++;
 }
+}
+if(data149.budgetW !== undefined){
+let data151 = data149.budgetW;
+if(typeof data151 == "number"){
 if(data151 < 0 || isNaN(data151)){
-const err409 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const err409 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12871,10 +12876,8 @@ vErrors.push(err409);
 errors++;
 }
 }
-}
-}
 else {
-const err410 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err410 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12884,9 +12887,11 @@ vErrors.push(err410);
 errors++;
 }
 }
-}
-else {
-const err411 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data149.ports !== undefined){
+let data152 = data149.ports;
+if(Array.isArray(data152)){
+if(data152.length > 400){
+const err411 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12895,10 +12900,13 @@ vErrors.push(err411);
 }
 errors++;
 }
-}
-}
-else {
-const err412 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const len19 = data152.length;
+for(let i19=0; i19<len19; i19++){
+let data153 = data152[i19];
+if(data153 && typeof data153 == "object" && !Array.isArray(data153)){
+if(!(false)){
+if(data153.id === undefined){
+const err412 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12908,12 +12916,9 @@ vErrors.push(err412);
 errors++;
 }
 }
-if(data.ownBattery !== undefined){
-let data152 = data.ownBattery;
-if(data152 && typeof data152 == "object" && !Array.isArray(data152)){
 if(!(false)){
-if(data152.passagesPerDay === undefined){
-const err413 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+if(data153.highestClass === undefined){
+const err413 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12923,9 +12928,9 @@ vErrors.push(err413);
 errors++;
 }
 }
-if(!(false)){
-if(data152.cells === undefined){
-const err414 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+for(const key25 in data153){
+if(!((key25 === "id") || (key25 === "highestClass"))){
+const err414 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12935,9 +12940,11 @@ vErrors.push(err414);
 errors++;
 }
 }
-for(const key25 in data152){
-if(!((key25 === "passagesPerDay") || (key25 === "cells"))){
-const err415 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+if(data153.id !== undefined){
+let data154 = data153.id;
+if(typeof data154 === "string"){
+if(func3(data154) > 200){
+const err415 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12946,11 +12953,8 @@ vErrors.push(err415);
 }
 errors++;
 }
-}
-if(data152.passagesPerDay !== undefined){
-let data153 = data152.passagesPerDay;
-if(!((typeof data153 == "number") && (!(data153 % 1) && !isNaN(data153)))){
-const err416 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(func3(data154) < 1){
+const err416 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12959,9 +12963,9 @@ vErrors.push(err416);
 }
 errors++;
 }
-if(typeof data153 == "number"){
-if(data153 < 0 || isNaN(data153)){
-const err417 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err417 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -12971,12 +12975,10 @@ vErrors.push(err417);
 errors++;
 }
 }
-}
-if(data152.cells !== undefined){
-let data154 = data152.cells;
-if(typeof data154 === "string"){
-if(func3(data154) > 200){
-const err418 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data153.highestClass !== undefined){
+let data155 = data153.highestClass;
+if(!((typeof data155 == "number") && (!(data155 % 1) && !isNaN(data155)))){
+const err418 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -12985,8 +12987,9 @@ vErrors.push(err418);
 }
 errors++;
 }
-if(func3(data154) < 1){
-const err419 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(typeof data155 == "number"){
+if(data155 > 8 || isNaN(data155)){
+const err419 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -12995,9 +12998,8 @@ vErrors.push(err419);
 }
 errors++;
 }
-}
-else {
-const err420 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data155 < 0 || isNaN(data155)){
+const err420 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -13008,8 +13010,9 @@ errors++;
 }
 }
 }
+}
 else {
-const err421 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err421 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -13019,11 +13022,9 @@ vErrors.push(err421);
 errors++;
 }
 }
-if(data.carries !== undefined){
-let data155 = data.carries;
-if(Array.isArray(data155)){
-if(data155.length > 400){
-const err422 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err422 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -13032,13 +13033,10 @@ vErrors.push(err422);
 }
 errors++;
 }
-const len20 = data155.length;
-for(let i20=0; i20<len20; i20++){
-let data156 = data155[i20];
-if(data156 && typeof data156 == "object" && !Array.isArray(data156)){
-if(!(false)){
-if(data156.kind === undefined){
-const err423 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+}
+else {
+const err423 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -13048,9 +13046,12 @@ vErrors.push(err423);
 errors++;
 }
 }
+if(data.ownBattery !== undefined){
+let data156 = data.ownBattery;
+if(data156 && typeof data156 == "object" && !Array.isArray(data156)){
 if(!(false)){
-if(data156.most === undefined){
-const err424 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data156.passagesPerDay === undefined){
+const err424 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -13060,9 +13061,9 @@ vErrors.push(err424);
 errors++;
 }
 }
-for(const key26 in data156){
-if(!((key26 === "kind") || (key26 === "most"))){
-const err425 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(!(false)){
+if(data156.cells === undefined){
+const err425 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -13072,10 +13073,9 @@ vErrors.push(err425);
 errors++;
 }
 }
-if(data156.kind !== undefined){
-let data157 = data156.kind;
-if(!((((((((((((((((data157 === "controller") || (data157 === "reader")) || (data157 === "lock")) || (data157 === "contact")) || (data157 === "exit")) || (data157 === "breakGlass")) || (data157 === "supply")) || (data157 === "expander")) || (data157 === "hub")) || (data157 === "wirelessLock")) || (data157 === "station")) || (data157 === "module")) || (data157 === "converter")) || (data157 === "switch")) || (data157 === "midspan")) || (data157 === "opener"))){
-const err426 = {instancePath:instancePath+"/carries/" + i20+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+for(const key26 in data156){
+if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
+const err426 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -13085,10 +13085,10 @@ vErrors.push(err426);
 errors++;
 }
 }
-if(data156.most !== undefined){
-let data158 = data156.most;
-if(!((typeof data158 == "number") && (!(data158 % 1) && !isNaN(data158)))){
-const err427 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data156.passagesPerDay !== undefined){
+let data157 = data156.passagesPerDay;
+if(!((typeof data157 == "number") && (!(data157 % 1) && !isNaN(data157)))){
+const err427 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -13097,9 +13097,9 @@ vErrors.push(err427);
 }
 errors++;
 }
-if(typeof data158 == "number"){
-if(data158 < 0 || isNaN(data158)){
-const err428 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(typeof data157 == "number"){
+if(data157 < 0 || isNaN(data157)){
+const err428 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -13110,9 +13110,11 @@ errors++;
 }
 }
 }
-}
-else {
-const err429 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data156.cells !== undefined){
+let data158 = data156.cells;
+if(typeof data158 === "string"){
+if(func3(data158) > 200){
+const err429 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -13121,10 +13123,8 @@ vErrors.push(err429);
 }
 errors++;
 }
-}
-}
-else {
-const err430 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data158) < 1){
+const err430 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -13134,11 +13134,8 @@ vErrors.push(err430);
 errors++;
 }
 }
-if(data.lamps !== undefined){
-let data159 = data.lamps;
-if(Array.isArray(data159)){
-if(data159.length > 400){
-const err431 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err431 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -13147,13 +13144,10 @@ vErrors.push(err431);
 }
 errors++;
 }
-const len21 = data159.length;
-for(let i21=0; i21<len21; i21++){
-let data160 = data159[i21];
-if(data160 && typeof data160 == "object" && !Array.isArray(data160)){
-if(!(false)){
-if(data160.lamp === undefined){
-const err432 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+}
+else {
+const err432 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -13163,9 +13157,11 @@ vErrors.push(err432);
 errors++;
 }
 }
-if(!(false)){
-if(data160.means === undefined){
-const err433 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data.carries !== undefined){
+let data159 = data.carries;
+if(Array.isArray(data159)){
+if(data159.length > 400){
+const err433 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -13174,10 +13170,13 @@ vErrors.push(err433);
 }
 errors++;
 }
-}
-for(const key27 in data160){
-if(!((key27 === "lamp") || (key27 === "means"))){
-const err434 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+const len20 = data159.length;
+for(let i20=0; i20<len20; i20++){
+let data160 = data159[i20];
+if(data160 && typeof data160 == "object" && !Array.isArray(data160)){
+if(!(false)){
+if(data160.kind === undefined){
+const err434 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -13187,11 +13186,9 @@ vErrors.push(err434);
 errors++;
 }
 }
-if(data160.lamp !== undefined){
-let data161 = data160.lamp;
-if(typeof data161 === "string"){
-if(func3(data161) > 200){
-const err435 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data160.most === undefined){
+const err435 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -13200,8 +13197,10 @@ vErrors.push(err435);
 }
 errors++;
 }
-if(func3(data161) < 1){
-const err436 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key27 in data160){
+if(!((key27 === "kind") || (key27 === "most"))){
+const err436 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -13211,8 +13210,10 @@ vErrors.push(err436);
 errors++;
 }
 }
-else {
-const err437 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data160.kind !== undefined){
+let data161 = data160.kind;
+if(!((((((((((((((((data161 === "controller") || (data161 === "reader")) || (data161 === "lock")) || (data161 === "contact")) || (data161 === "exit")) || (data161 === "breakGlass")) || (data161 === "supply")) || (data161 === "expander")) || (data161 === "hub")) || (data161 === "wirelessLock")) || (data161 === "station")) || (data161 === "module")) || (data161 === "converter")) || (data161 === "switch")) || (data161 === "midspan")) || (data161 === "opener"))){
+const err437 = {instancePath:instancePath+"/carries/" + i20+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -13222,11 +13223,10 @@ vErrors.push(err437);
 errors++;
 }
 }
-if(data160.means !== undefined){
-let data162 = data160.means;
-if(typeof data162 === "string"){
-if(func3(data162) > 200){
-const err438 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data160.most !== undefined){
+let data162 = data160.most;
+if(!((typeof data162 == "number") && (!(data162 % 1) && !isNaN(data162)))){
+const err438 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -13235,8 +13235,9 @@ vErrors.push(err438);
 }
 errors++;
 }
-if(func3(data162) < 1){
-const err439 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(typeof data162 == "number"){
+if(data162 < 0 || isNaN(data162)){
+const err439 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -13246,8 +13247,10 @@ vErrors.push(err439);
 errors++;
 }
 }
+}
+}
 else {
-const err440 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err440 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -13259,7 +13262,7 @@ errors++;
 }
 }
 else {
-const err441 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err441 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -13269,9 +13272,11 @@ vErrors.push(err441);
 errors++;
 }
 }
-}
-else {
-const err442 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data.lamps !== undefined){
+let data163 = data.lamps;
+if(Array.isArray(data163)){
+if(data163.length > 400){
+const err442 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -13280,12 +13285,13 @@ vErrors.push(err442);
 }
 errors++;
 }
-}
-if(data.sounds !== undefined){
-let data163 = data.sounds;
-if(Array.isArray(data163)){
-if(data163.length > 400){
-const err443 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const len21 = data163.length;
+for(let i21=0; i21<len21; i21++){
+let data164 = data163[i21];
+if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
+if(!(false)){
+if(data164.lamp === undefined){
+const err443 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -13294,13 +13300,10 @@ vErrors.push(err443);
 }
 errors++;
 }
-const len22 = data163.length;
-for(let i22=0; i22<len22; i22++){
-let data164 = data163[i22];
-if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
+}
 if(!(false)){
-if(data164.sound === undefined){
-const err444 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+if(data164.means === undefined){
+const err444 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -13310,9 +13313,9 @@ vErrors.push(err444);
 errors++;
 }
 }
-if(!(false)){
-if(data164.means === undefined){
-const err445 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+for(const key28 in data164){
+if(!((key28 === "lamp") || (key28 === "means"))){
+const err445 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -13322,9 +13325,11 @@ vErrors.push(err445);
 errors++;
 }
 }
-for(const key28 in data164){
-if(!((key28 === "sound") || (key28 === "means"))){
-const err446 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+if(data164.lamp !== undefined){
+let data165 = data164.lamp;
+if(typeof data165 === "string"){
+if(func3(data165) > 200){
+const err446 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -13333,12 +13338,8 @@ vErrors.push(err446);
 }
 errors++;
 }
-}
-if(data164.sound !== undefined){
-let data165 = data164.sound;
-if(typeof data165 === "string"){
-if(func3(data165) > 200){
-const err447 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data165) < 1){
+const err447 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -13347,8 +13348,9 @@ vErrors.push(err447);
 }
 errors++;
 }
-if(func3(data165) < 1){
-const err448 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err448 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -13358,8 +13360,11 @@ vErrors.push(err448);
 errors++;
 }
 }
-else {
-const err449 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data164.means !== undefined){
+let data166 = data164.means;
+if(typeof data166 === "string"){
+if(func3(data166) > 200){
+const err449 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -13368,12 +13373,8 @@ vErrors.push(err449);
 }
 errors++;
 }
-}
-if(data164.means !== undefined){
-let data166 = data164.means;
-if(typeof data166 === "string"){
-if(func3(data166) > 200){
-const err450 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data166) < 1){
+const err450 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -13382,8 +13383,9 @@ vErrors.push(err450);
 }
 errors++;
 }
-if(func3(data166) < 1){
-const err451 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err451 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -13393,8 +13395,9 @@ vErrors.push(err451);
 errors++;
 }
 }
+}
 else {
-const err452 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err452 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -13406,7 +13409,7 @@ errors++;
 }
 }
 else {
-const err453 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err453 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -13416,9 +13419,11 @@ vErrors.push(err453);
 errors++;
 }
 }
-}
-else {
-const err454 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data.sounds !== undefined){
+let data167 = data.sounds;
+if(Array.isArray(data167)){
+if(data167.length > 400){
+const err454 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -13427,12 +13432,13 @@ vErrors.push(err454);
 }
 errors++;
 }
-}
-if(data.box !== undefined){
-let data167 = data.box;
-if(Array.isArray(data167)){
-if(data167.length > 400){
-const err455 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const len22 = data167.length;
+for(let i22=0; i22<len22; i22++){
+let data168 = data167[i22];
+if(data168 && typeof data168 == "object" && !Array.isArray(data168)){
+if(!(false)){
+if(data168.sound === undefined){
+const err455 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -13441,12 +13447,10 @@ vErrors.push(err455);
 }
 errors++;
 }
-const len23 = data167.length;
-for(let i23=0; i23<len23; i23++){
-let data168 = data167[i23];
-if(typeof data168 === "string"){
-if(func3(data168) > 200){
-const err456 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(!(false)){
+if(data168.means === undefined){
+const err456 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -13455,8 +13459,10 @@ vErrors.push(err456);
 }
 errors++;
 }
-if(func3(data168) < 1){
-const err457 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key29 in data168){
+if(!((key29 === "sound") || (key29 === "means"))){
+const err457 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -13466,8 +13472,11 @@ vErrors.push(err457);
 errors++;
 }
 }
-else {
-const err458 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data168.sound !== undefined){
+let data169 = data168.sound;
+if(typeof data169 === "string"){
+if(func3(data169) > 200){
+const err458 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -13476,10 +13485,8 @@ vErrors.push(err458);
 }
 errors++;
 }
-}
-}
-else {
-const err459 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data169) < 1){
+const err459 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -13489,11 +13496,8 @@ vErrors.push(err459);
 errors++;
 }
 }
-if(data.mounting !== undefined){
-let data169 = data.mounting;
-if(Array.isArray(data169)){
-if(data169.length > 400){
-const err460 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err460 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -13502,12 +13506,12 @@ vErrors.push(err460);
 }
 errors++;
 }
-const len24 = data169.length;
-for(let i24=0; i24<len24; i24++){
-let data170 = data169[i24];
+}
+if(data168.means !== undefined){
+let data170 = data168.means;
 if(typeof data170 === "string"){
 if(func3(data170) > 200){
-const err461 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err461 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -13517,7 +13521,7 @@ vErrors.push(err461);
 errors++;
 }
 if(func3(data170) < 1){
-const err462 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const err462 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -13528,7 +13532,7 @@ errors++;
 }
 }
 else {
-const err463 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err463 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -13540,7 +13544,7 @@ errors++;
 }
 }
 else {
-const err464 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err464 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -13550,11 +13554,9 @@ vErrors.push(err464);
 errors++;
 }
 }
-if(data.setUp !== undefined){
-let data171 = data.setUp;
-if(Array.isArray(data171)){
-if(data171.length > 400){
-const err465 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err465 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -13563,13 +13565,12 @@ vErrors.push(err465);
 }
 errors++;
 }
-const len25 = data171.length;
-for(let i25=0; i25<len25; i25++){
-let data172 = data171[i25];
-if(data172 && typeof data172 == "object" && !Array.isArray(data172)){
-if(!(false)){
-if(data172.what === undefined){
-const err466 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+}
+if(data.box !== undefined){
+let data171 = data.box;
+if(Array.isArray(data171)){
+if(data171.length > 400){
+const err466 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -13578,10 +13579,12 @@ vErrors.push(err466);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data172.kind === undefined){
-const err467 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+const len23 = data171.length;
+for(let i23=0; i23<len23; i23++){
+let data172 = data171[i23];
+if(typeof data172 === "string"){
+if(func3(data172) > 200){
+const err467 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -13590,10 +13593,8 @@ vErrors.push(err467);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data172.one === undefined){
-const err468 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(func3(data172) < 1){
+const err468 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -13603,9 +13604,8 @@ vErrors.push(err468);
 errors++;
 }
 }
-for(const key29 in data172){
-if(!((((key29 === "what") || (key29 === "kind")) || (key29 === "runsOn")) || (key29 === "one"))){
-const err469 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+else {
+const err469 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -13615,11 +13615,9 @@ vErrors.push(err469);
 errors++;
 }
 }
-if(data172.what !== undefined){
-let data173 = data172.what;
-if(typeof data173 === "string"){
-if(func3(data173) > 200){
-const err470 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err470 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -13628,8 +13626,12 @@ vErrors.push(err470);
 }
 errors++;
 }
-if(func3(data173) < 1){
-const err471 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.mounting !== undefined){
+let data173 = data.mounting;
+if(Array.isArray(data173)){
+if(data173.length > 400){
+const err471 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -13638,9 +13640,12 @@ vErrors.push(err471);
 }
 errors++;
 }
-}
-else {
-const err472 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len24 = data173.length;
+for(let i24=0; i24<len24; i24++){
+let data174 = data173[i24];
+if(typeof data174 === "string"){
+if(func3(data174) > 200){
+const err472 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -13649,11 +13654,8 @@ vErrors.push(err472);
 }
 errors++;
 }
-}
-if(data172.kind !== undefined){
-let data174 = data172.kind;
-if(!(((data174 === "tool") || (data174 === "key")) || (data174 === "licence"))){
-const err473 = {instancePath:instancePath+"/setUp/" + i25+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(func3(data174) < 1){
+const err473 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -13663,11 +13665,8 @@ vErrors.push(err473);
 errors++;
 }
 }
-if(data172.runsOn !== undefined){
-let data175 = data172.runsOn;
-if(typeof data175 === "string"){
-if(func3(data175) > 200){
-const err474 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err474 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -13676,8 +13675,10 @@ vErrors.push(err474);
 }
 errors++;
 }
-if(func3(data175) < 1){
-const err475 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err475 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -13687,8 +13688,11 @@ vErrors.push(err475);
 errors++;
 }
 }
-else {
-const err476 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.setUp !== undefined){
+let data175 = data.setUp;
+if(Array.isArray(data175)){
+if(data175.length > 400){
+const err476 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -13697,11 +13701,13 @@ vErrors.push(err476);
 }
 errors++;
 }
-}
-if(data172.one !== undefined){
-let data176 = data172.one;
-if(!(((data176 === "job") || (data176 === "device")) || (data176 === "door"))){
-const err477 = {instancePath:instancePath+"/setUp/" + i25+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+const len25 = data175.length;
+for(let i25=0; i25<len25; i25++){
+let data176 = data175[i25];
+if(data176 && typeof data176 == "object" && !Array.isArray(data176)){
+if(!(false)){
+if(data176.what === undefined){
+const err477 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -13711,9 +13717,9 @@ vErrors.push(err477);
 errors++;
 }
 }
-}
-else {
-const err478 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data176.kind === undefined){
+const err478 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -13723,9 +13729,9 @@ vErrors.push(err478);
 errors++;
 }
 }
-}
-else {
-const err479 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(!(false)){
+if(data176.one === undefined){
+const err479 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err479];
 }
@@ -13735,11 +13741,9 @@ vErrors.push(err479);
 errors++;
 }
 }
-if(data.atHand !== undefined){
-let data177 = data.atHand;
-if(Array.isArray(data177)){
-if(data177.length > 400){
-const err480 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key30 in data176){
+if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
+const err480 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err480];
 }
@@ -13748,12 +13752,12 @@ vErrors.push(err480);
 }
 errors++;
 }
-const len26 = data177.length;
-for(let i26=0; i26<len26; i26++){
-let data178 = data177[i26];
-if(typeof data178 === "string"){
-if(func3(data178) > 200){
-const err481 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data176.what !== undefined){
+let data177 = data176.what;
+if(typeof data177 === "string"){
+if(func3(data177) > 200){
+const err481 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err481];
 }
@@ -13762,8 +13766,8 @@ vErrors.push(err481);
 }
 errors++;
 }
-if(func3(data178) < 1){
-const err482 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data177) < 1){
+const err482 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err482];
 }
@@ -13774,7 +13778,7 @@ errors++;
 }
 }
 else {
-const err483 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err483 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err483];
 }
@@ -13784,9 +13788,10 @@ vErrors.push(err483);
 errors++;
 }
 }
-}
-else {
-const err484 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data176.kind !== undefined){
+let data178 = data176.kind;
+if(!(((data178 === "tool") || (data178 === "key")) || (data178 === "licence"))){
+const err484 = {instancePath:instancePath+"/setUp/" + i25+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err484];
 }
@@ -13796,14 +13801,147 @@ vErrors.push(err484);
 errors++;
 }
 }
-}
-else {
-const err485 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data176.runsOn !== undefined){
+let data179 = data176.runsOn;
+if(typeof data179 === "string"){
+if(func3(data179) > 200){
+const err485 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err485];
 }
 else {
 vErrors.push(err485);
+}
+errors++;
+}
+if(func3(data179) < 1){
+const err486 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err486];
+}
+else {
+vErrors.push(err486);
+}
+errors++;
+}
+}
+else {
+const err487 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err487];
+}
+else {
+vErrors.push(err487);
+}
+errors++;
+}
+}
+if(data176.one !== undefined){
+let data180 = data176.one;
+if(!(((data180 === "job") || (data180 === "device")) || (data180 === "door"))){
+const err488 = {instancePath:instancePath+"/setUp/" + i25+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err488];
+}
+else {
+vErrors.push(err488);
+}
+errors++;
+}
+}
+}
+else {
+const err489 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err489];
+}
+else {
+vErrors.push(err489);
+}
+errors++;
+}
+}
+}
+else {
+const err490 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err490];
+}
+else {
+vErrors.push(err490);
+}
+errors++;
+}
+}
+if(data.atHand !== undefined){
+let data181 = data.atHand;
+if(Array.isArray(data181)){
+if(data181.length > 400){
+const err491 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err491];
+}
+else {
+vErrors.push(err491);
+}
+errors++;
+}
+const len26 = data181.length;
+for(let i26=0; i26<len26; i26++){
+let data182 = data181[i26];
+if(typeof data182 === "string"){
+if(func3(data182) > 200){
+const err492 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err492];
+}
+else {
+vErrors.push(err492);
+}
+errors++;
+}
+if(func3(data182) < 1){
+const err493 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err493];
+}
+else {
+vErrors.push(err493);
+}
+errors++;
+}
+}
+else {
+const err494 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err494];
+}
+else {
+vErrors.push(err494);
+}
+errors++;
+}
+}
+}
+else {
+const err495 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err495];
+}
+else {
+vErrors.push(err495);
+}
+errors++;
+}
+}
+}
+else {
+const err496 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err496];
+}
+else {
+vErrors.push(err496);
 }
 errors++;
 }
@@ -15060,7 +15198,7 @@ return errors === 0;
 }
 
 export const schedule_put = validate22;
-const schema23 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
+const schema23 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"everyDay":{"const":true},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
 
 function validate22(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -15103,7 +15241,7 @@ errors++;
 }
 }
 for(const key0 in data){
-if(!(((key0 === "id") || (key0 === "name")) || (key0 === "periods"))){
+if(!((((key0 === "id") || (key0 === "name")) || (key0 === "everyDay")) || (key0 === "periods"))){
 const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err3];
@@ -15194,11 +15332,9 @@ vErrors.push(err10);
 errors++;
 }
 }
-if(data.periods !== undefined){
-let data2 = data.periods;
-if(Array.isArray(data2)){
-if(data2.length > 30){
-const err11 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/maxItems",keyword:"maxItems",params:{limit: 30},message:"must NOT have more than 30 items"};
+if(data.everyDay !== undefined){
+if(true !== data.everyDay){
+const err11 = {instancePath:instancePath+"/everyDay",schemaPath:"#/properties/everyDay/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err11];
 }
@@ -15207,13 +15343,12 @@ vErrors.push(err11);
 }
 errors++;
 }
-const len0 = data2.length;
-for(let i0=0; i0<len0; i0++){
-let data3 = data2[i0];
-if(data3 && typeof data3 == "object" && !Array.isArray(data3)){
-if(!(false)){
-if(data3.days === undefined){
-const err12 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "days"},message:"must have required property '"+"days"+"'"};
+}
+if(data.periods !== undefined){
+let data3 = data.periods;
+if(Array.isArray(data3)){
+if(data3.length > 30){
+const err12 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/maxItems",keyword:"maxItems",params:{limit: 30},message:"must NOT have more than 30 items"};
 if(vErrors === null){
 vErrors = [err12];
 }
@@ -15222,10 +15357,13 @@ vErrors.push(err12);
 }
 errors++;
 }
-}
+const len0 = data3.length;
+for(let i0=0; i0<len0; i0++){
+let data4 = data3[i0];
+if(data4 && typeof data4 == "object" && !Array.isArray(data4)){
 if(!(false)){
-if(data3.from === undefined){
-const err13 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(data4.days === undefined){
+const err13 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "days"},message:"must have required property '"+"days"+"'"};
 if(vErrors === null){
 vErrors = [err13];
 }
@@ -15236,8 +15374,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data3.to === undefined){
-const err14 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "to"},message:"must have required property '"+"to"+"'"};
+if(data4.from === undefined){
+const err14 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
 if(vErrors === null){
 vErrors = [err14];
 }
@@ -15247,9 +15385,9 @@ vErrors.push(err14);
 errors++;
 }
 }
-for(const key1 in data3){
-if(!(((key1 === "days") || (key1 === "from")) || (key1 === "to"))){
-const err15 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(!(false)){
+if(data4.to === undefined){
+const err15 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/required",keyword:"required",params:{missingProperty: "to"},message:"must have required property '"+"to"+"'"};
 if(vErrors === null){
 vErrors = [err15];
 }
@@ -15259,14 +15397,9 @@ vErrors.push(err15);
 errors++;
 }
 }
-if(data3.days !== undefined){
-let data4 = data3.days;
-if(Array.isArray(data4)){
-const len1 = data4.length;
-for(let i1=0; i1<len1; i1++){
-let data5 = data4[i1];
-if(!((typeof data5 == "number") && (!(data5 % 1) && !isNaN(data5)))){
-const err16 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key1 in data4){
+if(!(((key1 === "days") || (key1 === "from")) || (key1 === "to"))){
+const err16 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err16];
 }
@@ -15275,9 +15408,15 @@ vErrors.push(err16);
 }
 errors++;
 }
-if(typeof data5 == "number"){
-if(data5 > 7 || isNaN(data5)){
-const err17 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 7},message:"must be <= 7"};
+}
+if(data4.days !== undefined){
+let data5 = data4.days;
+if(Array.isArray(data5)){
+const len1 = data5.length;
+for(let i1=0; i1<len1; i1++){
+let data6 = data5[i1];
+if(!((typeof data6 == "number") && (!(data6 % 1) && !isNaN(data6)))){
+const err17 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err17];
 }
@@ -15286,8 +15425,9 @@ vErrors.push(err17);
 }
 errors++;
 }
-if(data5 < 1 || isNaN(data5)){
-const err18 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(typeof data6 == "number"){
+if(data6 > 7 || isNaN(data6)){
+const err18 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 7},message:"must be <= 7"};
 if(vErrors === null){
 vErrors = [err18];
 }
@@ -15296,25 +15436,35 @@ vErrors.push(err18);
 }
 errors++;
 }
-}
-}
-let i2 = data4.length;
-let j0;
-if(i2 > 1){
-const indices0 = {};
-for(;i2--;){
-let item0 = data4[i2];
-if(!((typeof item0 == "number") && (!(item0 % 1) && !isNaN(item0)))){
-continue;
-}
-if(typeof indices0[item0] == "number"){
-j0 = indices0[item0];
-const err19 = {instancePath:instancePath+"/periods/" + i0+"/days",schemaPath:"#/properties/periods/items/properties/days/uniqueItems",keyword:"uniqueItems",params:{i: i2, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i2+" are identical)"};
+if(data6 < 1 || isNaN(data6)){
+const err19 = {instancePath:instancePath+"/periods/" + i0+"/days/" + i1,schemaPath:"#/properties/periods/items/properties/days/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err19];
 }
 else {
 vErrors.push(err19);
+}
+errors++;
+}
+}
+}
+let i2 = data5.length;
+let j0;
+if(i2 > 1){
+const indices0 = {};
+for(;i2--;){
+let item0 = data5[i2];
+if(!((typeof item0 == "number") && (!(item0 % 1) && !isNaN(item0)))){
+continue;
+}
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err20 = {instancePath:instancePath+"/periods/" + i0+"/days",schemaPath:"#/properties/periods/items/properties/days/uniqueItems",keyword:"uniqueItems",params:{i: i2, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i2+" are identical)"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
 }
 errors++;
 break;
@@ -15324,21 +15474,7 @@ indices0[item0] = i2;
 }
 }
 else {
-const err20 = {instancePath:instancePath+"/periods/" + i0+"/days",schemaPath:"#/properties/periods/items/properties/days/type",keyword:"type",params:{type: "array"},message:"must be array"};
-if(vErrors === null){
-vErrors = [err20];
-}
-else {
-vErrors.push(err20);
-}
-errors++;
-}
-}
-if(data3.from !== undefined){
-let data6 = data3.from;
-if(typeof data6 === "string"){
-if(func3(data6) > 5){
-const err21 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
+const err21 = {instancePath:instancePath+"/periods/" + i0+"/days",schemaPath:"#/properties/periods/items/properties/days/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err21];
 }
@@ -15348,8 +15484,11 @@ vErrors.push(err21);
 errors++;
 }
 }
-else {
-const err22 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data4.from !== undefined){
+let data7 = data4.from;
+if(typeof data7 === "string"){
+if(func3(data7) > 5){
+const err22 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
 if(vErrors === null){
 vErrors = [err22];
 }
@@ -15359,11 +15498,8 @@ vErrors.push(err22);
 errors++;
 }
 }
-if(data3.to !== undefined){
-let data7 = data3.to;
-if(typeof data7 === "string"){
-if(func3(data7) > 5){
-const err23 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
+else {
+const err23 = {instancePath:instancePath+"/periods/" + i0+"/from",schemaPath:"#/properties/periods/items/properties/from/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err23];
 }
@@ -15373,8 +15509,11 @@ vErrors.push(err23);
 errors++;
 }
 }
-else {
-const err24 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data4.to !== undefined){
+let data8 = data4.to;
+if(typeof data8 === "string"){
+if(func3(data8) > 5){
+const err24 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/maxLength",keyword:"maxLength",params:{limit: 5},message:"must NOT have more than 5 characters"};
 if(vErrors === null){
 vErrors = [err24];
 }
@@ -15384,9 +15523,8 @@ vErrors.push(err24);
 errors++;
 }
 }
-}
 else {
-const err25 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err25 = {instancePath:instancePath+"/periods/" + i0+"/to",schemaPath:"#/properties/periods/items/properties/to/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err25];
 }
@@ -15398,7 +15536,7 @@ errors++;
 }
 }
 else {
-const err26 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err26 = {instancePath:instancePath+"/periods/" + i0,schemaPath:"#/properties/periods/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err26];
 }
@@ -15410,7 +15548,7 @@ errors++;
 }
 }
 else {
-const err27 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err27 = {instancePath:instancePath+"/periods",schemaPath:"#/properties/periods/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err27];
 }
@@ -15419,12 +15557,24 @@ vErrors.push(err27);
 }
 errors++;
 }
+}
+}
+else {
+const err28 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
 validate22.errors = vErrors;
 return errors === 0;
 }
 
 export const specialDay_put = validate23;
-const schema24 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}}},"required":["id","name","date","periods"]};
+const schema24 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}},"until":{"type":"string","format":"date"},"yearly":{"const":true},"schedules":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":200,"uniqueItems":true}},"required":["id","name","date","periods"]};
 const formats0 = exportsOf(module1).fullFormats.date;
 
 function validate23(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
@@ -15480,7 +15630,7 @@ errors++;
 }
 }
 for(const key0 in data){
-if(!((((key0 === "id") || (key0 === "name")) || (key0 === "date")) || (key0 === "periods"))){
+if(!(((((((key0 === "id") || (key0 === "name")) || (key0 === "date")) || (key0 === "periods")) || (key0 === "until")) || (key0 === "yearly")) || (key0 === "schedules"))){
 const err4 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err4];
@@ -15723,14 +15873,146 @@ vErrors.push(err23);
 errors++;
 }
 }
-}
-else {
-const err24 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data.until !== undefined){
+let data7 = data.until;
+if(typeof data7 === "string"){
+if(!(formats0.validate(data7))){
+const err24 = {instancePath:instancePath+"/until",schemaPath:"#/properties/until/format",keyword:"format",params:{format: "date"},message:"must match format \""+"date"+"\""};
 if(vErrors === null){
 vErrors = [err24];
 }
 else {
 vErrors.push(err24);
+}
+errors++;
+}
+}
+else {
+const err25 = {instancePath:instancePath+"/until",schemaPath:"#/properties/until/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data.yearly !== undefined){
+if(true !== data.yearly){
+const err26 = {instancePath:instancePath+"/yearly",schemaPath:"#/properties/yearly/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+if(data.schedules !== undefined){
+let data9 = data.schedules;
+if(Array.isArray(data9)){
+if(data9.length > 200){
+const err27 = {instancePath:instancePath+"/schedules",schemaPath:"#/properties/schedules/maxItems",keyword:"maxItems",params:{limit: 200},message:"must NOT have more than 200 items"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+const len1 = data9.length;
+for(let i1=0; i1<len1; i1++){
+let data10 = data9[i1];
+if(typeof data10 === "string"){
+if(func3(data10) > 80){
+const err28 = {instancePath:instancePath+"/schedules/" + i1,schemaPath:"#/properties/schedules/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+if(func3(data10) < 1){
+const err29 = {instancePath:instancePath+"/schedules/" + i1,schemaPath:"#/properties/schedules/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+if(!pattern0.test(data10)){
+const err30 = {instancePath:instancePath+"/schedules/" + i1,schemaPath:"#/properties/schedules/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+}
+else {
+const err31 = {instancePath:instancePath+"/schedules/" + i1,schemaPath:"#/properties/schedules/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+let i2 = data9.length;
+let j0;
+if(i2 > 1){
+const indices0 = {};
+for(;i2--;){
+let item0 = data9[i2];
+if(typeof item0 !== "string"){
+continue;
+}
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err32 = {instancePath:instancePath+"/schedules",schemaPath:"#/properties/schedules/uniqueItems",keyword:"uniqueItems",params:{i: i2, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i2+" are identical)"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+break;
+}
+indices0[item0] = i2;
+}
+}
+}
+else {
+const err33 = {instancePath:instancePath+"/schedules",schemaPath:"#/properties/schedules/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+}
+else {
+const err34 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
 }
 errors++;
 }

@@ -11,6 +11,8 @@ import {
   groupFault,
   put,
   sameCard,
+  specialDayFault,
+  specialDayWords,
   validityFault,
   type Change,
   type Facts,
@@ -161,19 +163,23 @@ const time = { type: 'string', maxLength: 5 } as const
 export const schedulePut = defineCommand<Schedule>()({
   name: 'schedule.put',
   roles: everyFitter,
-  schema: object({
-    id,
-    name,
-    periods: {
-      type: 'array',
-      maxItems: 30,
-      items: object({
-        days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, uniqueItems: true },
-        from: time,
-        to: time,
-      }),
+  schema: object(
+    {
+      id,
+      name,
+      everyDay: { const: true },
+      periods: {
+        type: 'array',
+        maxItems: 30,
+        items: object({
+          days: { type: 'array', items: { type: 'integer', minimum: 1, maximum: 7 }, uniqueItems: true },
+          from: time,
+          to: time,
+        }),
+      },
     },
-  }),
+    ['everyDay'],
+  ),
   apply(facts, p) {
     for (const [i, period] of p.periods.entries()) {
       const fault = periodFault(period)
@@ -196,7 +202,12 @@ export const scheduleRemove = defineCommand<{ id: string }>()({
       const barred = barredOn === undefined || barredOn === p.id ? {} : { barredOn }
       return put(facts, 'door', { ...door, behaviour: { ...behaviour, ...free, ...barred } })
     })
-    return [...withRules(facts, (r) => r.schedule === p.id), ...doors, ...drop(facts, 'schedule', p.id)]
+    const days = all(facts, 'specialDay').flatMap((day) => {
+      if (!day.schedules?.includes(p.id)) return []
+      const schedules = day.schedules.filter((s) => s !== p.id)
+      return schedules.length ? [put(facts, 'specialDay', { ...day, schedules })] : drop(facts, 'specialDay', day.id)
+    })
+    return [...withRules(facts, (r) => r.schedule === p.id), ...doors, ...days, ...drop(facts, 'schedule', p.id)]
   },
   words: (f, p) => `Removed schedule ${f.schedule[p.id]?.name ?? ''}, with the rules on it`,
 })
@@ -212,20 +223,29 @@ export const specialDayRemove = defineCommand<{ id: string }>()({
 export const specialDayPut = defineCommand<SpecialDay>()({
   name: 'specialDay.put',
   roles: everyFitter,
-  schema: object({
-    id,
-    name,
-    date: { type: 'string', format: 'date' },
-    periods: { type: 'array', maxItems: 10, items: object({ from: time, to: time }) },
-  }),
+  schema: object(
+    {
+      id,
+      name,
+      date: { type: 'string', format: 'date' },
+      periods: { type: 'array', maxItems: 10, items: object({ from: time, to: time }) },
+      until: { type: 'string', format: 'date' },
+      yearly: { const: true },
+      schedules: { type: 'array', items: id, maxItems: 200, uniqueItems: true },
+    },
+    ['until', 'yearly', 'schedules'],
+  ),
   apply(facts, p) {
+    const wrong = specialDayFault(p, all(facts, 'specialDay'))
+    if (wrong) throw new Refusal(wrong.says, wrong.field)
+    for (const schedule of p.schedules ?? []) existing(facts.schedule[schedule], 'schedule', schedule)
     for (const [i, period] of p.periods.entries()) {
       const fault = periodFault(period)
       if (fault) throw new Refusal(fault, `periods.${i}`)
     }
     return [put(facts, 'specialDay', p)]
   },
-  words: (_f, p) => `Special day ${p.date} ${p.name}`,
+  words: (_f, p) => `Special day ${specialDayWords(p)} ${p.name}`,
 })
 
 export const testCardsPut = defineCommand<TestCards>()({

@@ -128,6 +128,10 @@ export function doorController(
       cardFormats: doors === 2 ? ['wiegand26', 'wiegand34'] : ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
       // Nor does it keep in mind who came first, or who is in.
       abilities: doors === 2 ? ['preAlarm', 'unlockDelay', 'ownHours', 'reentry'] : [...doorAbilities],
+      times:
+        doors === 2
+          ? { schedules: 12, periodsADay: 4, specialDays: 24 }
+          : { schedules: 64, periodsADay: 8, specialDays: 64 },
       feedVolts: 13.6,
       feedA: doors,
       factory: { address: factoryAddress, user: 'startup', password: 'factory' },

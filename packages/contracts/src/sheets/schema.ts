@@ -60,9 +60,17 @@ const controller = object(
     ),
     functions: t('What it can be told that a part does', list({ enum: partFunctions })),
     abilities: t('What it can do for a door besides', list({ enum: doorAbilities })),
+    times: t(
+      'How much of time it holds',
+      object({
+        schedules: t('Schedules', count),
+        periodsADay: t('Periods a day', count),
+        specialDays: t('Special days', count),
+      }),
+    ),
     ownReader: t('Port of its own reader', words),
   },
-  ['supervised', 'functions', 'abilities', 'ownReader'],
+  ['supervised', 'functions', 'abilities', 'times', 'ownReader'],
 )
 
 const coding = object(

@@ -40,6 +40,7 @@ const facts = (
   longestReleaseS: 99,
   cardFormats: ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
   abilities: ['preAlarm', 'unlockDelay', 'ownHours'],
+  times: { schedules: 6, periodsADay: 3, specialDays: 12 },
   feedVolts: feed.volts,
   feedA: feed.amps,
   factory: { address: factoryAddress, user: 'startup', password: 'factory' },

@@ -1,7 +1,8 @@
 import { all } from '../job/facts'
 import { doorsRunning } from '../doors/hours'
 import { recordKind } from '../job/kind'
-import type { Schedule, SpecialDay } from '../time/schedule'
+import type { Schedule } from '../time/schedule'
+import type { SpecialDay } from '../time/specialDays'
 import type { Group, Person, Rule, TestCards } from './records'
 import { groupsPassed, groupsUpwards } from './groups'
 import { controllersOf, controllersWith } from './reaching'
@@ -49,7 +50,7 @@ export const ruleKind = recordKind('rule', {
   touches: ({ doors }, facts) => ({ doors, access: controllersOf(facts, doors) }),
 })
 export const scheduleKind = recordKind('schedule', {
-  fields: { id: 'text', name: 'text', periods: 'list' },
+  fields: { id: 'text', name: 'text', periods: 'list', everyDay: 'flag?' },
   touches: ({ id }, facts) => ({
     access: [
       ...controllersWith(facts, (rule) => rule.schedule === id),
@@ -62,7 +63,15 @@ export const scheduleKind = recordKind('schedule', {
 })
 /** It replaces the week of every schedule. */
 export const specialDayKind = recordKind('specialDay', {
-  fields: { id: 'text', date: 'text', name: 'text', periods: 'list' },
+  fields: {
+    id: 'text',
+    date: 'text',
+    name: 'text',
+    periods: 'list',
+    until: 'text?',
+    yearly: 'flag?',
+    schedules: 'list?',
+  },
   touches: (_day, facts) => ({ access: all(facts, 'controller').map((c) => c.id) }),
 })
 /** Every script names them. */

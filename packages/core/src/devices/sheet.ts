@@ -137,6 +137,8 @@ export interface ControllerFacts {
   functions?: PartFunction[]
   /** What it can do for a door beyond its plain times; nothing where it is not said. */
   abilities?: DoorAbility[]
+  /** How much of time it holds; as much as is wanted where it is not said. */
+  times?: { schedules: number; periodsADay: number; specialDays: number }
   /** Port of the reader that is part of the device itself: a door station, a wall unit that drives its own lock. */
   ownReader?: string
 }

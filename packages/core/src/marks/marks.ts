@@ -11,6 +11,7 @@ import { hangsWords } from '../devices/words'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
+import { timeLimitFindings } from '../config/timeLimits'
 import { behaviourFindings } from '../doors/contradictions'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
@@ -270,6 +271,9 @@ function loadMark(
     return state('todo', 0, says)
   }
   const { wanted, held, known, differences } = configs(controller.id)
+  findings.push(...timeLimitFindings(controller.ref, boardOf(sheets, controller), wanted))
+  const full = findings.find((f) => f.grade === 'stop')
+  if (full) return state('stopped', 0, full.says)
   if (!known) return state('todo', 0, `${controller.ref} has not been loaded.`)
   const fault = facts.held[controller.id]?.fault
   if (fault) return state('stale', 1, `${controller.ref} could not be read back: ${fault}`)

@@ -67,6 +67,9 @@ export const behaviourRules: { [K in BehaviourKind & TestKind['kind']]: Rule<K> 
   },
   free: (kind, own) => {
     const free = find(own, 'mode', 'free')
+    const early = find(own, 'leaf', 'open')
+    if (early && (!free || early.at < free.at))
+      return notJudged('The leaf was opened before the controller had said that it is free. Do it again.', [early])
     if (!free) return waiting('Waiting for the door to be free.')
     const used = own.find((e) => e.kind === 'granted' || e.kind === 'exit' || e.kind === 'desk')
     if (used) return notJudged('A card or a button was used. Do it again with neither.', [free, used])

@@ -1,5 +1,6 @@
 import { all, type Facts } from '../job/facts'
 import { doorsOn } from '../devices/records'
+import { specialDayWords } from '../time/specialDays'
 import type { Door } from '../doors/door'
 import { doorsRunning } from '../doors/hours'
 
@@ -67,15 +68,25 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
     ),
   schedule(facts, id) {
     const freed = doorsRunning(facts, id).filter((d) => d.behaviour.freeOn === id)
+    const alone = all(facts, 'specialDay').filter((d) => d.schedules?.length === 1 && d.schedules[0] === id)
     const barred = doorsRunning(facts, id).filter((d) => d.behaviour.barredOn === id)
     return free(
       rulesGo(facts, (r) => r.schedule === id),
       freed.length ? `${refs(freed)} ${freed.length === 1 ? 'is' : 'are'} free at no time any more.` : '',
+      alone.length
+        ? `${count(alone.length, 'special day', 'special days')} of it alone ${alone.length === 1 ? 'goes' : 'go'} with it.`
+        : '',
       barred.length ? `${refs(barred)} ${barred.length === 1 ? 'is' : 'are'} barred at no time any more.` : '',
     )
   },
-  specialDay: (facts, id) =>
-    free(`On ${facts.specialDay[id]?.date ?? 'that day'} every schedule runs as on any such weekday.`),
+  specialDay(facts, id) {
+    const day = facts.specialDay[id]
+    const named = day?.schedules?.map((s) => facts.schedule[s]?.name ?? s).join(', ')
+    const when = day ? specialDayWords(day) : 'that day'
+    return free(
+      `On ${when} ${named ?? 'every schedule'} ${named?.includes(', ') ? 'run' : 'runs'} as on any such weekday.`,
+    )
+  },
   area(facts, id) {
     const doors = all(facts, 'door').filter((d) => d.from === id || d.to === id)
     const inside = all(facts, 'area').filter((a) => a.parent === id)

@@ -29,24 +29,83 @@ export function toICalendar(periods: readonly Period[]): string {
   )
 }
 
+/** One day or several, once or every year. */
+export interface DaysOfYear {
+  date: string
+  until?: string
+  yearly?: true
+}
+
+const compact = (date: string) => date.replaceAll('-', '')
+const nextDay = (date: string, by = 1) =>
+  new Date(Date.parse(`${date}T12:00:00Z`) + by * 86_400_000).toISOString().slice(0, 10)
+
+/** Special days as an iCalendar object: one event of whole days, its end the day after its last (RFC 5545, 3.6.1). */
+export const toDaysCalendar = ({ date, until, yearly }: DaysOfYear): string =>
+  [
+    'BEGIN:VCALENDAR',
+    'VERSION:2.0',
+    'PRODID:-//Rauta//Special days//EN',
+    'BEGIN:VEVENT',
+    'UID:1',
+    'DTSTAMP:19700101T000000Z',
+    `DTSTART;VALUE=DATE:${compact(date)}`,
+    ...(until === undefined ? [] : [`DTEND;VALUE=DATE:${compact(nextDay(until))}`]),
+    ...(yearly ? ['RRULE:FREQ=YEARLY'] : []),
+    'END:VEVENT',
+    'END:VCALENDAR',
+    '',
+  ].join('\r\n')
+
+/** The days of such an object, whatever else a device put into it. */
+export function fromDaysCalendar(text: string): DaysOfYear[] {
+  return eventsOf(text).flatMap((event) => {
+    const date = dateIn(event['DTSTART'])
+    if (date === null) return []
+    const end = dateIn(event['DTEND'])
+    const until = end === null ? date : nextDay(end, -1)
+    return [
+      {
+        date,
+        ...(until > date ? { until } : {}),
+        ...(/(?:^|;)FREQ=YEARLY(?:;|$)/.test(event['RRULE'] ?? '') ? { yearly: true as const } : {}),
+      },
+    ]
+  })
+}
+
+function dateIn(value: string | undefined): string | null {
+  const match = /^(\d{4})(\d\d)(\d\d)/.exec(value ?? '')
+  const date = match ? `${match[1]}-${match[2]}-${match[3]}` : ''
+  return Number.isNaN(Date.parse(`${date}T12:00:00Z`)) ? null : date
+}
+
 /** Weekly periods of an iCalendar object, or why they cannot be read. Only weekly VEVENTs in floating time are understood. */
 export function fromICalendar(text: string): { periods: Period[] } | { fault: string } {
-  const lines = text.replace(/\r?\n[ \t]/g, '').split(/\r?\n/)
   const periods: Period[] = []
+  for (const event of eventsOf(text)) {
+    const period = periodOf(event)
+    if ('fault' in period) return period
+    periods.push(period)
+  }
+  return { periods }
+}
+
+/** The events of an iCalendar object: each of its lines by its name, without parameters. */
+function eventsOf(text: string): Record<string, string>[] {
+  const found: Record<string, string>[] = []
   let event: Record<string, string> | null = null
-  for (const line of lines) {
-    if (line === 'BEGIN:VEVENT') event = {}
+  for (const line of text.replace(/\r?\n[ \t]/g, '').split(/\r?\n/)) {
+    if (line === 'BEGIN:VEVENT') event = Object.create(null) as Record<string, string>
     else if (line === 'END:VEVENT' && event) {
-      const period = periodOf(event)
-      if ('fault' in period) return period
-      periods.push(period)
+      found.push(event)
       event = null
     } else if (event) {
       const colon = line.indexOf(':')
       if (colon > 0) event[line.slice(0, colon).split(';')[0] ?? ''] = line.slice(colon + 1)
     }
   }
-  return { periods }
+  return found
 }
 
 function periodOf(event: Record<string, string>): Period | { fault: string } {

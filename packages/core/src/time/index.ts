@@ -1,4 +1,7 @@
 export * from './overlap'
+export * from './preview'
 export * from './schedule'
+export * from './specialDays'
+export * from './drawing'
 export * from './ical'
 export * from './wallClock'

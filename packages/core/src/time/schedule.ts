@@ -1,3 +1,4 @@
+import { specialDayOn, type SpecialDay } from './specialDays'
 import { wallClock, type WallClock } from './wallClock'
 
 /** Days as ISO 8601 numbers, 1 Monday to 7 Sunday; times as wall clock `HH:MM`, `24:00` allowed as an end. An end before its start means the next day. */
@@ -11,14 +12,8 @@ export interface Schedule {
   id: string
   name: string
   periods: Period[]
-}
-
-/** A date on which the given periods replace the weekly ones, for every schedule of the job; an empty list means closed all day. */
-export interface SpecialDay {
-  id: string
-  date: string
-  name: string
-  periods: { from: string; to: string }[]
+  /** Special days do not touch it: it runs every week alike. */
+  everyDay?: true
 }
 
 const minutes = (time: string): number | null => {
@@ -87,7 +82,7 @@ function periodsOn(
   specialDays: readonly SpecialDay[],
   day: WallClock,
 ): { from: string; to: string }[] {
-  const special = specialDays.find((d) => d.date === day.date)
+  const special = specialDayOn(schedule, specialDays, day.date)
   return special ? special.periods : schedule.periods.filter((p) => p.days.includes(day.weekday))
 }
 

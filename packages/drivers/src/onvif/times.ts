@@ -1,4 +1,12 @@
-import { fromICalendar, testSchedules, toICalendar, type Json } from '@rauta/core'
+import {
+  fromDaysCalendar,
+  fromICalendar,
+  testSchedules,
+  toDaysCalendar,
+  toICalendar,
+  type DaysOfYear,
+  type Json,
+} from '@rauta/core'
 import { scheduleCodec, specialDayGroupCodec, type OnvifSchedule, type OnvifSpecialDayGroup } from '@rauta/protocols'
 import { DeviceError } from '../errors'
 import { set } from './entity'
@@ -19,7 +27,7 @@ export function timesOf(
       .flatMap((d) => {
         used.add(d.group)
         const periods = d.ranges.map((r) => `${r.from.slice(0, 5)}-${r.until === '' ? '24:00' : r.until.slice(0, 5)}`)
-        return datesOf(byToken.get(d.group)).map((date) => ({ date, periods }))
+        return fromDaysCalendar(byToken.get(d.group)?.days ?? '').map((days) => ({ ...days, periods }))
       })
       .sort((a, b) => a.date.localeCompare(b.date))
     const periods = weekly.periods.map((p) => `${p.days.join('')} ${p.from}-${p.to}`).sort()
@@ -28,22 +36,11 @@ export function timesOf(
   return { schedules: read, loose: groups.filter((g) => !used.has(g.token)).map((g) => [g.token, { name: g.name }]) }
 }
 
-const datesOf = (group: OnvifSpecialDayGroup | undefined) =>
-  [...(group?.days ?? '').matchAll(/DTSTART[^:]*:(\d{4})(\d\d)(\d\d)/g)].map((m) => `${m[1]}-${m[2]}-${m[3]}`)
-const groupOf = (date: string): OnvifSpecialDayGroup => ({
-  token: `day-${date}`,
-  name: date,
-  days: [
-    'BEGIN:VCALENDAR',
-    'VERSION:2.0',
-    'PRODID:-//Rauta//Special days//EN',
-    'BEGIN:VEVENT',
-    'UID:1',
-    `DTSTART;VALUE=DATE:${date.replaceAll('-', '')}`,
-    'END:VEVENT',
-    'END:VCALENDAR',
-    '',
-  ].join('\r\n'),
+/** A group for the same days has the same token, whichever schedules use it. */
+const groupOf = (days: DaysOfYear): OnvifSpecialDayGroup => ({
+  token: ['day', days.date, days.until, days.yearly ? 'yearly' : undefined].filter(Boolean).join('-'),
+  name: [days.date, days.until].filter(Boolean).join(' to '),
+  days: toDaysCalendar(days),
 })
 /** A range whose end is left out ends at midnight (ONVIF schedule specification, from memory); an xs:time has no 24:00. */
 const time = (hm: string) => (hm === '24:00' ? '' : `${hm}:00`)
@@ -54,14 +51,14 @@ export async function writeSchedule(session: OnvifSession, token: string, value:
     from: (p.split(' ')[1] ?? '').split('-')[0] ?? '',
     to: p.split('-')[1] ?? '',
   }))
-  const special = value['special'] as { date: string; periods: string[] }[]
-  for (const day of special) await set(session, specialDayGroupCodec, groupOf(day.date))
+  const special = value['special'] as unknown as (DaysOfYear & { periods: string[] })[]
+  for (const day of special) await set(session, specialDayGroupCodec, groupOf(day))
   const schedule: OnvifSchedule = {
     token,
     name: text(value['name']),
     standard: toICalendar(testSchedules[token] ?? periods),
     specialDays: special.map((d) => ({
-      group: groupOf(d.date).token,
+      group: groupOf(d).token,
       ranges: d.periods.map((p) => ({ from: time(p.split('-')[0] ?? ''), until: time(p.split('-')[1] ?? '') })),
     })),
   }

@@ -9,7 +9,7 @@ import {
   type WiredOutput,
   type WiredReader,
 } from '@rauta/protocols'
-import { inForce, localTime } from './calendar'
+import { daysCover, inForce, localTime } from './calendar'
 import { Pairs, Whereabouts, type Reading } from './entering'
 import type { World } from '../site/world'
 import type { Memory } from './memory'
@@ -452,14 +452,8 @@ export class DoorFirmware {
     const { Schedule, SpecialDayGroup } = this.unit.memory.entities
     const schedule = Schedule[token]
     if (!schedule) return false
-    const specials = new Map(
-      schedule.specialDays.flatMap((d) => {
-        const dates = [...(SpecialDayGroup[d.group]?.days ?? '').matchAll(/DTSTART[^:]*:(\d{4})(\d\d)(\d\d)/g)].map(
-          (m) => `${m[1]}-${m[2]}-${m[3]}`,
-        )
-        return dates.map((date): [string, { from: string; until: string }[]] => [date, d.ranges])
-      }),
-    )
+    const specials = (date: string) =>
+      schedule.specialDays.find((d) => daysCover(SpecialDayGroup[d.group]?.days ?? '', date))?.ranges
     return inForce(schedule.standard, specials, localTime(this.unit.deviceNow(), this.unit.memory.zone))
   }
 }

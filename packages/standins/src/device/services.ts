@@ -116,6 +116,29 @@ function entityHandlers<T extends { token: string }>(
   }
 }
 
+/** As many of a kind as this type of device holds, and no more. */
+function limited<T extends { token: string }>(
+  codec: EntityCodec<T>,
+  table: 'Schedule' | 'SpecialDayGroup',
+  most: 'schedules' | 'specialDays',
+  subcode: string,
+): Record<string, Handler> {
+  const handlers = entityHandlers(codec, table)
+  const set = `Set${codec.name}`
+  return {
+    ...handlers,
+    [set]: (call) => {
+      const held = call.unit.memory.entities[table]
+      const element = child(call.body, codec.name)
+      const token = element ? codec.read(element).token : ''
+      const limit = call.unit.sheet?.times?.[most] ?? Infinity
+      if (!held[token] && Object.keys(held).length >= limit)
+        throw new Fault('Receiver', subcode, `${limit} are held at most.`)
+      return (handlers[set] as Handler)(call)
+    },
+  }
+}
+
 const services = (base: string) =>
   (Object.entries(servicePaths) as [ServicePrefix, string][]).map(([prefix, path]) =>
     el(
@@ -531,8 +554,8 @@ const handlers: Record<string, Record<string, Handler>> = {
   [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'),
   [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
   [servicePaths.tsc]: {
-    ...entityHandlers(scheduleCodec, 'Schedule'),
-    ...entityHandlers(specialDayGroupCodec, 'SpecialDayGroup'),
+    ...limited(scheduleCodec, 'Schedule', 'schedules', 'ter:MaxSchedules'),
+    ...limited(specialDayGroupCodec, 'SpecialDayGroup', 'specialDays', 'ter:MaxSpecialDayGroups'),
   },
   [servicePaths.cx]: { ...wiring, ...behaviours, ...buses },
 }

@@ -131,18 +131,22 @@ const cardWords = {
   lost: 'the lost card',
   outOfHours: 'the card out of hours',
   unknown: 'the unknown card',
+  expired: 'the expired card',
+  longer: 'the card released for longer',
+  second: 'the second good card',
 } as const
 
 /** Which of the test cards the numbers are, as they are written on them. */
 function CardsNamed({ test }: { test: Test }) {
   const kit = useFacts().testCards['kit']
   if (!kit) return null
-  const named = (Object.keys(cardWords) as (keyof typeof cardWords)[]).filter((k) =>
-    test.cards.includes(cardData(kit[k])),
-  )
+  const named = (Object.keys(cardWords) as (keyof typeof cardWords)[]).flatMap((k) => {
+    const card = kit[k]
+    return card && test.cards.includes(cardData(card)) ? [`${cardName(card)} is ${cardWords[k]}.`] : []
+  })
   return named.length ? (
     <T size={17} face="mid">
-      {named.map((k) => `${cardName(kit[k])} is ${cardWords[k]}.`).join(' ')}
+      {named.join(' ')}
     </T>
   ) : null
 }

@@ -11,9 +11,9 @@ import { When } from '../../parts/When'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { useAfter } from '../shell/after'
-import { Week } from './Week'
-
-const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+import { AsRun } from './AsRun'
+import { dayNames, DrawnWeek } from './DrawnWeek'
+import { UsedBy } from './UsedBy'
 
 /** A schedule: its days and hours. */
 export function ScheduleForm({ id }: { id?: string }) {
@@ -24,7 +24,12 @@ export function ScheduleForm({ id }: { id?: string }) {
     command: 'schedule.put',
     draft: `schedule-${id ?? 'new'}`,
     first: before ?? { id: v7(), name: '', periods: [{ days: [1, 2, 3, 4, 5], from: '07:00', to: '17:00' }] },
-    payload: (s) => ({ ...s, name: s.name.trim() }),
+    payload: ({ id: own, name, periods, everyDay }) => ({
+      id: own,
+      name: name.trim(),
+      periods,
+      ...(everyDay ? { everyDay } : {}),
+    }),
     onSent: (s) => after(s.id),
   })
   const { value, put } = form
@@ -38,7 +43,12 @@ export function ScheduleForm({ id }: { id?: string }) {
       {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
       <Sheet>
         <Field label="Name" value={value.name} onChange={form.set('name')} error={form.error('name')} />
-        <Week periods={value.periods} />
+        <DrawnWeek periods={value.periods} onChange={(periods) => put({ periods })} />
+        <Tick
+          label="Runs every week alike: special days do not touch it"
+          on={value.everyDay ?? false}
+          onPress={() => put({ everyDay: value.everyDay ? undefined : true } as Partial<Schedule>)}
+        />
       </Sheet>
       {value.periods.map((period, i) => (
         <PeriodSheet
@@ -57,6 +67,8 @@ export function ScheduleForm({ id }: { id?: string }) {
           onPress={() => put({ periods: [...value.periods, { days: [6, 7], from: '08:00', to: '12:00' }] })}
         />
       </Sheet>
+      <AsRun schedule={value} />
+      {before ? <UsedBy id={before.id} /> : null}
       {before ? (
         <TakeAway kind="schedule" id={before.id} name={before.name} onGone={() => router.push('/time')} />
       ) : null}

@@ -1,36 +1,39 @@
-import { periodFault, type Period } from '@rauta/core'
+import { drawnDays, periodFault, type Period, type Span } from '@rauta/core'
 import { View } from 'react-native'
 import { useGround } from '../../theme'
 
+const share = (minute: number) => `${(minute / 1440) * 100}%` as const
+
+/** One day from midnight to midnight, with what is in force on it. */
+export function DayStrip({ spans, high = 7, over }: { spans: readonly Span[]; high?: number; over?: Span | null }) {
+  const ground = useGround()
+  const bar = ({ from, to }: Span, colour: string, i: number | string) => (
+    <View
+      key={i}
+      style={{
+        position: 'absolute',
+        left: share(from),
+        width: share(to - from),
+        height: high,
+        backgroundColor: colour,
+      }}
+    />
+  )
+  return (
+    <View style={{ height: high, backgroundColor: ground.line, pointerEvents: 'none' }}>
+      {spans.map((s, i) => bar(s, ground.slate, i))}
+      {over ? bar(over, ground.oxide, 'over') : null}
+    </View>
+  )
+}
+
 /** The week as seven strips of a day each. */
 export function Week({ periods }: { periods: readonly Period[] }) {
-  const ground = useGround()
-  const minute = (t: string) => Number(t.slice(0, 2)) * 60 + Number(t.slice(3, 5))
-  const spans = (day: number) =>
-    periods.flatMap((p) => {
-      if (periodFault(p)) return []
-      const from = minute(p.from)
-      const to = minute(p.to)
-      const before = p.days.includes(day === 1 ? 7 : day - 1) && to <= from ? [{ from: 0, to }] : []
-      return p.days.includes(day) ? [...before, { from, to: to <= from ? 1440 : to }] : before
-    })
+  const sound = periods.filter((p) => !periodFault(p))
   return (
     <View role="img" aria-label="The week" style={{ gap: 2, marginTop: 6 }}>
-      {[1, 2, 3, 4, 5, 6, 7].map((day) => (
-        <View key={day} style={{ height: 7, backgroundColor: ground.line }}>
-          {spans(day).map((s, i) => (
-            <View
-              key={i}
-              style={{
-                position: 'absolute',
-                left: `${(s.from / 1440) * 100}%`,
-                width: `${((s.to - s.from) / 1440) * 100}%`,
-                height: 7,
-                backgroundColor: ground.slate,
-              }}
-            />
-          ))}
-        </View>
+      {drawnDays(sound).map((spans, i) => (
+        <DayStrip key={i} spans={spans} />
       ))}
     </View>
   )

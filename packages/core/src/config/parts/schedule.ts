@@ -1,12 +1,14 @@
 import { all, type Facts } from '../../job/facts'
-import type { Period } from '../../time/schedule'
+import type { Period, Schedule } from '../../time/schedule'
+import { specialDaysOf } from '../../time/specialDays'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
 import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
 import { schedulesOfDoor } from '../../doors/hours'
 
-const lines = { type: 'array', items: { type: 'string' } }
+const text = { type: 'string' }
+const lines = { type: 'array', items: text }
 const names: Readonly<Record<string, string>> = { name: 'Name', periods: 'Periods', special: 'Special days' }
 
 /** Schedules of the test cards: always, and one minute a week that nobody stands at a door in. */
@@ -21,14 +23,17 @@ export const scheduleKind: PartKind = {
   schema: shape({
     name: { type: 'string' },
     periods: lines,
-    special: { type: 'array', items: shape({ date: { type: 'string' }, periods: lines }) },
+    special: {
+      type: 'array',
+      items: shape({ date: text, until: text, yearly: { type: 'boolean' }, periods: lines }, ['until', 'yearly']),
+    },
   }),
   want(scene) {
     const { facts } = scene
     const ids = [...rulesHere(scene).map((rule) => rule.schedule), ...scene.doors.flatMap(schedulesOfDoor)]
     const used = [...new Set(ids)].flatMap((id) => facts.schedule[id] ?? [])
     return Object.fromEntries(
-      used.map((s) => [s.id, { name: s.name, periods: periodsJson(s.periods), special: specialJson(facts) }]),
+      used.map((s) => [s.id, { name: s.name, periods: periodsJson(s.periods), special: specialJson(facts, s) }]),
     )
   },
   wantForTests() {
@@ -58,11 +63,13 @@ export const scheduleKind: PartKind = {
   field: (field, value) => ({ name: fieldName(names, field), says: plainWords(value) }),
 }
 
-function specialJson(facts: Facts): Json {
-  return all(facts, 'specialDay')
-    .sort((a, b) => a.date.localeCompare(b.date))
-    .map((day) => ({ date: day.date, periods: day.periods.map((p) => `${p.from}-${p.to}`) }))
-}
+const specialJson = (facts: Facts, schedule: Schedule): Json =>
+  specialDaysOf(schedule, all(facts, 'specialDay')).map((day) => ({
+    date: day.date,
+    ...(day.until === undefined ? {} : { until: day.until }),
+    ...(day.yearly ? { yearly: true } : {}),
+    periods: day.periods.map((p) => `${p.from}-${p.to}`),
+  }))
 
 function periodsJson(periods: readonly Period[]): Json {
   return periods.map((p) => `${[...p.days].sort((a, b) => a - b).join('')} ${p.from}-${p.to}`).sort()
