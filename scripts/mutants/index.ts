@@ -15,6 +15,7 @@ import { join, resolve } from 'node:path'
 import { busMutants } from './bus'
 import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
+import { behaviourMutants } from './behaviour'
 import { peopleMutants } from './people'
 import { takingMutants } from './taking'
 
@@ -84,9 +85,14 @@ function tryMutant({ file, find, put, tests, wire }: Mutant): 'killed' | 'surviv
 
 prepare()
 const word = process.argv[2]
-const chosen = [...mutants, ...busMutants, ...takingMutants, ...peopleMutants, ...heldAgainst].filter(
-  (m) => !word || m.name.includes(word),
-)
+const chosen = [
+  ...mutants,
+  ...busMutants,
+  ...takingMutants,
+  ...peopleMutants,
+  ...behaviourMutants,
+  ...heldAgainst,
+].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {
   const { passed, count } = runTests(pattern, wire)
   if (passed && count > 0) continue

@@ -10,6 +10,7 @@ import {
   marksOf,
   scriptFor,
   testDigest,
+  unlike,
   type Behaviour,
   type DeviceEvent,
   type Finding,
@@ -116,6 +117,23 @@ describe('what a door does beyond its plain times', () => {
       ['barred-exit-R2', 'barred'],
     ])
     expect(ways(job({ freeOn: 'day' }))).toEqual([])
+  })
+
+  it('at a door with hours of its own every test says how it shall stand meanwhile, and none does elsewhere', () => {
+    const standing = (w: World) =>
+      script(w)
+        .filter((t) => t.rehearse === null)
+        .map((t) => t.id)
+    expect(standing(job({ freeOn: 'day' }))).toEqual(['before-load'])
+    expect(standing(job({ barredOn: 'night' }))).toEqual(['before-load'])
+    expect(new Set(script(job({ reentryS: 60 })).map((t) => t.rehearse))).toEqual(new Set([null]))
+    const forgets = (w: World) =>
+      script(w)
+        .filter((t) => t.cards.length > 0 && t.id !== 'before-load')
+        .map((t) => t.forget)
+    expect(new Set(forgets(job({ reentryS: 60 })))).toEqual(new Set([true]))
+    expect(new Set(forgets(job({ passback: 'tell' })))).toEqual(new Set([true]))
+    expect(new Set(forgets(job({ freeOn: 'day' })))).toEqual(new Set([false]))
   })
 
   it('only the test of a setting goes stale when it changes', () => {
@@ -252,6 +270,100 @@ describe('a door’s own hours', () => {
   ])('refuses %s', (_what, over, at) => {
     const w = job()
     expect(() => behave(w, over)).toThrow(expect.objectContaining({ field: at }) as Error)
+  })
+})
+
+describe('what a controller holds of time', () => {
+  /** With room for one schedule besides those of the test cards, two periods a day and one special day. */
+  const little = {
+    ...sheets,
+    'controller-4': {
+      ...sheets['controller-4'],
+      controller: { ...sheets['controller-4']?.controller, times: { schedules: 3, periodsADay: 2, specialDays: 1 } },
+    },
+  } as typeof sheets
+  const full = (w: World) =>
+    marksOf(w.facts, w.door(), little)
+      .load.findings.filter((f) => f.rule.endsWith('-full'))
+      .map((f) => `${f.grade} ${f.rule}`)
+
+  it('more than that stops its doors before anything is sent, and no more than that does not', () => {
+    const w = job()
+    expect(full(w)).toEqual([])
+    w.do('specialDay.put', { id: 'a', date: '2027-05-01', name: 'A', periods: [] })
+    expect(full(w)).toEqual([])
+    w.do('specialDay.put', { id: 'b', date: '2027-05-03', name: 'B', periods: [] })
+    expect(full(w)).toEqual(['stop special-days-full'])
+    w.do('specialDay.put', { id: 'b', date: '2027-05-03', name: 'B', periods: [], schedules: ['night'] })
+    expect(full(w)).toEqual([])
+    const day = (from: string, to: string) => ({ days: [1, 2, 3, 4, 5, 6, 7], from, to })
+    const put = (...periods: object[]) => w.do('schedule.put', { id: 'day', name: 'Day', periods })
+    put(day('08:00', '10:00'), day('12:00', '13:00'))
+    expect(full(w)).toEqual([])
+    put(day('08:00', '10:00'), day('22:00', '05:00'))
+    // What reaches in from the evening before is a third on that day.
+    expect(full(w)).toEqual(['stop periods-full'])
+    put(day('08:00', '10:00'))
+    w.do('specialDay.put', {
+      id: 'a',
+      date: '2027-05-01',
+      name: 'A',
+      periods: [
+        { from: '08:00', to: '09:00' },
+        { from: '10:00', to: '11:00' },
+        { from: '12:00', to: '13:00' },
+      ],
+    })
+    expect(full(w)).toEqual(['stop periods-full'])
+    w.do('specialDay.remove', { id: 'a' })
+    behave(w, { barredOn: 'night' })
+    expect(full(w)).toEqual(['stop schedules-full'])
+    expect(marksOf(w.facts, w.door(), little).load.sign).toBe('stopped')
+  })
+
+  it('a special day goes with the only schedule that it replaces; of several it keeps the others', () => {
+    const w = job()
+    w.do('specialDay.put', { id: 'a', date: '2027-05-01', name: 'A', periods: [], schedules: ['night'] })
+    w.do('specialDay.put', { id: 'b', date: '2027-05-02', name: 'B', periods: [], schedules: ['night', 'day'] })
+    expect(hangingOn(w.facts, 'schedule', 'night').goes.join(' ')).toContain('1 special day of it alone goes with it')
+    expect(hangingOn(w.facts, 'specialDay', 'b').goes.join(' ')).toContain('Night, Day run as on any such weekday')
+    w.do('schedule.remove', { id: 'night' })
+    expect(Object.values(w.facts.specialDay).map((d) => [d.id, d.schedules])).toEqual([['b', ['day']]])
+  })
+
+  it('what is told of a schedule are its own special days alone, in one form', () => {
+    const w = job({ barredOn: 'night' })
+    w.do('specialDay.put', { id: 'a', date: '2027-12-24', until: '2027-12-26', yearly: true, name: 'A', periods: [] })
+    w.do('schedule.put', { ...w.facts.schedule['night'], everyDay: true })
+    expect(w.wanted()['schedule/day']).toMatchObject({
+      special: [{ date: '2027-12-24', until: '2027-12-26', yearly: true, periods: [] }],
+    })
+    expect(w.wanted()['schedule/night']).toMatchObject({ special: [] })
+  })
+})
+
+describe('doors that behave alike', () => {
+  it('take over what can be the same, keep how their contacts rest, and are taken back as one', () => {
+    const w = job({ preAlarmS: 5, freeOn: 'day', releaseS: 9 } as Partial<Behaviour>)
+    w.do('door.edit', { id: 'D-01', fields: { behaviour: { ...w.door().behaviour, releaseS: 9, exitIdle: 'closed' } } })
+    w.do('door.add', {
+      id: 'D-02',
+      fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', hardware: strikeHardware },
+    })
+    const before = w.door('D-02').behaviour
+    expect(unlike(w.facts, before, w.door().behaviour).map((f) => `${f.field} ${f.now} ${f.then}`)).toEqual([
+      'releaseS 5 s 9 s',
+      'preAlarmS not set 5 s',
+      'freeOn not set Day',
+    ])
+    const changes = w.do('behaviour.copy', { from: 'D-01', doors: ['D-02', 'D-01'] })
+    expect(changes).toHaveLength(1)
+    expect(w.door('D-02').behaviour).toEqual({ ...before, releaseS: 9, preAlarmS: 5, freeOn: 'day' })
+    expect(() => w.do('behaviour.copy', { from: 'D-01', doors: ['D-02'] })).toThrow('behaves like it already')
+    // What the other has not is taken away again.
+    behave(w, {})
+    w.do('behaviour.copy', { from: 'D-01', doors: ['D-02'] })
+    expect(w.door('D-02').behaviour).toEqual({ ...before, releaseS: 9 })
   })
 })
 

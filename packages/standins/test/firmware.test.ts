@@ -1,3 +1,4 @@
+import fc from 'fast-check'
 import { makeClock, topics } from '@rauta/protocols'
 import { bitsOfCard } from '../src/site/rig'
 import { DoorFirmware, type Board } from '../src/device/doors'
@@ -236,5 +237,81 @@ describe('the firmware of a simulated door controller', () => {
     expect(seen).toEqual([1500])
     expect(topics.leaf).toBe('Door/State/DoorPhysicalState')
     expect(makeClock(2).factor).toBe(2)
+  })
+})
+
+/** Whatever a door is set to, and whatever was done before, it lets out whoever asks to leave, at once. */
+describe('nothing holds whoever leaves', () => {
+  const some = <T>(value: T) => fc.option(fc.constant(value), { nil: undefined })
+  const settings = fc.record({
+    unlockAfterS: some(30),
+    relockAt: some('Opening'),
+    freeOn: some('free'),
+    barredOn: some('barred'),
+    firstPerson: fc.boolean(),
+    pairWithinS: some(10),
+    reentryS: some(600),
+    passback: fc.constantFrom(undefined, 'Hard', 'Soft'),
+    passbackS: some(3600),
+  })
+  const before = fc.array(
+    fc.constantFrom('in', 'out', 'press', 'wait', 'Free', 'Controlled', 'Barred', 'FreeAfterFirst', 'lockDown'),
+    { maxLength: 6 },
+  )
+
+  const bits = bitsOfCard('AAAAAA')
+  it.each(['the exit button', 'the exit reader'])('by %s', (way) => {
+    fc.assert(
+      fc.property(settings, before, fc.integer({ min: 0, max: 7 * 24 }), (behaviour, acts, hour) => {
+        const b = board()
+        knownCard(b)
+        b.entities.DoorWiring['D']?.readers.push({
+          part: 'R2',
+          function: 'exitReader',
+          port: 'reader 2',
+          accessPoint: 'D.R2',
+        })
+        b.entities.AccessPoint['D.R1'] = { token: 'D.R1', name: '', areaFrom: 'out', areaTo: 'in', entity: 'D' }
+        b.entities.AccessPoint['D.R2'] = { token: 'D.R2', name: '', areaFrom: 'in', areaTo: 'out', entity: 'D' }
+        b.entities.AccessProfile['p']?.policies.push({ schedule: 's', entity: 'D.R2' })
+        for (const [token, from, to] of [
+          ['free', '08', '16'],
+          ['barred', '14', '22'],
+        ])
+          b.entities.Schedule[token ?? ''] = {
+            token: token ?? '',
+            name: '',
+            standard: `BEGIN:VEVENT\r\nDTSTART:19700105T${from}0000\r\nDTEND:19700105T${to}0000\r\nRRULE:FREQ=WEEKLY;BYDAY=MO,TU,WE,TH,FR,SA,SU\r\nEND:VEVENT`,
+            specialDays: [],
+          }
+        const set = Object.entries(behaviour).filter(([, v]) => v !== undefined && v !== false)
+        b.entities.DoorBehaviour['D'] = { token: 'D', ...Object.fromEntries(set) }
+        b.clock.turn(hour * 3_600_000)
+        b.firmware.lookAtHours()
+        const wiring = b.entities.DoorWiring['D']
+        if (!wiring) throw new Error('no wiring')
+        const press = () => {
+          b.input('input 2', true)
+          b.input('input 2', false)
+        }
+        for (const act of acts) {
+          if (act === 'in') b.firmware.cardRead('reader 1', bits)
+          else if (act === 'out') b.firmware.cardRead('reader 2', bits)
+          else if (act === 'press') press()
+          else if (act === 'wait') b.clock.turn(3000)
+          else if (act === 'lockDown') b.firmware.stand(wiring, 'Locked')
+          else b.firmware.rehearse(wiring, act, 900)
+        }
+        if (way === 'the exit button') press()
+        else b.firmware.cardRead('reader 2', bits)
+        expect([behaviour, acts, b.firmware.state('D').unlocked, b.relays.get('relay 1')]).toEqual([
+          behaviour,
+          acts,
+          true,
+          true,
+        ])
+      }),
+      { numRuns: 300 },
+    )
   })
 })

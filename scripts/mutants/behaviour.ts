@@ -1,0 +1,126 @@
+import type { Mutant } from './list'
+
+/** A door's own rules and hours, the special days, and what a controller can hold of it. */
+export const behaviourMutants: readonly Mutant[] = [
+  {
+    name: 'behaviour: what a controller cannot keep is let through',
+    file: 'packages/core/src/doors/contradictions.ts',
+    find: '.filter((a) => !able.includes(a))',
+    put: '.filter(() => false)',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: free and barred may meet',
+    file: 'packages/core/src/time/overlap.ts',
+    find: 'return from < Math.min(a.to, b.to) ? [from] : []',
+    put: 'return from < Math.min(a.to, b.to) - 60 ? [from] : []',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: a lock may be driven longer than its share',
+    file: 'packages/core/src/doors/contradictions.ts',
+    find: 'if (lock.duty !== undefined && lock.duty < 1)',
+    put: 'if (lock.duty !== undefined && lock.duty < 0)',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: who is in is kept without any way out that is read',
+    file: 'packages/core/src/doors/contradictions.ts',
+    find: "if (passback === 'refuse' && passbackS === undefined &&",
+    put: "if (passback === 'tell' && passbackS === undefined &&",
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: barred hours have no test of the way out',
+    file: 'packages/core/src/proving/behaviourTests.ts',
+    find: 'return [refused, ...byDevice, ...byReader]',
+    put: 'return [refused]',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: a door in its free hours is tested as it stands',
+    file: 'packages/core/src/proving/tests.ts',
+    find: "(loaded && hasOwnHours(door.behaviour) ? 'controlled' : null)",
+    put: 'null',
+    tests: 'contracts/test/behaviour|server/test/behaviour',
+  },
+  {
+    name: 'behaviour: the delay is not told',
+    file: 'packages/core/src/config/parts/behaviour.ts',
+    find: "if (can('unlockDelay'))",
+    put: 'if (false)',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: a lock that moved for one alone passes',
+    file: 'packages/core/src/proving/behaviourRules.ts',
+    find: "if (unlocked) return failed('The lock let go for one person alone.', [unlocked])",
+    put: '',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: any refusal the second time will do',
+    file: 'packages/core/src/proving/behaviourRules.ts',
+    find: 'return second.state === kind.reason',
+    put: 'return second.state !== kind.card',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: free with the forced-open alarm passes',
+    file: 'packages/core/src/proving/behaviourRules.ts',
+    find: `    const forced = find(own, 'alarm', 'forced')
+    if (forced) return forcedWhileFree(forced)
+    const unlocked = find`,
+    put: '    const unlocked = find',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: barred does not go before free',
+    file: 'packages/core/src/doors/hours.ts',
+    find: "if (on(behaviour.barredOn)) return 'barred'",
+    put: '',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: what reaches in from the evening is no period of the day',
+    file: 'packages/core/src/config/timeLimits.ts',
+    find: '...drawnDays(lines(periods).map(periodIn)).map((spans) => spans.length),',
+    put: '...[1, 2, 3, 4, 5, 6, 7].map((d) => lines(periods).filter((p) => p.includes(String(d))).length && 1),',
+    tests: 'contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: a special day touches every schedule',
+    file: 'packages/core/src/time/specialDays.ts',
+    find: '!everyDay && (day.schedules === undefined || day.schedules.includes(id))',
+    put: 'id !== null || everyDay === true || day.schedules === undefined',
+    tests: 'core/test/specialDays|contracts/test/behaviour',
+  },
+  {
+    name: 'behaviour: the last of several special days does not count',
+    file: 'packages/core/src/time/specialDays.ts',
+    find: 'return since >= 0 && since < length',
+    put: 'return since >= 0 && since < Math.max(1, length - 1)',
+    tests: 'core/test/specialDays',
+  },
+  {
+    name: 'behaviour: an hour that comes twice counts once',
+    file: 'packages/core/src/time/preview.ts',
+    find: "minutes: listed + (change?.kind === 'twice' ? within : -within),",
+    put: 'minutes: listed - within,',
+    tests: 'core/test/specialDays',
+  },
+  {
+    name: 'behaviour: drawing away leaves what reaches in from the evening',
+    file: 'packages/core/src/time/drawing.ts',
+    find: 'const left = evening.flatMap((s) => without(s, morning))',
+    put: 'const left = evening',
+    tests: 'core/test/specialDays',
+  },
+  {
+    name: 'behaviour: a copy brings the contacts along',
+    file: 'packages/core/src/doors/likeness.ts',
+    find: 'return { ...rest, ...shared } as Behaviour',
+    put: 'return { ...rest, ...shared, exitIdle: other.exitIdle } as Behaviour',
+    tests: 'contracts/test/behaviour',
+  },
+]
