@@ -82,7 +82,7 @@ const views: View[] = [
   { name: 'sign', path: '/doors/Q-01/sign', size: phone },
   { name: 'doors-wide', path: '/doors/C-02', size: wide },
   { name: 'plan-wide', path: '/doors/V-07/plan', size: wide },
-  { name: 'people-wide', path: '/people', size: wide },
+  { name: 'time-wide', path: '/time/sailings', size: wide },
   { name: 'waiting', path: '/doors/V-05/wire', size: phone, before: withoutSignal },
 ]
 

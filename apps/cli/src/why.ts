@@ -4,6 +4,7 @@ import {
   emptyFacts,
   groupFault,
   isDate,
+  nextChange,
   periodFault,
   scheduleActive,
   specialDayFault,
@@ -50,8 +51,17 @@ export function why(input: WhyInput): Outcome {
     localTime: wallText(atMs, input.zone),
     period: decision.passes && schedule ? periodThen(schedule, input.specialDays ?? [], atMs, input.zone) : null,
     specialDay: special ? { date: special.date, name: special.name } : null,
+    next: nextOf(facts, input, door, atMs),
   }
   return { code: decision.passes ? 0 : 1, out: JSON.stringify(answer) }
+}
+
+/** When the answer changes, and what it is from then on. */
+function nextOf(facts: Facts, input: WhyInput, door: Parameters<typeof decide>[2], atMs: number): object | null {
+  const next = nextChange(facts, input.person as Person, door, atMs)
+  if (!next) return null
+  const { passes, reason } = next.decision
+  return { at: new Date(next.at).toISOString(), localTime: wallText(next.at, input.zone), passes, reason }
 }
 
 /** A moment with its offset, so that it is the same wherever this runs. @throws Bad */

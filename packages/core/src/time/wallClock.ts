@@ -56,10 +56,13 @@ export function momentIn(zone: string, text: string): number | null {
     const wall = wallClock(ms, zone)
     return wall.date === wanted.date && wall.minute === wanted.minute
   }
-  // No zone is further from UTC than 14 hours; the shifts of daylight saving are whole quarters of an hour.
-  for (let quarters = -56; quarters <= 56; quarters++) {
-    const ms = asUtc + quarters * 15 * 60_000
-    if (shows(ms)) return ms
-  }
+  // No zone is further from UTC than 14 hours, and none changes its clocks twice within two days: what it is ahead before and after
+  // are all that it can be then. The greater comes first, so that of an hour that comes twice it is the first.
+  const ahead = [-14, 14].map((hours) => {
+    const near = asUtc + hours * 3_600_000
+    const wall = wallClock(near, zone)
+    return Date.parse(`${wall.date}T00:00:00Z`) + wall.minute * 60_000 - near
+  })
+  for (const offset of ahead.sort((x, y) => y - x)) if (shows(asUtc - offset)) return asUtc - offset
   return null
 }

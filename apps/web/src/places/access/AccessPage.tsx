@@ -8,9 +8,15 @@ import {
   decide,
   jobOf,
   momentIn,
+  nextChange,
+  wallText,
+  whereTo,
+  whoPasses,
+  type Door,
   periodWords,
   type Facts,
   type Group,
+  type Person,
   type Rule,
 } from '@rauta/core'
 import { router } from 'expo-router'
@@ -193,6 +199,24 @@ function GroupRow({ group, depth }: { group: Group; depth: number }) {
   )
 }
 
+/** Everybody who may come in at the door then, and everywhere the person may. */
+function ThenAndThere({ door, person, at }: { door: Door; person: Person; at: number }) {
+  const facts = useFacts()
+  const [open, setOpen] = useState(false)
+  if (!open)
+    return (
+      <Action kind="plain" label="Who else comes in there then, and where else they do" onPress={() => setOpen(true)} />
+    )
+  const people = whoPasses(facts, door, at).map((p) => p.name)
+  const doors = whereTo(facts, person, at).map((d) => d.ref)
+  return (
+    <View style={{ gap: 8 }}>
+      <T>{`${door.ref} then lets in ${counted(people.length, 'person', 'people')}: ${people.join(', ') || 'nobody'}.`}</T>
+      <T>{`${person.name} then comes in at ${counted(doors.length, 'door')}: ${doors.join(', ') || 'none'}.`}</T>
+    </View>
+  )
+}
+
 /** For a person, a door and a moment: what would happen and which rule decides. */
 function Why() {
   const facts = useFacts()
@@ -207,6 +231,7 @@ function Why() {
   if (!who || !where) return null
   const typed = when.trim() ? (momentIn(zone, when) ?? NaN) : Date.now()
   const answer = Number.isNaN(typed) ? null : decide(facts, who, where, typed)
+  const next = answer && nextChange(facts, who, where, typed)
   return (
     <Sheet title="Why">
       <Pick
@@ -231,6 +256,14 @@ function Why() {
       {answer ? (
         <Notice tone={answer.passes ? 'verdigris' : 'madder'}>{`${dayTime(typed, zone)}: ${answer.says}`}</Notice>
       ) : null}
+      {answer ? (
+        <T tone="quiet">
+          {next
+            ? `So until ${wallText(next.at, zone)}. Then: ${next.decision.says}`
+            : 'It stays so for the next two weeks.'}
+        </T>
+      ) : null}
+      {answer ? <ThenAndThere door={where} person={who} at={typed} /> : null}
     </Sheet>
   )
 }

@@ -8,15 +8,17 @@ import { doorsInOrder } from '../../state/worked'
 interface TicksProps {
   chosen: readonly string[]
   onChange: (doors: string[]) => void
+  /** A door that is not to be chosen. */ except?: string
 }
 
 /** Which doors: one by one, or all into an area in one tap. */
-export function DoorTicks({ chosen, onChange }: TicksProps) {
+export function DoorTicks({ chosen, onChange, except }: TicksProps) {
+  const doors = doorsInOrder(useFacts()).filter((d) => d.id !== except)
   const toggle = (id: string) => onChange(chosen.includes(id) ? chosen.filter((x) => x !== id) : [...chosen, id])
   return (
     <>
-      <AreaTicks chosen={chosen} onChange={onChange} />
-      {doorsInOrder(useFacts()).map((d) => (
+      <AreaTicks chosen={chosen} onChange={onChange} {...(except === undefined ? {} : { except })} />
+      {doors.map((d) => (
         <Tick key={d.id} label={`${d.ref} ${d.name}`} on={chosen.includes(d.id)} onPress={() => toggle(d.id)} />
       ))}
     </>
@@ -24,9 +26,9 @@ export function DoorTicks({ chosen, onChange }: TicksProps) {
 }
 
 /** All doors into an area, and into those inside it, in one tap; tapped again they are off. */
-function AreaTicks({ chosen, onChange }: TicksProps) {
+function AreaTicks({ chosen, onChange, except }: TicksProps) {
   const facts = useFacts()
-  const doors = doorsInOrder(facts)
+  const doors = doorsInOrder(facts).filter((d) => d.id !== except)
   const areas = areaTree(all(facts, 'area'))
     .map(({ area }) => ({ area, ids: doors.filter((d) => isInside(facts, d.to, area.id)).map((d) => d.id) }))
     .filter(({ ids }) => ids.length > 0)

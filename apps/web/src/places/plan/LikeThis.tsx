@@ -14,15 +14,14 @@ export function LikeThis({ door }: { door: Door }) {
   const [open, setOpen] = useState(false)
   const [chosen, setChosen] = useState<string[]>([])
   const [told, setTold] = useState<{ tone: 'madder' | 'verdigris'; says: string } | null>(null)
-  const others = chosen.filter((id) => id !== door.id)
-  const changed = others.flatMap((id) => {
+  const changed = chosen.flatMap((id) => {
     const other = facts.door[id]
     const fields = other ? unlike(facts, other.behaviour, door.behaviour) : []
     return other && fields.length ? [{ other, fields }] : []
   })
   const copy = async () => {
     try {
-      await send('behaviour.copy', { from: door.id, doors: others })
+      await send('behaviour.copy', { from: door.id, doors: chosen })
       setTold({
         tone: 'verdigris',
         says: `${changed.map((c) => c.other.ref).join(', ')}: behave like ${door.ref} now.`,
@@ -41,8 +40,8 @@ export function LikeThis({ door }: { door: Door }) {
   return (
     <Sheet title={`Doors that are to behave like ${door.ref} as it was saved`}>
       {told ? <Notice tone={told.tone}>{told.says}</Notice> : null}
-      <DoorTicks chosen={others} onChange={setChosen} />
-      {others.length && changed.length === 0 ? <T>They behave like it already.</T> : null}
+      <DoorTicks chosen={chosen} onChange={setChosen} except={door.id} />
+      {chosen.length && changed.length === 0 ? <T>They behave like it already.</T> : null}
       {changed.map(({ other, fields }) => (
         <T key={other.id} size={13}>
           <T face="mono" size={13}>

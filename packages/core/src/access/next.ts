@@ -1,0 +1,62 @@
+import { all, type Facts } from '../job/facts'
+import { jobOf } from '../job/records'
+import type { Door } from '../doors/door'
+import { schedulesOfDoor } from '../doors/hours'
+import { edgesOn } from '../time/edges'
+import { addDays } from '../time/preview'
+import { wallClock } from '../time/wallClock'
+import { decide, type Decision } from './decide'
+import { groupsPassed } from './groups'
+import type { Person, PersonCard } from './records'
+import { validityOf } from './validity'
+
+/** How far ahead is looked, days: two weeks, so that a weekly pattern is seen whole with a special day in it. */
+export const daysAhead = 15
+
+/**
+ * The next moment at which somebody's answer at a door changes, with what it is from then on; null where it stays as it is for
+ * two weeks. What hangs on who was there before, as who is in already, is not looked at.
+ * @param atMs milliseconds since 1970 UTC
+ */
+export function nextChange(
+  facts: Facts,
+  person: Person,
+  door: Door,
+  atMs: number,
+  card?: PersonCard,
+): { at: number; decision: Decision } | null {
+  const zone = jobOf(facts)?.zone ?? 'UTC'
+  const now = decide(facts, person, door, atMs, card)
+  const groups = new Set(groupsPassed(facts.group, person.groups))
+  const rules = all(facts, 'rule').filter((r) => groups.has(r.group) && r.doors.includes(door.id))
+  const schedules = [...new Set([...rules.map((r) => r.schedule), ...schedulesOfDoor(door)])].flatMap(
+    (id) => facts.schedule[id] ?? [],
+  )
+  const specials = all(facts, 'specialDay')
+  const { from, until } = validityOf(person, zone)
+  const own = [from, until].filter((m) => m !== undefined)
+  const today = wallClock(atMs, zone).date
+  for (let i = 0; i <= daysAhead; i++) {
+    const date = addDays(today, i)
+    const end = i < daysAhead ? undefined : Infinity
+    const edges = schedules.flatMap((s) => edgesOn(s, specials, date, zone))
+    const due = [...edges, ...own.filter((m) => wallClock(m, zone).date === date || end !== undefined)]
+    for (const at of due.filter((m) => m > atMs).sort((a, b) => a - b)) {
+      const decision = decide(facts, person, door, at, card)
+      if (decision.passes !== now.passes || decision.reason !== now.reason) return { at, decision }
+    }
+  }
+  return null
+}
+
+/** Everybody who may come in at a door at a moment, in the order of their names. */
+export const whoPasses = (facts: Facts, door: Door, atMs: number): Person[] =>
+  all(facts, 'person')
+    .filter((person) => decide(facts, person, door, atMs).passes)
+    .sort((a, b) => a.name.localeCompare(b.name))
+
+/** Every door that somebody may come in at at a moment, in the order of their references. */
+export const whereTo = (facts: Facts, person: Person, atMs: number): Door[] =>
+  all(facts, 'door')
+    .filter((door) => decide(facts, person, door, atMs).passes)
+    .sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
