@@ -14,6 +14,7 @@ import { peopleBench } from './people'
 import { planBench } from './plan'
 import { emptyShell } from './shell'
 import { grown, storeBench } from './store'
+import { whyBench } from './why'
 
 /** Measures what we claim, each beside its baseline in the same run. Machines are noisy: the ratios count. */
 /** People on the controller that is loaded: what a terminal of some size has. */
@@ -151,6 +152,7 @@ const alone: Record<string, () => Promise<void>> = {
   grown,
   events: eventsBench,
   bus: busBench,
+  why: whyBench,
 }
 const only = process.argv[2]
 if (only !== undefined) {
@@ -160,6 +162,7 @@ if (only !== undefined) {
 size()
 await planBench()
 await peopleBench()
+await whyBench()
 await boardBench()
 await pagesBench()
 await fieldBench()

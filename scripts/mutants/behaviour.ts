@@ -45,6 +45,13 @@ export const behaviourMutants: readonly Mutant[] = [
     tests: 'contracts/test/behaviour|server/test/behaviour',
   },
   {
+    name: 'behaviour: a door that is left by a card alone is locked from the screen',
+    file: 'packages/core/src/proving/orders.ts',
+    find: 'return leavesWithoutCard(door)\n    ? null',
+    put: 'return leavesWithoutCard(door) || door.parts.length > 0\n    ? null',
+    tests: 'contracts/test/behaviour',
+  },
+  {
     name: 'behaviour: the delay is not told',
     file: 'packages/core/src/config/parts/behaviour.ts',
     find: "if (can('unlockDelay'))",

@@ -8,7 +8,10 @@ import {
   hoursAt,
   judge,
   marksOf,
+  orderFault,
   scriptFor,
+  standsNow,
+  standsNowWords,
   testDigest,
   unlike,
   type Behaviour,
@@ -255,6 +258,28 @@ describe('a door’s own hours', () => {
     expect(says).toContain('comes first frees the door')
   })
 
+  it('are told with how long it stays so', () => {
+    const w = job({ freeOn: 'day', barredOn: 'night' })
+    const told = (text: string) => standsNow(w.facts, w.door(), at(text))
+    expect(told('2027-01-04T09:30:00')).toEqual({ hours: 'free', until: at('2027-01-04T17:00:00') })
+    expect(told('2027-01-04T23:00:00')).toEqual({ hours: 'barred', until: at('2027-01-05T05:00:00') })
+    // Over the weekend, until the next night.
+    expect(told('2027-01-09T06:00:00')).toEqual({ hours: 'controlled', until: at('2027-01-11T08:00:00') })
+    expect(standsNowWords(w.facts, w.door(), at('2027-01-04T09:30:00'))).toBe(
+      'By its own hours it is free for everybody until Monday 2027-01-04 17:00.',
+    )
+    w.do('schedule.put', {
+      id: 'day',
+      name: 'Day',
+      periods: [{ days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }],
+    })
+    behave(w, { freeOn: 'day' })
+    expect(told('2027-01-04T09:30:00')).toEqual({ hours: 'free', until: null })
+    behave(w, {})
+    expect(told('2027-01-04T09:30:00')).toBeNull()
+    expect(standsNowWords(w.facts, w.door(), at('2027-01-04T09:30:00'))).toBe('')
+  })
+
   it('a schedule that a door runs says so before it is taken away, and takes the hours with it', () => {
     const w = job({ freeOn: 'day', barredOn: 'night', firstPerson: true })
     expect(hangingOn(w.facts, 'schedule', 'night').goes.join(' ')).toContain('D-01 is barred at no time any more')
@@ -340,6 +365,20 @@ describe('what a controller holds of time', () => {
     })
     expect(w.wanted()['schedule/night']).toMatchObject({ special: [] })
   })
+})
+
+it('a door is locked from the screen only where whoever is inside gets out with no card', () => {
+  const fault = (hardware: Record<string, string>, over: Record<string, unknown> = {}) =>
+    orderFault('lock', smallJob(hardware, over).door())
+  expect(fault({ ...strikeHardware, exit: 'button-exit' })).toBeNull()
+  expect(fault({ ...strikeHardware, exitSensor: 'sensor-exit' })).toBeNull()
+  expect(fault(strikeHardware, { handle: true })).toBeNull()
+  expect(fault({ ...strikeHardware, exitReader: 'reader-slim' })).toContain('by a card alone')
+  expect(fault({ ...strikeHardware, exitReader: 'reader-slim' }, { otherWayOut: true })).toBeNull()
+  expect(fault(strikeHardware, { opening: 'cabinet' })).toBeNull()
+  expect(fault({ ...strikeHardware, exit: 'button-exit' }, { escapeRoute: true })).toContain('escape route')
+  const reader = smallJob({ ...strikeHardware, exitReader: 'reader-slim' }).door()
+  for (const order of ['release', 'holdOpen', 'normal'] as const) expect(orderFault(order, reader)).toBeNull()
 })
 
 describe('doors that behave alike', () => {

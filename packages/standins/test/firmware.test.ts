@@ -240,6 +240,33 @@ describe('the firmware of a simulated door controller', () => {
   })
 })
 
+it('free hours that end while the leaf is open: the warning and the alarm come in their time, and it locks once it is shut', () => {
+  const b = board()
+  knownCard(b)
+  const wiring = b.entities.DoorWiring['D']
+  const door = b.entities.Door['D']
+  if (!wiring || !door) throw new Error('no door')
+  b.entities.Door['D'] = { ...door, preAlarmS: 5 }
+  b.firmware.rehearse(wiring, 'Free', 900)
+  b.input('input 1', false)
+  b.clock.turn(60_000)
+  expect(b.words()).toEqual([
+    'DoorMode Unlocked',
+    'LockPhysicalState Unlocked',
+    'DigitalInput true',
+    'DoorPhysicalState Open',
+  ])
+  b.firmware.rehearse(wiring, null, 0)
+  b.clock.turn(15_000)
+  expect(b.words()).toEqual(['DoorMode Locked', 'DoorPreAlarm'])
+  b.clock.turn(5000)
+  expect(b.words()).toEqual(['DoorAlarm DoorOpenTooLong'])
+  b.input('input 1', true)
+  b.clock.turn(2000)
+  expect(b.words().slice(-1)).toEqual(['LockPhysicalState Locked'])
+  expect(b.relays.get('relay 1')).toBe(false)
+})
+
 /** Whatever a door is set to, and whatever was done before, it lets out whoever asks to leave, at once. */
 describe('nothing holds whoever leaves', () => {
   const some = <T>(value: T) => fc.option(fc.constant(value), { nil: undefined })
@@ -255,7 +282,7 @@ describe('nothing holds whoever leaves', () => {
     passbackS: some(3600),
   })
   const before = fc.array(
-    fc.constantFrom('in', 'out', 'press', 'wait', 'Free', 'Controlled', 'Barred', 'FreeAfterFirst', 'lockDown'),
+    fc.constantFrom('in', 'out', 'press', 'wait', 'Free', 'Controlled', 'Barred', 'FreeAfterFirst', 'heldOpen', 'back'),
     { maxLength: 6 },
   )
 
@@ -299,7 +326,8 @@ describe('nothing holds whoever leaves', () => {
           else if (act === 'out') b.firmware.cardRead('reader 2', bits)
           else if (act === 'press') press()
           else if (act === 'wait') b.clock.turn(3000)
-          else if (act === 'lockDown') b.firmware.stand(wiring, 'Locked')
+          else if (act === 'heldOpen') b.firmware.stand(wiring, 'LockedOpen')
+          else if (act === 'back') b.firmware.stand(wiring, 'Locked')
           else b.firmware.rehearse(wiring, act, 900)
         }
         if (way === 'the exit button') press()

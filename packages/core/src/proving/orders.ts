@@ -1,3 +1,4 @@
+import { keepsNobodyIn, type Door } from '../doors/door'
 import { recordKind } from '../job/kind'
 
 /** What a door may be told from the screen: let go once, stand open, stand locked, or go back to its settings. */
@@ -31,14 +32,25 @@ export function modeAfter(order: DoorOrder): StandingMode | null {
   return order === 'lock' ? 'lockedDown' : null
 }
 
+/** Whether somebody inside gets out with no card: by a device, a handle, another way, or because nobody can be inside. */
+const leavesWithoutCard = (door: Door): boolean =>
+  door.handle ||
+  door.otherWayOut === true ||
+  keepsNobodyIn(door) ||
+  door.parts.some((p) => p.role === 'exit' || p.role === 'exitSensor')
+
 /**
  * Why a door may not be told this, in words, or null. A door on an escape route is never locked from here: whether its exit still
- * opens it then is the controller's doing, and nobody's to try on people.
+ * opens it then is the controller's doing, and nobody's to try on people. Nor is one that is left by a reader alone: a door that
+ * is locked refuses every card.
  */
-export function orderFault(order: DoorOrder, door: { ref: string; escapeRoute: boolean }): string | null {
-  return order === 'lock' && door.escapeRoute
-    ? `${door.ref} lies on an escape route: it is not locked from here. Take it off the escape route in its plan first, if that is wrong.`
-    : null
+export function orderFault(order: DoorOrder, door: Door): string | null {
+  if (order !== 'lock') return null
+  if (door.escapeRoute)
+    return `${door.ref} lies on an escape route: it is not locked from here. Take it off the escape route in its plan first, if that is wrong.`
+  return leavesWithoutCard(door)
+    ? null
+    : `Whoever is inside ${door.ref} gets out by a card alone, and a door that is locked refuses every card: it is not locked from here. Plan an exit device, or say in its plan that there is another way out.`
 }
 
 declare module '../job/facts' {

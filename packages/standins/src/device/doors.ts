@@ -4,6 +4,7 @@ import {
   typeOfFormat,
   type DoorBehaviour,
   type DoorWiring,
+  type OnvifDoor,
   type RehearsedState,
   type WiredInput,
   type WiredOutput,
@@ -209,6 +210,14 @@ export class DoorFirmware {
     this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: toldHours[hours] })
     if (hours === 'free') this.release(wiring)
     else if (!state.leafOpen) this.lock(wiring)
+    else this.leftOpen(wiring, state)
+  }
+
+  /** Its free hours ended while somebody kept it open: it locks once it is shut, and stands open too long from now on. */
+  private leftOpen(wiring: DoorWiring, state: DoorState): void {
+    state.openedAfterRelease = true
+    const door = this.unit.memory.entities.Door[wiring.token]
+    if (door) this.watchOpen(wiring, state, door)
   }
 
   /** Looks at the hours of every door, and again at each full minute while any door has hours. */
@@ -401,18 +410,27 @@ export class DoorFirmware {
     if (!state.unlocked && wiring.forcedAlarm && !broken) this.alarm(wiring, state, 'DoorForcedOpen')
     state.openedAfterRelease = state.unlocked
     if (this.staysOpen(state)) return
-    const openS = (state.extended ? door.extendedOpenS : undefined) ?? door.openS
-    const after = (seconds: number, then: () => void) =>
-      this.unit.world.after(seconds * 1000 * this.unit.faults.timerFactor, then)
-    state.heldOpen = after(openS, () => this.alarm(wiring, state, 'DoorOpenTooLong'))
-    if (door.preAlarmS !== undefined)
-      state.preAlarm = after(Math.max(0, openS - door.preAlarmS), () =>
-        this.unit.emit(topics.preAlarm, { DoorToken: wiring.token }, {}),
-      )
+    this.watchOpen(wiring, state, door)
     if (state.unlocked && this.behaviourOf(wiring).relockAt === 'Opening') {
       state.relock?.()
       state.relock = this.unit.world.after(door.relockDelayS * 1000, () => this.lock(wiring))
     }
+  }
+
+  /** From now on the leaf may be open for the door's time. */
+  private watchOpen(wiring: DoorWiring, state: DoorState, door: OnvifDoor): void {
+    const openS = (state.extended ? door.extendedOpenS : undefined) ?? door.openS
+    const after = (seconds: number, then: () => void) =>
+      this.unit.world.after(seconds * 1000 * this.unit.faults.timerFactor, then)
+    state.heldOpen?.()
+    state.preAlarm?.()
+    state.heldOpen = after(openS, () => this.alarm(wiring, state, 'DoorOpenTooLong'))
+    state.preAlarm =
+      door.preAlarmS === undefined
+        ? null
+        : after(Math.max(0, openS - door.preAlarmS), () =>
+            this.unit.emit(topics.preAlarm, { DoorToken: wiring.token }, {}),
+          )
   }
 
   private closed(wiring: DoorWiring, state: DoorState): void {

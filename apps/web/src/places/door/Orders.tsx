@@ -1,4 +1,4 @@
-import { modeAfter, modeWords, orderFault, type Door, type DoorOrder } from '@rauta/core'
+import { modeAfter, modeWords, orderFault, standsNowWords, type Door, type DoorOrder } from '@rauta/core'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
@@ -44,9 +44,11 @@ export function Orders({ door }: { door: Door }) {
     setAsked(order)
   }
   const noLock = orderFault('lock', door)
+  const hours = standsNowWords(facts, door, Date.now())
   return (
     <Sheet title="Tell this door">
       {wrong ? <Notice tone="madder">{wrong.says}</Notice> : null}
+      {hours ? <T>{hours}</T> : null}
       {standing ? (
         <>
           <T
@@ -82,7 +84,9 @@ export function Orders({ door }: { door: Door }) {
           {standing?.mode === 'lockedDown' || noLock ? null : (
             <Action kind="plain" label={labels.lock} onPress={() => ask('lock')} />
           )}
-          {noLock ? <T tone="quiet">On an escape route it is not locked from here.</T> : null}
+          {noLock ? (
+            <T tone="quiet">{door.escapeRoute ? 'On an escape route it is not locked from here.' : noLock}</T>
+          ) : null}
         </View>
       )}
     </Sheet>
