@@ -36,6 +36,7 @@ for (const [size, viewport] of [
     await page.getByRole('button', { name: 'Take card 1 away' }).click()
     await expect(page.getByRole('textbox', { name: 'Number, card 1' })).toHaveCount(0)
     await page.getByRole('button', { name: 'Save the person' }).click()
+    await page.waitForURL((url) => !url.pathname.endsWith('/new'))
     await page.goto('/access')
     await page.getByRole('button', { name: `Visitors ${tag}, 1 person` }).click()
     await remove(page, `Visitors ${tag}`, /^1 person loses it\.$/)
@@ -50,6 +51,7 @@ for (const [size, viewport] of [
     await page.goto('/time/new')
     await page.getByRole('textbox', { name: 'Name', exact: true }).fill(`Nights ${tag}`)
     await page.getByRole('button', { name: 'Save the schedule' }).click()
+    await page.waitForURL((url) => !url.pathname.endsWith('/new'))
     await page.goto('/time')
     await page.getByRole('button', { name: `Nights ${tag}`, exact: true }).click()
     await remove(page, `Nights ${tag}`, /^Nothing hangs on it\.$/)
@@ -57,6 +59,7 @@ for (const [size, viewport] of [
     await page.getByLabel('Date').fill('2031-02-03')
     await page.getByRole('textbox', { name: 'What for' }).fill(tag)
     await page.getByRole('button', { name: 'Add the day' }).click()
+    await page.getByRole('button', { name: `2031-02-03 ${tag}`, exact: true }).click()
     await remove(page, '2031-02-03', /every schedule runs as on any such weekday/)
     await expect(page.getByText('2031-02-03')).toHaveCount(0)
 

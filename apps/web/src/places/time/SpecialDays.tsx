@@ -140,7 +140,7 @@ export function SpecialDays() {
           <>
             <Action
               kind="plain"
-              label="Leave it as it was"
+              label="Close without changing it"
               onPress={() => {
                 setEdited(null)
                 form.again(noDay())
