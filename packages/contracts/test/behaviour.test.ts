@@ -409,10 +409,17 @@ describe('doors that behave alike', () => {
 describe('verdicts on a door’s own rules', () => {
   const base = Date.parse('2026-11-24T09:00:00Z')
   const card = (w: World) => testOf(w, 'good-card').cards[0] ?? ''
-  const verdict = (w: World, id: string, events: DeviceEvent[]) =>
+  const verdict = (w: World, id: string, events: DeviceEvent[], ready = true) =>
     judge({
       test: testOf(w, id),
-      trial: { id: 'D-01', test: id, startedAt: base, by: 'vesa', boot: 'b1' },
+      trial: {
+        id: 'D-01',
+        test: id,
+        startedAt: base,
+        by: 'vesa',
+        boot: 'b1',
+        ...(ready ? { ready: true as const } : {}),
+      },
       door: 'D-01',
       controller: 'a1',
       events: events.map((e) => ({ ...e, door: e.door || 'D-01' })),
@@ -421,6 +428,16 @@ describe('verdicts on a door’s own rules', () => {
     }).state
   const at = (s: number, kind: DeviceEvent['kind'], state: string, over: Partial<DeviceEvent> = {}) =>
     event(base, s, kind, state, over)
+
+  it('nothing counts before the controller is ready, where it has to be made so', () => {
+    const w = job({ freeOn: 'day' })
+    const free = [at(0.2, 'mode', 'free'), at(0.3, 'lock', 'unlocked'), at(2, 'leaf', 'open')]
+    expect(verdict(w, 'free-hours', free, false)).toBe('waiting')
+    expect(verdict(w, 'free-hours', free)).toBe('passed')
+    const plain = job({ unlockAfterS: 3 })
+    const read = at(1, 'granted', 'granted', { card: card(plain), reader: 'R1' })
+    expect(verdict(plain, 'unlock-delay', [read, at(4, 'lock', 'unlocked')], false)).toBe('passed')
+  })
 
   it('a delay is held to its time: sooner, later and not at all are told apart', () => {
     const w = job({ unlockAfterS: 3 })

@@ -1,4 +1,4 @@
-import { heldOfKind, readKey, scriptFor, type Facts, type Test, type Trial } from '@rauta/core'
+import { heldOfKind, readKey, needsReady, put, scriptFor, type Facts, type Test, type Trial } from '@rauta/core'
 import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import { v7 } from 'uuid'
@@ -18,6 +18,7 @@ export class Rehearsals {
       for (const { kind, id } of entry.changes) {
         if (kind !== 'trial') continue
         const trial = facts.trial[id]
+        if (trial?.ready) continue
         if (trial) void this.begin(trial, facts).catch((error: Error) => this.context.logger.error(error))
         else if (this.standing.has(id)) this.later(id)
       }
@@ -28,24 +29,36 @@ export class Rehearsals {
     const door = facts.door[trial.id]
     const test = door && scriptFor(facts, door, sheetsFor(facts)).find((t) => t.id === trial.test)
     const controller = door?.placement?.controller
-    if (!test || !controller || (!test.rehearse && !test.forget)) return
+    if (!test || !controller || !needsReady(test)) return
     try {
       const driver = await provenDriver(this.context, controller, this.context.ending)
       if (!driver) throw new DeviceError('unsupported', 'its controller is not in service.')
-      await this.prepare(driver, controller, trial.id, test)
+      await this.ready(trial, await this.prepare(driver, controller, trial.id, test))
     } catch (error) {
       await this.notJudged(trial, error instanceof Error ? error.message : String(error))
     }
   }
 
-  private async prepare(driver: Driver, controller: string, door: string, test: Test): Promise<void> {
+  /** @returns from when on what happens counts, on the server's clock */
+  private async prepare(driver: Driver, controller: string, door: string, test: Test): Promise<number> {
     if (test.forget) await ability(driver, 'forget')(this.testCredentials(controller))
-    if (!test.rehearse) return
+    if (!test.rehearse) return this.context.clock.now()
     this.standing.add(door)
     const rehearse = ability(driver, 'rehearse')
     // What it stands as already by its own hours would not be told anew, and nothing could be judged.
     await rehearse(door, 'controlled', longestTestS)
+    const from = this.context.clock.now()
     if (test.rehearse !== 'controlled') await rehearse(door, test.rehearse, longestTestS)
+    return from
+  }
+
+  private async ready(seen: Trial, from: number): Promise<void> {
+    await this.context.log.append('trial.ready', 'The controller is ready for the test', (facts) => {
+      const trial = facts.trial[seen.id]
+      return trial?.startedAt === seen.startedAt
+        ? [put(facts, 'trial', { ...trial, startedAt: from, ready: true as const })]
+        : []
+    })
   }
 
   /** Tokens of the test cards on a controller, as it holds them. */

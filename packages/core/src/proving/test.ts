@@ -82,5 +82,9 @@ export interface Test {
   notApplicable: string
 }
 
+/** Whether the controller has to be made ready for a test before anything is done at the door. */
+export const needsReady = ({ rehearse, forget }: Pick<Test, 'rehearse' | 'forget'>): boolean =>
+  rehearse !== null || forget
+
 /** Tolerance of a timer: a second or a tenth, whichever is more (common practice, no source). */
 export const timerToleranceS = (seconds: number): number => Math.max(1, seconds / 10)
