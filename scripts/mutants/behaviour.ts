@@ -91,7 +91,7 @@ export const behaviourMutants: readonly Mutant[] = [
   {
     name: 'behaviour: what reaches in from the evening is no period of the day',
     file: 'packages/core/src/config/timeLimits.ts',
-    find: '...drawnDays(lines(periods).map(periodIn)).map((spans) => spans.length),',
+    find: '...drawnDays(lines(periods).map(periodOfLine)).map((spans) => spans.length),',
     put: '...[1, 2, 3, 4, 5, 6, 7].map((d) => lines(periods).filter((p) => p.includes(String(d))).length && 1),',
     tests: 'contracts/test/behaviour',
   },

@@ -5,7 +5,7 @@ export const peopleMutants: readonly Mutant[] = [
   {
     name: 'people: the last day ends as it begins',
     file: 'packages/core/src/access/validity.ts',
-    find: 'firstMoment(zone, end ? dayAfter(date) : date,',
+    find: 'firstMoment(zone, end ? addDays(date, 1) : date,',
     put: 'firstMoment(zone, date,',
     tests: 'contracts/test/people',
   },

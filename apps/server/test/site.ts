@@ -4,8 +4,8 @@ import { join } from 'node:path'
 import { v7 } from 'uuid'
 import { makeClock, type Clock, type NetTable } from '@rauta/protocols'
 import { play, Rig, type BusReaderFile, type DoorFile, type Hand, type SiteFile, type Unit } from '@rauta/standins'
-import { needsReady, scriptFor, type Controller, type Facts, type RecordKind, type RecordTypes } from '@rauta/core'
-import { sheetsFor, type CommandAnswer } from '@rauta/contracts'
+import type { Controller, Facts, RecordKind, RecordTypes } from '@rauta/core'
+import type { CommandAnswer } from '@rauta/contracts'
 import type { Protocols } from '@rauta/drivers'
 import { startServer, type Running } from '../src'
 import { freshStore } from './fresh'
@@ -358,11 +358,7 @@ export class Site {
   ) {
     const before = new Set(Object.keys(this.facts.proof))
     await this.command('trial.start', { door, test })
-    await this.until('the door to be ready', (f) => {
-      const found = f.door[door]
-      const asked = found && scriptFor(f, found, sheetsFor(f)).find((t) => t.id === test)
-      return !f.trial[door] || f.trial[door].ready || !asked || !needsReady(asked)
-    })
+    await this.until('the controller to be ready', (f) => !f.trial[door]?.waits)
     await this.clock.sleep(800)
     await first()
     const played = this.hands(hands)

@@ -418,7 +418,7 @@ describe('verdicts on a door’s own rules', () => {
         startedAt: base,
         by: 'vesa',
         boot: 'b1',
-        ...(ready ? { ready: true as const } : {}),
+        ...(ready ? {} : { waits: true as const }),
       },
       door: 'D-01',
       controller: 'a1',
@@ -436,7 +436,19 @@ describe('verdicts on a door’s own rules', () => {
     expect(verdict(w, 'free-hours', free)).toBe('passed')
     const plain = job({ unlockAfterS: 3 })
     const read = at(1, 'granted', 'granted', { card: card(plain), reader: 'R1' })
-    expect(verdict(plain, 'unlock-delay', [read, at(4, 'lock', 'unlocked')], false)).toBe('passed')
+    expect(verdict(plain, 'unlock-delay', [read, at(4, 'lock', 'unlocked')])).toBe('passed')
+    // It waits where its test has to be made ready, and nowhere else.
+    const begun = (of: World, id: string) => {
+      of.reached()
+      of.loaded()
+      of.do('trial.start', { door: 'D-01', test: id })
+      return of.facts.trial['D-01']?.waits ?? false
+    }
+    expect(begun(w, 'free-hours')).toBe(true)
+    expect(begun(w, 'told')).toBe(true)
+    expect(begun(plain, 'unlock-delay')).toBe(false)
+    expect(begun(job({ reentryS: 60 }), 'good-card')).toBe(true)
+    expect(begun(job({ reentryS: 60 }), 'told')).toBe(false)
   })
 
   it('a delay is held to its time: sooner, later and not at all are told apart', () => {

@@ -377,7 +377,10 @@ class OnSite {
     const magnetic = plannedDoor(door)?.hardware['lock']?.startsWith('magnet') ?? false
     const before = (await this.proofsOf(door, test)).length
     await this.client.command('trial.start', { door, test })
-    await this.untilReady(door, test)
+    await this.client.until(
+      `${door} to be ready for ${test}`,
+      async () => !(await this.client.records<{ waits?: true }>('trial'))[door]?.waits,
+    )
     await this.pause(800)
     if (test === 'told') await this.client.post(`/doors/${door}/order`, { order: 'release', reason: '' })
     const done = await this.hands.play(handsFor(test, door, { heldOpenS: 20, magnetic, waits: 7000 }))
@@ -394,19 +397,6 @@ class OnSite {
       async () => (await this.proofsOf(door, test)).length > before && (await this.proofsOf(door, test)).at(-1),
       15_000,
     )
-  }
-
-  /** A door with hours of its own, or one that knows who is in, is made ready for each test first. */
-  private async untilReady(door: string, test: string): Promise<void> {
-    const rules = plannedDoor(door)?.rules ?? {}
-    const needs = ['freeOn', 'barredOn', 'reentryS', 'passback'].some((key) => rules[key] !== undefined)
-    if (!needs || test === 'before-load') return
-    const withCards = !/^(told|exit|handle|forced|break-glass|holds)/.test(test)
-    if (!withCards && !rules['freeOn'] && !rules['barredOn']) return
-    await this.client.until(`${door} to be ready for ${test}`, async () => {
-      const trial = (await this.client.records<{ ready?: true }>('trial'))[door]
-      return !trial || trial.ready === true
-    })
   }
 
   private async proofsOf(door: string, test: string): Promise<Proof[]> {

@@ -1,4 +1,4 @@
-import { heldOfKind, readKey, needsReady, put, scriptFor, type Facts, type Test, type Trial } from '@rauta/core'
+import { heldOfKind, put, readKey, scriptFor, type Facts, type Test, type Trial } from '@rauta/core'
 import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import { v7 } from 'uuid'
@@ -18,9 +18,8 @@ export class Rehearsals {
       for (const { kind, id } of entry.changes) {
         if (kind !== 'trial') continue
         const trial = facts.trial[id]
-        if (trial?.ready) continue
-        if (trial) void this.begin(trial, facts).catch((error: Error) => this.context.logger.error(error))
-        else if (this.standing.has(id)) this.later(id)
+        if (trial?.waits) void this.begin(trial, facts).catch((error: Error) => this.context.logger.error(error))
+        else if (!trial && this.standing.has(id)) this.later(id)
       }
     })
   }
@@ -29,7 +28,7 @@ export class Rehearsals {
     const door = facts.door[trial.id]
     const test = door && scriptFor(facts, door, sheetsFor(facts)).find((t) => t.id === trial.test)
     const controller = door?.placement?.controller
-    if (!test || !controller || !needsReady(test)) return
+    if (!test || !controller) return
     try {
       const driver = await provenDriver(this.context, controller, this.context.ending)
       if (!driver) throw new DeviceError('unsupported', 'its controller is not in service.')
@@ -55,9 +54,9 @@ export class Rehearsals {
   private async ready(seen: Trial, from: number): Promise<void> {
     await this.context.log.append('trial.ready', 'The controller is ready for the test', (facts) => {
       const trial = facts.trial[seen.id]
-      return trial?.startedAt === seen.startedAt
-        ? [put(facts, 'trial', { ...trial, startedAt: from, ready: true as const })]
-        : []
+      if (trial?.startedAt !== seen.startedAt) return []
+      const { waits: _waits, ...ready } = trial
+      return [put(facts, 'trial', { ...ready, startedAt: from })]
     })
   }
 

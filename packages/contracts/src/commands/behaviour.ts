@@ -1,5 +1,6 @@
 import { likeAnother, put, unlike } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
+import { firstRefs } from './manyDoors'
 
 /** Doors that are to behave as another one does, as one change that is taken back as one; how their contacts rest stays. */
 export const behaviourCopy = defineCommand<{ from: string; doors: string[] }>()({
@@ -14,9 +15,5 @@ export const behaviourCopy = defineCommand<{ from: string; doors: string[] }>()(
     if (changed.length === 0) throw new Refusal('Every one of these doors behaves like it already.', 'doors')
     return changed.map((door) => put(facts, 'door', { ...door, behaviour: likeAnother(door.behaviour, behaviour) }))
   },
-  words(facts, { from, doors }) {
-    const refs = doors.slice(0, 3).map((d) => facts.door[d]?.ref ?? d)
-    const more = doors.length - refs.length
-    return `${refs.join(', ')}${more > 0 ? ` and ${more} more` : ''} behave like ${facts.door[from]?.ref ?? from}`
-  },
+  words: (facts, { from, doors }) => `${firstRefs(facts, doors)} behave like ${facts.door[from]?.ref ?? from}`,
 })

@@ -1,4 +1,4 @@
-import { put, type Behaviour, type Door } from '@rauta/core'
+import { put, type Behaviour, type Door, type Facts } from '@rauta/core'
 import { defineCommand, everyFitter, existing, flag, id, object } from './command'
 import { behaviourProperties, checkAreas } from './doors'
 
@@ -21,6 +21,13 @@ const fields = {
   behaviour: { ...object(times, Object.keys(times) as (keyof typeof times)[]), minProperties: 1 },
 } as const
 
+/** The first few of many doors by their references, and how many more. */
+export function firstRefs(facts: Facts, doors: readonly string[]): string {
+  const refs = doors.slice(0, 3).map((d) => facts.door[d]?.ref ?? d)
+  const more = doors.length - refs.length
+  return `${refs.join(', ')}${more > 0 ? ` and ${more} more` : ''}`
+}
+
 /** The same change at many doors, as one that is taken back as one: what is not named stays at each as it is. */
 export const doorsEdit = defineCommand<{ doors: string[]; fields: ManyFields }>()({
   name: 'doors.edit',
@@ -38,8 +45,6 @@ export const doorsEdit = defineCommand<{ doors: string[]; fields: ManyFields }>(
     })
   },
   words(facts, { doors, fields: { behaviour, ...rest } }) {
-    const refs = doors.slice(0, 3).map((d) => facts.door[d]?.ref ?? d)
-    const more = doors.length - refs.length
-    return `Changed ${[...Object.keys(rest), ...Object.keys(behaviour ?? {})].join(', ')} of ${refs.join(', ')}${more > 0 ? ` and ${more} more` : ''}`
+    return `Changed ${[...Object.keys(rest), ...Object.keys(behaviour ?? {})].join(', ')} of ${firstRefs(facts, doors)}`
   },
 })

@@ -197,10 +197,13 @@ export const scheduleRemove = defineCommand<{ id: string }>()({
   apply(facts, p) {
     existing(facts.schedule[p.id], 'schedule', p.id)
     const doors = doorsRunning(facts, p.id).map((door) => {
-      const { freeOn, barredOn, firstPerson, ...behaviour } = door.behaviour
-      const free = freeOn === p.id ? {} : { ...(freeOn ? { freeOn } : {}), ...(firstPerson ? { firstPerson } : {}) }
-      const barred = barredOn === undefined || barredOn === p.id ? {} : { barredOn }
-      return put(facts, 'door', { ...door, behaviour: { ...behaviour, ...free, ...barred } })
+      const behaviour = { ...door.behaviour }
+      if (behaviour.freeOn === p.id) {
+        delete behaviour.freeOn
+        delete behaviour.firstPerson
+      }
+      if (behaviour.barredOn === p.id) delete behaviour.barredOn
+      return put(facts, 'door', { ...door, behaviour })
     })
     const days = all(facts, 'specialDay').flatMap((day) => {
       if (!day.schedules?.includes(p.id)) return []

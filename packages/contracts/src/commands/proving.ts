@@ -4,6 +4,7 @@ import {
   drop,
   marksOf,
   modeWords,
+  needsReady,
   openSnags,
   put,
   signBasis,
@@ -114,7 +115,8 @@ export const trialStart = defineCommand<{ door: string; test: string }>()({
       throw new Refusal('The test cards were taken off this door. Put them on again and load.')
     if (test.cards.length && needsLoad && !testCardsHeld(worked.held, worked.wanted))
       throw new Refusal(`${controller.ref} does not hold the test cards yet. Load it, then test.`)
-    return [put(facts, 'trial', { id: door.id, test: p.test, startedAt: at, by, boot: reach.boot })]
+    const waits = needsReady(test) ? { waits: true as const } : {}
+    return [put(facts, 'trial', { id: door.id, test: p.test, startedAt: at, by, boot: reach.boot, ...waits })]
   },
   words: (f, p) => `${f.door[p.door]?.ref ?? ''}: began ${p.test}`,
 })

@@ -1,10 +1,9 @@
 import { all, type Facts } from '../job/facts'
+import { byRef } from '../job/order'
 import { jobOf } from '../job/records'
 import type { Door } from '../doors/door'
 import { schedulesOfDoor } from '../doors/hours'
-import { edgesOn } from '../time/edges'
-import { addDays } from '../time/preview'
-import { wallClock } from '../time/wallClock'
+import { edgesAhead } from '../time/edges'
 import { decide, type Decision } from './decide'
 import { groupsPassed } from './groups'
 import type { Person, PersonCard } from './records'
@@ -15,7 +14,7 @@ export const daysAhead = 15
 
 /**
  * The next moment at which somebody's answer at a door changes, with what it is from then on; null where it stays as it is for
- * two weeks. What hangs on who was there before, as who is in already, is not looked at.
+ * two weeks, and no day of theirs begins or ends it later. What hangs on who was there before, as who is in already, is not looked at.
  * @param atMs milliseconds since 1970 UTC
  */
 export function nextChange(
@@ -32,21 +31,20 @@ export function nextChange(
   const schedules = [...new Set([...rules.map((r) => r.schedule), ...schedulesOfDoor(door)])].flatMap(
     (id) => facts.schedule[id] ?? [],
   )
-  const specials = all(facts, 'specialDay')
-  const { from, until } = validityOf(person, zone)
-  const own = [from, until].filter((m) => m !== undefined)
-  const today = wallClock(atMs, zone).date
-  for (let i = 0; i <= daysAhead; i++) {
-    const date = addDays(today, i)
-    const end = i < daysAhead ? undefined : Infinity
-    const edges = schedules.flatMap((s) => edgesOn(s, specials, date, zone))
-    const due = [...edges, ...own.filter((m) => wallClock(m, zone).date === date || end !== undefined)]
-    for (const at of due.filter((m) => m > atMs).sort((a, b) => a - b)) {
+  const firstOther = (moments: Iterable<number>) => {
+    for (const at of moments) {
       const decision = decide(facts, person, door, at, card)
-      if (decision.passes !== now.passes || decision.reason !== now.reason) return { at, decision }
+      if (decision.passes !== now.passes || decision.reason !== now.reason) return [{ at, decision }]
     }
+    return []
   }
-  return null
+  const { from, until } = validityOf(person, zone)
+  const own = [from, until].filter((at) => at !== undefined && at > atMs) as number[]
+  const found = [
+    ...firstOther(edgesAhead(schedules, all(facts, 'specialDay'), atMs, daysAhead, zone)),
+    ...firstOther(own.sort((a, b) => a - b)),
+  ]
+  return found.sort((a, b) => a.at - b.at)[0] ?? null
 }
 
 /** Everybody who may come in at a door at a moment, in the order of their names. */
@@ -59,4 +57,4 @@ export const whoPasses = (facts: Facts, door: Door, atMs: number): Person[] =>
 export const whereTo = (facts: Facts, person: Person, atMs: number): Door[] =>
   all(facts, 'door')
     .filter((door) => decide(facts, person, door, atMs).passes)
-    .sort((a, b) => a.ref.localeCompare(b.ref, 'en', { numeric: true }))
+    .sort(byRef)

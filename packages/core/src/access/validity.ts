@@ -1,3 +1,4 @@
+import { addDays } from '../time/dates'
 import { minuteText, momentIn } from '../time/wallClock'
 import type { Person } from './records'
 
@@ -17,9 +18,6 @@ export function isDay(text: string): boolean {
   const at = Date.parse(`${date}T${time}:00Z`)
   return !Number.isNaN(at) && new Date(at).toISOString().startsWith(`${date}T${time}`)
 }
-
-const dayAfter = (date: string): string =>
-  new Date(Date.parse(`${date}T12:00:00Z`) + 86_400_000).toISOString().slice(0, 10)
 
 /** A day is looked for from its first minute on: a night that puts the clock forward at midnight leaves that minute out. */
 function firstMoment(zone: string, date: string, time: string): number | undefined {
@@ -41,7 +39,7 @@ export function validityOf({ validFrom, validUntil }: Valid, zone: string): Vali
     if (!match) return undefined
     const [, date = '', time] = match
     if (time) return firstMoment(zone, date, time)
-    return firstMoment(zone, end ? dayAfter(date) : date, '00:00')
+    return firstMoment(zone, end ? addDays(date, 1) : date, '00:00')
   }
   const from = moment(validFrom, false)
   const until = moment(validUntil, true)

@@ -1,7 +1,7 @@
 import type { DeviceSheet } from '../devices/sheet'
 import { stop, type Finding } from '../job/finding'
 import { drawnDays } from '../time/drawing'
-import type { Period } from '../time/schedule'
+import { periodOfLine } from '../time/schedule'
 import { asObject, plainWords } from './parts/kind'
 import type { Config, Json } from './records'
 
@@ -26,13 +26,6 @@ export function timesWanted(wanted: Config): TimesWanted {
 
 const lines = (value: Json | undefined): string[] => (Array.isArray(value) ? value.map(plainWords) : [])
 
-/** `12345 08:00-17:00` as it stands in a part. */
-function periodIn(line: string): Period {
-  const [days = '', hours = ''] = line.split(' ')
-  const [from = '', to = ''] = hours.split('-')
-  return { days: [...days].map(Number), from, to }
-}
-
 function count(wanted: Config): TimesWanted {
   const found: TimesWanted = { schedules: 0, periodsADay: 0, fullest: '', specialDays: 0 }
   const groups = new Set<string>()
@@ -44,7 +37,7 @@ function count(wanted: Config): TimesWanted {
     for (const s of specials)
       groups.add(`${plainWords(s['date'])} ${plainWords(s['until'])} ${plainWords(s['yearly'])}`)
     const most = Math.max(
-      ...drawnDays(lines(periods).map(periodIn)).map((spans) => spans.length),
+      ...drawnDays(lines(periods).map(periodOfLine)).map((spans) => spans.length),
       ...specials.map((s) => lines(s['periods']).length),
     )
     if (most > found.periodsADay) Object.assign(found, { periodsADay: most, fullest: plainWords(name) })

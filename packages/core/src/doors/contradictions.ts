@@ -5,6 +5,7 @@ import { timesFindings } from './times'
 import { boardOf } from '../devices/board'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { all, type Facts } from '../job/facts'
+import { refsOf } from '../job/order'
 import { stop, warn, type Finding } from '../job/finding'
 import { firstOverlap, longestRunH } from '../time/overlap'
 
@@ -171,17 +172,12 @@ function passbackFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
         `Nothing that ${door.ref} knows of reads whoever leaves ${name}: whoever came in once would be refused for ever. Plan an exit reader, or let it be forgotten after some time.`,
       ),
     )
-  const list = (doors: readonly Door[]) =>
-    doors
-      .map((d) => d.ref)
-      .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
-      .join(', ')
   const free = unread.filter((d) => d.id !== door.id)
   if (free.length)
     found.push(
       warns(
         'passback-unread-ways',
-        `${list(free)} ${free.length === 1 ? 'leads' : 'lead'} in or out of ${name} too, and nothing there reads it: who passes there stays in, or out, as far as ${door.ref} knows.`,
+        `${refsOf(free)} ${free.length === 1 ? 'leads' : 'lead'} in or out of ${name} too, and nothing there reads it: who passes there stays in, or out, as far as ${door.ref} knows.`,
       ),
     )
   const away = others.filter(
@@ -191,7 +187,7 @@ function passbackFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
     found.push(
       warns(
         'passback-elsewhere',
-        `${list(away)} ${away.length === 1 ? 'leads' : 'lead'} in or out of ${name} too and ${away.length === 1 ? 'is' : 'are'} on another controller, which tells this one nothing.`,
+        `${refsOf(away)} ${away.length === 1 ? 'leads' : 'lead'} in or out of ${name} too and ${away.length === 1 ? 'is' : 'are'} on another controller, which tells this one nothing.`,
       ),
     )
   return found

@@ -41,7 +41,10 @@ export const behaviourWords: Readonly<Record<SharedField, string>> = {
   passbackS: 'Forgotten after',
 }
 
-const passbackWords = { refuse: 'refused', tell: 'let in and told' } as const
+export const passbackWords: Readonly<Record<NonNullable<Behaviour['passback']>, string>> = {
+  refuse: 'refused',
+  tell: 'let in and told',
+}
 
 /** One setting of a door in words; `not set` where it has it not. */
 export function settingWords(facts: Facts, field: SharedField, behaviour: Behaviour): string {

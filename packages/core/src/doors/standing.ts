@@ -1,8 +1,7 @@
 import { all, type Facts } from '../job/facts'
 import { jobOf } from '../job/records'
-import { edgesOn } from '../time/edges'
-import { addDays } from '../time/preview'
-import { wallClock, wallText } from '../time/wallClock'
+import { edgesAhead } from '../time/edges'
+import { wallText } from '../time/wallClock'
 import type { Door } from './door'
 import { hasOwnHours, hoursAt, schedulesOfDoor, type DoorHours } from './hours'
 
@@ -17,14 +16,10 @@ export function standsNow(facts: Facts, door: Door, atMs: number): OwnStanding |
   if (!hasOwnHours(door.behaviour)) return null
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const hours = hoursAt(facts, door, atMs)
-  const specials = all(facts, 'specialDay')
   const schedules = schedulesOfDoor(door).flatMap((id) => facts.schedule[id] ?? [])
-  const today = wallClock(atMs, zone).date
-  const until = Array.from({ length: 8 }, (_, i) => addDays(today, i))
-    .flatMap((date) => schedules.flatMap((s) => edgesOn(s, specials, date, zone)))
-    .sort((a, b) => a - b)
-    .find((at) => at > atMs && hoursAt(facts, door, at) !== hours)
-  return { hours, until: until ?? null }
+  for (const at of edgesAhead(schedules, all(facts, 'specialDay'), atMs, 7, zone))
+    if (hoursAt(facts, door, at) !== hours) return { hours, until: at }
+  return { hours, until: null }
 }
 
 const standingWords: Readonly<Record<DoorHours, string>> = {

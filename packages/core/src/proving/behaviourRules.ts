@@ -1,6 +1,6 @@
 import { cardAgain, grantedHere, readHere, type Rule } from './reading'
 import type { TestKind } from './test'
-import { after, failed, find, notJudged, passed, seconds, waiting, within } from './verdict'
+import { after, failed, find, notJudged, passed, seconds, waiting, within, windowOf } from './verdict'
 import type { DeviceEvent } from './events'
 
 type BehaviourKind =
@@ -16,7 +16,7 @@ export const behaviourRules: { [K in BehaviourKind & TestKind['kind']]: Rule<K> 
     const { granted } = here
     const unlocked = after(own, granted, 'lock', 'unlocked')
     if (!unlocked) return waiting('Seen. Waiting for the lock.', [granted])
-    const window = { from: kind.seconds - kind.toleranceS, to: kind.seconds + kind.toleranceS }
+    const window = windowOf(kind)
     return within(seconds(granted, unlocked), window, kind.seconds, 'It let go', [granted, unlocked])
   },
   preAlarm: (kind, own, events, input) => {
@@ -25,7 +25,7 @@ export const behaviourRules: { [K in BehaviourKind & TestKind['kind']]: Rule<K> 
     const { granted } = here
     const open = after(own, granted, 'leaf', 'open')
     if (!open) return waiting('Granted. Open the leaf and keep it open.', [granted])
-    const window = { from: kind.seconds - kind.toleranceS, to: kind.seconds + kind.toleranceS }
+    const window = windowOf(kind)
     const warning = after(own, open, 'notice', 'preAlarm')
     const alarm = after(own, open, 'alarm', 'heldOpen')
     if (alarm && !warning) return failed('The held-open alarm came with no warning before it.', [granted, open, alarm])

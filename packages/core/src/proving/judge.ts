@@ -1,6 +1,5 @@
 import { onServerClock, type DeviceEvent } from './events'
 import { rules } from './rules'
-import { needsReady } from './test'
 import { waiting, type JudgeInput, type Judgement } from './verdict'
 
 export type { JudgeInput, Judgement } from './verdict'
@@ -13,7 +12,7 @@ const startSlackMs = 500
  * receipt serves as plausibility only.
  */
 export function judge(input: JudgeInput): Judgement {
-  if (needsReady(input.test) && !input.trial.ready) return waiting('The controller is made ready. Wait.')
+  if (input.trial.waits) return waiting('The controller is made ready. Wait.')
   const since = input.trial.startedAt - startSlackMs
   const events = input.events
     .filter((e) => (e.kind === 'gap' ? e.received >= since : onServerClock(e) >= since))

@@ -3,7 +3,18 @@ import { bitsFromHex } from '../cards/detective'
 import { strangeCardWords } from '../cards/strange'
 import { onServerClock, type DeviceEvent } from './events'
 import type { TestKind } from './test'
-import { after, failed, notJudged, seconds, waiting, within, type JudgeInput, type Judgement } from './verdict'
+import {
+  cameAfter,
+  after,
+  failed,
+  notJudged,
+  seconds,
+  waiting,
+  within,
+  type JudgeInput,
+  type Judgement,
+  windowOf,
+} from './verdict'
 
 /** Verdict of one kind of test. `own`: events of this door; `events`: of the whole job; both since the test began, by the devices' stamps. */
 export type Rule<K extends TestKind['kind']> = (
@@ -23,12 +34,7 @@ function waitingForCard(own: DeviceEvent[], hex: string): Judgement {
 
 /** The next reading of a card after an earlier one. */
 export const cardAgain = (events: readonly DeviceEvent[], than: DeviceEvent, card: string): DeviceEvent | undefined =>
-  events.find(
-    (e) =>
-      (e.kind === 'granted' || e.kind === 'refused') &&
-      e.card === card &&
-      (e.at > than.at || (e.at === than.at && e.seq > than.seq)),
-  )
+  events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card && cameAfter(e, than))
 
 const cardEvent = (events: DeviceEvent[], card: string) =>
   events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card)
@@ -69,7 +75,7 @@ export function grantedHere(
 export function timed(own: DeviceEvent[], by: DeviceEvent, kind: { seconds: number; toleranceS: number }): Judgement {
   const unlocked = after(own, by, 'lock', 'unlocked')
   if (!unlocked) return waiting('Seen. Waiting for the lock.', [by])
-  const window = { from: kind.seconds - kind.toleranceS, to: kind.seconds + kind.toleranceS }
+  const window = windowOf(kind)
   const open = after(own, by, 'leaf', 'open')
   const locked = after(own, unlocked, 'lock', 'locked')
   if (open && (!locked || open.at < locked.at))

@@ -8,8 +8,8 @@ export interface Trial {
   by: string
   /** Boot of the controller when it began; another one voids the test. */
   boot: string
-  /** Where the door has to be made ready first: that it is. Nothing that happened before counts. */
-  ready?: true
+  /** Its controller is still to be made ready for it; what happens until then does not count. */
+  waits?: true
 }
 
 export type ProofVerdict = 'passed' | 'failed' | 'skipped' | 'not judged' | 'not applicable'
@@ -48,7 +48,7 @@ declare module '../job/facts' {
 }
 
 export const trialKind = recordKind('trial', {
-  fields: { id: 'text', test: 'text', startedAt: 'number', by: 'text', boot: 'text', ready: 'flag?' },
+  fields: { id: 'text', test: 'text', startedAt: 'number', by: 'text', boot: 'text', waits: 'flag?' },
 })
 export const proofKind = recordKind('proof', {
   once: true,

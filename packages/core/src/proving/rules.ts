@@ -2,7 +2,7 @@ import { behaviourRules } from './behaviourRules'
 import { onServerClock, type DeviceEvent } from './events'
 import { grantedHere, readHere, released, timed, type Rule } from './reading'
 import type { TestKind } from './test'
-import { after, failed, find, notJudged, one, passed, seconds, waiting, within } from './verdict'
+import { after, failed, find, notJudged, one, passed, seconds, waiting, within, windowOf } from './verdict'
 
 /** An order is stamped by the server when the device has answered; the lock may have moved so much before, ms. */
 const orderSlackMs = 3000
@@ -149,7 +149,7 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
     if (!('granted' in here)) return here
     const open = after(own, here.granted, 'leaf', 'open')
     if (!open) return waiting('Granted. Open the leaf and keep it open.', [here.granted])
-    const window = { from: kind.seconds - kind.toleranceS, to: kind.seconds + kind.toleranceS }
+    const window = windowOf(kind)
     const alarm = after(own, open, 'alarm', 'heldOpen')
     if (alarm) return within(seconds(open, alarm), window, kind.seconds, 'The alarm came', [here.granted, open, alarm])
     const closed = after(own, open, 'leaf', 'closed')

@@ -30,6 +30,16 @@ export const notJudged = (says: string, evidence: DeviceEvent[]): Judgement => (
 export const seconds = (from: DeviceEvent, to: DeviceEvent): number => (to.at - from.at) / 1000
 export const one = (n: number): string => n.toFixed(1)
 
+/** Between what, in seconds, something timed has to come. */
+export const windowOf = (kind: { seconds: number; toleranceS: number }): { from: number; to: number } => ({
+  from: kind.seconds - kind.toleranceS,
+  to: kind.seconds + kind.toleranceS,
+})
+
+/** Whether an event came after another one, by the device's own stamps. */
+export const cameAfter = (event: DeviceEvent, than: DeviceEvent): boolean =>
+  event.at > than.at || (event.at === than.at && event.seq > than.seq)
+
 /** The first event of a kind and state that came after another one, by the device's own stamps. */
 export const after = (
   events: readonly DeviceEvent[],
@@ -39,11 +49,7 @@ export const after = (
   part?: string,
 ): DeviceEvent | undefined =>
   events.find(
-    (e) =>
-      e.kind === kind &&
-      e.state === state &&
-      (part === undefined || e.part === part) &&
-      (e.at > than.at || (e.at === than.at && e.seq > than.seq)),
+    (e) => e.kind === kind && e.state === state && (part === undefined || e.part === part) && cameAfter(e, than),
   )
 
 export const find = (

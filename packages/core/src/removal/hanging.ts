@@ -1,4 +1,5 @@
 import { all, type Facts } from '../job/facts'
+import { refsOf } from '../job/order'
 import { doorsOn } from '../devices/records'
 import { specialDayWords } from '../time/specialDays'
 import type { Door } from '../doors/door'
@@ -27,11 +28,7 @@ export interface Hanging {
 }
 
 const count = (n: number, one: string, more: string): string => `${n} ${n === 1 ? one : more}`
-const refs = (doors: readonly (Door | undefined)[]): string =>
-  doors
-    .flatMap((d) => d?.ref ?? [])
-    .sort((a, b) => a.localeCompare(b, 'en', { numeric: true }))
-    .join(', ')
+const refs = (doors: readonly (Door | undefined)[]): string => refsOf(doors.flatMap((d) => d ?? []))
 
 const free = (...goes: string[]): Hanging => ({ first: '', goes: goes.filter(Boolean) })
 const held = (first: string): Hanging => ({ first, goes: [] })

@@ -1,4 +1,6 @@
+import { addDays } from './dates'
 import type { Period } from './schedule'
+import type { DaysOfYear } from './specialDays'
 
 const codes = ['MO', 'TU', 'WE', 'TH', 'FR', 'SA', 'SU']
 const two = (n: number) => String(n).padStart(2, '0')
@@ -29,16 +31,7 @@ export function toICalendar(periods: readonly Period[]): string {
   )
 }
 
-/** One day or several, once or every year. */
-export interface DaysOfYear {
-  date: string
-  until?: string
-  yearly?: true
-}
-
 const compact = (date: string) => date.replaceAll('-', '')
-const nextDay = (date: string, by = 1) =>
-  new Date(Date.parse(`${date}T12:00:00Z`) + by * 86_400_000).toISOString().slice(0, 10)
 
 /** Special days as an iCalendar object: one event of whole days, its end the day after its last (RFC 5545, 3.6.1). */
 export const toDaysCalendar = ({ date, until, yearly }: DaysOfYear): string =>
@@ -50,7 +43,7 @@ export const toDaysCalendar = ({ date, until, yearly }: DaysOfYear): string =>
     'UID:1',
     'DTSTAMP:19700101T000000Z',
     `DTSTART;VALUE=DATE:${compact(date)}`,
-    ...(until === undefined ? [] : [`DTEND;VALUE=DATE:${compact(nextDay(until))}`]),
+    ...(until === undefined ? [] : [`DTEND;VALUE=DATE:${compact(addDays(until, 1))}`]),
     ...(yearly ? ['RRULE:FREQ=YEARLY'] : []),
     'END:VEVENT',
     'END:VCALENDAR',
@@ -63,7 +56,7 @@ export function fromDaysCalendar(text: string): DaysOfYear[] {
     const date = dateIn(event['DTSTART'])
     if (date === null) return []
     const end = dateIn(event['DTEND'])
-    const until = end === null ? date : nextDay(end, -1)
+    const until = end === null ? date : addDays(end, -1)
     return [
       {
         date,

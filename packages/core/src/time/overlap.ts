@@ -1,11 +1,12 @@
+import { dayNames } from './dates'
+import { merged, type Span } from './preview'
 import { periodMinutes, type Period } from './schedule'
 import { minuteText } from './wallClock'
 
-const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
 const minutesAWeek = 7 * 1440
 
 /** The spans of a week that its periods cover, minutes since Monday 00:00; what reaches past Sunday goes on at Monday. */
-export function weekSpans(periods: readonly Period[]): { from: number; to: number }[] {
+export function weekSpans(periods: readonly Period[]): Span[] {
   return periods.flatMap((period) =>
     period.days.flatMap((day) => {
       const { from, to } = periodMinutes(period)
@@ -37,13 +38,7 @@ export function firstOverlap(one: readonly Period[], other: readonly Period[]): 
 
 /** The longest unbroken time of a week that periods cover, hours; a week that is covered whole never ends: 168. */
 export function longestRunH(periods: readonly Period[]): number {
-  const spans = weekSpans(periods).sort((a, b) => a.from - b.from)
-  const runs: { from: number; to: number }[] = []
-  for (const span of spans) {
-    const last = runs.at(-1)
-    if (last && span.from <= last.to) last.to = Math.max(last.to, span.to)
-    else runs.push({ ...span })
-  }
+  const runs = merged(weekSpans(periods))
   const [first, last] = [runs[0], runs.at(-1)]
   if (!first || !last) return 0
   if (first !== last && first.from === 0 && last.to === minutesAWeek) last.to += first.to

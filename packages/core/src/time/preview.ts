@@ -1,6 +1,7 @@
-import { periodMinutes, type Schedule } from './schedule'
+import { addDays, weekdayOf } from './dates'
+import { periodMinutes, periodsOn, type Schedule } from './schedule'
 import { specialDayOn, type SpecialDay } from './specialDays'
-import { minuteText, wallClock } from './wallClock'
+import { minuteText, offsetAt } from './wallClock'
 
 /** Minutes of a local day, `to` up to 1440. */
 export interface Span {
@@ -28,15 +29,6 @@ export interface DayAsRun {
   minutes: number
 }
 
-const dayMs = 86_400_000
-const noon = (date: string): number => Date.parse(`${date}T12:00:00Z`)
-export const addDays = (date: string, days: number): string =>
-  new Date(noon(date) + days * dayMs).toISOString().slice(0, 10)
-/** ISO weekday, 1 Monday to 7 Sunday. */
-export const weekdayOf = (date: string): number => new Date(noon(date)).getUTCDay() || 7
-/** The Monday of the week that a date lies in. */
-export const mondayOf = (date: string): string => addDays(date, 1 - weekdayOf(date))
-
 /** Seven days from a date on, as a device runs a schedule: its own wall clock is compared with the periods. @param zone IANA zone */
 export function weekAsRun(
   schedule: Schedule,
@@ -48,18 +40,14 @@ export function weekAsRun(
 }
 
 export function dayAsRun(schedule: Schedule, specialDays: readonly SpecialDay[], date: string, zone: string): DayAsRun {
-  const begun = (day: string): Span[] => {
-    const special = specialDayOn(schedule, specialDays, day)
-    const periods = special ? special.periods : schedule.periods.filter((p) => p.days.includes(weekdayOf(day)))
-    return periods.map(periodMinutes)
-  }
+  const begun = (day: string): Span[] => periodsOn(schedule, specialDays, day).map(periodMinutes)
   const spans = merged([
     ...begun(date).map(({ from, to }) => ({ from, to: Math.min(to, 1440) })),
     ...begun(addDays(date, -1)).flatMap(({ to }) => (to > 1440 ? [{ from: 0, to: to - 1440 }] : [])),
   ])
   const change = clockChangeOn(date, zone)
   const within = change ? spans.reduce((sum, s) => sum + overlap(s, change), 0) : 0
-  const listed = spans.reduce((sum, s) => sum + s.to - s.from, 0)
+  const listed = lengthInAll(spans)
   return {
     date,
     weekday: weekdayOf(date),
@@ -70,6 +58,7 @@ export function dayAsRun(schedule: Schedule, specialDays: readonly SpecialDay[],
   }
 }
 
+const lengthInAll = (spans: readonly Span[]): number => spans.reduce((sum, s) => sum + s.to - s.from, 0)
 const overlap = (a: Span, b: Span): number => Math.max(0, Math.min(a.to, b.to) - Math.max(a.from, b.from))
 
 /** Spans in order, those that touch made one. */
@@ -81,12 +70,6 @@ export function merged(spans: readonly Span[]): Span[] {
     else found.push({ ...span })
   }
   return found
-}
-
-/** Minutes by which the wall clock is ahead of UTC. */
-function offsetAt(ms: number, zone: string): number {
-  const { date, minute } = wallClock(ms, zone)
-  return Math.round((Date.parse(`${date}T00:00:00Z`) + minute * 60_000 - Math.floor(ms / 60_000) * 60_000) / 60_000)
 }
 
 /** What the clocks of a zone do on a date, if anything. */
@@ -114,10 +97,11 @@ export function clockChangeOn(date: string, zone: string): ClockChange | null {
 /** Days on which the clocks of a zone change, from a date on, in order. */
 export function clockChanges(from: string, zone: string, days = 400): ClockChange[] {
   const found: ClockChange[] = []
-  let last = offsetAt(noon(addDays(from, -1)), zone)
+  const atNoon = (date: string) => offsetAt(Date.parse(`${date}T12:00:00Z`), zone)
+  let last = atNoon(addDays(from, -1))
   for (let i = 0; i <= days; i++) {
     const date = addDays(from, i)
-    const now = offsetAt(noon(date), zone)
+    const now = atNoon(date)
     if (now !== last) {
       const change = clockChangeOn(date, zone) ?? clockChangeOn(addDays(date, -1), zone)
       if (change) found.push(change)
@@ -131,7 +115,7 @@ export function clockChanges(from: string, zone: string, days = 400): ClockChang
 export function changeWords({ change, spans, minutes }: DayAsRun): string {
   if (!change) return ''
   const hours = `${minuteText(change.from)} to ${minuteText(change.to)}`
-  const listed = spans.reduce((sum, s) => sum + s.to - s.from, 0)
+  const listed = lengthInAll(spans)
   const what = change.kind === 'leftOut' ? `${hours} is left out` : `${hours} comes twice`
   if (minutes === listed) return `${what}; this schedule is not in force then, and nothing differs.`
   return `${what}: in force for ${Math.abs(minutes - listed)} min ${minutes < listed ? 'less' : 'longer'} than on other days.`

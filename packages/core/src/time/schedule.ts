@@ -1,5 +1,6 @@
+import { addDays, dayNames, weekdayOf } from './dates'
 import { specialDayOn, type SpecialDay } from './specialDays'
-import { wallClock, type WallClock } from './wallClock'
+import { wallClock } from './wallClock'
 
 /** Days as ISO 8601 numbers, 1 Monday to 7 Sunday; times as wall clock `HH:MM`, `24:00` allowed as an end. An end before its start means the next day. */
 export interface Period {
@@ -40,17 +41,6 @@ export function periodMinutes({ from, to }: { from: string; to: string }): { fro
   return { from: start, to: end > start ? end : end + 1440 }
 }
 
-/** Minutes of local days as spans; an end before its start reaches into the next day. */
-function coversMinute(
-  period: { from: string; to: string },
-  minute: number,
-): { today: boolean; fromYesterday: boolean } {
-  const from = minutes(period.from) ?? 0
-  const to = minutes(period.to) ?? 0
-  if (to > from) return { today: minute >= from && minute < to, fromYesterday: false }
-  return { today: minute >= from, fromYesterday: minute < to }
-}
-
 /**
  * Whether a schedule is in force at an instant. The rule: the door's own wall clock is compared with the period, so on
  * the night clocks go forward the lost hour never happens, and on the night they go back both copies of an hour count.
@@ -63,30 +53,37 @@ export function scheduleActive(
   atMs: number,
   zone: string,
 ): boolean {
-  const local = wallClock(atMs, zone)
-  const today = periodsOn(schedule, specialDays, local)
-  const yesterday = periodsOn(schedule, specialDays, dayBefore(local))
+  const { date, minute } = wallClock(atMs, zone)
+  const covers = (at: number) => (period: { from: string; to: string }) => {
+    const { from, to } = periodMinutes(period)
+    return at >= from && at < to
+  }
   return (
-    today.some((p) => coversMinute(p, local.minute).today) ||
-    yesterday.some((p) => coversMinute(p, local.minute).fromYesterday)
+    periodsOn(schedule, specialDays, date).some(covers(minute)) ||
+    periodsOn(schedule, specialDays, addDays(date, -1)).some(covers(minute + 1440))
   )
 }
 
-function dayBefore(day: WallClock): WallClock {
-  const date = new Date(Date.parse(`${day.date}T12:00:00Z`) - 86_400_000).toISOString().slice(0, 10)
-  return { ...day, date, weekday: day.weekday === 1 ? 7 : day.weekday - 1 }
-}
-
-function periodsOn(
+/** The periods that begin on a date: those of its special day, or those of the week. */
+export function periodsOn(
   schedule: Schedule,
   specialDays: readonly SpecialDay[],
-  day: WallClock,
-): { from: string; to: string }[] {
-  const special = specialDayOn(schedule, specialDays, day.date)
-  return special ? special.periods : schedule.periods.filter((p) => p.days.includes(day.weekday))
+  date: string,
+): readonly { from: string; to: string }[] {
+  const special = specialDayOn(schedule, specialDays, date)
+  return special ? special.periods : schedule.periods.filter((p) => p.days.includes(weekdayOf(date)))
 }
 
-const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun']
+/** A period in a line, as it stands in what a device shall hold: `12345 08:00-17:00`. */
+export const periodLine = ({ days, from, to }: Period): string =>
+  `${[...days].sort((a, b) => a - b).join('')} ${from}-${to}`
+
+/** The period of such a line. */
+export function periodOfLine(line: string): Period {
+  const [days = '', hours = ''] = line.split(' ')
+  const [from = '', to = ''] = hours.split('-')
+  return { days: [...days].map(Number), from, to }
+}
 
 export function periodWords(period: Period): string {
   const days = [...period.days].sort((a, b) => a - b)

@@ -1,42 +1,38 @@
+import { addDays, daysBetween, isDate } from './dates'
+
 /**
- * A day, or several, on which the given periods replace the weekly ones; an empty list means closed all day. `until` is the last of
- * several days; one that comes every year begins each year on the month and day of `date` and lasts as many days as it did the
- * first time (as a yearly event of RFC 5545 does), so that one of 29 February comes in leap years alone.
+ * One day or several, once or every year. `until` is the last of several days; one that comes every year begins each year on the
+ * month and day of `date` and lasts as many days as it did the first time (as a yearly event of RFC 5545 does), so that one of
+ * 29 February comes in leap years alone.
  */
-export interface SpecialDay {
-  id: string
+export interface DaysOfYear {
   date: string
-  name: string
-  periods: { from: string; to: string }[]
   until?: string
   yearly?: true
+}
+
+/** Days on which the given periods replace the weekly ones; an empty list means closed all day. */
+export interface SpecialDay extends DaysOfYear {
+  id: string
+  name: string
+  periods: { from: string; to: string }[]
   /** Ids of the schedules that it replaces; every one where it is not said. */
   schedules?: string[]
 }
 
-type Days = Pick<SpecialDay, 'date' | 'until' | 'yearly'>
-
 /** Longest that one may last, days. */
 export const longestSpecialDays = 120
 
-const dayMs = 86_400_000
-const noon = (date: string): number => Date.parse(`${date}T12:00:00Z`)
-const dateOf = (ms: number): string => new Date(ms).toISOString().slice(0, 10)
-
 /** How many days it lasts, its first included. */
-export const lengthOf = ({ date, until }: Days): number =>
-  until === undefined ? 1 : Math.round((noon(until) - noon(date)) / dayMs) + 1
-
-/** Whether the calendar has a date, written as `2027-01-31`. */
-export const isDate = (text: string): boolean =>
-  /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(noon(text)) && dateOf(noon(text)) === text
+export const lengthOf = ({ date, until }: DaysOfYear): number =>
+  until === undefined ? 1 : daysBetween(date, until) + 1
 
 /** Whether it lies on a date. */
-export function liesOn(days: Days, date: string): boolean {
+export function liesOn(days: DaysOfYear, date: string): boolean {
   const length = lengthOf(days)
   const first = days.yearly ? yearlyStart(days.date, date, length) : days.date
   if (first === null || first < days.date) return false
-  const since = Math.round((noon(date) - noon(first)) / dayMs)
+  const since = daysBetween(first, date)
   return since >= 0 && since < length
 }
 
@@ -45,7 +41,7 @@ function yearlyStart(begins: string, date: string, length: number): string | nul
   const year = Number(date.slice(0, 4))
   for (const y of [year, year - 1]) {
     const start = `${String(y).padStart(4, '0')}${begins.slice(4)}`
-    if (isDate(start) && start <= date && (noon(date) - noon(start)) / dayMs < length) return start
+    if (isDate(start) && start <= date && daysBetween(start, date) < length) return start
   }
   return null
 }
@@ -73,7 +69,7 @@ export const specialDayOn = (
 const yearsTried = 12
 
 /** A date on which both lie; null where there is none. */
-export function sharedDate(one: Days, other: Days): string | null {
+export function sharedDate(one: DaysOfYear, other: DaysOfYear): string | null {
   const first = Number((one.date > other.date ? one.date : other.date).slice(0, 4)) - 1
   const years = one.yearly || other.yearly ? Array.from({ length: yearsTried }, (_, i) => first + i) : []
   const beginnings = one.yearly
@@ -81,7 +77,7 @@ export function sharedDate(one: Days, other: Days): string | null {
     : [one.date]
   for (const begins of beginnings)
     for (let i = 0; i < lengthOf(one); i++) {
-      const date = dateOf(noon(begins) + i * dayMs)
+      const date = addDays(begins, i)
       if (liesOn(other, date)) return date
     }
   return null
@@ -124,5 +120,5 @@ export function specialDayFault(day: SpecialDay, others: readonly SpecialDay[]):
 }
 
 /** When it is, in words: `2027-12-24 to 2027-12-26, every year`. */
-export const specialDayWords = ({ date, until, yearly }: Days): string =>
+export const specialDayWords = ({ date, until, yearly }: DaysOfYear): string =>
   `${yearly ? date.slice(5) : date}${until === undefined ? '' : ` to ${yearly ? until.slice(5) : until}`}${yearly ? ', every year' : ''}`

@@ -1,3 +1,5 @@
+import { weekdayOf } from './dates'
+
 /** What a clock on the wall shows: date `2027-01-04`, ISO weekday 1 Monday to 7 Sunday, minute of the day. */
 export interface WallClock {
   date: string
@@ -25,11 +27,13 @@ export function wallClock(atMs: number, zone: string): WallClock {
     )
   const part = Object.fromEntries(format.formatToParts(atMs).map((p) => [p.type, p.value]))
   const date = `${part['year']}-${part['month']}-${part['day']}`
-  return {
-    date,
-    weekday: new Date(`${date}T12:00:00Z`).getUTCDay() || 7,
-    minute: Number(part['hour']) * 60 + Number(part['minute']),
-  }
+  return { date, weekday: weekdayOf(date), minute: Number(part['hour']) * 60 + Number(part['minute']) }
+}
+
+/** Minutes by which the wall clock of a zone is ahead of UTC at an instant. */
+export function offsetAt(atMs: number, zone: string): number {
+  const { date, minute } = wallClock(atMs, zone)
+  return Date.parse(`${date}T00:00:00Z`) / 60_000 + minute - Math.floor(atMs / 60_000)
 }
 
 const weekdays = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']
@@ -58,11 +62,7 @@ export function momentIn(zone: string, text: string): number | null {
   }
   // No zone is further from UTC than 14 hours, and none changes its clocks twice within two days: what it is ahead before and after
   // are all that it can be then. The greater comes first, so that of an hour that comes twice it is the first.
-  const ahead = [-14, 14].map((hours) => {
-    const near = asUtc + hours * 3_600_000
-    const wall = wallClock(near, zone)
-    return Date.parse(`${wall.date}T00:00:00Z`) + wall.minute * 60_000 - near
-  })
+  const ahead = [-14, 14].map((hours) => offsetAt(asUtc + hours * 3_600_000, zone) * 60_000)
   for (const offset of ahead.sort((x, y) => y - x)) if (shows(asUtc - offset)) return asUtc - offset
   return null
 }

@@ -1,6 +1,8 @@
 import {
   fromDaysCalendar,
   fromICalendar,
+  periodLine,
+  periodOfLine,
   testSchedules,
   toDaysCalendar,
   toICalendar,
@@ -30,7 +32,7 @@ export function timesOf(
         return fromDaysCalendar(byToken.get(d.group)?.days ?? '').map((days) => ({ ...days, periods }))
       })
       .sort((a, b) => a.date.localeCompare(b.date))
-    const periods = weekly.periods.map((p) => `${p.days.join('')} ${p.from}-${p.to}`).sort()
+    const periods = weekly.periods.map(periodLine).sort()
     return [s.token, { name: s.name, periods, special }]
   })
   return { schedules: read, loose: groups.filter((g) => !used.has(g.token)).map((g) => [g.token, { name: g.name }]) }
@@ -46,11 +48,7 @@ const groupOf = (days: DaysOfYear): OnvifSpecialDayGroup => ({
 const time = (hm: string) => (hm === '24:00' ? '' : `${hm}:00`)
 
 export async function writeSchedule(session: OnvifSession, token: string, value: Dict): Promise<void> {
-  const periods = (value['periods'] as string[]).map((p) => ({
-    days: [...(p.split(' ')[0] ?? '')].map(Number),
-    from: (p.split(' ')[1] ?? '').split('-')[0] ?? '',
-    to: p.split('-')[1] ?? '',
-  }))
+  const periods = (value['periods'] as string[]).map(periodOfLine)
   const special = value['special'] as unknown as (DaysOfYear & { periods: string[] })[]
   for (const day of special) await set(session, specialDayGroupCodec, groupOf(day))
   const schedule: OnvifSchedule = {

@@ -12,7 +12,7 @@ import {
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { Action, Chips, Tick } from '../../parts/Action'
-import { Field, Group } from '../../parts/Field'
+import { Group } from '../../parts/Field'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
@@ -55,15 +55,12 @@ export function BehaviourPage({ id }: { id: string }) {
     onSent: () => router.push(`/doors/${id}`),
   })
   if (!door) return <Missing what="door" which={id} />
-  const { value, set, error } = form
+  const { value, set } = form
   const controller = facts.controller[door.placement?.controller ?? '']
   const typed = behaviourOf(value, owns)
   const able = controller && (boardOf(sheets, controller).controller?.abilities ?? [])
   const can = (ability: DoorAbility) => !able || able.includes(ability) || asked(typed).includes(ability)
   const inputs = otherInputs({ ...door, behaviour: { ...door.behaviour, ...idleOf(value) } }, sheets)
-  const seconds = (key: 'release' | 'held' | 'relock' | 'opener' | 'desk', label: string) => (
-    <Field label={label} value={value[key]} onChange={set(key)} error={error(key)} keyboard="decimal" mono />
-  )
   return (
     <Screen
       mono={door.ref}
@@ -86,8 +83,8 @@ export function BehaviourPage({ id }: { id: string }) {
           </Notice>
         ))}
       <Sheet>
-        {seconds('release', 'Release time, s')}
-        {seconds('held', 'Open time before the held-open alarm, s')}
+        <TimeField form={form} field="release" label="Release time, s" />
+        <TimeField form={form} field="held" label="Open time before the held-open alarm, s" />
         {can('preAlarm') ? (
           <TimeField form={form} field="preAlarmS" label="Warning so long before that alarm, s; empty for none" />
         ) : null}
@@ -104,7 +101,7 @@ export function BehaviourPage({ id }: { id: string }) {
             />
           </Group>
         ) : null}
-        {seconds('relock', 'Delay before relock, s')}
+        <TimeField form={form} field="relock" label="Delay before relock, s" />
         <Tick
           label="Opening without a release raises the forced-open alarm"
           on={value.forcedAlarm}
@@ -138,8 +135,8 @@ export function BehaviourPage({ id }: { id: string }) {
             />
           </Group>
         ))}
-        {owns.opener ? seconds('opener', 'The opener starts after the lock, s') : null}
-        {owns.desk ? seconds('desk', 'The desk button releases for, s') : null}
+        {owns.opener ? <TimeField form={form} field="opener" label="The opener starts after the lock, s" /> : null}
+        {owns.desk ? <TimeField form={form} field="desk" label="The desk button releases for, s" /> : null}
       </Sheet>
       <LikeThis door={door} />
     </Screen>

@@ -6,7 +6,7 @@ import { Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import type { CheckedForm } from '../../state/checkedForm'
 import { useFacts } from '../../state/job'
-import type { BehaviourFields, OptionalTime } from './behaviourFields'
+import type { BehaviourFields, TimeKey } from './behaviourFields'
 
 interface RulesProps {
   form: CheckedForm<BehaviourFields>
@@ -14,8 +14,8 @@ interface RulesProps {
   can: (ability: DoorAbility) => boolean
 }
 
-/** A time that may be left empty. */
-export function TimeField({ form, field, label }: { form: RulesProps['form']; field: OptionalTime; label: string }) {
+/** A time of the door, s. */
+export function TimeField({ form, field, label }: { form: RulesProps['form']; field: TimeKey; label: string }) {
   return (
     <Field
       label={label}

@@ -13,17 +13,15 @@ export const optionalTimes = [
 ] as const
 export type OptionalTime = (typeof optionalTimes)[number]
 
+/** Every time, by its field of the form. */
+export type TimeKey = OptionalTime | 'release' | 'held' | 'relock' | 'opener' | 'desk'
+
 /** A behaviour as it is typed. */
-export interface BehaviourFields extends Record<OptionalTime, string> {
-  release: string
-  held: string
-  relock: string
+export interface BehaviourFields extends Record<TimeKey, string> {
   relockAt: 'closing' | 'opening'
   contactIdle: IdleState
   exitIdle: IdleState
   forcedAlarm: boolean
-  opener: string
-  desk: string
   idle: Record<string, IdleState>
   /** Ids of schedules; empty for none. */
   freeOn: string

@@ -4,6 +4,7 @@ import {
   changeWords,
   clockChanges,
   dayAsRun,
+  dayNames,
   isDate,
   jobOf,
   minuteText,
@@ -21,7 +22,6 @@ import { Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { When } from '../../parts/When'
 import { useFacts } from '../../state/job'
-import { dayNames } from './DrawnWeek'
 import { DayStrip } from './Week'
 
 /** Any week of a schedule as the devices run it, special days and the nights on which clocks change included. */

@@ -1,10 +1,9 @@
-import { drawn, drawnDays, minuteText, periodFault, type Period, type Span } from '@rauta/core'
+import { dayNames, drawn, drawnDays, minuteText, periodFault, type Period, type Span } from '@rauta/core'
 import { useRef, useState } from 'react'
 import { View, type GestureResponderEvent } from 'react-native'
 import { T } from '../../parts/Text'
 import { DayStrip } from './Week'
 
-export const dayNames = ['Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'] as const
 const rowHigh = 36
 const gap = 4
 /** What a finger can hit: half an hour. Anything finer is typed. */

@@ -1,4 +1,4 @@
-import { periodFault, periodWords, type Period, type Schedule } from '@rauta/core'
+import { dayNames, periodFault, periodWords, type Period, type Schedule } from '@rauta/core'
 import { router } from 'expo-router'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
@@ -12,7 +12,7 @@ import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { useAfter } from '../shell/after'
 import { AsRun } from './AsRun'
-import { dayNames, DrawnWeek } from './DrawnWeek'
+import { DrawnWeek } from './DrawnWeek'
 import { UsedBy } from './UsedBy'
 
 /** A schedule: its days and hours. */

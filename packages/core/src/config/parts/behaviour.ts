@@ -1,4 +1,5 @@
 import { abilityFacts, type DoorAbility } from '../../doors/abilities'
+import { passbackWords } from '../../doors/likeness'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, seconds, shape, type PartKind, type Timers } from './kind'
 import type { DeviceSheet } from '../../devices/sheet'
@@ -64,13 +65,12 @@ export const behaviourKind: PartKind = {
   }),
 }
 
-const passbackWords: Readonly<Record<string, string>> = { refuse: 'refused', tell: 'let in and told' }
-
 function says(field: string, value: Json | undefined, nameOf: (schedule: string) => string | undefined): string {
   if (timed.has(field)) return seconds(value)
   const word = plainWords(value)
   if (scheduled.has(field)) return nameOf(word) ?? word
-  return field === 'passback' && Object.hasOwn(passbackWords, word) ? (passbackWords[word] ?? word) : word
+  const words: Readonly<Record<string, string>> = field === 'passback' ? passbackWords : {}
+  return Object.hasOwn(words, word) ? (words[word] ?? word) : word
 }
 
 /** What the door asks for and this type of controller can keep; what it can't stops the door. */

@@ -1,5 +1,5 @@
 import { all, type Facts } from '../../job/facts'
-import type { Period, Schedule } from '../../time/schedule'
+import { periodLine, type Period, type Schedule } from '../../time/schedule'
 import { specialDaysOf } from '../../time/specialDays'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
@@ -71,6 +71,4 @@ const specialJson = (facts: Facts, schedule: Schedule): Json =>
     periods: day.periods.map((p) => `${p.from}-${p.to}`),
   }))
 
-function periodsJson(periods: readonly Period[]): Json {
-  return periods.map((p) => `${[...p.days].sort((a, b) => a - b).join('')} ${p.from}-${p.to}`).sort()
-}
+const periodsJson = (periods: readonly Period[]): Json => periods.map(periodLine).sort()
