@@ -55,7 +55,7 @@ test.describe('an empty store', () => {
       ['Card out of hours', '88 3'],
       ['Card nobody is told of', '88 4'],
     ] as const)
-      await page.getByRole('textbox', { name: label }).fill(value)
+      await page.getByRole('textbox', { name: label, exact: true }).fill(value)
     await page.getByRole('button', { name: 'Save the test cards' }).click()
     await page.goto(`${base}/controllers/new`)
     await page.getByRole('textbox', { name: 'Cabinet' }).fill('Riser')

@@ -204,6 +204,16 @@ describe('a door’s own rules over the wire', () => {
     await site.until('it to be free again', () => firmware(lobby).unlocked)
   })
 
+  it('nothing counts that happened before the controller was ready', async () => {
+    await site.command('trial.start', { door: lobby, test: 'good-card' })
+    const begun = site.facts.trial[lobby]
+    expect(begun?.waits).toBe(true)
+    const ready = await site.until('it to be ready', (f) => !f.trial[lobby]?.waits && f.trial[lobby])
+    expect(ready.startedAt).toBeGreaterThan(begun?.startedAt ?? Infinity)
+    await site.command('trial.answer', { door: lobby, test: 'good-card', answer: 'stop', says: '' })
+    await site.until('it to be free again', () => firmware(lobby).unlocked)
+  })
+
   it('a test that the controller can’t be made ready for is not judged, and says why', async () => {
     await behave(lobby, { freeOn: 'day' })
     const { doors } = site.unit()

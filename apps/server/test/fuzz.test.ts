@@ -91,10 +91,12 @@ describe('hostile values', () => {
     const random = seeded(7)
     const faults: string[] = []
     const skipped = /live$|sign-out|keep|accounts|first|search|order/
+    /** Each of these is a file from elsewhere: it gets a process of its own, which takes seconds to begin. */
+    const costly = /people-list$|door-schedule$/
     for (const [path, methods] of Object.entries(document.paths))
       for (const method of Object.keys(methods)) {
         if (skipped.test(path)) continue
-        for (let i = 0; i < 12; i++) {
+        for (let i = 0; i < (costly.test(path) && method === 'post' ? 3 : 12); i++) {
           const value = hostileValues[Math.floor(random() * hostileValues.length)]
           const at = path.replace(/^\/api\/v1/, '').replaceAll(/\{[^}]+\}/g, inPath(value))
           const query = inPath(hostileValues[i] ?? '')
@@ -112,7 +114,7 @@ describe('hostile values', () => {
       }
     expect(faults.slice(0, 5)).toEqual([])
     opens()
-  }, 120_000)
+  }, 240_000)
 
   it('a door in any script has its files, under its own name', async () => {
     // A door of its own: what was hurled at the job before may have taken away any other.
