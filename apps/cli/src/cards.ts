@@ -4,10 +4,10 @@ import {
   cardFormats,
   formatFault,
   likelyReading,
+  printedIn,
   readingsOf,
   type CardFormat,
   type CardReading,
-  type Printed,
 } from '@rauta/core'
 import type { Outcome } from './outcome'
 
@@ -37,11 +37,11 @@ export function cards(input: CardsInput): Outcome {
         ? `${input.hex} is no hexadecimal number of ${input.length ?? 'at most 256'} bits.`
         : 'bits are 0 and 1, at most 256 of them.',
     )
-  const printed = input.printed === undefined ? null : printedFrom(input.printed)
+  const printed = input.printed === undefined ? null : printedIn(input.printed)[0]
   if (printed === undefined)
     return bad(`printed: ${input.printed} is no card number. Write it as 61 04423, or the number alone.`)
   const own = input.formats ?? []
-  const fault = own.map(formatFault).find((f) => f !== null) ?? twin([...cardFormats, ...own])
+  const fault = own.map(formatFault).find((f) => f !== null)?.says ?? twin([...cardFormats, ...own])
   if (fault) return bad(`formats: ${fault}`)
   const readings = readingsOf(bits, printed, [...cardFormats, ...own])
   const likely = likelyReading(readings)
@@ -59,13 +59,6 @@ const told = ({ number, ...rest }: CardReading) => ({
   ...rest,
   number: number <= BigInt(Number.MAX_SAFE_INTEGER) ? Number(number) : String(number),
 })
-
-function printedFrom(text: string): Printed | undefined {
-  const match = /^\s*(?:(\d{1,9})[\s/:.-]+)?(\d{1,20})\s*$/.exec(text)
-  return match
-    ? { facility: match[1] === undefined ? null : Number(match[1]), number: BigInt(match[2] ?? '0') }
-    : undefined
-}
 
 function twin(formats: readonly CardFormat[]): string | null {
   const again = formats.find((f, i) => formats.findIndex((g) => g.id === f.id) !== i)

@@ -1,4 +1,4 @@
-import { bitsText, cardBits, cardData, cardFormats, heldConfig, type Bits, type StoredCard } from '@rauta/core'
+import { bitsText, cardBits, cardData, sentFormats, heldConfig, type Bits, type StoredCard } from '@rauta/core'
 import { Site, siteFile } from './site'
 
 const cards: Record<string, StoredCard> = {
@@ -40,7 +40,7 @@ describe('what a card really sent', () => {
 
   it('the device holds every card in its own format', () => {
     const held = heldConfig(site.facts, 'a1')
-    for (const { id } of cardFormats)
+    for (const { id } of sentFormats)
       expect(held[`credential/${id === 'wiegand26' ? 'c' : id}`]).toMatchObject({
         format: id,
         card: cardData(cards[id] ?? { facility: 0, number: 0 }),
@@ -49,7 +49,7 @@ describe('what a card really sent', () => {
 
   it('a read of every wrong format at every reader says what came, and whose card it is', async () => {
     for (const door of ['D-01', 'D-02', 'D-03', 'D-04'])
-      for (const { id, bits } of cardFormats.filter((f) => f.id !== 'wiegand26')) {
+      for (const { id, bits } of sentFormats.filter((f) => f.id !== 'wiegand26')) {
         const card = cards[id] as StoredCard
         const event = await shown(door, cardBits(card))
         expect(event).toMatchObject({ kind: 'refused', state: 'unknown', card: '', bits: bitsText(cardBits(card)) })

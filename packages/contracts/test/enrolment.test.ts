@@ -4,7 +4,7 @@ import {
   bitsText,
   cardBits,
   cardData,
-  cardFormats,
+  sentFormats,
   enrolmentPlaces,
   holdingOf,
   isSerial,
@@ -31,7 +31,7 @@ const told = (card: StoredCard, format = 'wiegand26', over: Partial<DeviceEvent>
 const hear = (w: World, ...events: DeviceEvent[]) => events.forEach((e) => w.put('event', e))
 
 const anyCard = fc
-  .constantFrom(...cardFormats)
+  .constantFrom(...sentFormats)
   .chain((format) =>
     isSerial(format.id)
       ? fc.stringMatching(new RegExp(`^[0-9A-F]{${format.bits / 4}}$`)).map((serial) => serialCard(format.id, serial))

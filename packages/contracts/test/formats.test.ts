@@ -2,16 +2,24 @@ import fc from 'fast-check'
 import {
   cardBits,
   cardData,
-  cardFormats,
   cardName,
   holderOf,
   marksOf,
+  sentFormats,
   strangeCardWords,
   strangeReadWords,
   type Bits,
   type StoredCard,
+  formatLimitFindings,
+  readerOrders,
+  scriptFor,
+  strangeRead,
+  testDigest,
+  type DeviceSheet,
+  type OwnFormat,
 } from '@rauta/core'
-import { sheets, smallJob } from './world'
+import { Refusal } from '../src'
+import { sheets, smallJob, type World } from './world'
 
 const known: StoredCard = { facility: 61, number: 4423 }
 /** The same number in every format that has a facility, and serial numbers beside them. */
@@ -21,7 +29,7 @@ const inFormat = (format: string): StoredCard =>
     : format === 'serial7'
       ? { format, facility: 0, number: 0, serial: '04A1B2C3D4E5F6' }
       : { ...(format === 'wiegand26' ? {} : { format }), ...known }
-const formats = cardFormats.map((f) => f.id)
+const formats = sentFormats.map((f) => f.id)
 
 describe('a person’s card of any format', () => {
   it.each(formats)('%s: is kept, told to the device in its format, and named in words', (format) => {
@@ -97,31 +105,39 @@ describe('a read that the controller could not place', () => {
   )
   it.each(cases)('%s at a reader set to %s, %s: says how many bits came and whose card it is', (sent, set, order) => {
     const bits = turned(cardBits(inFormat(sent)), order)
-    const says = strangeReadWords(bits, set, whose)
+    const says = strangeReadWords(bits, { format: set }, sentFormats, whose)
     expect(says).toContain(`${bits.length} bits arrived`)
     expect(says).toContain('That is the card of Vera.')
     expect(strangeCardWords(bits, cardData(inFormat(sent)))).toContain('That is the card awaited.')
   })
   it('34 bits at a reader of 26 are told with the number that stands in them', () => {
     const bits = cardBits(inFormat('wiegand34'))
-    expect(strangeReadWords(bits, 'wiegand26', (r) => (r.cut === 'none' ? null : whose(r)))).toContain('card 61 04423')
-    expect(strangeReadWords(bits, 'wiegand26', () => null)).toBe(
+    expect(
+      strangeReadWords(bits, { format: 'wiegand26' }, sentFormats, (r) => (r.cut === 'none' ? null : whose(r))),
+    ).toContain('card 61 04423')
+    expect(strangeReadWords(bits, { format: 'wiegand26' }, sentFormats, () => null)).toBe(
       '34 bits arrived, the reader is set to 26 bits; they read as card 61 04423.',
     )
   })
   it('noise is told as such, and a good read that is only unknown is not explained away', () => {
-    expect(strangeReadWords([0, 1, 1], 'wiegand26', whose)).toBe('3 bits arrived, the reader is set to 26 bits.')
-    const bad = cardBits(known).map((b, i) => (i === 0 ? ((1 - b) as 0 | 1) : b))
-    expect(strangeReadWords(bad, 'wiegand26', () => null)).toMatch(/^26 bits arrived, and their parity is wrong\./)
-    expect(strangeReadWords(turned(cardBits(known), 'linesExchanged'), 'wiegand26', () => null)).toContain(
-      'card 61 04423 with the two data lines exchanged. Exchange data 0 and data 1',
+    expect(strangeReadWords([0, 1, 1], { format: 'wiegand26' }, sentFormats, whose)).toBe(
+      '3 bits arrived, the reader is set to 26 bits.',
     )
-    expect(strangeReadWords(cardBits({ facility: 1, number: 1 }), 'wiegand26', () => null)).toBe('')
+    const bad = cardBits(known).map((b, i) => (i === 0 ? ((1 - b) as 0 | 1) : b))
+    expect(strangeReadWords(bad, { format: 'wiegand26' }, sentFormats, () => null)).toMatch(
+      /^26 bits arrived, and their parity is wrong\./,
+    )
+    expect(
+      strangeReadWords(turned(cardBits(known), 'linesExchanged'), { format: 'wiegand26' }, sentFormats, () => null),
+    ).toContain('card 61 04423 with the two data lines exchanged. Exchange data 0 and data 1')
+    expect(
+      strangeReadWords(cardBits({ facility: 1, number: 1 }), { format: 'wiegand26' }, sentFormats, () => null),
+    ).toBe('')
   })
   it('never throws, whatever comes', () => {
     fc.assert(
       fc.property(fc.array(fc.constantFrom<0 | 1>(0, 1), { minLength: 1, maxLength: 256 }), (bits) => {
-        expect(typeof strangeReadWords(bits, 'wiegand26', whose)).toBe('string')
+        expect(typeof strangeReadWords(bits, { format: 'wiegand26' }, sentFormats, whose)).toBe('string')
         expect(strangeCardWords(bits, 'ABCDEF').length).toBeGreaterThan(10)
       }),
       { numRuns: 60 },
@@ -131,7 +147,7 @@ describe('a read that the controller could not place', () => {
 
 describe('a format that the controller’s type cannot read', () => {
   it('stops the door, whichever it is', () => {
-    for (const { id } of cardFormats) {
+    for (const { id } of sentFormats) {
       const w = smallJob()
       const reads = sheets['controller-2']?.controller?.cardFormats.includes(id)
       w.do('part.format', { door: 'D-01', part: 'R1', format: id })
@@ -139,5 +155,160 @@ describe('a format that the controller’s type cannot read', () => {
       expect([id, stops.map((f) => [f.rule, f.at])]).toEqual([id, reads ? [] : [['untold', 'R1']]])
     }
     expect(sheets['controller-2']?.controller?.cardFormats).not.toContain('serial4')
+  })
+})
+
+const refused = (w: World, name: string, payload: unknown): Refusal => {
+  try {
+    w.do(name, payload)
+  } catch (error) {
+    if (error instanceof Refusal) return error
+    throw error
+  }
+  throw new Error(`${name} was not refused`)
+}
+/** The same small job, its controller of another type with the same screws. */
+function jobOn(type: string): World {
+  const w = smallJob()
+  const a1 = w.facts.controller['a1']
+  if (!a1) throw new Error('no controller')
+  w.put('controller', { ...a1, sheet: type })
+  return w
+}
+
+/** A way of sending of the job's own. Invented for the test. */
+const crew: OwnFormat = {
+  id: 'crew-37',
+  name: 'Crew, 37 bits',
+  bits: 37,
+  facility: { from: 1, length: 8 },
+  number: { from: 20, length: 16 },
+  parity: [{ at: 0, kind: 'even', over: { from: 1, length: 35 } }],
+  keeps: 'wiegand26',
+}
+const wantedPoint = (w: ReturnType<typeof smallJob>) =>
+  (w.wanted()['terminals/D-01'] as Record<string, object>)['R1.entryReader']
+
+describe('a format of the job’s own', () => {
+  it('is told to the controllers whose readers send so, with the card kept as another, and to no other', () => {
+    const w = jobOn('controller-4')
+    w.do('cardFormat.put', crew)
+    expect(w.wanted()['cardFormat/crew-37']).toBeUndefined()
+    w.do('part.format', { door: 'D-01', part: 'R1', format: 'crew-37' })
+    const { id: _id, ...value } = crew
+    expect(w.wanted()['cardFormat/crew-37']).toEqual(value)
+    expect(wantedPoint(w)).toMatchObject({ format: 'crew-37' })
+    // Its cards are kept as those of 26 bits: the test cards fit, nothing is said.
+    expect(marksOf(w.facts, w.door(), sheets).plan.findings.filter((f) => f.rule === 'kit-format')).toEqual([])
+  })
+
+  it('changed, makes stale exactly the proofs whose readers send so', () => {
+    const w = jobOn('controller-4')
+    w.do('cardFormat.put', crew)
+    w.do('part.format', { door: 'D-01', part: 'R1', format: 'crew-37' })
+    const digests = () =>
+      Object.fromEntries(
+        scriptFor(w.facts, w.door(), sheets).map((t) => [t.id, testDigest(w.facts, w.door(), t, w.wanted())]),
+      )
+    const before = digests()
+    w.do('cardFormat.put', { ...crew, parity: [] })
+    const after = digests()
+    const stale = Object.keys(after).filter((id) => before[id] !== after[id])
+    const through = scriptFor(w.facts, w.door(), sheets)
+      .filter((t) => t.depends.includes('terminals.R1.entryReader'))
+      .map((t) => t.id)
+    expect(through.length).toBeGreaterThan(3)
+    expect(stale).toEqual(through)
+    expect(Object.keys(after).length).toBeGreaterThan(through.length)
+  })
+
+  it('stops a door whose controller can’t be told of it, and one whose format is gone', () => {
+    const w = smallJob()
+    const stops = () => marksOf(w.facts, w.door(), sheets).plan.findings.filter((f) => f.grade === 'stop')
+    w.do('cardFormat.put', crew)
+    w.do('part.format', { door: 'D-01', part: 'R1', format: 'crew-37' })
+    const own = sheets['controller-2']?.controller?.ownFormats ?? 0
+    expect(own).toBe(0)
+    expect(stops().map((f) => [f.rule, f.at])).toEqual([['untold', 'R1']])
+    expect(w.wanted()['cardFormat/crew-37']).toBeUndefined()
+    const gone = { ...w.facts, cardFormat: {} }
+    expect(
+      marksOf(gone, w.door(), sheets)
+        .plan.findings.filter((f) => f.grade === 'stop')
+        .map((f) => f.says)[0],
+    ).toContain('no such card format any more')
+  })
+
+  it('more of them than a controller holds stop its doors', () => {
+    const board = { ...(sheets['controller-4'] as DeviceSheet) }
+    const most = board.controller?.ownFormats ?? 0
+    const parts = (n: number) => Object.fromEntries(Array.from({ length: n }, (_, i) => [`cardFormat/f${i}`, {}]))
+    expect(formatLimitFindings('A1', board, parts(most))).toEqual([])
+    expect(formatLimitFindings('A1', board, parts(most + 1)).map((f) => [f.rule, f.grade])).toEqual([
+      ['formats-full', 'stop'],
+    ])
+  })
+
+  it.each([
+    [{ name: '26 bits' }, 'name'],
+    [{ id: 'other', name: 'CREW, 37 bits ' }, 'name'],
+    [{ number: { from: 30, length: 16 } }, 'number'],
+    [{ keeps: 'serial4' }, 'keeps'],
+  ])('%j is refused at its field', (change, field) => {
+    const w = smallJob()
+    w.do('cardFormat.put', crew)
+    expect(refused(w, 'cardFormat.put', { ...crew, ...change })).toMatchObject({ field })
+  })
+
+  it('stays while a reader is set to it', () => {
+    const w = smallJob()
+    w.do('cardFormat.put', crew)
+    w.do('part.format', { door: 'D-01', part: 'R1', format: 'crew-37' })
+    expect(refused(w, 'cardFormat.remove', { id: 'crew-37' }).says).toContain('R1 of D-01')
+    w.do('part.format', { door: 'D-01', part: 'R1', format: 'wiegand26' })
+    w.do('cardFormat.remove', { id: 'crew-37' })
+    expect(w.facts.cardFormat).toEqual({})
+  })
+})
+
+describe('the order of a reader’s bits', () => {
+  it.each(readerOrders)('%s is told to the controller, or stops the door where its type can’t', (order) => {
+    for (const type of ['controller-2', 'controller-4']) {
+      const w = jobOn(type)
+      w.do('part.format', { door: 'D-01', part: 'R1', format: 'wiegand26', order })
+      expect(wantedPoint(w)).toEqual(
+        expect.objectContaining(order === 'asSent' ? { format: 'wiegand26' } : { format: 'wiegand26', order }),
+      )
+      expect(w.door().parts.find((p) => p.id === 'R1')?.order).toBe(order === 'asSent' ? undefined : order)
+      const can = order === 'asSent' || sheets[type]?.controller?.bitOrders?.includes(order)
+      const stops = marksOf(w.facts, w.door(), sheets).plan.findings.filter((f) => f.grade === 'stop')
+      expect([type, stops.map((f) => [f.rule, f.at])]).toEqual([type, can ? [] : [['untold', 'R1']]])
+    }
+  })
+  it('several readers are set at once, with the format that was found, and taken back at once', () => {
+    const w = jobOn('controller-4')
+    const one = { door: 'D-01', part: 'R1' }
+    w.do('readers.set', { readers: [one], format: 'crew-37', order: 'bitsReversed', own: crew })
+    expect(w.facts.cardFormat['crew-37']).toEqual(crew)
+    expect(w.door().parts.find((p) => p.id === 'R1')).toMatchObject({ format: 'crew-37', order: 'bitsReversed' })
+    expect(refused(w, 'readers.set', { readers: [{ door: 'D-01', part: 'K1' }], format: 'wiegand26' }).says).toContain(
+      'reads no cards',
+    )
+    expect(refused(w, 'readers.set', { readers: [one], format: 'wiegand34', own: crew })).toMatchObject({
+      field: 'format',
+    })
+    expect(
+      refused(w, 'readers.set', { readers: [one], format: 'bad', own: { ...crew, id: 'bad', bits: 20 } }).field,
+    ).toMatch(/^own\./)
+  })
+  it('a read that comes in another order names the setting that would mend it', () => {
+    const bits = turned(cardBits(known), 'bitsReversed')
+    const told = (reads: object) => strangeRead(bits, reads, sentFormats, () => 'the card of Vera').setting
+    expect(told({})).toEqual({ format: 'wiegand26', order: 'bitsReversed' })
+    expect(told({ order: 'bitsReversed' })).toBeNull()
+    const exchanged = turned(cardBits(known), 'linesExchanged')
+    expect(
+      strangeRead(exchanged, {}, sentFormats, (r) => (r.order === 'linesExchanged' ? 'hers' : null)).setting,
+    ).toBeNull()
   })
 })

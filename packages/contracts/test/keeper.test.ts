@@ -48,6 +48,16 @@ function fullJob(): World {
     groups: ['g', 'h'],
   })
   w.do('specialDay.put', { id: 'sd', date: '2026-12-06', name: 'Holiday', periods: [] })
+  w.do('cardFormat.put', {
+    id: 'crew-37',
+    name: 'Crew, 37 bits',
+    bits: 37,
+    facility: { from: 1, length: 8 },
+    number: { from: 20, length: 16 },
+    parity: [{ at: 0, kind: 'even', over: { from: 1, length: 35 } }],
+    keeps: 'wiegand26',
+  })
+  w.do('part.format', { door: 'D-03', part: 'R1', format: 'crew-37' })
   for (const id of ['a1', 'a2']) {
     w.reached(id)
     w.loaded(id)

@@ -32,6 +32,16 @@ function job(): World {
       },
     },
   })
+  w.do('cardFormat.put', {
+    id: 'crew-37',
+    name: 'Crew, 37 bits',
+    bits: 37,
+    facility: { from: 1, length: 8 },
+    number: { from: 20, length: 16 },
+    parity: [{ at: 0, kind: 'even', over: { from: 1, length: 35 } }],
+    keeps: 'wiegand26',
+  })
+  w.do('part.format', { door: 'D-02', part: 'R1', format: 'crew-37', order: 'bitsReversed' })
   w.do('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [{ from: '08:00', to: '12:00' }] })
   return w
 }

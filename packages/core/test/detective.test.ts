@@ -4,6 +4,7 @@ import {
   bitsFromText,
   bitOrders,
   cardFormats,
+  sentFormats,
   formatFault,
   likelyReading,
   parityHolds,
@@ -27,6 +28,8 @@ const cardOf = (f: CardFormat) =>
 const sent = (bits: Bits, order: BitOrder): Bits => {
   if (order === 'bitsReversed') return [...bits].reverse()
   if (order === 'linesExchanged') return bits.map((b) => (b === 1 ? 0 : 1))
+  if (order === 'bytesMirrored')
+    return Array.from({ length: bits.length / 8 }, (_, i) => bits.slice(i * 8, i * 8 + 8).reverse()).flat()
   if (order === 'bytesReversed')
     return Array.from({ length: bits.length / 8 }, (_, i) => bits.slice(i * 8, i * 8 + 8))
       .reverse()
@@ -38,13 +41,13 @@ describe('formats as data', () => {
   it('contradict themselves in nothing, and one that does is told', () => {
     for (const f of cardFormats) expect([f.id, formatFault(f)]).toEqual([f.id, null])
     const f26 = format('wiegand26')
-    expect(formatFault({ ...f26, bits: 0 })).toContain('has 0 bits')
-    expect(formatFault({ ...f26, number: { from: 20, length: 16 } })).toContain('outside its 26 bits')
-    expect(formatFault({ ...f26, facility: { from: 2, length: 8 } })).toContain('share bits')
-    expect(formatFault({ ...f26, parity: [{ at: 3, kind: 'odd', over: { from: 1, length: 12 } }] })).toContain(
+    expect(formatFault({ ...f26, bits: 0 })?.says).toContain('has 0 bits')
+    expect(formatFault({ ...f26, number: { from: 20, length: 16 } })?.says).toContain('outside its 26 bits')
+    expect(formatFault({ ...f26, facility: { from: 2, length: 8 } })?.says).toContain('share bits')
+    expect(formatFault({ ...f26, parity: [{ at: 3, kind: 'odd', over: { from: 1, length: 12 } }] })?.says).toContain(
       'counted over itself',
     )
-    expect(formatFault({ ...f26, parity: [{ at: 26, kind: 'odd', over: { from: 1, length: 12 } }] })).toContain(
+    expect(formatFault({ ...f26, parity: [{ at: 26, kind: 'odd', over: { from: 1, length: 12 } }] })?.says).toContain(
       'parity bit',
     )
   })
@@ -85,8 +88,8 @@ describe('formats as data', () => {
 
 describe('what a card really sent', () => {
   it.each(
-    cardFormats.flatMap((f) =>
-      bitOrders.filter((o) => o !== 'bytesReversed' || f.bits % 8 === 0).map((o) => [f.id, o, f] as const),
+    sentFormats.flatMap((f) =>
+      bitOrders.filter((o) => !o.startsWith('bytes') || f.bits % 8 === 0).map((o) => [f.id, o, f] as const),
     ),
   )('%s, %s: the printed number is found, and by nothing else before it', (_id, order, f) => {
     fc.assert(

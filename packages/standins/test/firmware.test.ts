@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { makeClock, topics } from '@rauta/protocols'
-import { bitsOfCard } from '../src/site/rig'
+import { bitsSent } from '../src/site/sending'
 import { DoorFirmware, type Board } from '../src/device/doors'
 import { noEntities, type Memory } from '../src/device/memory'
 import { World } from '../src/site/world'
@@ -113,7 +113,7 @@ describe('the firmware of a simulated door controller', () => {
   it('does nothing with a card while it holds no configuration', () => {
     const b = board()
     delete b.entities.DoorWiring['D']
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     expect(b.words()).toEqual([])
   })
 
@@ -125,7 +125,7 @@ describe('the firmware of a simulated door controller', () => {
   ])('refuses %s for its own reason', (_what, over, card, said) => {
     const b = board()
     knownCard(b, over)
-    b.firmware.cardRead('reader 1', bitsOfCard(card))
+    b.firmware.cardRead('reader 1', bitsSent(card))
     expect(b.words()).toEqual([said])
     expect(b.relays.get('relay 1')).toBeUndefined()
   })
@@ -133,7 +133,7 @@ describe('the firmware of a simulated door controller', () => {
   it('releases for its time when nobody opens', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     expect(b.relays.get('relay 1')).toBe(true)
     b.clock.turn(4999)
     expect(b.relays.get('relay 1')).toBe(true)
@@ -145,7 +145,7 @@ describe('the firmware of a simulated door controller', () => {
   it('relocks after its delay once the leaf has closed', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     b.clock.turn(1000)
     b.input('input 1', false)
     b.clock.turn(9000)
@@ -160,9 +160,9 @@ describe('the firmware of a simulated door controller', () => {
   it('a second release starts the time again and tells the lock only once', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     b.clock.turn(3000)
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     b.clock.turn(4000)
     expect(b.relays.get('relay 1')).toBe(true)
     b.clock.turn(1001)
@@ -188,7 +188,7 @@ describe('the firmware of a simulated door controller', () => {
   it('alarms when the leaf is held open, at its time', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     b.input('input 1', false)
     b.words()
     b.clock.turn(19_999)
@@ -221,7 +221,7 @@ describe('the firmware of a simulated door controller', () => {
   it('starts anew after power-up: no timer of before runs on', () => {
     const b = board()
     knownCard(b)
-    b.firmware.cardRead('reader 1', bitsOfCard('AAAAAA'))
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
     b.words()
     b.firmware.restart()
     b.clock.turn(60_000)
@@ -286,7 +286,7 @@ describe('nothing holds whoever leaves', () => {
     { maxLength: 6 },
   )
 
-  const bits = bitsOfCard('AAAAAA')
+  const bits = bitsSent('AAAAAA')
   it.each(['the exit button', 'the exit reader'])('by %s', (way) => {
     fc.assert(
       fc.property(settings, before, fc.integer({ min: 0, max: 7 * 24 }), (behaviour, acts, hour) => {

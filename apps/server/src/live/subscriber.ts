@@ -6,6 +6,7 @@ import {
   mayHaveOlder,
   pointsByPort,
   put,
+  sendings,
   strangeReadWords,
   type Config,
   type DeviceEvent,
@@ -164,8 +165,8 @@ export class Subscriber {
 export function explained(facts: Facts, event: DeviceEvent): DeviceEvent {
   const bits = event.kind === 'refused' && event.state === 'unknown' ? bitsOfText(event.bits ?? '') : null
   if (!bits) return event
-  const format = facts.door[event.door]?.parts.find((p) => p.id === event.reader)?.format
-  const says = strangeReadWords(bits, format, (reading) => holderOf(facts, reading))
+  const reader = facts.door[event.door]?.parts.find((p) => p.id === event.reader)
+  const says = strangeReadWords(bits, reader ?? {}, sendings(facts), (reading) => holderOf(facts, reading))
   return says ? { ...event, says: `${event.says}. ${says}` } : event
 }
 

@@ -7791,7 +7791,7 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
 const pattern60 = new RegExp("^[a-z0-9-]{1,40}$", "u");
 const pattern62 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
@@ -9825,11 +9825,10 @@ vErrors.push(err164);
 errors++;
 }
 }
-if(data48.feedVolts !== undefined){
-let data58 = data48.feedVolts;
-if(typeof data58 == "number"){
-if(data58 < 0 || isNaN(data58)){
-const err165 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data48.ownFormats !== undefined){
+let data58 = data48.ownFormats;
+if(!((typeof data58 == "number") && (!(data58 % 1) && !isNaN(data58)))){
+const err165 = {instancePath:instancePath+"/controller/ownFormats",schemaPath:"#/properties/controller/properties/ownFormats/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -9838,9 +9837,9 @@ vErrors.push(err165);
 }
 errors++;
 }
-}
-else {
-const err166 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(typeof data58 == "number"){
+if(data58 < 0 || isNaN(data58)){
+const err166 = {instancePath:instancePath+"/controller/ownFormats",schemaPath:"#/properties/controller/properties/ownFormats/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -9850,11 +9849,12 @@ vErrors.push(err166);
 errors++;
 }
 }
-if(data48.feedA !== undefined){
-let data59 = data48.feedA;
-if(typeof data59 == "number"){
-if(data59 < 0 || isNaN(data59)){
-const err167 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data48.bitOrders !== undefined){
+let data59 = data48.bitOrders;
+if(Array.isArray(data59)){
+if(data59.length > 400){
+const err167 = {instancePath:instancePath+"/controller/bitOrders",schemaPath:"#/properties/controller/properties/bitOrders/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -9863,9 +9863,11 @@ vErrors.push(err167);
 }
 errors++;
 }
-}
-else {
-const err168 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const len7 = data59.length;
+for(let i7=0; i7<len7; i7++){
+let data60 = data59[i7];
+if(!(((data60 === "bitsReversed") || (data60 === "bytesReversed")) || (data60 === "bytesMirrored"))){
+const err168 = {instancePath:instancePath+"/controller/bitOrders/" + i7,schemaPath:"#/properties/controller/properties/bitOrders/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.bitOrders.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -9875,12 +9877,9 @@ vErrors.push(err168);
 errors++;
 }
 }
-if(data48.factory !== undefined){
-let data60 = data48.factory;
-if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
-if(!(false)){
-if(data60.address === undefined){
-const err169 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
+}
+else {
+const err169 = {instancePath:instancePath+"/controller/bitOrders",schemaPath:"#/properties/controller/properties/bitOrders/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -9890,9 +9889,11 @@ vErrors.push(err169);
 errors++;
 }
 }
-if(!(false)){
-if(data60.user === undefined){
-const err170 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "user"},message:"must have required property '"+"user"+"'"};
+if(data48.feedVolts !== undefined){
+let data61 = data48.feedVolts;
+if(typeof data61 == "number"){
+if(data61 < 0 || isNaN(data61)){
+const err170 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -9902,9 +9903,8 @@ vErrors.push(err170);
 errors++;
 }
 }
-if(!(false)){
-if(data60.password === undefined){
-const err171 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
+else {
+const err171 = {instancePath:instancePath+"/controller/feedVolts",schemaPath:"#/properties/controller/properties/feedVolts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -9914,9 +9914,11 @@ vErrors.push(err171);
 errors++;
 }
 }
-for(const key8 in data60){
-if(!(((key8 === "address") || (key8 === "user")) || (key8 === "password"))){
-const err172 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data48.feedA !== undefined){
+let data62 = data48.feedA;
+if(typeof data62 == "number"){
+if(data62 < 0 || isNaN(data62)){
+const err172 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -9926,9 +9928,8 @@ vErrors.push(err172);
 errors++;
 }
 }
-if(data60.address !== undefined){
-if(typeof data60.address !== "string"){
-const err173 = {instancePath:instancePath+"/controller/factory/address",schemaPath:"#/properties/controller/properties/factory/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
+else {
+const err173 = {instancePath:instancePath+"/controller/feedA",schemaPath:"#/properties/controller/properties/feedA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -9938,9 +9939,12 @@ vErrors.push(err173);
 errors++;
 }
 }
-if(data60.user !== undefined){
-if(typeof data60.user !== "string"){
-const err174 = {instancePath:instancePath+"/controller/factory/user",schemaPath:"#/properties/controller/properties/factory/properties/user/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data48.factory !== undefined){
+let data63 = data48.factory;
+if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
+if(!(false)){
+if(data63.address === undefined){
+const err174 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -9950,9 +9954,9 @@ vErrors.push(err174);
 errors++;
 }
 }
-if(data60.password !== undefined){
-if(typeof data60.password !== "string"){
-const err175 = {instancePath:instancePath+"/controller/factory/password",schemaPath:"#/properties/controller/properties/factory/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data63.user === undefined){
+const err175 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "user"},message:"must have required property '"+"user"+"'"};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -9962,9 +9966,9 @@ vErrors.push(err175);
 errors++;
 }
 }
-}
-else {
-const err176 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data63.password === undefined){
+const err176 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/required",keyword:"required",params:{missingProperty: "password"},message:"must have required property '"+"password"+"'"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -9974,10 +9978,9 @@ vErrors.push(err176);
 errors++;
 }
 }
-if(data48.terminalOneAt !== undefined){
-let data64 = data48.terminalOneAt;
-if(!((data64 === "left") || (data64 === "right"))){
-const err177 = {instancePath:instancePath+"/controller/terminalOneAt",schemaPath:"#/properties/controller/properties/terminalOneAt/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.terminalOneAt.enum},message:"must be equal to one of the allowed values"};
+for(const key8 in data63){
+if(!(((key8 === "address") || (key8 === "user")) || (key8 === "password"))){
+const err177 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -9987,11 +9990,9 @@ vErrors.push(err177);
 errors++;
 }
 }
-if(data48.reset !== undefined){
-let data65 = data48.reset;
-if(Array.isArray(data65)){
-if(data65.length > 400){
-const err178 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data63.address !== undefined){
+if(typeof data63.address !== "string"){
+const err178 = {instancePath:instancePath+"/controller/factory/address",schemaPath:"#/properties/controller/properties/factory/properties/address/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -10000,13 +10001,10 @@ vErrors.push(err178);
 }
 errors++;
 }
-const len7 = data65.length;
-for(let i7=0; i7<len7; i7++){
-let data66 = data65[i7];
-if(data66 && typeof data66 == "object" && !Array.isArray(data66)){
-if(!(false)){
-if(data66.says === undefined){
-const err179 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+}
+if(data63.user !== undefined){
+if(typeof data63.user !== "string"){
+const err179 = {instancePath:instancePath+"/controller/factory/user",schemaPath:"#/properties/controller/properties/factory/properties/user/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err179];
 }
@@ -10016,9 +10014,9 @@ vErrors.push(err179);
 errors++;
 }
 }
-if(!(false)){
-if(data66.seconds === undefined){
-const err180 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "seconds"},message:"must have required property '"+"seconds"+"'"};
+if(data63.password !== undefined){
+if(typeof data63.password !== "string"){
+const err180 = {instancePath:instancePath+"/controller/factory/password",schemaPath:"#/properties/controller/properties/factory/properties/password/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err180];
 }
@@ -10028,9 +10026,9 @@ vErrors.push(err180);
 errors++;
 }
 }
-for(const key9 in data66){
-if(!(((key9 === "says") || (key9 === "seconds")) || (key9 === "holds"))){
-const err181 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key9},message:"must NOT have additional properties"};
+}
+else {
+const err181 = {instancePath:instancePath+"/controller/factory",schemaPath:"#/properties/controller/properties/factory/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err181];
 }
@@ -10040,11 +10038,10 @@ vErrors.push(err181);
 errors++;
 }
 }
-if(data66.says !== undefined){
-let data67 = data66.says;
-if(typeof data67 === "string"){
-if(func3(data67) > 200){
-const err182 = {instancePath:instancePath+"/controller/reset/" + i7+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data48.terminalOneAt !== undefined){
+let data67 = data48.terminalOneAt;
+if(!((data67 === "left") || (data67 === "right"))){
+const err182 = {instancePath:instancePath+"/controller/terminalOneAt",schemaPath:"#/properties/controller/properties/terminalOneAt/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.terminalOneAt.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err182];
 }
@@ -10053,8 +10050,12 @@ vErrors.push(err182);
 }
 errors++;
 }
-if(func3(data67) < 1){
-const err183 = {instancePath:instancePath+"/controller/reset/" + i7+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data48.reset !== undefined){
+let data68 = data48.reset;
+if(Array.isArray(data68)){
+if(data68.length > 400){
+const err183 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err183];
 }
@@ -10063,9 +10064,13 @@ vErrors.push(err183);
 }
 errors++;
 }
-}
-else {
-const err184 = {instancePath:instancePath+"/controller/reset/" + i7+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len8 = data68.length;
+for(let i8=0; i8<len8; i8++){
+let data69 = data68[i8];
+if(data69 && typeof data69 == "object" && !Array.isArray(data69)){
+if(!(false)){
+if(data69.says === undefined){
+const err184 = {instancePath:instancePath+"/controller/reset/" + i8,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err184];
 }
@@ -10075,11 +10080,9 @@ vErrors.push(err184);
 errors++;
 }
 }
-if(data66.seconds !== undefined){
-let data68 = data66.seconds;
-if(typeof data68 == "number"){
-if(data68 < 0 || isNaN(data68)){
-const err185 = {instancePath:instancePath+"/controller/reset/" + i7+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data69.seconds === undefined){
+const err185 = {instancePath:instancePath+"/controller/reset/" + i8,schemaPath:"#/properties/controller/properties/reset/items/required",keyword:"required",params:{missingProperty: "seconds"},message:"must have required property '"+"seconds"+"'"};
 if(vErrors === null){
 vErrors = [err185];
 }
@@ -10089,8 +10092,9 @@ vErrors.push(err185);
 errors++;
 }
 }
-else {
-const err186 = {instancePath:instancePath+"/controller/reset/" + i7+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key9 in data69){
+if(!(((key9 === "says") || (key9 === "seconds")) || (key9 === "holds"))){
+const err186 = {instancePath:instancePath+"/controller/reset/" + i8,schemaPath:"#/properties/controller/properties/reset/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key9},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err186];
 }
@@ -10100,9 +10104,11 @@ vErrors.push(err186);
 errors++;
 }
 }
-if(data66.holds !== undefined){
-if(true !== data66.holds){
-const err187 = {instancePath:instancePath+"/controller/reset/" + i7+"/holds",schemaPath:"#/properties/controller/properties/reset/items/properties/holds/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
+if(data69.says !== undefined){
+let data70 = data69.says;
+if(typeof data70 === "string"){
+if(func3(data70) > 200){
+const err187 = {instancePath:instancePath+"/controller/reset/" + i8+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err187];
 }
@@ -10111,10 +10117,8 @@ vErrors.push(err187);
 }
 errors++;
 }
-}
-}
-else {
-const err188 = {instancePath:instancePath+"/controller/reset/" + i7,schemaPath:"#/properties/controller/properties/reset/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data70) < 1){
+const err188 = {instancePath:instancePath+"/controller/reset/" + i8+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err188];
 }
@@ -10124,9 +10128,8 @@ vErrors.push(err188);
 errors++;
 }
 }
-}
 else {
-const err189 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err189 = {instancePath:instancePath+"/controller/reset/" + i8+"/says",schemaPath:"#/properties/controller/properties/reset/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err189];
 }
@@ -10136,11 +10139,11 @@ vErrors.push(err189);
 errors++;
 }
 }
-if(data48.lamps !== undefined){
-let data70 = data48.lamps;
-if(Array.isArray(data70)){
-if(data70.length > 400){
-const err190 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data69.seconds !== undefined){
+let data71 = data69.seconds;
+if(typeof data71 == "number"){
+if(data71 < 0 || isNaN(data71)){
+const err190 = {instancePath:instancePath+"/controller/reset/" + i8+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err190];
 }
@@ -10149,13 +10152,9 @@ vErrors.push(err190);
 }
 errors++;
 }
-const len8 = data70.length;
-for(let i8=0; i8<len8; i8++){
-let data71 = data70[i8];
-if(data71 && typeof data71 == "object" && !Array.isArray(data71)){
-if(!(false)){
-if(data71.lamp === undefined){
-const err191 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+else {
+const err191 = {instancePath:instancePath+"/controller/reset/" + i8+"/seconds",schemaPath:"#/properties/controller/properties/reset/items/properties/seconds/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err191];
 }
@@ -10165,9 +10164,9 @@ vErrors.push(err191);
 errors++;
 }
 }
-if(!(false)){
-if(data71.means === undefined){
-const err192 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data69.holds !== undefined){
+if(true !== data69.holds){
+const err192 = {instancePath:instancePath+"/controller/reset/" + i8+"/holds",schemaPath:"#/properties/controller/properties/reset/items/properties/holds/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err192];
 }
@@ -10177,9 +10176,9 @@ vErrors.push(err192);
 errors++;
 }
 }
-for(const key10 in data71){
-if(!((key10 === "lamp") || (key10 === "means"))){
-const err193 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+}
+else {
+const err193 = {instancePath:instancePath+"/controller/reset/" + i8,schemaPath:"#/properties/controller/properties/reset/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err193];
 }
@@ -10189,11 +10188,9 @@ vErrors.push(err193);
 errors++;
 }
 }
-if(data71.lamp !== undefined){
-let data72 = data71.lamp;
-if(typeof data72 === "string"){
-if(func3(data72) > 200){
-const err194 = {instancePath:instancePath+"/controller/lamps/" + i8+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err194 = {instancePath:instancePath+"/controller/reset",schemaPath:"#/properties/controller/properties/reset/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err194];
 }
@@ -10202,8 +10199,12 @@ vErrors.push(err194);
 }
 errors++;
 }
-if(func3(data72) < 1){
-const err195 = {instancePath:instancePath+"/controller/lamps/" + i8+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data48.lamps !== undefined){
+let data73 = data48.lamps;
+if(Array.isArray(data73)){
+if(data73.length > 400){
+const err195 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err195];
 }
@@ -10212,9 +10213,13 @@ vErrors.push(err195);
 }
 errors++;
 }
-}
-else {
-const err196 = {instancePath:instancePath+"/controller/lamps/" + i8+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len9 = data73.length;
+for(let i9=0; i9<len9; i9++){
+let data74 = data73[i9];
+if(data74 && typeof data74 == "object" && !Array.isArray(data74)){
+if(!(false)){
+if(data74.lamp === undefined){
+const err196 = {instancePath:instancePath+"/controller/lamps/" + i9,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err196];
 }
@@ -10224,11 +10229,9 @@ vErrors.push(err196);
 errors++;
 }
 }
-if(data71.means !== undefined){
-let data73 = data71.means;
-if(typeof data73 === "string"){
-if(func3(data73) > 200){
-const err197 = {instancePath:instancePath+"/controller/lamps/" + i8+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data74.means === undefined){
+const err197 = {instancePath:instancePath+"/controller/lamps/" + i9,schemaPath:"#/properties/controller/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err197];
 }
@@ -10237,8 +10240,10 @@ vErrors.push(err197);
 }
 errors++;
 }
-if(func3(data73) < 1){
-const err198 = {instancePath:instancePath+"/controller/lamps/" + i8+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key10 in data74){
+if(!((key10 === "lamp") || (key10 === "means"))){
+const err198 = {instancePath:instancePath+"/controller/lamps/" + i9,schemaPath:"#/properties/controller/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err198];
 }
@@ -10248,8 +10253,11 @@ vErrors.push(err198);
 errors++;
 }
 }
-else {
-const err199 = {instancePath:instancePath+"/controller/lamps/" + i8+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data74.lamp !== undefined){
+let data75 = data74.lamp;
+if(typeof data75 === "string"){
+if(func3(data75) > 200){
+const err199 = {instancePath:instancePath+"/controller/lamps/" + i9+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err199];
 }
@@ -10258,10 +10266,8 @@ vErrors.push(err199);
 }
 errors++;
 }
-}
-}
-else {
-const err200 = {instancePath:instancePath+"/controller/lamps/" + i8,schemaPath:"#/properties/controller/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data75) < 1){
+const err200 = {instancePath:instancePath+"/controller/lamps/" + i9+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err200];
 }
@@ -10271,9 +10277,8 @@ vErrors.push(err200);
 errors++;
 }
 }
-}
 else {
-const err201 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err201 = {instancePath:instancePath+"/controller/lamps/" + i9+"/lamp",schemaPath:"#/properties/controller/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err201];
 }
@@ -10283,11 +10288,11 @@ vErrors.push(err201);
 errors++;
 }
 }
-if(data48.cabinet !== undefined){
-let data74 = data48.cabinet;
-if(Array.isArray(data74)){
-if(data74.length > 400){
-const err202 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data74.means !== undefined){
+let data76 = data74.means;
+if(typeof data76 === "string"){
+if(func3(data76) > 200){
+const err202 = {instancePath:instancePath+"/controller/lamps/" + i9+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err202];
 }
@@ -10296,13 +10301,8 @@ vErrors.push(err202);
 }
 errors++;
 }
-const len9 = data74.length;
-for(let i9=0; i9<len9; i9++){
-let data75 = data74[i9];
-if(data75 && typeof data75 == "object" && !Array.isArray(data75)){
-if(!(false)){
-if(data75.id === undefined){
-const err203 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(func3(data76) < 1){
+const err203 = {instancePath:instancePath+"/controller/lamps/" + i9+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err203];
 }
@@ -10312,9 +10312,8 @@ vErrors.push(err203);
 errors++;
 }
 }
-if(!(false)){
-if(data75.says === undefined){
-const err204 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+else {
+const err204 = {instancePath:instancePath+"/controller/lamps/" + i9+"/means",schemaPath:"#/properties/controller/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err204];
 }
@@ -10324,9 +10323,9 @@ vErrors.push(err204);
 errors++;
 }
 }
-for(const key11 in data75){
-if(!(((key11 === "id") || (key11 === "says")) || (key11 === "after"))){
-const err205 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key11},message:"must NOT have additional properties"};
+}
+else {
+const err205 = {instancePath:instancePath+"/controller/lamps/" + i9,schemaPath:"#/properties/controller/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err205];
 }
@@ -10336,11 +10335,9 @@ vErrors.push(err205);
 errors++;
 }
 }
-if(data75.id !== undefined){
-let data76 = data75.id;
-if(typeof data76 === "string"){
-if(func3(data76) > 200){
-const err206 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err206 = {instancePath:instancePath+"/controller/lamps",schemaPath:"#/properties/controller/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err206];
 }
@@ -10349,8 +10346,12 @@ vErrors.push(err206);
 }
 errors++;
 }
-if(func3(data76) < 1){
-const err207 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data48.cabinet !== undefined){
+let data77 = data48.cabinet;
+if(Array.isArray(data77)){
+if(data77.length > 400){
+const err207 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err207];
 }
@@ -10359,9 +10360,13 @@ vErrors.push(err207);
 }
 errors++;
 }
-}
-else {
-const err208 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len10 = data77.length;
+for(let i10=0; i10<len10; i10++){
+let data78 = data77[i10];
+if(data78 && typeof data78 == "object" && !Array.isArray(data78)){
+if(!(false)){
+if(data78.id === undefined){
+const err208 = {instancePath:instancePath+"/controller/cabinet/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err208];
 }
@@ -10371,11 +10376,9 @@ vErrors.push(err208);
 errors++;
 }
 }
-if(data75.says !== undefined){
-let data77 = data75.says;
-if(typeof data77 === "string"){
-if(func3(data77) > 200){
-const err209 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data78.says === undefined){
+const err209 = {instancePath:instancePath+"/controller/cabinet/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err209];
 }
@@ -10384,8 +10387,10 @@ vErrors.push(err209);
 }
 errors++;
 }
-if(func3(data77) < 1){
-const err210 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key11 in data78){
+if(!(((key11 === "id") || (key11 === "says")) || (key11 === "after"))){
+const err210 = {instancePath:instancePath+"/controller/cabinet/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key11},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err210];
 }
@@ -10395,8 +10400,11 @@ vErrors.push(err210);
 errors++;
 }
 }
-else {
-const err211 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data78.id !== undefined){
+let data79 = data78.id;
+if(typeof data79 === "string"){
+if(func3(data79) > 200){
+const err211 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err211];
 }
@@ -10405,12 +10413,8 @@ vErrors.push(err211);
 }
 errors++;
 }
-}
-if(data75.after !== undefined){
-let data78 = data75.after;
-if(Array.isArray(data78)){
-if(data78.length > 400){
-const err212 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data79) < 1){
+const err212 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err212];
 }
@@ -10419,12 +10423,9 @@ vErrors.push(err212);
 }
 errors++;
 }
-const len10 = data78.length;
-for(let i10=0; i10<len10; i10++){
-let data79 = data78[i10];
-if(typeof data79 === "string"){
-if(func3(data79) > 200){
-const err213 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err213 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/id",schemaPath:"#/properties/controller/properties/cabinet/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err213];
 }
@@ -10433,8 +10434,12 @@ vErrors.push(err213);
 }
 errors++;
 }
-if(func3(data79) < 1){
-const err214 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data78.says !== undefined){
+let data80 = data78.says;
+if(typeof data80 === "string"){
+if(func3(data80) > 200){
+const err214 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err214];
 }
@@ -10443,9 +10448,8 @@ vErrors.push(err214);
 }
 errors++;
 }
-}
-else {
-const err215 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data80) < 1){
+const err215 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err215];
 }
@@ -10455,9 +10459,8 @@ vErrors.push(err215);
 errors++;
 }
 }
-}
 else {
-const err216 = {instancePath:instancePath+"/controller/cabinet/" + i9+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err216 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/says",schemaPath:"#/properties/controller/properties/cabinet/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err216];
 }
@@ -10467,9 +10470,11 @@ vErrors.push(err216);
 errors++;
 }
 }
-}
-else {
-const err217 = {instancePath:instancePath+"/controller/cabinet/" + i9,schemaPath:"#/properties/controller/properties/cabinet/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data78.after !== undefined){
+let data81 = data78.after;
+if(Array.isArray(data81)){
+if(data81.length > 400){
+const err217 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err217];
 }
@@ -10478,10 +10483,12 @@ vErrors.push(err217);
 }
 errors++;
 }
-}
-}
-else {
-const err218 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len11 = data81.length;
+for(let i11=0; i11<len11; i11++){
+let data82 = data81[i11];
+if(typeof data82 === "string"){
+if(func3(data82) > 200){
+const err218 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/after/" + i11,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err218];
 }
@@ -10490,13 +10497,8 @@ vErrors.push(err218);
 }
 errors++;
 }
-}
-if(data48.supervised !== undefined){
-let data80 = data48.supervised;
-if(data80 && typeof data80 == "object" && !Array.isArray(data80)){
-if(!(false)){
-if(data80.shortBelow === undefined){
-const err219 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "shortBelow"},message:"must have required property '"+"shortBelow"+"'"};
+if(func3(data82) < 1){
+const err219 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/after/" + i11,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err219];
 }
@@ -10506,9 +10508,8 @@ vErrors.push(err219);
 errors++;
 }
 }
-if(!(false)){
-if(data80.closedBelow === undefined){
-const err220 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "closedBelow"},message:"must have required property '"+"closedBelow"+"'"};
+else {
+const err220 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/after/" + i11,schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err220];
 }
@@ -10518,9 +10519,9 @@ vErrors.push(err220);
 errors++;
 }
 }
-if(!(false)){
-if(data80.cutAbove === undefined){
-const err221 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "cutAbove"},message:"must have required property '"+"cutAbove"+"'"};
+}
+else {
+const err221 = {instancePath:instancePath+"/controller/cabinet/" + i10+"/after",schemaPath:"#/properties/controller/properties/cabinet/items/properties/after/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err221];
 }
@@ -10530,9 +10531,9 @@ vErrors.push(err221);
 errors++;
 }
 }
-for(const key12 in data80){
-if(!(((key12 === "shortBelow") || (key12 === "closedBelow")) || (key12 === "cutAbove"))){
-const err222 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key12},message:"must NOT have additional properties"};
+}
+else {
+const err222 = {instancePath:instancePath+"/controller/cabinet/" + i10,schemaPath:"#/properties/controller/properties/cabinet/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err222];
 }
@@ -10542,11 +10543,9 @@ vErrors.push(err222);
 errors++;
 }
 }
-if(data80.shortBelow !== undefined){
-let data81 = data80.shortBelow;
-if(typeof data81 == "number"){
-if(data81 <= 0 || isNaN(data81)){
-const err223 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err223 = {instancePath:instancePath+"/controller/cabinet",schemaPath:"#/properties/controller/properties/cabinet/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err223];
 }
@@ -10556,8 +10555,12 @@ vErrors.push(err223);
 errors++;
 }
 }
-else {
-const err224 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data48.supervised !== undefined){
+let data83 = data48.supervised;
+if(data83 && typeof data83 == "object" && !Array.isArray(data83)){
+if(!(false)){
+if(data83.shortBelow === undefined){
+const err224 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "shortBelow"},message:"must have required property '"+"shortBelow"+"'"};
 if(vErrors === null){
 vErrors = [err224];
 }
@@ -10567,11 +10570,9 @@ vErrors.push(err224);
 errors++;
 }
 }
-if(data80.closedBelow !== undefined){
-let data82 = data80.closedBelow;
-if(typeof data82 == "number"){
-if(data82 <= 0 || isNaN(data82)){
-const err225 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data83.closedBelow === undefined){
+const err225 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "closedBelow"},message:"must have required property '"+"closedBelow"+"'"};
 if(vErrors === null){
 vErrors = [err225];
 }
@@ -10581,8 +10582,9 @@ vErrors.push(err225);
 errors++;
 }
 }
-else {
-const err226 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data83.cutAbove === undefined){
+const err226 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/required",keyword:"required",params:{missingProperty: "cutAbove"},message:"must have required property '"+"cutAbove"+"'"};
 if(vErrors === null){
 vErrors = [err226];
 }
@@ -10592,11 +10594,9 @@ vErrors.push(err226);
 errors++;
 }
 }
-if(data80.cutAbove !== undefined){
-let data83 = data80.cutAbove;
-if(typeof data83 == "number"){
-if(data83 <= 0 || isNaN(data83)){
-const err227 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key12 in data83){
+if(!(((key12 === "shortBelow") || (key12 === "closedBelow")) || (key12 === "cutAbove"))){
+const err227 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key12},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err227];
 }
@@ -10606,8 +10606,11 @@ vErrors.push(err227);
 errors++;
 }
 }
-else {
-const err228 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data83.shortBelow !== undefined){
+let data84 = data83.shortBelow;
+if(typeof data84 == "number"){
+if(data84 <= 0 || isNaN(data84)){
+const err228 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err228];
 }
@@ -10617,9 +10620,8 @@ vErrors.push(err228);
 errors++;
 }
 }
-}
 else {
-const err229 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err229 = {instancePath:instancePath+"/controller/supervised/shortBelow",schemaPath:"#/properties/controller/properties/supervised/properties/shortBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err229];
 }
@@ -10629,11 +10631,11 @@ vErrors.push(err229);
 errors++;
 }
 }
-if(data48.functions !== undefined){
-let data84 = data48.functions;
-if(Array.isArray(data84)){
-if(data84.length > 400){
-const err230 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data83.closedBelow !== undefined){
+let data85 = data83.closedBelow;
+if(typeof data85 == "number"){
+if(data85 <= 0 || isNaN(data85)){
+const err230 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err230];
 }
@@ -10642,11 +10644,9 @@ vErrors.push(err230);
 }
 errors++;
 }
-const len11 = data84.length;
-for(let i11=0; i11<len11; i11++){
-let data85 = data84[i11];
-if(!((((((((((((((((data85 === "entryReader") || (data85 === "exitReader")) || (data85 === "lock")) || (data85 === "secondLock")) || (data85 === "opener")) || (data85 === "contact")) || (data85 === "secondContact")) || (data85 === "lockSensing")) || (data85 === "exitButton")) || (data85 === "exitSensor")) || (data85 === "deskButton")) || (data85 === "glassPole")) || (data85 === "tamper")) || (data85 === "spare")) || (data85 === "emergencyRelease")) || (data85 === "feed"))){
-const err231 = {instancePath:instancePath+"/controller/functions/" + i11,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err231 = {instancePath:instancePath+"/controller/supervised/closedBelow",schemaPath:"#/properties/controller/properties/supervised/properties/closedBelow/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err231];
 }
@@ -10656,9 +10656,11 @@ vErrors.push(err231);
 errors++;
 }
 }
-}
-else {
-const err232 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data83.cutAbove !== undefined){
+let data86 = data83.cutAbove;
+if(typeof data86 == "number"){
+if(data86 <= 0 || isNaN(data86)){
+const err232 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err232];
 }
@@ -10668,11 +10670,8 @@ vErrors.push(err232);
 errors++;
 }
 }
-if(data48.abilities !== undefined){
-let data86 = data48.abilities;
-if(Array.isArray(data86)){
-if(data86.length > 400){
-const err233 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err233 = {instancePath:instancePath+"/controller/supervised/cutAbove",schemaPath:"#/properties/controller/properties/supervised/properties/cutAbove/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err233];
 }
@@ -10681,11 +10680,10 @@ vErrors.push(err233);
 }
 errors++;
 }
-const len12 = data86.length;
-for(let i12=0; i12<len12; i12++){
-let data87 = data86[i12];
-if(!((((((((data87 === "preAlarm") || (data87 === "unlockDelay")) || (data87 === "relockAtOpening")) || (data87 === "ownHours")) || (data87 === "firstPerson")) || (data87 === "twoPeople")) || (data87 === "reentry")) || (data87 === "passback"))){
-const err234 = {instancePath:instancePath+"/controller/abilities/" + i12,schemaPath:"#/properties/controller/properties/abilities/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.abilities.items.enum},message:"must be equal to one of the allowed values"};
+}
+}
+else {
+const err234 = {instancePath:instancePath+"/controller/supervised",schemaPath:"#/properties/controller/properties/supervised/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err234];
 }
@@ -10695,9 +10693,11 @@ vErrors.push(err234);
 errors++;
 }
 }
-}
-else {
-const err235 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data48.functions !== undefined){
+let data87 = data48.functions;
+if(Array.isArray(data87)){
+if(data87.length > 400){
+const err235 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err235];
 }
@@ -10706,13 +10706,11 @@ vErrors.push(err235);
 }
 errors++;
 }
-}
-if(data48.times !== undefined){
-let data88 = data48.times;
-if(data88 && typeof data88 == "object" && !Array.isArray(data88)){
-if(!(false)){
-if(data88.schedules === undefined){
-const err236 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
+const len12 = data87.length;
+for(let i12=0; i12<len12; i12++){
+let data88 = data87[i12];
+if(!((((((((((((((((data88 === "entryReader") || (data88 === "exitReader")) || (data88 === "lock")) || (data88 === "secondLock")) || (data88 === "opener")) || (data88 === "contact")) || (data88 === "secondContact")) || (data88 === "lockSensing")) || (data88 === "exitButton")) || (data88 === "exitSensor")) || (data88 === "deskButton")) || (data88 === "glassPole")) || (data88 === "tamper")) || (data88 === "spare")) || (data88 === "emergencyRelease")) || (data88 === "feed"))){
+const err236 = {instancePath:instancePath+"/controller/functions/" + i12,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err236];
 }
@@ -10722,9 +10720,9 @@ vErrors.push(err236);
 errors++;
 }
 }
-if(!(false)){
-if(data88.periodsADay === undefined){
-const err237 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
+}
+else {
+const err237 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err237];
 }
@@ -10734,9 +10732,11 @@ vErrors.push(err237);
 errors++;
 }
 }
-if(!(false)){
-if(data88.specialDays === undefined){
-const err238 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
+if(data48.abilities !== undefined){
+let data89 = data48.abilities;
+if(Array.isArray(data89)){
+if(data89.length > 400){
+const err238 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err238];
 }
@@ -10745,10 +10745,11 @@ vErrors.push(err238);
 }
 errors++;
 }
-}
-for(const key13 in data88){
-if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
-const err239 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+const len13 = data89.length;
+for(let i13=0; i13<len13; i13++){
+let data90 = data89[i13];
+if(!((((((((data90 === "preAlarm") || (data90 === "unlockDelay")) || (data90 === "relockAtOpening")) || (data90 === "ownHours")) || (data90 === "firstPerson")) || (data90 === "twoPeople")) || (data90 === "reentry")) || (data90 === "passback"))){
+const err239 = {instancePath:instancePath+"/controller/abilities/" + i13,schemaPath:"#/properties/controller/properties/abilities/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.abilities.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err239];
 }
@@ -10758,10 +10759,9 @@ vErrors.push(err239);
 errors++;
 }
 }
-if(data88.schedules !== undefined){
-let data89 = data88.schedules;
-if(!((typeof data89 == "number") && (!(data89 % 1) && !isNaN(data89)))){
-const err240 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+else {
+const err240 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err240];
 }
@@ -10770,9 +10770,13 @@ vErrors.push(err240);
 }
 errors++;
 }
-if(typeof data89 == "number"){
-if(data89 < 0 || isNaN(data89)){
-const err241 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data48.times !== undefined){
+let data91 = data48.times;
+if(data91 && typeof data91 == "object" && !Array.isArray(data91)){
+if(!(false)){
+if(data91.schedules === undefined){
+const err241 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
 if(vErrors === null){
 vErrors = [err241];
 }
@@ -10782,11 +10786,9 @@ vErrors.push(err241);
 errors++;
 }
 }
-}
-if(data88.periodsADay !== undefined){
-let data90 = data88.periodsADay;
-if(!((typeof data90 == "number") && (!(data90 % 1) && !isNaN(data90)))){
-const err242 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data91.periodsADay === undefined){
+const err242 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10795,9 +10797,10 @@ vErrors.push(err242);
 }
 errors++;
 }
-if(typeof data90 == "number"){
-if(data90 < 0 || isNaN(data90)){
-const err243 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data91.specialDays === undefined){
+const err243 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10807,11 +10810,9 @@ vErrors.push(err243);
 errors++;
 }
 }
-}
-if(data88.specialDays !== undefined){
-let data91 = data88.specialDays;
-if(!((typeof data91 == "number") && (!(data91 % 1) && !isNaN(data91)))){
-const err244 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key13 in data91){
+if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
+const err244 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10820,9 +10821,11 @@ vErrors.push(err244);
 }
 errors++;
 }
-if(typeof data91 == "number"){
-if(data91 < 0 || isNaN(data91)){
-const err245 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data91.schedules !== undefined){
+let data92 = data91.schedules;
+if(!((typeof data92 == "number") && (!(data92 % 1) && !isNaN(data92)))){
+const err245 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10831,11 +10834,9 @@ vErrors.push(err245);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err246 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data92 == "number"){
+if(data92 < 0 || isNaN(data92)){
+const err246 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10845,11 +10846,11 @@ vErrors.push(err246);
 errors++;
 }
 }
-if(data48.ownReader !== undefined){
-let data92 = data48.ownReader;
-if(typeof data92 === "string"){
-if(func3(data92) > 200){
-const err247 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data91.periodsADay !== undefined){
+let data93 = data91.periodsADay;
+if(!((typeof data93 == "number") && (!(data93 % 1) && !isNaN(data93)))){
+const err247 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10858,8 +10859,9 @@ vErrors.push(err247);
 }
 errors++;
 }
-if(func3(data92) < 1){
-const err248 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(typeof data93 == "number"){
+if(data93 < 0 || isNaN(data93)){
+const err248 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10869,8 +10871,11 @@ vErrors.push(err248);
 errors++;
 }
 }
-else {
-const err249 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+}
+if(data91.specialDays !== undefined){
+let data94 = data91.specialDays;
+if(!((typeof data94 == "number") && (!(data94 % 1) && !isNaN(data94)))){
+const err249 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10879,10 +10884,9 @@ vErrors.push(err249);
 }
 errors++;
 }
-}
-}
-else {
-const err250 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data94 == "number"){
+if(data94 < 0 || isNaN(data94)){
+const err250 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10892,12 +10896,10 @@ vErrors.push(err250);
 errors++;
 }
 }
-if(data.supply !== undefined){
-let data93 = data.supply;
-if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
-if(!(false)){
-if(data93.volts === undefined){
-const err251 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+}
+}
+else {
+const err251 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10907,9 +10909,11 @@ vErrors.push(err251);
 errors++;
 }
 }
-if(!(false)){
-if(data93.amps === undefined){
-const err252 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data48.ownReader !== undefined){
+let data95 = data48.ownReader;
+if(typeof data95 === "string"){
+if(func3(data95) > 200){
+const err252 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10918,10 +10922,8 @@ vErrors.push(err252);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data93.internalOhm === undefined){
-const err253 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+if(func3(data95) < 1){
+const err253 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10931,9 +10933,8 @@ vErrors.push(err253);
 errors++;
 }
 }
-for(const key14 in data93){
-if(!(func2.call(schema19.properties.supply.properties, key14))){
-const err254 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+else {
+const err254 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10943,11 +10944,9 @@ vErrors.push(err254);
 errors++;
 }
 }
-if(data93.volts !== undefined){
-let data94 = data93.volts;
-if(typeof data94 == "number"){
-if(data94 <= 0 || isNaN(data94)){
-const err255 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err255 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10957,8 +10956,12 @@ vErrors.push(err255);
 errors++;
 }
 }
-else {
-const err256 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data.supply !== undefined){
+let data96 = data.supply;
+if(data96 && typeof data96 == "object" && !Array.isArray(data96)){
+if(!(false)){
+if(data96.volts === undefined){
+const err256 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10968,11 +10971,9 @@ vErrors.push(err256);
 errors++;
 }
 }
-if(data93.amps !== undefined){
-let data95 = data93.amps;
-if(typeof data95 == "number"){
-if(data95 <= 0 || isNaN(data95)){
-const err257 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data96.amps === undefined){
+const err257 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -10982,8 +10983,9 @@ vErrors.push(err257);
 errors++;
 }
 }
-else {
-const err258 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data96.internalOhm === undefined){
+const err258 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -10993,11 +10995,9 @@ vErrors.push(err258);
 errors++;
 }
 }
-if(data93.internalOhm !== undefined){
-let data96 = data93.internalOhm;
-if(typeof data96 == "number"){
-if(data96 < 0 || isNaN(data96)){
-const err259 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+for(const key14 in data96){
+if(!(func2.call(schema19.properties.supply.properties, key14))){
+const err259 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -11007,8 +11007,11 @@ vErrors.push(err259);
 errors++;
 }
 }
-else {
-const err260 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data96.volts !== undefined){
+let data97 = data96.volts;
+if(typeof data97 == "number"){
+if(data97 <= 0 || isNaN(data97)){
+const err260 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err260];
 }
@@ -11018,11 +11021,8 @@ vErrors.push(err260);
 errors++;
 }
 }
-if(data93.floatV !== undefined){
-let data97 = data93.floatV;
-if(typeof data97 == "number"){
-if(data97 <= 0 || isNaN(data97)){
-const err261 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err261 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err261];
 }
@@ -11032,8 +11032,11 @@ vErrors.push(err261);
 errors++;
 }
 }
-else {
-const err262 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data96.amps !== undefined){
+let data98 = data96.amps;
+if(typeof data98 == "number"){
+if(data98 <= 0 || isNaN(data98)){
+const err262 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err262];
 }
@@ -11043,11 +11046,8 @@ vErrors.push(err262);
 errors++;
 }
 }
-if(data93.endV !== undefined){
-let data98 = data93.endV;
-if(typeof data98 == "number"){
-if(data98 <= 0 || isNaN(data98)){
-const err263 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err263 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err263];
 }
@@ -11057,8 +11057,11 @@ vErrors.push(err263);
 errors++;
 }
 }
-else {
-const err264 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data96.internalOhm !== undefined){
+let data99 = data96.internalOhm;
+if(typeof data99 == "number"){
+if(data99 < 0 || isNaN(data99)){
+const err264 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err264];
 }
@@ -11068,11 +11071,8 @@ vErrors.push(err264);
 errors++;
 }
 }
-if(data93.chargerA !== undefined){
-let data99 = data93.chargerA;
-if(typeof data99 == "number"){
-if(data99 < 0 || isNaN(data99)){
-const err265 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err265 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err265];
 }
@@ -11082,8 +11082,11 @@ vErrors.push(err265);
 errors++;
 }
 }
-else {
-const err266 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data96.floatV !== undefined){
+let data100 = data96.floatV;
+if(typeof data100 == "number"){
+if(data100 <= 0 || isNaN(data100)){
+const err266 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -11093,12 +11096,8 @@ vErrors.push(err266);
 errors++;
 }
 }
-if(data93.battery !== undefined){
-let data100 = data93.battery;
-if(data100 && typeof data100 == "object" && !Array.isArray(data100)){
-if(!(false)){
-if(data100.volts === undefined){
-const err267 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err267 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -11108,9 +11107,11 @@ vErrors.push(err267);
 errors++;
 }
 }
-if(!(false)){
-if(data100.peukert === undefined){
-const err268 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(data96.endV !== undefined){
+let data101 = data96.endV;
+if(typeof data101 == "number"){
+if(data101 <= 0 || isNaN(data101)){
+const err268 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -11120,9 +11121,8 @@ vErrors.push(err268);
 errors++;
 }
 }
-for(const key15 in data100){
-if(!((key15 === "volts") || (key15 === "peukert"))){
-const err269 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+else {
+const err269 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -11132,11 +11132,11 @@ vErrors.push(err269);
 errors++;
 }
 }
-if(data100.volts !== undefined){
-let data101 = data100.volts;
-if(typeof data101 == "number"){
-if(data101 <= 0 || isNaN(data101)){
-const err270 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data96.chargerA !== undefined){
+let data102 = data96.chargerA;
+if(typeof data102 == "number"){
+if(data102 < 0 || isNaN(data102)){
+const err270 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -11147,7 +11147,7 @@ errors++;
 }
 }
 else {
-const err271 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err271 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -11157,14 +11157,12 @@ vErrors.push(err271);
 errors++;
 }
 }
-if(data100.peukert !== undefined){
-let data102 = data100.peukert;
-const _errs207 = errors;
-let valid42 = false;
-const _errs208 = errors;
-if(typeof data102 == "number"){
-if(data102 > 2 || isNaN(data102)){
-const err272 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+if(data96.battery !== undefined){
+let data103 = data96.battery;
+if(data103 && typeof data103 == "object" && !Array.isArray(data103)){
+if(!(false)){
+if(data103.volts === undefined){
+const err272 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -11173,8 +11171,10 @@ vErrors.push(err272);
 }
 errors++;
 }
-if(data102 < 1 || isNaN(data102)){
-const err273 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(!(false)){
+if(data103.peukert === undefined){
+const err273 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -11184,8 +11184,9 @@ vErrors.push(err273);
 errors++;
 }
 }
-else {
-const err274 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key15 in data103){
+if(!((key15 === "volts") || (key15 === "peukert"))){
+const err274 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -11194,12 +11195,12 @@ vErrors.push(err274);
 }
 errors++;
 }
-var _valid0 = _errs208 === errors;
-valid42 = valid42 || _valid0;
-if(!valid42){
-const _errs210 = errors;
-if(data102 !== null){
-const err275 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+}
+if(data103.volts !== undefined){
+let data104 = data103.volts;
+if(typeof data104 == "number"){
+if(data104 <= 0 || isNaN(data104)){
+const err275 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -11208,11 +11209,9 @@ vErrors.push(err275);
 }
 errors++;
 }
-var _valid0 = _errs210 === errors;
-valid42 = valid42 || _valid0;
 }
-if(!valid42){
-const err276 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+else {
+const err276 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -11221,11 +11220,76 @@ vErrors.push(err276);
 }
 errors++;
 }
+}
+if(data103.peukert !== undefined){
+let data105 = data103.peukert;
+const _errs212 = errors;
+let valid44 = false;
+const _errs213 = errors;
+if(typeof data105 == "number"){
+if(data105 > 2 || isNaN(data105)){
+const err277 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+if(vErrors === null){
+vErrors = [err277];
+}
 else {
-errors = _errs207;
+vErrors.push(err277);
+}
+errors++;
+}
+if(data105 < 1 || isNaN(data105)){
+const err278 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err278];
+}
+else {
+vErrors.push(err278);
+}
+errors++;
+}
+}
+else {
+const err279 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err279];
+}
+else {
+vErrors.push(err279);
+}
+errors++;
+}
+var _valid0 = _errs213 === errors;
+valid44 = valid44 || _valid0;
+if(!valid44){
+const _errs215 = errors;
+if(data105 !== null){
+const err280 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(vErrors === null){
+vErrors = [err280];
+}
+else {
+vErrors.push(err280);
+}
+errors++;
+}
+var _valid0 = _errs215 === errors;
+valid44 = valid44 || _valid0;
+}
+if(!valid44){
+const err281 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err281];
+}
+else {
+vErrors.push(err281);
+}
+errors++;
+}
+else {
+errors = _errs212;
 if(vErrors !== null){
-if(_errs207){
-vErrors.length = _errs207;
+if(_errs212){
+vErrors.length = _errs212;
 }
 else {
 vErrors = null;
@@ -11235,74 +11299,7 @@ vErrors = null;
 }
 }
 else {
-const err277 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
-if(vErrors === null){
-vErrors = [err277];
-}
-else {
-vErrors.push(err277);
-}
-errors++;
-}
-}
-if(data93.outputs !== undefined){
-let data103 = data93.outputs;
-if(Array.isArray(data103)){
-if(data103.length > 400){
-const err278 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
-if(vErrors === null){
-vErrors = [err278];
-}
-else {
-vErrors.push(err278);
-}
-errors++;
-}
-const len13 = data103.length;
-for(let i13=0; i13<len13; i13++){
-let data104 = data103[i13];
-if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
-if(!(false)){
-if(data104.id === undefined){
-const err279 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
-if(vErrors === null){
-vErrors = [err279];
-}
-else {
-vErrors.push(err279);
-}
-errors++;
-}
-}
-if(!(false)){
-if(data104.fuseA === undefined){
-const err280 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
-if(vErrors === null){
-vErrors = [err280];
-}
-else {
-vErrors.push(err280);
-}
-errors++;
-}
-}
-for(const key16 in data104){
-if(!((key16 === "id") || (key16 === "fuseA"))){
-const err281 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
-if(vErrors === null){
-vErrors = [err281];
-}
-else {
-vErrors.push(err281);
-}
-errors++;
-}
-}
-if(data104.id !== undefined){
-let data105 = data104.id;
-if(typeof data105 === "string"){
-if(func3(data105) > 200){
-const err282 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const err282 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err282];
 }
@@ -11311,8 +11308,12 @@ vErrors.push(err282);
 }
 errors++;
 }
-if(func3(data105) < 1){
-const err283 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data96.outputs !== undefined){
+let data106 = data96.outputs;
+if(Array.isArray(data106)){
+if(data106.length > 400){
+const err283 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err283];
 }
@@ -11321,9 +11322,13 @@ vErrors.push(err283);
 }
 errors++;
 }
-}
-else {
-const err284 = {instancePath:instancePath+"/supply/outputs/" + i13+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len14 = data106.length;
+for(let i14=0; i14<len14; i14++){
+let data107 = data106[i14];
+if(data107 && typeof data107 == "object" && !Array.isArray(data107)){
+if(!(false)){
+if(data107.id === undefined){
+const err284 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err284];
 }
@@ -11333,11 +11338,9 @@ vErrors.push(err284);
 errors++;
 }
 }
-if(data104.fuseA !== undefined){
-let data106 = data104.fuseA;
-if(typeof data106 == "number"){
-if(data106 <= 0 || isNaN(data106)){
-const err285 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data107.fuseA === undefined){
+const err285 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -11347,8 +11350,9 @@ vErrors.push(err285);
 errors++;
 }
 }
-else {
-const err286 = {instancePath:instancePath+"/supply/outputs/" + i13+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key16 in data107){
+if(!((key16 === "id") || (key16 === "fuseA"))){
+const err286 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -11358,9 +11362,11 @@ vErrors.push(err286);
 errors++;
 }
 }
-}
-else {
-const err287 = {instancePath:instancePath+"/supply/outputs/" + i13,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data107.id !== undefined){
+let data108 = data107.id;
+if(typeof data108 === "string"){
+if(func3(data108) > 200){
+const err287 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -11369,10 +11375,8 @@ vErrors.push(err287);
 }
 errors++;
 }
-}
-}
-else {
-const err288 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data108) < 1){
+const err288 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -11382,11 +11386,8 @@ vErrors.push(err288);
 errors++;
 }
 }
-if(data93.tripA !== undefined){
-let data107 = data93.tripA;
-if(typeof data107 == "number"){
-if(data107 <= 0 || isNaN(data107)){
-const err289 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err289 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -11396,8 +11397,11 @@ vErrors.push(err289);
 errors++;
 }
 }
-else {
-const err290 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data107.fuseA !== undefined){
+let data109 = data107.fuseA;
+if(typeof data109 == "number"){
+if(data109 <= 0 || isNaN(data109)){
+const err290 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -11407,9 +11411,8 @@ vErrors.push(err290);
 errors++;
 }
 }
-}
 else {
-const err291 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err291 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -11419,12 +11422,9 @@ vErrors.push(err291);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data108 = data.operatingV;
-if(data108 && typeof data108 == "object" && !Array.isArray(data108)){
-if(!(false)){
-if(data108.least === undefined){
-const err292 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+}
+else {
+const err292 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -11434,9 +11434,9 @@ vErrors.push(err292);
 errors++;
 }
 }
-if(!(false)){
-if(data108.most === undefined){
-const err293 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+}
+else {
+const err293 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -11446,9 +11446,11 @@ vErrors.push(err293);
 errors++;
 }
 }
-for(const key17 in data108){
-if(!((key17 === "least") || (key17 === "most"))){
-const err294 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+if(data96.tripA !== undefined){
+let data110 = data96.tripA;
+if(typeof data110 == "number"){
+if(data110 <= 0 || isNaN(data110)){
+const err294 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -11458,11 +11460,8 @@ vErrors.push(err294);
 errors++;
 }
 }
-if(data108.least !== undefined){
-let data109 = data108.least;
-if(typeof data109 == "number"){
-if(data109 <= 0 || isNaN(data109)){
-const err295 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err295 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -11472,8 +11471,9 @@ vErrors.push(err295);
 errors++;
 }
 }
+}
 else {
-const err296 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err296 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -11483,11 +11483,12 @@ vErrors.push(err296);
 errors++;
 }
 }
-if(data108.most !== undefined){
-let data110 = data108.most;
-if(typeof data110 == "number"){
-if(data110 <= 0 || isNaN(data110)){
-const err297 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.operatingV !== undefined){
+let data111 = data.operatingV;
+if(data111 && typeof data111 == "object" && !Array.isArray(data111)){
+if(!(false)){
+if(data111.least === undefined){
+const err297 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -11497,8 +11498,9 @@ vErrors.push(err297);
 errors++;
 }
 }
-else {
-const err298 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data111.most === undefined){
+const err298 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -11508,9 +11510,9 @@ vErrors.push(err298);
 errors++;
 }
 }
-}
-else {
-const err299 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key17 in data111){
+if(!((key17 === "least") || (key17 === "most"))){
+const err299 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -11520,12 +11522,11 @@ vErrors.push(err299);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data111 = data.inrush;
-if(data111 && typeof data111 == "object" && !Array.isArray(data111)){
-if(!(false)){
-if(data111.amps === undefined){
-const err300 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data111.least !== undefined){
+let data112 = data111.least;
+if(typeof data112 == "number"){
+if(data112 <= 0 || isNaN(data112)){
+const err300 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -11535,9 +11536,8 @@ vErrors.push(err300);
 errors++;
 }
 }
-if(!(false)){
-if(data111.ms === undefined){
-const err301 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+else {
+const err301 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -11547,9 +11547,11 @@ vErrors.push(err301);
 errors++;
 }
 }
-for(const key18 in data111){
-if(!((key18 === "amps") || (key18 === "ms"))){
-const err302 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(data111.most !== undefined){
+let data113 = data111.most;
+if(typeof data113 == "number"){
+if(data113 <= 0 || isNaN(data113)){
+const err302 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -11559,11 +11561,8 @@ vErrors.push(err302);
 errors++;
 }
 }
-if(data111.amps !== undefined){
-let data112 = data111.amps;
-if(typeof data112 == "number"){
-if(data112 <= 0 || isNaN(data112)){
-const err303 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err303 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -11573,8 +11572,9 @@ vErrors.push(err303);
 errors++;
 }
 }
+}
 else {
-const err304 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err304 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -11584,11 +11584,12 @@ vErrors.push(err304);
 errors++;
 }
 }
-if(data111.ms !== undefined){
-let data113 = data111.ms;
-if(typeof data113 == "number"){
-if(data113 <= 0 || isNaN(data113)){
-const err305 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.inrush !== undefined){
+let data114 = data.inrush;
+if(data114 && typeof data114 == "object" && !Array.isArray(data114)){
+if(!(false)){
+if(data114.amps === undefined){
+const err305 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -11598,8 +11599,9 @@ vErrors.push(err305);
 errors++;
 }
 }
-else {
-const err306 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data114.ms === undefined){
+const err306 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -11609,9 +11611,9 @@ vErrors.push(err306);
 errors++;
 }
 }
-}
-else {
-const err307 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key18 in data114){
+if(!((key18 === "amps") || (key18 === "ms"))){
+const err307 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -11621,12 +11623,11 @@ vErrors.push(err307);
 errors++;
 }
 }
-if(data.reading !== undefined){
-let data114 = data.reading;
-if(data114 && typeof data114 == "object" && !Array.isArray(data114)){
-if(!(false)){
-if(data114.by === undefined){
-const err308 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data114.amps !== undefined){
+let data115 = data114.amps;
+if(typeof data115 == "number"){
+if(data115 <= 0 || isNaN(data115)){
+const err308 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -11636,9 +11637,8 @@ vErrors.push(err308);
 errors++;
 }
 }
-if(!(false)){
-if(data114.technologies === undefined){
-const err309 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+else {
+const err309 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -11648,9 +11648,11 @@ vErrors.push(err309);
 errors++;
 }
 }
-if(!(false)){
-if(data114.keypad === undefined){
-const err310 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+if(data114.ms !== undefined){
+let data116 = data114.ms;
+if(typeof data116 == "number"){
+if(data116 <= 0 || isNaN(data116)){
+const err310 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -11660,9 +11662,8 @@ vErrors.push(err310);
 errors++;
 }
 }
-if(!(false)){
-if(data114.reachM === undefined){
-const err311 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+else {
+const err311 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -11672,9 +11673,9 @@ vErrors.push(err311);
 errors++;
 }
 }
-for(const key19 in data114){
-if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
-const err312 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+}
+else {
+const err312 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -11684,10 +11685,12 @@ vErrors.push(err312);
 errors++;
 }
 }
-if(data114.by !== undefined){
-let data115 = data114.by;
-if(!((((data115 === "wiegand") || (data115 === "osdp")) || (data115 === "network")) || (data115 === "radio"))){
-const err313 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(data.reading !== undefined){
+let data117 = data.reading;
+if(data117 && typeof data117 == "object" && !Array.isArray(data117)){
+if(!(false)){
+if(data117.by === undefined){
+const err313 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -11697,11 +11700,9 @@ vErrors.push(err313);
 errors++;
 }
 }
-if(data114.technologies !== undefined){
-let data116 = data114.technologies;
-if(Array.isArray(data116)){
-if(data116.length > 400){
-const err314 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(!(false)){
+if(data117.technologies === undefined){
+const err314 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -11710,12 +11711,10 @@ vErrors.push(err314);
 }
 errors++;
 }
-const len14 = data116.length;
-for(let i14=0; i14<len14; i14++){
-let data117 = data116[i14];
-if(typeof data117 === "string"){
-if(func3(data117) > 200){
-const err315 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(!(false)){
+if(data117.keypad === undefined){
+const err315 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -11724,8 +11723,10 @@ vErrors.push(err315);
 }
 errors++;
 }
-if(func3(data117) < 1){
-const err316 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data117.reachM === undefined){
+const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -11735,8 +11736,9 @@ vErrors.push(err316);
 errors++;
 }
 }
-else {
-const err317 = {instancePath:instancePath+"/reading/technologies/" + i14,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key19 in data117){
+if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
+const err317 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11746,9 +11748,10 @@ vErrors.push(err317);
 errors++;
 }
 }
-}
-else {
-const err318 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data117.by !== undefined){
+let data118 = data117.by;
+if(!((((data118 === "wiegand") || (data118 === "osdp")) || (data118 === "network")) || (data118 === "radio"))){
+const err318 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11758,9 +11761,11 @@ vErrors.push(err318);
 errors++;
 }
 }
-if(data114.keypad !== undefined){
-if(typeof data114.keypad !== "boolean"){
-const err319 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data117.technologies !== undefined){
+let data119 = data117.technologies;
+if(Array.isArray(data119)){
+if(data119.length > 400){
+const err319 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11769,12 +11774,12 @@ vErrors.push(err319);
 }
 errors++;
 }
-}
-if(data114.reachM !== undefined){
-let data119 = data114.reachM;
-if(typeof data119 == "number"){
-if(data119 <= 0 || isNaN(data119)){
-const err320 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const len15 = data119.length;
+for(let i15=0; i15<len15; i15++){
+let data120 = data119[i15];
+if(typeof data120 === "string"){
+if(func3(data120) > 200){
+const err320 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11783,9 +11788,8 @@ vErrors.push(err320);
 }
 errors++;
 }
-}
-else {
-const err321 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(func3(data120) < 1){
+const err321 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11795,11 +11799,8 @@ vErrors.push(err321);
 errors++;
 }
 }
-if(data114.unitLoad !== undefined){
-let data120 = data114.unitLoad;
-if(typeof data120 == "number"){
-if(data120 <= 0 || isNaN(data120)){
-const err322 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err322 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11809,8 +11810,9 @@ vErrors.push(err322);
 errors++;
 }
 }
+}
 else {
-const err323 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err323 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11820,11 +11822,9 @@ vErrors.push(err323);
 errors++;
 }
 }
-if(data114.takes !== undefined){
-let data121 = data114.takes;
-if(Array.isArray(data121)){
-if(data121.length > 400){
-const err324 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data117.keypad !== undefined){
+if(typeof data117.keypad !== "boolean"){
+const err324 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11833,11 +11833,12 @@ vErrors.push(err324);
 }
 errors++;
 }
-const len15 = data121.length;
-for(let i15=0; i15<len15; i15++){
-let data122 = data121[i15];
-if(!(((((data122 === "card") || (data122 === "code")) || (data122 === "finger")) || (data122 === "face")) || (data122 === "picture"))){
-const err325 = {instancePath:instancePath+"/reading/takes/" + i15,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data117.reachM !== undefined){
+let data122 = data117.reachM;
+if(typeof data122 == "number"){
+if(data122 <= 0 || isNaN(data122)){
+const err325 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11847,9 +11848,8 @@ vErrors.push(err325);
 errors++;
 }
 }
-}
 else {
-const err326 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err326 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11859,9 +11859,11 @@ vErrors.push(err326);
 errors++;
 }
 }
-}
-else {
-const err327 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data117.unitLoad !== undefined){
+let data123 = data117.unitLoad;
+if(typeof data123 == "number"){
+if(data123 <= 0 || isNaN(data123)){
+const err327 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11871,12 +11873,8 @@ vErrors.push(err327);
 errors++;
 }
 }
-if(data.coding !== undefined){
-let data123 = data.coding;
-if(data123 && typeof data123 == "object" && !Array.isArray(data123)){
-if(!(false)){
-if(data123.kind === undefined){
-const err328 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+else {
+const err328 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11886,9 +11884,11 @@ vErrors.push(err328);
 errors++;
 }
 }
-if(!(false)){
-if(data123.positions === undefined){
-const err329 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data117.takes !== undefined){
+let data124 = data117.takes;
+if(Array.isArray(data124)){
+if(data124.length > 400){
+const err329 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11897,10 +11897,11 @@ vErrors.push(err329);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data123.order === undefined){
-const err330 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+const len16 = data124.length;
+for(let i16=0; i16<len16; i16++){
+let data125 = data124[i16];
+if(!(((((data125 === "card") || (data125 === "code")) || (data125 === "finger")) || (data125 === "face")) || (data125 === "picture"))){
+const err330 = {instancePath:instancePath+"/reading/takes/" + i16,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11910,9 +11911,9 @@ vErrors.push(err330);
 errors++;
 }
 }
-if(!(false)){
-if(data123.inverted === undefined){
-const err331 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+}
+else {
+const err331 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11922,9 +11923,9 @@ vErrors.push(err331);
 errors++;
 }
 }
-if(!(false)){
-if(data123.offset === undefined){
-const err332 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+}
+else {
+const err332 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11934,9 +11935,12 @@ vErrors.push(err332);
 errors++;
 }
 }
+if(data.coding !== undefined){
+let data126 = data.coding;
+if(data126 && typeof data126 == "object" && !Array.isArray(data126)){
 if(!(false)){
-if(data123.factory === undefined){
-const err333 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data126.kind === undefined){
+const err333 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11946,9 +11950,9 @@ vErrors.push(err333);
 errors++;
 }
 }
-for(const key20 in data123){
-if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
-const err334 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(!(false)){
+if(data126.positions === undefined){
+const err334 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11958,10 +11962,9 @@ vErrors.push(err334);
 errors++;
 }
 }
-if(data123.kind !== undefined){
-let data124 = data123.kind;
-if(!((data124 === "binary") || (data124 === "decade"))){
-const err335 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data126.order === undefined){
+const err335 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -11971,10 +11974,9 @@ vErrors.push(err335);
 errors++;
 }
 }
-if(data123.positions !== undefined){
-let data125 = data123.positions;
-if(!((typeof data125 == "number") && (!(data125 % 1) && !isNaN(data125)))){
-const err336 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data126.inverted === undefined){
+const err336 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -11983,9 +11985,10 @@ vErrors.push(err336);
 }
 errors++;
 }
-if(typeof data125 == "number"){
-if(data125 > 12 || isNaN(data125)){
-const err337 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+if(!(false)){
+if(data126.offset === undefined){
+const err337 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -11994,8 +11997,10 @@ vErrors.push(err337);
 }
 errors++;
 }
-if(data125 < 1 || isNaN(data125)){
-const err338 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(!(false)){
+if(data126.factory === undefined){
+const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -12005,11 +12010,9 @@ vErrors.push(err338);
 errors++;
 }
 }
-}
-if(data123.order !== undefined){
-let data126 = data123.order;
-if(!((data126 === "leastFirst") || (data126 === "mostFirst"))){
-const err339 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+for(const key20 in data126){
+if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
+const err339 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -12019,9 +12022,10 @@ vErrors.push(err339);
 errors++;
 }
 }
-if(data123.inverted !== undefined){
-if(typeof data123.inverted !== "boolean"){
-const err340 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data126.kind !== undefined){
+let data127 = data126.kind;
+if(!((data127 === "binary") || (data127 === "decade"))){
+const err340 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -12031,10 +12035,10 @@ vErrors.push(err340);
 errors++;
 }
 }
-if(data123.offset !== undefined){
-let data128 = data123.offset;
+if(data126.positions !== undefined){
+let data128 = data126.positions;
 if(!((typeof data128 == "number") && (!(data128 % 1) && !isNaN(data128)))){
-const err341 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+const err341 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -12044,8 +12048,8 @@ vErrors.push(err341);
 errors++;
 }
 if(typeof data128 == "number"){
-if(data128 > 1000 || isNaN(data128)){
-const err342 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+if(data128 > 12 || isNaN(data128)){
+const err342 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -12054,8 +12058,8 @@ vErrors.push(err342);
 }
 errors++;
 }
-if(data128 < 0 || isNaN(data128)){
-const err343 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data128 < 1 || isNaN(data128)){
+const err343 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -12066,11 +12070,10 @@ errors++;
 }
 }
 }
-if(data123.factory !== undefined){
-let data129 = data123.factory;
-if(Array.isArray(data129)){
-if(data129.length > 400){
-const err344 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data126.order !== undefined){
+let data129 = data126.order;
+if(!((data129 === "leastFirst") || (data129 === "mostFirst"))){
+const err344 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -12079,11 +12082,10 @@ vErrors.push(err344);
 }
 errors++;
 }
-const len16 = data129.length;
-for(let i16=0; i16<len16; i16++){
-let data130 = data129[i16];
-if(!((typeof data130 == "number") && (!(data130 % 1) && !isNaN(data130)))){
-const err345 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+if(data126.inverted !== undefined){
+if(typeof data126.inverted !== "boolean"){
+const err345 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -12092,9 +12094,11 @@ vErrors.push(err345);
 }
 errors++;
 }
-if(typeof data130 == "number"){
-if(data130 > 9 || isNaN(data130)){
-const err346 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+}
+if(data126.offset !== undefined){
+let data131 = data126.offset;
+if(!((typeof data131 == "number") && (!(data131 % 1) && !isNaN(data131)))){
+const err346 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -12103,8 +12107,9 @@ vErrors.push(err346);
 }
 errors++;
 }
-if(data130 < 0 || isNaN(data130)){
-const err347 = {instancePath:instancePath+"/coding/factory/" + i16,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(typeof data131 == "number"){
+if(data131 > 1000 || isNaN(data131)){
+const err347 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -12113,11 +12118,8 @@ vErrors.push(err347);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err348 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data131 < 0 || isNaN(data131)){
+const err348 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -12127,11 +12129,12 @@ vErrors.push(err348);
 errors++;
 }
 }
-if(data123.says !== undefined){
-let data131 = data123.says;
-if(typeof data131 === "string"){
-if(func3(data131) > 200){
-const err349 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data126.factory !== undefined){
+let data132 = data126.factory;
+if(Array.isArray(data132)){
+if(data132.length > 400){
+const err349 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -12140,8 +12143,11 @@ vErrors.push(err349);
 }
 errors++;
 }
-if(func3(data131) < 1){
-const err350 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len17 = data132.length;
+for(let i17=0; i17<len17; i17++){
+let data133 = data132[i17];
+if(!((typeof data133 == "number") && (!(data133 % 1) && !isNaN(data133)))){
+const err350 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -12150,9 +12156,9 @@ vErrors.push(err350);
 }
 errors++;
 }
-}
-else {
-const err351 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data133 == "number"){
+if(data133 > 9 || isNaN(data133)){
+const err351 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -12161,10 +12167,8 @@ vErrors.push(err351);
 }
 errors++;
 }
-}
-}
-else {
-const err352 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data133 < 0 || isNaN(data133)){
+const err352 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -12174,11 +12178,10 @@ vErrors.push(err352);
 errors++;
 }
 }
-if(data.jumpers !== undefined){
-let data132 = data.jumpers;
-if(Array.isArray(data132)){
-if(data132.length > 400){
-const err353 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+}
+else {
+const err353 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -12187,13 +12190,12 @@ vErrors.push(err353);
 }
 errors++;
 }
-const len17 = data132.length;
-for(let i17=0; i17<len17; i17++){
-let data133 = data132[i17];
-if(data133 && typeof data133 == "object" && !Array.isArray(data133)){
-if(!(false)){
-if(data133.id === undefined){
-const err354 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data126.says !== undefined){
+let data134 = data126.says;
+if(typeof data134 === "string"){
+if(func3(data134) > 200){
+const err354 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -12202,10 +12204,8 @@ vErrors.push(err354);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data133.says === undefined){
-const err355 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(func3(data134) < 1){
+const err355 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -12215,9 +12215,8 @@ vErrors.push(err355);
 errors++;
 }
 }
-if(!(false)){
-if(data133.positions === undefined){
-const err356 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+else {
+const err356 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -12227,9 +12226,9 @@ vErrors.push(err356);
 errors++;
 }
 }
-if(!(false)){
-if(data133.factory === undefined){
-const err357 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+}
+else {
+const err357 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -12239,9 +12238,11 @@ vErrors.push(err357);
 errors++;
 }
 }
-for(const key21 in data133){
-if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
-const err358 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+if(data.jumpers !== undefined){
+let data135 = data.jumpers;
+if(Array.isArray(data135)){
+if(data135.length > 400){
+const err358 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -12250,12 +12251,13 @@ vErrors.push(err358);
 }
 errors++;
 }
-}
-if(data133.id !== undefined){
-let data134 = data133.id;
-if(typeof data134 === "string"){
-if(func3(data134) > 200){
-const err359 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len18 = data135.length;
+for(let i18=0; i18<len18; i18++){
+let data136 = data135[i18];
+if(data136 && typeof data136 == "object" && !Array.isArray(data136)){
+if(!(false)){
+if(data136.id === undefined){
+const err359 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -12264,8 +12266,10 @@ vErrors.push(err359);
 }
 errors++;
 }
-if(func3(data134) < 1){
-const err360 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data136.says === undefined){
+const err360 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -12275,8 +12279,9 @@ vErrors.push(err360);
 errors++;
 }
 }
-else {
-const err361 = {instancePath:instancePath+"/jumpers/" + i17+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data136.positions === undefined){
+const err361 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -12286,11 +12291,9 @@ vErrors.push(err361);
 errors++;
 }
 }
-if(data133.says !== undefined){
-let data135 = data133.says;
-if(typeof data135 === "string"){
-if(func3(data135) > 200){
-const err362 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data136.factory === undefined){
+const err362 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -12299,8 +12302,10 @@ vErrors.push(err362);
 }
 errors++;
 }
-if(func3(data135) < 1){
-const err363 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key21 in data136){
+if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
+const err363 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -12310,8 +12315,11 @@ vErrors.push(err363);
 errors++;
 }
 }
-else {
-const err364 = {instancePath:instancePath+"/jumpers/" + i17+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data136.id !== undefined){
+let data137 = data136.id;
+if(typeof data137 === "string"){
+if(func3(data137) > 200){
+const err364 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -12320,12 +12328,8 @@ vErrors.push(err364);
 }
 errors++;
 }
-}
-if(data133.positions !== undefined){
-let data136 = data133.positions;
-if(Array.isArray(data136)){
-if(data136.length > 400){
-const err365 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data137) < 1){
+const err365 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -12334,12 +12338,9 @@ vErrors.push(err365);
 }
 errors++;
 }
-const len18 = data136.length;
-for(let i18=0; i18<len18; i18++){
-let data137 = data136[i18];
-if(typeof data137 === "string"){
-if(func3(data137) > 200){
-const err366 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err366 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -12348,8 +12349,12 @@ vErrors.push(err366);
 }
 errors++;
 }
-if(func3(data137) < 1){
-const err367 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data136.says !== undefined){
+let data138 = data136.says;
+if(typeof data138 === "string"){
+if(func3(data138) > 200){
+const err367 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -12358,9 +12363,8 @@ vErrors.push(err367);
 }
 errors++;
 }
-}
-else {
-const err368 = {instancePath:instancePath+"/jumpers/" + i17+"/positions/" + i18,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data138) < 1){
+const err368 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -12370,9 +12374,8 @@ vErrors.push(err368);
 errors++;
 }
 }
-}
 else {
-const err369 = {instancePath:instancePath+"/jumpers/" + i17+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err369 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -12382,11 +12385,11 @@ vErrors.push(err369);
 errors++;
 }
 }
-if(data133.factory !== undefined){
-let data138 = data133.factory;
-if(typeof data138 === "string"){
-if(func3(data138) > 200){
-const err370 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data136.positions !== undefined){
+let data139 = data136.positions;
+if(Array.isArray(data139)){
+if(data139.length > 400){
+const err370 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -12395,8 +12398,12 @@ vErrors.push(err370);
 }
 errors++;
 }
-if(func3(data138) < 1){
-const err371 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len19 = data139.length;
+for(let i19=0; i19<len19; i19++){
+let data140 = data139[i19];
+if(typeof data140 === "string"){
+if(func3(data140) > 200){
+const err371 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -12405,9 +12412,8 @@ vErrors.push(err371);
 }
 errors++;
 }
-}
-else {
-const err372 = {instancePath:instancePath+"/jumpers/" + i17+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data140) < 1){
+const err372 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -12417,9 +12423,8 @@ vErrors.push(err372);
 errors++;
 }
 }
-if(data133.does !== undefined){
-if(!(data133.does === "terminator")){
-const err373 = {instancePath:instancePath+"/jumpers/" + i17+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+else {
+const err373 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -12431,7 +12436,7 @@ errors++;
 }
 }
 else {
-const err374 = {instancePath:instancePath+"/jumpers/" + i17,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err374 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -12441,9 +12446,11 @@ vErrors.push(err374);
 errors++;
 }
 }
-}
-else {
-const err375 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data136.factory !== undefined){
+let data141 = data136.factory;
+if(typeof data141 === "string"){
+if(func3(data141) > 200){
+const err375 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -12452,13 +12459,8 @@ vErrors.push(err375);
 }
 errors++;
 }
-}
-if(data.network !== undefined){
-let data140 = data.network;
-if(data140 && typeof data140 == "object" && !Array.isArray(data140)){
-if(!(false)){
-if(data140.class === undefined){
-const err376 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+if(func3(data141) < 1){
+const err376 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -12468,9 +12470,8 @@ vErrors.push(err376);
 errors++;
 }
 }
-if(!(false)){
-if(data140.restW === undefined){
-const err377 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+else {
+const err377 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -12480,9 +12481,9 @@ vErrors.push(err377);
 errors++;
 }
 }
-if(!(false)){
-if(data140.peakW === undefined){
-const err378 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+if(data136.does !== undefined){
+if(!(data136.does === "terminator")){
+const err378 = {instancePath:instancePath+"/jumpers/" + i18+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -12492,9 +12493,9 @@ vErrors.push(err378);
 errors++;
 }
 }
-for(const key22 in data140){
-if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
-const err379 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+}
+else {
+const err379 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -12504,10 +12505,9 @@ vErrors.push(err379);
 errors++;
 }
 }
-if(data140.class !== undefined){
-let data141 = data140.class;
-if(!((typeof data141 == "number") && (!(data141 % 1) && !isNaN(data141)))){
-const err380 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+else {
+const err380 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -12516,9 +12516,13 @@ vErrors.push(err380);
 }
 errors++;
 }
-if(typeof data141 == "number"){
-if(data141 > 8 || isNaN(data141)){
-const err381 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(data.network !== undefined){
+let data143 = data.network;
+if(data143 && typeof data143 == "object" && !Array.isArray(data143)){
+if(!(false)){
+if(data143.class === undefined){
+const err381 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -12527,8 +12531,10 @@ vErrors.push(err381);
 }
 errors++;
 }
-if(data141 < 0 || isNaN(data141)){
-const err382 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(!(false)){
+if(data143.restW === undefined){
+const err382 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -12538,12 +12544,9 @@ vErrors.push(err382);
 errors++;
 }
 }
-}
-if(data140.restW !== undefined){
-let data142 = data140.restW;
-if(typeof data142 == "number"){
-if(data142 < 0 || isNaN(data142)){
-const err383 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data143.peakW === undefined){
+const err383 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -12553,8 +12556,9 @@ vErrors.push(err383);
 errors++;
 }
 }
-else {
-const err384 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key22 in data143){
+if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
+const err384 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -12564,11 +12568,10 @@ vErrors.push(err384);
 errors++;
 }
 }
-if(data140.peakW !== undefined){
-let data143 = data140.peakW;
-if(typeof data143 == "number"){
-if(data143 < 0 || isNaN(data143)){
-const err385 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data143.class !== undefined){
+let data144 = data143.class;
+if(!((typeof data144 == "number") && (!(data144 % 1) && !isNaN(data144)))){
+const err385 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -12577,9 +12580,9 @@ vErrors.push(err385);
 }
 errors++;
 }
-}
-else {
-const err386 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(typeof data144 == "number"){
+if(data144 > 8 || isNaN(data144)){
+const err386 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -12588,10 +12591,8 @@ vErrors.push(err386);
 }
 errors++;
 }
-}
-}
-else {
-const err387 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data144 < 0 || isNaN(data144)){
+const err387 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -12601,12 +12602,12 @@ vErrors.push(err387);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data144 = data.feeds;
-if(data144 && typeof data144 == "object" && !Array.isArray(data144)){
-if(!(false)){
-if(data144.volts === undefined){
-const err388 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+}
+if(data143.restW !== undefined){
+let data145 = data143.restW;
+if(typeof data145 == "number"){
+if(data145 < 0 || isNaN(data145)){
+const err388 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -12616,9 +12617,8 @@ vErrors.push(err388);
 errors++;
 }
 }
-if(!(false)){
-if(data144.watts === undefined){
-const err389 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+else {
+const err389 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -12628,9 +12628,11 @@ vErrors.push(err389);
 errors++;
 }
 }
-if(!(false)){
-if(data144.efficiency === undefined){
-const err390 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+if(data143.peakW !== undefined){
+let data146 = data143.peakW;
+if(typeof data146 == "number"){
+if(data146 < 0 || isNaN(data146)){
+const err390 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -12640,9 +12642,8 @@ vErrors.push(err390);
 errors++;
 }
 }
-if(!(false)){
-if(data144.cutOffV === undefined){
-const err391 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+else {
+const err391 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -12652,9 +12653,9 @@ vErrors.push(err391);
 errors++;
 }
 }
-for(const key23 in data144){
-if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
-const err392 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+}
+else {
+const err392 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -12664,11 +12665,12 @@ vErrors.push(err392);
 errors++;
 }
 }
-if(data144.volts !== undefined){
-let data145 = data144.volts;
-if(typeof data145 == "number"){
-if(data145 <= 0 || isNaN(data145)){
-const err393 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data.feeds !== undefined){
+let data147 = data.feeds;
+if(data147 && typeof data147 == "object" && !Array.isArray(data147)){
+if(!(false)){
+if(data147.volts === undefined){
+const err393 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -12678,8 +12680,9 @@ vErrors.push(err393);
 errors++;
 }
 }
-else {
-const err394 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data147.watts === undefined){
+const err394 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -12689,11 +12692,9 @@ vErrors.push(err394);
 errors++;
 }
 }
-if(data144.watts !== undefined){
-let data146 = data144.watts;
-if(typeof data146 == "number"){
-if(data146 <= 0 || isNaN(data146)){
-const err395 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data147.efficiency === undefined){
+const err395 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -12703,8 +12704,9 @@ vErrors.push(err395);
 errors++;
 }
 }
-else {
-const err396 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data147.cutOffV === undefined){
+const err396 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -12714,11 +12716,9 @@ vErrors.push(err396);
 errors++;
 }
 }
-if(data144.efficiency !== undefined){
-let data147 = data144.efficiency;
-if(typeof data147 == "number"){
-if(data147 > 1 || isNaN(data147)){
-const err397 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+for(const key23 in data147){
+if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
+const err397 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -12727,8 +12727,12 @@ vErrors.push(err397);
 }
 errors++;
 }
-if(data147 <= 0 || isNaN(data147)){
-const err398 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+if(data147.volts !== undefined){
+let data148 = data147.volts;
+if(typeof data148 == "number"){
+if(data148 <= 0 || isNaN(data148)){
+const err398 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -12739,7 +12743,7 @@ errors++;
 }
 }
 else {
-const err399 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err399 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12749,11 +12753,11 @@ vErrors.push(err399);
 errors++;
 }
 }
-if(data144.cutOffV !== undefined){
-let data148 = data144.cutOffV;
-if(typeof data148 == "number"){
-if(data148 <= 0 || isNaN(data148)){
-const err400 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data147.watts !== undefined){
+let data149 = data147.watts;
+if(typeof data149 == "number"){
+if(data149 <= 0 || isNaN(data149)){
+const err400 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12764,7 +12768,7 @@ errors++;
 }
 }
 else {
-const err401 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err401 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12774,9 +12778,11 @@ vErrors.push(err401);
 errors++;
 }
 }
-}
-else {
-const err402 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data147.efficiency !== undefined){
+let data150 = data147.efficiency;
+if(typeof data150 == "number"){
+if(data150 > 1 || isNaN(data150)){
+const err402 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12785,13 +12791,8 @@ vErrors.push(err402);
 }
 errors++;
 }
-}
-if(data.networkSource !== undefined){
-let data149 = data.networkSource;
-if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
-if(!(false)){
-if(data149.volts === undefined){
-const err403 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data150 <= 0 || isNaN(data150)){
+const err403 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12801,9 +12802,8 @@ vErrors.push(err403);
 errors++;
 }
 }
-if(!(false)){
-if(data149.budgetW === undefined){
-const err404 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+else {
+const err404 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12813,9 +12813,11 @@ vErrors.push(err404);
 errors++;
 }
 }
-if(!(false)){
-if(data149.ports === undefined){
-const err405 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+if(data147.cutOffV !== undefined){
+let data151 = data147.cutOffV;
+if(typeof data151 == "number"){
+if(data151 <= 0 || isNaN(data151)){
+const err405 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12825,9 +12827,8 @@ vErrors.push(err405);
 errors++;
 }
 }
-for(const key24 in data149){
-if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
-const err406 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+else {
+const err406 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12837,11 +12838,9 @@ vErrors.push(err406);
 errors++;
 }
 }
-if(data149.volts !== undefined){
-let data150 = data149.volts;
-if(typeof data150 == "number"){
-if(data150 <= 0 || isNaN(data150)){
-const err407 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err407 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12851,8 +12850,12 @@ vErrors.push(err407);
 errors++;
 }
 }
-else {
-const err408 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data.networkSource !== undefined){
+let data152 = data.networkSource;
+if(data152 && typeof data152 == "object" && !Array.isArray(data152)){
+if(!(false)){
+if(data152.volts === undefined){
+const err408 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12862,11 +12865,9 @@ vErrors.push(err408);
 errors++;
 }
 }
-if(data149.budgetW !== undefined){
-let data151 = data149.budgetW;
-if(typeof data151 == "number"){
-if(data151 < 0 || isNaN(data151)){
-const err409 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!(false)){
+if(data152.budgetW === undefined){
+const err409 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12876,8 +12877,9 @@ vErrors.push(err409);
 errors++;
 }
 }
-else {
-const err410 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data152.ports === undefined){
+const err410 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12887,11 +12889,9 @@ vErrors.push(err410);
 errors++;
 }
 }
-if(data149.ports !== undefined){
-let data152 = data149.ports;
-if(Array.isArray(data152)){
-if(data152.length > 400){
-const err411 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key24 in data152){
+if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
+const err411 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12900,13 +12900,12 @@ vErrors.push(err411);
 }
 errors++;
 }
-const len19 = data152.length;
-for(let i19=0; i19<len19; i19++){
-let data153 = data152[i19];
-if(data153 && typeof data153 == "object" && !Array.isArray(data153)){
-if(!(false)){
-if(data153.id === undefined){
-const err412 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data152.volts !== undefined){
+let data153 = data152.volts;
+if(typeof data153 == "number"){
+if(data153 <= 0 || isNaN(data153)){
+const err412 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12916,9 +12915,8 @@ vErrors.push(err412);
 errors++;
 }
 }
-if(!(false)){
-if(data153.highestClass === undefined){
-const err413 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+else {
+const err413 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12928,9 +12926,11 @@ vErrors.push(err413);
 errors++;
 }
 }
-for(const key25 in data153){
-if(!((key25 === "id") || (key25 === "highestClass"))){
-const err414 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+if(data152.budgetW !== undefined){
+let data154 = data152.budgetW;
+if(typeof data154 == "number"){
+if(data154 < 0 || isNaN(data154)){
+const err414 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12940,11 +12940,8 @@ vErrors.push(err414);
 errors++;
 }
 }
-if(data153.id !== undefined){
-let data154 = data153.id;
-if(typeof data154 === "string"){
-if(func3(data154) > 200){
-const err415 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err415 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12953,8 +12950,12 @@ vErrors.push(err415);
 }
 errors++;
 }
-if(func3(data154) < 1){
-const err416 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data152.ports !== undefined){
+let data155 = data152.ports;
+if(Array.isArray(data155)){
+if(data155.length > 400){
+const err416 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12963,9 +12964,13 @@ vErrors.push(err416);
 }
 errors++;
 }
-}
-else {
-const err417 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len20 = data155.length;
+for(let i20=0; i20<len20; i20++){
+let data156 = data155[i20];
+if(data156 && typeof data156 == "object" && !Array.isArray(data156)){
+if(!(false)){
+if(data156.id === undefined){
+const err417 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -12975,10 +12980,9 @@ vErrors.push(err417);
 errors++;
 }
 }
-if(data153.highestClass !== undefined){
-let data155 = data153.highestClass;
-if(!((typeof data155 == "number") && (!(data155 % 1) && !isNaN(data155)))){
-const err418 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data156.highestClass === undefined){
+const err418 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -12987,9 +12991,10 @@ vErrors.push(err418);
 }
 errors++;
 }
-if(typeof data155 == "number"){
-if(data155 > 8 || isNaN(data155)){
-const err419 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+for(const key25 in data156){
+if(!((key25 === "id") || (key25 === "highestClass"))){
+const err419 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -12998,8 +13003,12 @@ vErrors.push(err419);
 }
 errors++;
 }
-if(data155 < 0 || isNaN(data155)){
-const err420 = {instancePath:instancePath+"/networkSource/ports/" + i19+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data156.id !== undefined){
+let data157 = data156.id;
+if(typeof data157 === "string"){
+if(func3(data157) > 200){
+const err420 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -13008,11 +13017,8 @@ vErrors.push(err420);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err421 = {instancePath:instancePath+"/networkSource/ports/" + i19,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data157) < 1){
+const err421 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -13022,9 +13028,8 @@ vErrors.push(err421);
 errors++;
 }
 }
-}
 else {
-const err422 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err422 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -13034,9 +13039,10 @@ vErrors.push(err422);
 errors++;
 }
 }
-}
-else {
-const err423 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data156.highestClass !== undefined){
+let data158 = data156.highestClass;
+if(!((typeof data158 == "number") && (!(data158 % 1) && !isNaN(data158)))){
+const err423 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -13045,13 +13051,9 @@ vErrors.push(err423);
 }
 errors++;
 }
-}
-if(data.ownBattery !== undefined){
-let data156 = data.ownBattery;
-if(data156 && typeof data156 == "object" && !Array.isArray(data156)){
-if(!(false)){
-if(data156.passagesPerDay === undefined){
-const err424 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+if(typeof data158 == "number"){
+if(data158 > 8 || isNaN(data158)){
+const err424 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -13060,10 +13062,8 @@ vErrors.push(err424);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data156.cells === undefined){
-const err425 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+if(data158 < 0 || isNaN(data158)){
+const err425 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -13073,9 +13073,10 @@ vErrors.push(err425);
 errors++;
 }
 }
-for(const key26 in data156){
-if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
-const err426 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+}
+}
+else {
+const err426 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -13085,10 +13086,9 @@ vErrors.push(err426);
 errors++;
 }
 }
-if(data156.passagesPerDay !== undefined){
-let data157 = data156.passagesPerDay;
-if(!((typeof data157 == "number") && (!(data157 % 1) && !isNaN(data157)))){
-const err427 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+else {
+const err427 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -13097,9 +13097,10 @@ vErrors.push(err427);
 }
 errors++;
 }
-if(typeof data157 == "number"){
-if(data157 < 0 || isNaN(data157)){
-const err428 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+else {
+const err428 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -13109,12 +13110,12 @@ vErrors.push(err428);
 errors++;
 }
 }
-}
-if(data156.cells !== undefined){
-let data158 = data156.cells;
-if(typeof data158 === "string"){
-if(func3(data158) > 200){
-const err429 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data.ownBattery !== undefined){
+let data159 = data.ownBattery;
+if(data159 && typeof data159 == "object" && !Array.isArray(data159)){
+if(!(false)){
+if(data159.passagesPerDay === undefined){
+const err429 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -13123,8 +13124,10 @@ vErrors.push(err429);
 }
 errors++;
 }
-if(func3(data158) < 1){
-const err430 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(!(false)){
+if(data159.cells === undefined){
+const err430 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -13134,8 +13137,9 @@ vErrors.push(err430);
 errors++;
 }
 }
-else {
-const err431 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+for(const key26 in data159){
+if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
+const err431 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -13145,9 +13149,10 @@ vErrors.push(err431);
 errors++;
 }
 }
-}
-else {
-const err432 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data159.passagesPerDay !== undefined){
+let data160 = data159.passagesPerDay;
+if(!((typeof data160 == "number") && (!(data160 % 1) && !isNaN(data160)))){
+const err432 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -13156,12 +13161,9 @@ vErrors.push(err432);
 }
 errors++;
 }
-}
-if(data.carries !== undefined){
-let data159 = data.carries;
-if(Array.isArray(data159)){
-if(data159.length > 400){
-const err433 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(typeof data160 == "number"){
+if(data160 < 0 || isNaN(data160)){
+const err433 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -13170,13 +13172,13 @@ vErrors.push(err433);
 }
 errors++;
 }
-const len20 = data159.length;
-for(let i20=0; i20<len20; i20++){
-let data160 = data159[i20];
-if(data160 && typeof data160 == "object" && !Array.isArray(data160)){
-if(!(false)){
-if(data160.kind === undefined){
-const err434 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+}
+if(data159.cells !== undefined){
+let data161 = data159.cells;
+if(typeof data161 === "string"){
+if(func3(data161) > 200){
+const err434 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -13185,10 +13187,8 @@ vErrors.push(err434);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data160.most === undefined){
-const err435 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(func3(data161) < 1){
+const err435 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -13198,9 +13198,8 @@ vErrors.push(err435);
 errors++;
 }
 }
-for(const key27 in data160){
-if(!((key27 === "kind") || (key27 === "most"))){
-const err436 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+else {
+const err436 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -13210,10 +13209,9 @@ vErrors.push(err436);
 errors++;
 }
 }
-if(data160.kind !== undefined){
-let data161 = data160.kind;
-if(!((((((((((((((((data161 === "controller") || (data161 === "reader")) || (data161 === "lock")) || (data161 === "contact")) || (data161 === "exit")) || (data161 === "breakGlass")) || (data161 === "supply")) || (data161 === "expander")) || (data161 === "hub")) || (data161 === "wirelessLock")) || (data161 === "station")) || (data161 === "module")) || (data161 === "converter")) || (data161 === "switch")) || (data161 === "midspan")) || (data161 === "opener"))){
-const err437 = {instancePath:instancePath+"/carries/" + i20+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err437 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -13223,10 +13221,11 @@ vErrors.push(err437);
 errors++;
 }
 }
-if(data160.most !== undefined){
-let data162 = data160.most;
-if(!((typeof data162 == "number") && (!(data162 % 1) && !isNaN(data162)))){
-const err438 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data.carries !== undefined){
+let data162 = data.carries;
+if(Array.isArray(data162)){
+if(data162.length > 400){
+const err438 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -13235,9 +13234,13 @@ vErrors.push(err438);
 }
 errors++;
 }
-if(typeof data162 == "number"){
-if(data162 < 0 || isNaN(data162)){
-const err439 = {instancePath:instancePath+"/carries/" + i20+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const len21 = data162.length;
+for(let i21=0; i21<len21; i21++){
+let data163 = data162[i21];
+if(data163 && typeof data163 == "object" && !Array.isArray(data163)){
+if(!(false)){
+if(data163.kind === undefined){
+const err439 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -13247,10 +13250,9 @@ vErrors.push(err439);
 errors++;
 }
 }
-}
-}
-else {
-const err440 = {instancePath:instancePath+"/carries/" + i20,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data163.most === undefined){
+const err440 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -13260,9 +13262,9 @@ vErrors.push(err440);
 errors++;
 }
 }
-}
-else {
-const err441 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+for(const key27 in data163){
+if(!((key27 === "kind") || (key27 === "most"))){
+const err441 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -13272,11 +13274,10 @@ vErrors.push(err441);
 errors++;
 }
 }
-if(data.lamps !== undefined){
-let data163 = data.lamps;
-if(Array.isArray(data163)){
-if(data163.length > 400){
-const err442 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data163.kind !== undefined){
+let data164 = data163.kind;
+if(!((((((((((((((((data164 === "controller") || (data164 === "reader")) || (data164 === "lock")) || (data164 === "contact")) || (data164 === "exit")) || (data164 === "breakGlass")) || (data164 === "supply")) || (data164 === "expander")) || (data164 === "hub")) || (data164 === "wirelessLock")) || (data164 === "station")) || (data164 === "module")) || (data164 === "converter")) || (data164 === "switch")) || (data164 === "midspan")) || (data164 === "opener"))){
+const err442 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -13285,13 +13286,11 @@ vErrors.push(err442);
 }
 errors++;
 }
-const len21 = data163.length;
-for(let i21=0; i21<len21; i21++){
-let data164 = data163[i21];
-if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
-if(!(false)){
-if(data164.lamp === undefined){
-const err443 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+if(data163.most !== undefined){
+let data165 = data163.most;
+if(!((typeof data165 == "number") && (!(data165 % 1) && !isNaN(data165)))){
+const err443 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -13300,10 +13299,9 @@ vErrors.push(err443);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data164.means === undefined){
-const err444 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(typeof data165 == "number"){
+if(data165 < 0 || isNaN(data165)){
+const err444 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -13313,9 +13311,10 @@ vErrors.push(err444);
 errors++;
 }
 }
-for(const key28 in data164){
-if(!((key28 === "lamp") || (key28 === "means"))){
-const err445 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+}
+}
+else {
+const err445 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -13325,11 +13324,9 @@ vErrors.push(err445);
 errors++;
 }
 }
-if(data164.lamp !== undefined){
-let data165 = data164.lamp;
-if(typeof data165 === "string"){
-if(func3(data165) > 200){
-const err446 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err446 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -13338,8 +13335,12 @@ vErrors.push(err446);
 }
 errors++;
 }
-if(func3(data165) < 1){
-const err447 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.lamps !== undefined){
+let data166 = data.lamps;
+if(Array.isArray(data166)){
+if(data166.length > 400){
+const err447 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -13348,9 +13349,13 @@ vErrors.push(err447);
 }
 errors++;
 }
-}
-else {
-const err448 = {instancePath:instancePath+"/lamps/" + i21+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len22 = data166.length;
+for(let i22=0; i22<len22; i22++){
+let data167 = data166[i22];
+if(data167 && typeof data167 == "object" && !Array.isArray(data167)){
+if(!(false)){
+if(data167.lamp === undefined){
+const err448 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -13360,11 +13365,9 @@ vErrors.push(err448);
 errors++;
 }
 }
-if(data164.means !== undefined){
-let data166 = data164.means;
-if(typeof data166 === "string"){
-if(func3(data166) > 200){
-const err449 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data167.means === undefined){
+const err449 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -13373,8 +13376,10 @@ vErrors.push(err449);
 }
 errors++;
 }
-if(func3(data166) < 1){
-const err450 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key28 in data167){
+if(!((key28 === "lamp") || (key28 === "means"))){
+const err450 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -13384,8 +13389,11 @@ vErrors.push(err450);
 errors++;
 }
 }
-else {
-const err451 = {instancePath:instancePath+"/lamps/" + i21+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data167.lamp !== undefined){
+let data168 = data167.lamp;
+if(typeof data168 === "string"){
+if(func3(data168) > 200){
+const err451 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -13394,10 +13402,8 @@ vErrors.push(err451);
 }
 errors++;
 }
-}
-}
-else {
-const err452 = {instancePath:instancePath+"/lamps/" + i21,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data168) < 1){
+const err452 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -13407,9 +13413,8 @@ vErrors.push(err452);
 errors++;
 }
 }
-}
 else {
-const err453 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err453 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -13419,11 +13424,11 @@ vErrors.push(err453);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data167 = data.sounds;
-if(Array.isArray(data167)){
-if(data167.length > 400){
-const err454 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data167.means !== undefined){
+let data169 = data167.means;
+if(typeof data169 === "string"){
+if(func3(data169) > 200){
+const err454 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -13432,13 +13437,8 @@ vErrors.push(err454);
 }
 errors++;
 }
-const len22 = data167.length;
-for(let i22=0; i22<len22; i22++){
-let data168 = data167[i22];
-if(data168 && typeof data168 == "object" && !Array.isArray(data168)){
-if(!(false)){
-if(data168.sound === undefined){
-const err455 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+if(func3(data169) < 1){
+const err455 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -13448,9 +13448,8 @@ vErrors.push(err455);
 errors++;
 }
 }
-if(!(false)){
-if(data168.means === undefined){
-const err456 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+else {
+const err456 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -13460,9 +13459,9 @@ vErrors.push(err456);
 errors++;
 }
 }
-for(const key29 in data168){
-if(!((key29 === "sound") || (key29 === "means"))){
-const err457 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+}
+else {
+const err457 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -13472,11 +13471,9 @@ vErrors.push(err457);
 errors++;
 }
 }
-if(data168.sound !== undefined){
-let data169 = data168.sound;
-if(typeof data169 === "string"){
-if(func3(data169) > 200){
-const err458 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err458 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -13485,8 +13482,12 @@ vErrors.push(err458);
 }
 errors++;
 }
-if(func3(data169) < 1){
-const err459 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.sounds !== undefined){
+let data170 = data.sounds;
+if(Array.isArray(data170)){
+if(data170.length > 400){
+const err459 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -13495,9 +13496,13 @@ vErrors.push(err459);
 }
 errors++;
 }
-}
-else {
-const err460 = {instancePath:instancePath+"/sounds/" + i22+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len23 = data170.length;
+for(let i23=0; i23<len23; i23++){
+let data171 = data170[i23];
+if(data171 && typeof data171 == "object" && !Array.isArray(data171)){
+if(!(false)){
+if(data171.sound === undefined){
+const err460 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -13507,11 +13512,9 @@ vErrors.push(err460);
 errors++;
 }
 }
-if(data168.means !== undefined){
-let data170 = data168.means;
-if(typeof data170 === "string"){
-if(func3(data170) > 200){
-const err461 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data171.means === undefined){
+const err461 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -13520,8 +13523,10 @@ vErrors.push(err461);
 }
 errors++;
 }
-if(func3(data170) < 1){
-const err462 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key29 in data171){
+if(!((key29 === "sound") || (key29 === "means"))){
+const err462 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -13531,8 +13536,11 @@ vErrors.push(err462);
 errors++;
 }
 }
-else {
-const err463 = {instancePath:instancePath+"/sounds/" + i22+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data171.sound !== undefined){
+let data172 = data171.sound;
+if(typeof data172 === "string"){
+if(func3(data172) > 200){
+const err463 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -13541,10 +13549,8 @@ vErrors.push(err463);
 }
 errors++;
 }
-}
-}
-else {
-const err464 = {instancePath:instancePath+"/sounds/" + i22,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data172) < 1){
+const err464 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -13554,9 +13560,8 @@ vErrors.push(err464);
 errors++;
 }
 }
-}
 else {
-const err465 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err465 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -13566,11 +13571,11 @@ vErrors.push(err465);
 errors++;
 }
 }
-if(data.box !== undefined){
-let data171 = data.box;
-if(Array.isArray(data171)){
-if(data171.length > 400){
-const err466 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data171.means !== undefined){
+let data173 = data171.means;
+if(typeof data173 === "string"){
+if(func3(data173) > 200){
+const err466 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -13579,12 +13584,8 @@ vErrors.push(err466);
 }
 errors++;
 }
-const len23 = data171.length;
-for(let i23=0; i23<len23; i23++){
-let data172 = data171[i23];
-if(typeof data172 === "string"){
-if(func3(data172) > 200){
-const err467 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data173) < 1){
+const err467 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -13593,8 +13594,9 @@ vErrors.push(err467);
 }
 errors++;
 }
-if(func3(data172) < 1){
-const err468 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err468 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -13604,8 +13606,9 @@ vErrors.push(err468);
 errors++;
 }
 }
+}
 else {
-const err469 = {instancePath:instancePath+"/box/" + i23,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err469 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -13617,7 +13620,7 @@ errors++;
 }
 }
 else {
-const err470 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err470 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -13627,11 +13630,11 @@ vErrors.push(err470);
 errors++;
 }
 }
-if(data.mounting !== undefined){
-let data173 = data.mounting;
-if(Array.isArray(data173)){
-if(data173.length > 400){
-const err471 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data.box !== undefined){
+let data174 = data.box;
+if(Array.isArray(data174)){
+if(data174.length > 400){
+const err471 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -13640,12 +13643,12 @@ vErrors.push(err471);
 }
 errors++;
 }
-const len24 = data173.length;
+const len24 = data174.length;
 for(let i24=0; i24<len24; i24++){
-let data174 = data173[i24];
-if(typeof data174 === "string"){
-if(func3(data174) > 200){
-const err472 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+let data175 = data174[i24];
+if(typeof data175 === "string"){
+if(func3(data175) > 200){
+const err472 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -13654,8 +13657,8 @@ vErrors.push(err472);
 }
 errors++;
 }
-if(func3(data174) < 1){
-const err473 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data175) < 1){
+const err473 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -13666,7 +13669,7 @@ errors++;
 }
 }
 else {
-const err474 = {instancePath:instancePath+"/mounting/" + i24,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err474 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -13678,7 +13681,7 @@ errors++;
 }
 }
 else {
-const err475 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err475 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -13688,11 +13691,11 @@ vErrors.push(err475);
 errors++;
 }
 }
-if(data.setUp !== undefined){
-let data175 = data.setUp;
-if(Array.isArray(data175)){
-if(data175.length > 400){
-const err476 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data.mounting !== undefined){
+let data176 = data.mounting;
+if(Array.isArray(data176)){
+if(data176.length > 400){
+const err476 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -13701,13 +13704,12 @@ vErrors.push(err476);
 }
 errors++;
 }
-const len25 = data175.length;
+const len25 = data176.length;
 for(let i25=0; i25<len25; i25++){
-let data176 = data175[i25];
-if(data176 && typeof data176 == "object" && !Array.isArray(data176)){
-if(!(false)){
-if(data176.what === undefined){
-const err477 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+let data177 = data176[i25];
+if(typeof data177 === "string"){
+if(func3(data177) > 200){
+const err477 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -13716,10 +13718,8 @@ vErrors.push(err477);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data176.kind === undefined){
-const err478 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(func3(data177) < 1){
+const err478 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -13729,9 +13729,8 @@ vErrors.push(err478);
 errors++;
 }
 }
-if(!(false)){
-if(data176.one === undefined){
-const err479 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+else {
+const err479 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err479];
 }
@@ -13741,9 +13740,9 @@ vErrors.push(err479);
 errors++;
 }
 }
-for(const key30 in data176){
-if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
-const err480 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
+}
+else {
+const err480 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err480];
 }
@@ -13753,11 +13752,11 @@ vErrors.push(err480);
 errors++;
 }
 }
-if(data176.what !== undefined){
-let data177 = data176.what;
-if(typeof data177 === "string"){
-if(func3(data177) > 200){
-const err481 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data.setUp !== undefined){
+let data178 = data.setUp;
+if(Array.isArray(data178)){
+if(data178.length > 400){
+const err481 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err481];
 }
@@ -13766,8 +13765,13 @@ vErrors.push(err481);
 }
 errors++;
 }
-if(func3(data177) < 1){
-const err482 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len26 = data178.length;
+for(let i26=0; i26<len26; i26++){
+let data179 = data178[i26];
+if(data179 && typeof data179 == "object" && !Array.isArray(data179)){
+if(!(false)){
+if(data179.what === undefined){
+const err482 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err482];
 }
@@ -13777,8 +13781,9 @@ vErrors.push(err482);
 errors++;
 }
 }
-else {
-const err483 = {instancePath:instancePath+"/setUp/" + i25+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data179.kind === undefined){
+const err483 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err483];
 }
@@ -13788,10 +13793,9 @@ vErrors.push(err483);
 errors++;
 }
 }
-if(data176.kind !== undefined){
-let data178 = data176.kind;
-if(!(((data178 === "tool") || (data178 === "key")) || (data178 === "licence"))){
-const err484 = {instancePath:instancePath+"/setUp/" + i25+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data179.one === undefined){
+const err484 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err484];
 }
@@ -13801,11 +13805,9 @@ vErrors.push(err484);
 errors++;
 }
 }
-if(data176.runsOn !== undefined){
-let data179 = data176.runsOn;
-if(typeof data179 === "string"){
-if(func3(data179) > 200){
-const err485 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key30 in data179){
+if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
+const err485 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err485];
 }
@@ -13814,8 +13816,12 @@ vErrors.push(err485);
 }
 errors++;
 }
-if(func3(data179) < 1){
-const err486 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data179.what !== undefined){
+let data180 = data179.what;
+if(typeof data180 === "string"){
+if(func3(data180) > 200){
+const err486 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err486];
 }
@@ -13824,9 +13830,8 @@ vErrors.push(err486);
 }
 errors++;
 }
-}
-else {
-const err487 = {instancePath:instancePath+"/setUp/" + i25+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data180) < 1){
+const err487 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err487];
 }
@@ -13836,10 +13841,8 @@ vErrors.push(err487);
 errors++;
 }
 }
-if(data176.one !== undefined){
-let data180 = data176.one;
-if(!(((data180 === "job") || (data180 === "device")) || (data180 === "door"))){
-const err488 = {instancePath:instancePath+"/setUp/" + i25+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+else {
+const err488 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err488];
 }
@@ -13849,9 +13852,10 @@ vErrors.push(err488);
 errors++;
 }
 }
-}
-else {
-const err489 = {instancePath:instancePath+"/setUp/" + i25,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data179.kind !== undefined){
+let data181 = data179.kind;
+if(!(((data181 === "tool") || (data181 === "key")) || (data181 === "licence"))){
+const err489 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err489];
 }
@@ -13861,9 +13865,11 @@ vErrors.push(err489);
 errors++;
 }
 }
-}
-else {
-const err490 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data179.runsOn !== undefined){
+let data182 = data179.runsOn;
+if(typeof data182 === "string"){
+if(func3(data182) > 200){
+const err490 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err490];
 }
@@ -13872,12 +13878,8 @@ vErrors.push(err490);
 }
 errors++;
 }
-}
-if(data.atHand !== undefined){
-let data181 = data.atHand;
-if(Array.isArray(data181)){
-if(data181.length > 400){
-const err491 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data182) < 1){
+const err491 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err491];
 }
@@ -13886,12 +13888,9 @@ vErrors.push(err491);
 }
 errors++;
 }
-const len26 = data181.length;
-for(let i26=0; i26<len26; i26++){
-let data182 = data181[i26];
-if(typeof data182 === "string"){
-if(func3(data182) > 200){
-const err492 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err492 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err492];
 }
@@ -13900,8 +13899,11 @@ vErrors.push(err492);
 }
 errors++;
 }
-if(func3(data182) < 1){
-const err493 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data179.one !== undefined){
+let data183 = data179.one;
+if(!(((data183 === "job") || (data183 === "device")) || (data183 === "door"))){
+const err493 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err493];
 }
@@ -13911,8 +13913,9 @@ vErrors.push(err493);
 errors++;
 }
 }
+}
 else {
-const err494 = {instancePath:instancePath+"/atHand/" + i26,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err494 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err494];
 }
@@ -13924,7 +13927,7 @@ errors++;
 }
 }
 else {
-const err495 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err495 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err495];
 }
@@ -13934,14 +13937,75 @@ vErrors.push(err495);
 errors++;
 }
 }
-}
-else {
-const err496 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data.atHand !== undefined){
+let data184 = data.atHand;
+if(Array.isArray(data184)){
+if(data184.length > 400){
+const err496 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err496];
 }
 else {
 vErrors.push(err496);
+}
+errors++;
+}
+const len27 = data184.length;
+for(let i27=0; i27<len27; i27++){
+let data185 = data184[i27];
+if(typeof data185 === "string"){
+if(func3(data185) > 200){
+const err497 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err497];
+}
+else {
+vErrors.push(err497);
+}
+errors++;
+}
+if(func3(data185) < 1){
+const err498 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err498];
+}
+else {
+vErrors.push(err498);
+}
+errors++;
+}
+}
+else {
+const err499 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err499];
+}
+else {
+vErrors.push(err499);
+}
+errors++;
+}
+}
+}
+else {
+const err500 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err500];
+}
+else {
+vErrors.push(err500);
+}
+errors++;
+}
+}
+}
+else {
+const err501 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err501];
+}
+else {
+vErrors.push(err501);
 }
 errors++;
 }

@@ -13,6 +13,7 @@ import * as ownUnit from './ownUnit'
 import * as people from './people'
 import * as peoplelist from './peoplelist'
 import * as proving from './proving'
+import * as readers from './readers'
 import * as sheets from './sheets'
 import * as site from './site'
 import * as undo from './undo'
@@ -34,6 +35,7 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     ownUnit,
     busDevices,
     site,
+    readers,
     sheets,
     undo,
     wire,
@@ -69,6 +71,7 @@ export type CommandPayloads = PayloadsOf<typeof access> &
   PayloadsOf<typeof ownUnit> &
   PayloadsOf<typeof busDevices> &
   PayloadsOf<typeof site> &
+  PayloadsOf<typeof readers> &
   PayloadsOf<typeof sheets> &
   PayloadsOf<typeof undo> &
   PayloadsOf<typeof wire> &

@@ -1,9 +1,6 @@
 import {
   accessPlaces,
   addressFault,
-  formatName,
-  formatOf,
-  usualFormat,
   all,
   boardOf,
   drop,
@@ -265,22 +262,6 @@ export const partFeed = defineCommand<{ door: string; part: string; own: boolean
   },
   words: (f, p) =>
     `${p.part} of ${f.door[p.door]?.ref ?? p.door} ${p.own ? 'gets a supply of its own' : 'is fed by its controller'}`,
-})
-
-export const partFormat = defineCommand<{ door: string; part: string; format: string }>()({
-  name: 'part.format',
-  roles: everyFitter,
-  schema: object({ door: id, part: id, format: { type: 'string', maxLength: 40 } }),
-  apply(facts, p, { sheets }) {
-    const { door, part } = partAt(facts, p)
-    if (!accessPlaces(door, sheets).some((place) => place.part.id === part.id && place.cards))
-      throw new Refusal(`${part.id} reads no cards.`, 'part')
-    if (!formatOf(p.format)) throw new Refusal(`There is no card format ${p.format}.`, 'format')
-    const { format: _before, ...rest } = part
-    const next = p.format === usualFormat ? rest : { ...rest, format: p.format }
-    return [put(facts, 'door', { ...door, parts: door.parts.map((x) => (x.id === p.part ? next : x)) })]
-  },
-  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${formatName(p.format)}`,
 })
 
 /** Whether cards may be read in at a reader: not every door is a place for a queue of people. */

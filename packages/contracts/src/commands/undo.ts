@@ -28,6 +28,9 @@ export const planEdits: ReadonlySet<string> = new Set([
   'part.address',
   'part.feed',
   'part.format',
+  'readers.set',
+  'cardFormat.put',
+  'cardFormat.remove',
   'part.via',
   'addresses.put',
   'site.place',
@@ -53,6 +56,7 @@ const planKinds: ReadonlySet<RecordKind> = new Set([
   'sheet',
   'undone',
   'columns',
+  'cardFormat',
 ])
 const called: Partial<Record<RecordKind, string>> = {
   door: 'door',
@@ -67,6 +71,7 @@ const called: Partial<Record<RecordKind, string>> = {
   unit: 'device',
   unitFeed: 'network port',
   sheet: 'device sheet',
+  cardFormat: 'card format',
 }
 
 const nameOf = (record: unknown, id: string): string => {

@@ -1,10 +1,11 @@
 import {
-  cardFormats,
   deviceKinds,
   doorAbilities,
   leadKinds,
   partFunctions,
   presentables,
+  readerOrders,
+  sentFormats,
   terminalKinds,
 } from '@rauta/core'
 import { object } from '../commands/command'
@@ -26,7 +27,12 @@ const controller = object(
     portGroups: t('Door ports', list(object({ id: t('Id', words), name: t('Name', words) }))),
     releaseStepS: t('Step of its timers, s', some),
     longestReleaseS: t('Longest release, s', some),
-    cardFormats: t('Card formats', list({ enum: cardFormats.map((f) => f.id) })),
+    cardFormats: t('Card formats', list({ enum: sentFormats.map((f) => f.id) })),
+    ownFormats: t('Card formats by fields that it can be told', count),
+    bitOrders: t(
+      'Orders of bits that a reader can be set to',
+      list({ enum: readerOrders.filter((o) => o !== 'asSent') }),
+    ),
     feedVolts: t('Volts at its lock feed, V', amount),
     feedA: t('Amps its lock feed gives in all, A', amount),
     factory: t(
@@ -70,7 +76,7 @@ const controller = object(
     ),
     ownReader: t('Port of its own reader', words),
   },
-  ['supervised', 'functions', 'abilities', 'times', 'ownReader'],
+  ['ownFormats', 'bitOrders', 'supervised', 'functions', 'abilities', 'times', 'ownReader'],
 )
 
 const coding = object(

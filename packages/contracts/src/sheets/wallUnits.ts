@@ -39,6 +39,7 @@ const facts = (
   releaseStepS: 1,
   longestReleaseS: 99,
   cardFormats: ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
+  bitOrders: ['bytesReversed'],
   abilities: ['preAlarm', 'unlockDelay', 'ownHours'],
   times: { schedules: 6, periodsADay: 3, specialDays: 12 },
   feedVolts: feed.volts,

@@ -3,14 +3,14 @@ import {
   cardFault,
   cardFromData,
   formatName,
-  formatOf,
   numberedCard,
   sameCard,
   serialCard,
-  usualFormat,
   type StoredCard,
 } from '../cards/card'
-import { readingsOf, type CardReading } from '../cards/detective'
+import { readingsOf } from '../cards/detective'
+import type { CardFormat } from '../cards/formats'
+import { keptAs, sendings, storedOf } from '../cards/sending'
 import { strangeReadWords } from '../cards/strange'
 import type { Door } from '../doors/door'
 import { accessPlaces } from '../doors/accesspoints'
@@ -67,19 +67,16 @@ export interface ReadIn {
   says: string
 }
 
-const cardOfReading = (r: CardReading): StoredCard => {
-  const format = formatOf(r.format)
-  if (r.facility !== null) return numberedCard(r.format, r.facility, Number(r.number))
-  const digits = (format?.bits ?? 32) / 4
-  return serialCard(r.format, r.number.toString(16).padStart(digits, '0'))
-}
-
-function choicesOf(bits: string): CardChoice[] {
+function choicesOf(bits: string, formats: readonly CardFormat[]): CardChoice[] {
   const came = bitsOfText(bits)
   if (!came) return []
-  return readingsOf(came, null)
+  return readingsOf(came, null, formats)
     .filter((r) => r.order === 'asSent' && r.cut === 'none' && r.parity)
-    .map((r) => ({ card: cardOfReading(r), format: formatName(r.format) }))
+    .flatMap((r): CardChoice[] => {
+      const format = formats.find((f) => f.id === r.format)
+      const card = format && storedOf(format, r)
+      return card ? [{ card, format: format.name }] : []
+    })
     .filter(({ card }) => cardFault(card) === null)
 }
 
@@ -87,20 +84,23 @@ const isRead = (e: DeviceEvent): boolean => (e.kind === 'granted' || e.kind === 
 
 /** What a reader sent since a moment, the newest first. @param since server time of receipt, ms: what came then or before is left out */
 export function readIn(facts: Facts, { door, part }: EnrolmentPlace, since: number): ReadIn[] {
-  const format = door.parts.find((p) => p.id === part)?.format ?? usualFormat
+  const { format, order } = door.parts.find((p) => p.id === part) ?? {}
+  const reads = { ...(format ? { format } : {}), ...(order ? { order } : {}) }
   return all(facts, 'event')
     .filter((e) => e.door === door.id && e.reader === part && e.received > since && isRead(e))
     .sort((a, b) => b.received - a.received || b.seq - a.seq)
     .map((e): ReadIn => {
-      const card = e.card ? cardFromData(format, e.card) : null
+      const card = e.card ? cardFromData(keptAs(facts, format), e.card) : null
       if (card) return { id: e.id, at: e.at, card, choices: [], says: '' }
       const bits = bitsOfText(e.bits ?? '')
       return {
         id: e.id,
         at: e.at,
         card: null,
-        choices: choicesOf(e.bits ?? ''),
-        says: bits ? strangeReadWords(bits, format, (r) => holderOf(facts, r)) : 'The controller told no number.',
+        choices: choicesOf(e.bits ?? '', sendings(facts)),
+        says: bits
+          ? strangeReadWords(bits, reads, sendings(facts), (r) => holderOf(facts, r))
+          : 'The controller told no number.',
       }
     })
 }

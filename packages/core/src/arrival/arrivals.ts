@@ -1,6 +1,7 @@
 import { groupsPassed } from '../access/groups'
 import type { Person } from '../access/records'
-import { formatName, usualFormat } from '../cards/card'
+import { usualFormat } from '../cards/card'
+import { keptAs, sendingName } from '../cards/sending'
 import { partKey, readKey } from '../config/parts'
 import { sameJson } from '../config/canonical'
 import type { Sheets } from '../devices/sheet'
@@ -38,7 +39,7 @@ function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, con
   const controller = facts.controller[door.placement?.controller ?? '']
   const at = (code: ArrivalCode, says: string): Arrival => ({ door, controller: controller?.id ?? '', code, says })
   if (!controller) return at('notPlaced', 'The door is on no controller yet.')
-  const reads = readProblem(person, door, sheets)
+  const reads = readProblem(facts, person, door, sheets)
   if (reads) return at('cannotRead', reads)
   const { wanted, held, known } = configs(controller.id)
   if (!known) return at('notLoaded', `${controller.ref} has not been loaded.`)
@@ -62,13 +63,15 @@ function keysOf(person: Person, facts: Facts, wanted: Readonly<Record<string, un
 }
 
 /** Why none of somebody's cards can be read where a door is entered, or null. */
-function readProblem(person: Person, door: Door, sheets: Sheets): string | null {
+function readProblem(facts: Facts, person: Person, door: Door, sheets: Sheets): string | null {
   const cards = person.cards.filter((c) => c.state === 'in use')
   const places = accessPlaces(door, sheets).filter((p) => p.cards)
   if (cards.length === 0) return null
-  const deaf = places.find(({ part }) => !cards.some((c) => (c.format ?? usualFormat) === (part.format ?? usualFormat)))
+  const deaf = places.find(({ part }) => !cards.some((c) => (c.format ?? usualFormat) === keptAs(facts, part.format)))
   if (places.length === 0) return 'Nothing at this door reads cards.'
-  return deaf ? `${deaf.part.id} reads ${formatName(deaf.part.format)}; they have no card of that format.` : null
+  return deaf
+    ? `${deaf.part.id} reads ${sendingName(facts, deaf.part.format)}; they have no card of that format.`
+    : null
 }
 
 /** Why somebody does not pass, or not everywhere that they may. `late`: devices that are loaded hold something else; `unloaded`: none of theirs is loaded. */

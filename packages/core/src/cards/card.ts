@@ -55,9 +55,9 @@ export function cardFault(card: StoredCard): string | null {
   }
   if (card.serial !== undefined) return `Cards of ${format.name} have a facility and a number, no serial number.`
   if (!fits(card.facility, format.facility))
-    return `Facility ${card.facility} does not fit: ${format.bits}-bit cards have 0 to ${spaced(most(format.facility))}.`
+    return `Facility ${card.facility} does not fit: cards of ${format.name} have 0 to ${spaced(most(format.facility))}.`
   if (!fits(card.number, format.number))
-    return `Number ${card.number} does not fit: ${format.bits}-bit cards have 0 to ${spaced(most(format.number))}.`
+    return `Number ${card.number} does not fit: cards of ${format.name} have 0 to ${spaced(most(format.number))}.`
   return null
 }
 
@@ -100,9 +100,9 @@ export function cardFromData(formatId: string, hex: string): StoredCard | null {
     const card = serialCard(formatId, hex)
     return cardFault({ ...card, serial: hex }) ? null : card
   }
-  const data = withoutParity(format)
-  const bits = data && hex.length * 4 === data.bits ? bitsFromHex(hex) : null
-  const read = data && bits && readAs(data, bits)
+  const data = withoutParity(format) ?? format
+  const bits = hex.length * 4 === data.bits ? bitsFromHex(hex) : null
+  const read = bits && readAs(data, bits)
   return read && numberedCard(formatId, read.facility ?? 0, Number(read.number))
 }
 

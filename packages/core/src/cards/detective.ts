@@ -1,22 +1,11 @@
-import {
-  cardFormats,
-  mostBits,
-  parityHolds,
-  readAs,
-  withoutParity,
-  type Bits,
-  type CardFormat,
-  type CardNumber,
-} from './formats'
-
-/** In which order the bits that came are read. */
-export const bitOrders = ['asSent', 'bitsReversed', 'bytesReversed', 'linesExchanged'] as const
-export type BitOrder = (typeof bitOrders)[number]
+import { mostBits, sentFormats, withoutParity, type Bits, type CardFormat, type CardNumber } from './formats'
+import { bitOrders, readSent, type BitOrder } from './orders'
 
 const orderWords: Readonly<Record<BitOrder, string>> = {
   asSent: '',
   bitsReversed: ' with its bits the other way round',
   bytesReversed: ' with its bytes the other way round',
+  bytesMirrored: ' with the bits of each byte the other way round',
   linesExchanged: ' with the two data lines exchanged',
 }
 
@@ -58,61 +47,35 @@ export function bitsFromHex(text: string, length?: number): Bits | null {
   return length < 1 || length > all.length || spare.some((b) => b === 1) ? null : all.slice(all.length - length)
 }
 
-function inOrder(bits: Bits, order: BitOrder): Bits | null {
-  switch (order) {
-    case 'asSent':
-      return bits
-    case 'bitsReversed':
-      return [...bits].reverse()
-    case 'linesExchanged':
-      return bits.map((b) => (b === 1 ? 0 : 1))
-    case 'bytesReversed': {
-      // Only whole bytes can stand the other way round; parity bits about them are none.
-      if (bits.length % 8 !== 0 || bits.length < 16) return null
-      const bytes = Array.from({ length: bits.length / 8 }, (_, i) => bits.slice(i * 8, i * 8 + 8))
-      return bytes.reverse().flat()
-    }
-  }
-}
-
 interface Candidate {
   format: CardFormat
-  bits: Bits
+  /** Where its bits begin in what came. */
+  from: number
   cut: CardReading['cut']
 }
 
-/** Every format that the bits may be, whole or as a part of them. */
-function candidates(bits: Bits, formats: readonly CardFormat[]): Candidate[] {
+/** Every format that so many bits may be, whole or as a part of them. */
+function candidates(count: number, formats: readonly CardFormat[]): Candidate[] {
   return formats.flatMap((format): Candidate[] => {
-    if (format.bits === bits.length) return [{ format, bits, cut: 'none' }]
+    if (format.bits === count) return [{ format, from: 0, cut: 'none' }]
     const data = withoutParity(format)
-    if (!data || bits.length < data.bits) return []
-    if (bits.length === data.bits) return [{ format: data, bits, cut: 'data' }]
-    const last: Candidate = { format: data, bits: bits.slice(bits.length - data.bits), cut: 'last' }
-    const middle: Candidate = {
-      format: data,
-      bits: bits.slice(bits.length - 1 - data.bits, bits.length - 1),
-      cut: 'middle',
-    }
-    return bits.length > data.bits + 1 ? [middle, last] : [last]
+    if (!data || count < data.bits) return []
+    if (count === data.bits) return [{ format: data, from: 0, cut: 'data' }]
+    const last: Candidate = { format: data, from: count - data.bits, cut: 'last' }
+    const middle: Candidate = { format: data, from: count - 1 - data.bits, cut: 'middle' }
+    return count > data.bits + 1 ? [middle, last] : [last]
   })
 }
 
 export const readingName = ({ facility, number }: CardNumber): string =>
   facility === null ? String(number) : `${facility} ${String(number).padStart(5, '0')}`
 
-function wordsOf(
-  came: number,
-  { format, bits, cut }: Candidate,
-  order: BitOrder,
-  card: CardNumber,
-  parity: boolean,
-): string {
+function wordsOf(came: number, { format, cut }: Candidate, order: BitOrder, card: CardNumber, parity: boolean): string {
   const parts: Readonly<Record<CardReading['cut'], string>> = {
     none: format.name === `${came} bits` ? ':' : `: ${format.name},`,
     data: `: ${format.name} without its parity,`,
-    last: `; the last ${bits.length} are`,
-    middle: `; the ${bits.length} before the last are`,
+    last: `; the last ${format.bits} are`,
+    middle: `; the ${format.bits} before the last are`,
   }
   return `${came} bits arrived${parts[cut]} card ${readingName(card)}${orderWords[order]}${parity ? '' : ', but its parity is wrong'}.`
 }
@@ -124,27 +87,20 @@ function wordsOf(
 export function readingsOf(
   bits: Bits,
   printed: Printed | null,
-  formats: readonly CardFormat[] = cardFormats,
+  formats: readonly CardFormat[] = sentFormats,
 ): CardReading[] {
-  const found = bitOrders.flatMap((order) => {
-    const turned = inOrder(bits, order)
-    return (turned ? candidates(turned, formats) : []).flatMap((candidate): CardReading[] => {
-      const card = readAs(candidate.format, candidate.bits)
-      if (!card) return []
-      const parity = parityHolds(candidate.format, candidate.bits)
-      return [
-        {
-          ...card,
-          format: candidate.format.id,
-          order,
-          cut: candidate.cut,
-          parity,
-          printed: printed && stands(card, printed),
-          says: wordsOf(bits.length, candidate, order, card, parity),
-        },
-      ]
-    })
-  })
+  const found = bitOrders.flatMap((order) =>
+    candidates(bits.length, formats).flatMap((candidate): CardReading[] => {
+      const { format, from, cut } = candidate
+      // Turned round as a whole, a part stands at the other end.
+      const at = order === 'bitsReversed' ? bits.length - from - format.bits : from
+      const read = readSent(format, order, bits.slice(at, at + format.bits))
+      if (!read) return []
+      const { parity, ...card } = read
+      const says = wordsOf(bits.length, candidate, order, card, parity)
+      return [{ ...card, format: format.id, order, cut, parity, printed: printed && stands(card, printed), says }]
+    }),
+  )
   const rank = (r: CardReading) =>
     (r.printed ? 0 : 100) + (r.parity ? 0 : 40) + cutRank[r.cut] + bitOrders.indexOf(r.order)
   return found.sort((a, b) => rank(a) - rank(b))
@@ -154,7 +110,7 @@ export function readingsOf(
 const cutRank: Readonly<Record<CardReading['cut'], number>> = { none: 0, data: 10, middle: 20, last: 20 }
 
 /** A number without a facility on the card is compared alone. */
-const stands = (card: CardNumber, printed: Printed): boolean =>
+export const stands = (card: CardNumber, printed: Printed): boolean =>
   card.number === printed.number &&
   (printed.facility === null || card.facility === null || card.facility === printed.facility)
 

@@ -15,6 +15,8 @@ export interface CardFormat {
   number: BitRun
   /** Parity bits: where each stands, and over which other bits. */
   parity: readonly { at: number; kind: 'even' | 'odd'; over: BitRun }[]
+  /** Of a job's own way of sending: id of the shipped format that its cards are kept as. */
+  keeps?: string
 }
 
 /** What a format makes of a card: `facility` is null where the format has none. */
@@ -53,7 +55,19 @@ export const cardFormats: readonly CardFormat[] = [
   },
   { id: 'serial4', name: 'serial number, 4 bytes', bits: 32, number: { from: 0, length: 32 }, parity: [] },
   { id: 'serial7', name: 'serial number, 7 bytes', bits: 56, number: { from: 0, length: 56 }, parity: [] },
+  // What cards of longer formats are kept as; no reader sends it so.
+  {
+    id: 'wide',
+    name: 'wide number',
+    bits: 80,
+    facility: { from: 0, length: 32 },
+    number: { from: 32, length: 48 },
+    parity: [],
+  },
 ]
+
+/** Formats that a reader can send as they are. */
+export const sentFormats: readonly CardFormat[] = cardFormats.filter((f) => f.id !== 'wide')
 
 /** Most bits that a format may have, and that a reader is believed to send. */
 export const mostBits = 256
@@ -65,21 +79,23 @@ const inside = (run: BitRun, bits: number): boolean =>
   run.length > 0 &&
   run.from + run.length <= bits
 
-/** What contradicts itself in a format, in words, or null. */
-export function formatFault(format: CardFormat): string | null {
+/** What contradicts itself in a format, in words, with the field that it stands in; or null. */
+export function formatFault(format: CardFormat): { field: string; says: string } | null {
   const { bits, facility, number, parity, name } = format
+  const at = (field: string, says: string) => ({ field, says })
   if (!Number.isInteger(bits) || bits < 1 || bits > mostBits)
-    return `${name} has ${bits} bits; 1 to ${mostBits} can be read.`
-  if (facility && !inside(facility, bits)) return `The facility of ${name} lies outside its ${bits} bits.`
-  if (!inside(number, bits)) return `The number of ${name} lies outside its ${bits} bits.`
+    return at('bits', `${name} has ${bits} bits; 1 to ${mostBits} can be read.`)
+  if (facility && !inside(facility, bits))
+    return at('facility', `The facility of ${name} lies outside its ${bits} bits.`)
+  if (!inside(number, bits)) return at('number', `The number of ${name} lies outside its ${bits} bits.`)
   const overlap =
     facility && facility.from < number.from + number.length && number.from < facility.from + facility.length
-  if (overlap) return `Facility and number of ${name} share bits.`
+  if (overlap) return at('number', `Facility and number of ${name} share bits.`)
   for (const p of parity) {
     if (!Number.isInteger(p.at) || p.at < 0 || p.at >= bits || !inside(p.over, bits))
-      return `A parity bit of ${name} lies outside its ${bits} bits.`
+      return at('parity', `A parity bit of ${name} lies outside its ${bits} bits.`)
     if (p.at >= p.over.from && p.at < p.over.from + p.over.length)
-      return `Parity bit ${p.at + 1} of ${name} is counted over itself.`
+      return at('parity', `Parity bit ${p.at + 1} of ${name} is counted over itself.`)
   }
   return null
 }
@@ -115,11 +131,17 @@ export function writeAs(format: CardFormat, card: CardNumber): Bits {
   }
   if (format.facility) put(format.facility, BigInt(card.facility ?? 0), 'Facility')
   put(format.number, card.number, 'Number')
+  return withParity(format, bits)
+}
+
+/** The same bits with their parity bits as they must be. */
+export function withParity(format: CardFormat, bits: Bits): Bits {
+  const made = [...bits]
   for (const { at, kind, over } of format.parity) {
-    const ones = bits.slice(over.from, over.from + over.length).filter((b) => b === 1).length
-    bits[at] = ones % 2 === (kind === 'even' ? 0 : 1) ? 0 : 1
+    const ones = made.slice(over.from, over.from + over.length).filter((b) => b === 1).length
+    made[at] = ones % 2 === (kind === 'even' ? 0 : 1) ? 0 : 1
   }
-  return bits
+  return made
 }
 
 /** The data bits of a format without its parity bits, as a format of its own: what is left when a number is cut out of a longer one. */

@@ -1,6 +1,7 @@
 import type { SwitchCoding } from './coding'
 import type { PowerClass } from '../power/ethernet'
 import type { Thresholds } from '../power/supervised'
+import type { ReaderOrder } from '../cards/orders'
 import type { DoorAbility } from '../doors/abilities'
 import type { PartFunction } from '../doors/functions'
 
@@ -121,6 +122,10 @@ export interface ControllerFacts {
   longestReleaseS: number
   /** Card formats that its reader ports take, by their ids. */
   cardFormats: string[]
+  /** How many formats by fields and parity it can be told besides; none where it is not said. */
+  ownFormats?: number
+  /** Orders of bits and bytes that a reader can be set to, besides as sent; none where it is not said. */
+  bitOrders?: ReaderOrder[]
   feedVolts: number
   /** Amps its lock feed gives in all. */
   feedA: number

@@ -1,5 +1,6 @@
 import { all, type Facts } from '../job/facts'
 import { recordKind } from '../job/kind'
+import type { ReaderOrder } from '../cards/orders'
 import type { DeviceKind } from '../devices/sheet'
 import type { CableType } from '../power/conductor'
 import type { Behaviour } from './behaviour'
@@ -72,8 +73,10 @@ export interface Part {
   sheet: string
   /** On a bus. */
   address?: number
-  /** Format of the cards that it reads; 26 bits where it is not said. */
+  /** How its bits are read: a format that ships, or one of the job's own; 26 bits where it is not said. */
   format?: string
+  /** In which order they come; as they are sent where it is not said. */
+  order?: ReaderOrder
   /** On the site's network. */
   ip?: string
   /** Cards may be read in at it. */

@@ -11,6 +11,8 @@ import { hangsWords } from '../devices/words'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
+import { sendings } from '../cards/sending'
+import { formatLimitFindings } from '../config/formatLimits'
 import { timeLimitFindings } from '../config/timeLimits'
 import { behaviourFindings } from '../doors/contradictions'
 import { kitFindings, untestedFindings } from '../proving/script'
@@ -125,7 +127,7 @@ const silent = (plan: MarkState): Finding | undefined =>
 
 function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
   const findings = [
-    ...planFindings(door, facts.controller, sheets, neighbours, facts.powerPlan),
+    ...planFindings(door, facts.controller, sheets, neighbours, facts.powerPlan, sendings(facts)),
     ...untestedFindings(facts, door, sheets),
     ...kitFindings(facts, door, sheets),
   ]
@@ -271,7 +273,11 @@ function loadMark(
     return state('todo', 0, says)
   }
   const { wanted, held, known, differences } = configs(controller.id)
-  findings.push(...timeLimitFindings(controller.ref, boardOf(sheets, controller), wanted))
+  const board = boardOf(sheets, controller)
+  findings.push(
+    ...timeLimitFindings(controller.ref, board, wanted),
+    ...formatLimitFindings(controller.ref, board, wanted),
+  )
   const full = findings.find((f) => f.grade === 'stop')
   if (full) return state('stopped', 0, full.says)
   if (!known) return state('todo', 0, `${controller.ref} has not been loaded.`)

@@ -24,6 +24,8 @@ const example = 'Write facility and number, for example 61 04423, or the serial 
 /** One card as a cell has it. @param facility from a column of its own @param format from a column of its own; what is usual where it is not said */
 function oneCard(text: string, facility: number | null, format: string | null): Taken<StoredCard> {
   if (format !== null && isSerial(format)) return checked(serialCard(format, text), text)
+  const wide = format === 'wide' ? /^(\d{1,10})[\s,;:/-]+(\d{1,15})$/.exec(text.trim()) : null
+  if (wide) return checked(numberedCard('wide', Number(wide[1]), Number(wide[2])), text)
   if (facility !== null) {
     if (!/^\d{1,10}$/.test(text))
       return refuse(`“${text}” is no card number`, 'Write digits alone: the facility stands in its own column.')

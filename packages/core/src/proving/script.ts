@@ -1,8 +1,10 @@
 import { isTestPart, partKey } from '../config/parts'
+import { asObject, plainWords } from '../config/parts/kind'
 import type { Config } from '../config/records'
 import { boardOf } from '../devices/board'
 import type { Sheets } from '../devices/sheet'
 import { formatName, usualFormat } from '../cards/card'
+import { keptAs, sendingName } from '../cards/sending'
 import { accessPlaces, accessPointToken } from '../doors/accesspoints'
 import { partDeviceId, type Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
@@ -74,12 +76,12 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
     ),
   ]
   const strange = accessPlaces(door, sheets)
-    .filter(({ part, cards }) => cards && (part.format ?? usualFormat) !== has)
+    .filter(({ part, cards }) => cards && keptAs(facts, part.format) !== has)
     .map(({ part }) =>
       warn(
         'plan',
         'kit-format',
-        `${part.id} reads cards of ${formatName(part.format)}, and the test cards are of ${formatName(has)}: no test of a card can pass there. Take test cards of its format, under Job.`,
+        `${part.id} reads cards of ${sendingName(facts, part.format)}, and the test cards are of ${formatName(has)}: no test of a card can pass there. Take test cards of its format, under Job.`,
         part.id,
       ),
     )
@@ -139,8 +141,10 @@ function valueAt(config: Config, door: Door, path: Dependency): unknown {
     )
   const dot = path.indexOf('.')
   const field = path.slice(dot + 1)
-  const value = config[partKey(path.slice(0, dot), door.id)]
-  return value && typeof value === 'object' && !Array.isArray(value) ? (value[field] ?? null) : null
+  const value = asObject(config[partKey(path.slice(0, dot), door.id)])[field] ?? null
+  // What a reader's own format says is a part of how it reads.
+  const sends = config[partKey('cardFormat', plainWords(asObject(value)['format']))]
+  return sends === undefined ? value : { value, sends }
 }
 
 /** Whether the device holds the test cards' parts as wanted: without them no card test can pass. */

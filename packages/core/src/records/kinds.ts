@@ -1,5 +1,6 @@
 import * as access from '../access/kinds'
 import { headKind } from '../chain/head'
+import { cardFormatKind } from '../cards/sending'
 import { signatureKind } from '../chain/signature'
 import { heldKind, heldPartsKind } from '../config/held'
 import { loadKind } from '../config/loads'
@@ -37,6 +38,7 @@ const registry: { readonly [K in RecordKind]: RecordDeclaration<K> } = {
   schedule: access.scheduleKind,
   specialDay: access.specialDayKind,
   testCards: access.testCardsKind,
+  cardFormat: cardFormatKind,
   held: heldKind,
   heldParts: heldPartsKind,
   load: loadKind,

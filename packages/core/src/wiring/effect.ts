@@ -1,3 +1,4 @@
+import { sentFormats, type CardFormat } from '../cards/formats'
 import type { Controller } from '../devices/records'
 import type { PowerPlan } from '../power/records'
 import type { Sheets } from '../devices/sheet'
@@ -19,14 +20,16 @@ export function effectOf(
   sheets: Sheets,
   doors: readonly Door[],
   plans: Readonly<Record<string, PowerPlan>> = {},
+  formats: readonly CardFormat[] = sentFormats,
 ): Effect {
-  const was = planFindings(before, controllers, sheets, doors, plans)
+  const was = planFindings(before, controllers, sheets, doors, plans, formats)
   const will = planFindings(
     after,
     controllers,
     sheets,
     doors.map((d) => (d.id === after.id ? after : d)),
     plans,
+    formats,
   )
   const key = (f: Finding) => `${f.rule} ${f.at ?? ''} ${f.says}`
   const had = new Set(was.map(key))

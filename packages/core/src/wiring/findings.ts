@@ -6,6 +6,7 @@ import { ownUnitOf } from '../doors/ownUnit'
 import { note, stop, warn, type Finding } from '../job/finding'
 import { releaseWords, stuckCases } from '../supplies/release'
 import { fedPastTheGlass } from './bypass'
+import { sentFormats, type CardFormat } from '../cards/formats'
 import { netOf } from './conductors'
 import { fitFindings, readsCards, secondPoleFinding } from './fit'
 import { load, noGroup, wantsOf } from './placement'
@@ -21,13 +22,15 @@ export function planFindings(
   sheets: Sheets,
   doors: readonly Door[],
   plans: Readonly<Record<string, PowerPlan>> = {},
+  /** Ways of sending that the job knows. */
+  formats: readonly CardFormat[] = sentFormats,
 ): Finding[] {
   const hardware = hardwareFindings(door, sheets)
   return [
     ...hardware,
     ...fitFindings(door, controllers, sheets),
     ...secondPoleFinding(door, sheets),
-    ...placementFindings(door, controllers, sheets, doors),
+    ...placementFindings(door, controllers, sheets, doors, formats),
     ...(hardware.some((f) => aboutLeaving.has(f.rule)) ? [] : stuckFindings(door, controllers, sheets)),
     ...voltFindings(door, { controllers, doors, sheets }, plans),
     ...blindSpots(door).map((says) => warn('plan', 'blind', says)),
@@ -118,6 +121,7 @@ function placementFindings(
   controllers: Readonly<Record<string, Controller>>,
   sheets: Sheets,
   doors: readonly Door[],
+  formats: readonly CardFormat[],
 ): Finding[] {
   const placement = door.placement
   const controller = placement && controllers[placement.controller]
@@ -178,7 +182,7 @@ function placementFindings(
     )
   return [
     ...found,
-    ...untoldFindings(door, sheet, controller.ref, sheets),
+    ...untoldFindings(door, sheet, controller.ref, sheets, formats),
     ...lockOutside(door, sheet, sheets),
     ...sharedPorts(door, sheet, controller.ref, doors),
   ]

@@ -1,4 +1,6 @@
-import { formatName, usualFormat } from '../cards/card'
+import { usualFormat } from '../cards/card'
+import { orderNames, type ReaderOrder } from '../cards/orders'
+import type { CardFormat } from '../cards/formats'
 import type { DeviceSheet, Sheets, TerminalKind } from '../devices/sheet'
 import { sheetOf } from '../devices/sheet'
 import type { Door, IdleState, Part } from '../doors/door'
@@ -23,6 +25,8 @@ export interface WiredPoint {
   address?: number
   /** How a reader's bits are read. */
   format?: string
+  /** In which order they come, where it is another than as sent. */
+  order?: ReaderOrder
   /** Seconds that an output waits after the lock has been told to let go. */
   afterS?: number
   /** Seconds for which an input releases the door, where it has a rule of its own. */
@@ -93,7 +97,10 @@ function pointOf(door: Door, part: Part, does: PartFunction, port: string, portC
   const b = door.behaviour
   const point: WiredPoint = { key: `${part.id}.${does}`, part, function: does, port }
   if (functionFacts[does].side === 'input') point.idle = b.idle?.[part.id] ?? usualIdle(door, does)
-  if (functionFacts[does].side === 'reader') point.format = part.format ?? usualFormat
+  if (functionFacts[does].side === 'reader') {
+    point.format = part.format ?? usualFormat
+    if (part.order) point.order = part.order
+  }
   if (portClass === 'bus' && part.address !== undefined) point.address = part.address
   if (does === 'opener')
     point.afterS = door.parts.some((p) => p.role === 'lock') ? (b.openerAfterS ?? usualOpenerAfterS) : 0
@@ -131,15 +138,38 @@ export function otherInputs(door: Door, sheets: Sheets): { part: Part; function:
 export const canBeTold = (board: DeviceSheet, does: PartFunction): boolean =>
   functionFacts[does].side === 'feed' || (board.controller?.functions?.includes(does) ?? true)
 
-/** Whether a controller of this type reads cards of a format; all where its sheet does not say. */
-const readsFormat = (board: DeviceSheet, format: string): boolean =>
-  board.controller?.cardFormats.includes(format) ?? true
+/** Why a controller of this type would read nothing at a reader that is set so, and what to do; null where it reads it. */
+function deafTo(
+  formats: readonly CardFormat[],
+  board: DeviceSheet,
+  ref: string,
+  { id, format = usualFormat, order }: Part,
+): string | null {
+  const { cardFormats, ownFormats = 0, bitOrders = [] } = board.controller ?? {}
+  const sends = formats.find((f) => f.id === format)
+  const name = sends?.name ?? format
+  const elsewhere = 'or place the door on another controller.'
+  if (!sends) return `${id} is set to ${name}, and there is no such card format any more. Set another.`
+  if (sends.keeps === undefined && cardFormats && !cardFormats.includes(sends.id))
+    return `${ref} cannot read cards of ${name}, and ${id} is set to them. Set another format, ${elsewhere}`
+  if (sends.keeps !== undefined && !ownFormats)
+    return `${ref} cannot be told what ${name} is, and ${id} is set to it: its type knows its own card formats alone. Set another format, ${elsewhere}`
+  if (order && !bitOrders.includes(order))
+    return `${ref} cannot read ${id} with ${orderNames[order]}. Have the reader set so that it sends the usual way round, ${elsewhere}`
+  return null
+}
 
 /**
  * Parts that are wired and would stay silent: their leads have no function that a controller knows, this controller cannot be told
  * of it, or it could not tell them apart. Each is a stop: nothing is wired, ticked and forgotten.
  */
-export function untoldFindings(door: Door, board: DeviceSheet, ref: string, sheets: Sheets): Finding[] {
+export function untoldFindings(
+  door: Door,
+  board: DeviceSheet,
+  ref: string,
+  sheets: Sheets,
+  formats: readonly CardFormat[],
+): Finding[] {
   const uses = usesOf(door, sheets, board)
   const unit = unitFault(door, board, ref, sheets)
   const alone = unit ? [stop('plan', 'untold', unit, unitWanted(door, sheets)?.id)] : []
@@ -164,16 +194,8 @@ export function untoldFindings(door: Door, board: DeviceSheet, ref: string, shee
           use.part.id,
         ),
       ]
-    const format = use.part.format ?? usualFormat
-    if (functionFacts[use.does].side === 'reader' && !readsFormat(board, format))
-      return [
-        stop(
-          'plan',
-          'untold',
-          `${ref} cannot read cards of ${formatName(format)}, and ${use.part.id} is set to them. Set another format, or place the door on another controller.`,
-          use.part.id,
-        ),
-      ]
+    const deaf = functionFacts[use.does].side === 'reader' ? deafTo(formats, board, ref, use.part) : null
+    if (deaf) return [stop('plan', 'untold', deaf, use.part.id)]
     if (use.class === 'bus' && use.part.address === undefined)
       return [
         stop(

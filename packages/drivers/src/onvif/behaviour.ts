@@ -1,8 +1,8 @@
 import type { Json } from '@rauta/core'
 import { doorBehaviourCodec, type DoorBehaviour } from '@rauta/protocols'
-import { list, set } from './entity'
+import { list, listIfKnown, set } from './entity'
 import { text, type Dict } from './json'
-import { FaultError, type OnvifSession } from './session'
+import type { OnvifSession } from './session'
 
 const times = {
   unlockAfter: 'unlockAfterS',
@@ -20,10 +20,7 @@ const theirs = (known: Readonly<Record<string, string>>, word: string): string =
 
 /** What a device holds of its doors' own rules; nothing where it does not know of such a thing. */
 export async function readBehaviours(session: OnvifSession): Promise<[token: string, value: Json][]> {
-  const held = await list(session, doorBehaviourCodec).catch((error: unknown) => {
-    if (error instanceof FaultError && error.subcode.endsWith('ActionNotSupported')) return []
-    throw error
-  })
+  const held = await listIfKnown(() => list(session, doorBehaviourCodec))
   return held.map((b) => {
     const value: { [field: string]: Json } = {}
     for (const [field, key] of Object.entries(times)) if (b[key] !== undefined) value[field] = b[key]

@@ -2,6 +2,7 @@ import { momentText, partKey, readKey, type Config, type Json, type Operation } 
 import {
   accessPointCodec,
   accessProfileCodec,
+  cardFormatCodec,
   child,
   credentialCodec,
   disabledReason,
@@ -22,6 +23,7 @@ import {
 import { DeviceError } from '../errors'
 import { severalAtOnce } from '../several'
 import { readBehaviours, writeBehaviour } from './behaviour'
+import { readCardFormats, writeCardFormat } from './cardFormats'
 import { list, remove, set } from './entity'
 import { dict, text, type Dict } from './json'
 import type { OnvifSession } from './session'
@@ -76,6 +78,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
       await writeAlarm(session, token, value['forcedAlarm'] === true)
     },
   },
+  cardFormat: { kept: cardFormatCodec, read: readCardFormats, write: writeCardFormat },
   terminals: {
     kept: doorWiringCodec,
     async read(session, { wirings }) {

@@ -47,6 +47,13 @@ export async function list<T extends { token: string }>(
   return found
 }
 
+/** A list of an extension; empty where the device does not know of such a thing. */
+export const listIfKnown = <T>(listed: () => Promise<T[]>): Promise<T[]> =>
+  listed().catch((error: unknown) => {
+    if (error instanceof FaultError && error.subcode.endsWith('ActionNotSupported')) return []
+    throw error
+  })
+
 export const set = <T extends { token: string }>(session: OnvifSession, codec: EntityCodec<T>, value: T) =>
   session.call(codec.service, el(`${codec.service}:Set${codec.name.replace(/Data$/, '')}`, codec.write(value)))
 

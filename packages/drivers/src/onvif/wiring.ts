@@ -26,6 +26,7 @@ export function pointsOf(w: DoorWiring, idle: ReadonlyMap<string, string>): Json
     add(r, {
       ...(r.address === undefined ? {} : { address: r.address }),
       ...(r.format === undefined ? {} : { format: r.format }),
+      ...(r.order === undefined ? {} : { order: r.order }),
       ...(r.accessPoint === accessPointToken({ id: w.token }, r.part) ? {} : { accessPoint: r.accessPoint }),
     })
   for (const i of w.inputs)
@@ -55,6 +56,7 @@ export async function writeTerminals(session: OnvifSession, token: string, value
           accessPoint: accessPointToken({ id: token }, named.part),
           ...(typeof point['address'] === 'number' ? { address: point['address'] } : {}),
           ...(typeof point['format'] === 'string' ? { format: point['format'] } : {}),
+          ...(typeof point['order'] === 'string' ? { order: point['order'] } : {}),
         })
         break
       case 'output':

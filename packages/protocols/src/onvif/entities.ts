@@ -260,6 +260,7 @@ export interface WiredReader {
   accessPoint: string
   /** On a bus. */ address?: number
   /** How its bits are read; 26 bits where it is not said. */ format?: string
+  /** In which order they come; as sent where it is not said. */ order?: string
 }
 export interface WiredInput {
   part: string
@@ -307,6 +308,7 @@ export const doorWiringCodec: EntityCodec<DoorWiring> = {
           el('cx:AccessPoint', r.accessPoint),
           r.address === undefined ? null : el('cx:Address', r.address),
           r.format === undefined ? null : el('cx:Format', r.format),
+          r.order === undefined ? null : el('cx:BitOrder', r.order),
         ),
       ),
       w.inputs.map((i) =>
@@ -324,6 +326,7 @@ export const doorWiringCodec: EntityCodec<DoorWiring> = {
       accessPoint: needed(r, 'AccessPoint'),
       ...optional('address', textOf(r, 'Address'), Number),
       ...optional('format', textOf(r, 'Format'), String),
+      ...optional('order', textOf(r, 'BitOrder'), String),
     })),
     inputs: elements(e, 'Input').map((i) => ({
       ...readWired(i),

@@ -1,5 +1,6 @@
-import { bitsText, dataOf, formatOf, parityHolds, type Bits } from '@rauta/core'
+import { bitsText, cardData, cardSent, sentFormats, usualFormat, type Bits, type CardFormat } from '@rauta/core'
 import {
+  formatOfType,
   topics,
   typeOfFormat,
   type DoorBehaviour,
@@ -93,10 +94,9 @@ export class DoorFirmware {
     const { wiring, reader } = this.readerOn(port, address)
     if (!wiring || !reader) return
     const at = { AccessPointToken: reader.accessPoint }
-    const format = formatOf(reader.format)
-    const sound = !!format && bits.length === format.bits && parityHolds(format, bits)
-    const read = { Card: sound ? dataOf(format, bits) : '', Bits: bitsText(bits) }
-    const credential = sound ? this.credentialOf(format.id, read.Card) : undefined
+    const card = cardSent(this.formatNamed(reader.format), reader.order, bits)
+    const read = { Card: card ? cardData(card) : '', Bits: bitsText(bits) }
+    const credential = card ? this.credentialOf(card.format ?? usualFormat, read.Card) : undefined
     if (!credential) return this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'CredentialNotFound' })
     const denied = (reason: string, more: Record<string, string> = {}) =>
       this.unit.emit(topics.denied, at, {
@@ -252,6 +252,12 @@ export class DoorFirmware {
   modeOf(token: string): string {
     const state = this.state(token)
     return state.mode === 'Locked' ? toldHours[state.hours] : state.mode
+  }
+
+  /** One that it was told comes before one that it was made with. */
+  private formatNamed(id: string = usualFormat): CardFormat | undefined {
+    const told = this.unit.memory.entities.CardFormat[id]
+    return told ? { ...told, id, keeps: formatOfType(told.keeps) } : sentFormats.find((f) => f.id === id)
   }
 
   private credentialOf(format: string, card: string) {

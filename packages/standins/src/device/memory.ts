@@ -7,6 +7,7 @@ import type {
   DoorWiring,
   OnvifAccessPoint,
   OnvifAccessProfile,
+  OnvifCardFormat,
   OnvifCredential,
   OnvifDoor,
   OnvifSchedule,
@@ -41,6 +42,7 @@ export interface Memory {
     SpecialDayGroup: Record<string, OnvifSpecialDayGroup>
     AccessProfile: Record<string, OnvifAccessProfile>
     CredentialData: Record<string, OnvifCredential>
+    CardFormat: Record<string, OnvifCardFormat>
     DoorWiring: Record<string, DoorWiring>
     DoorBehaviour: Record<string, DoorBehaviour>
     DigitalInput: Record<string, DigitalInput>
@@ -54,6 +56,7 @@ export const noEntities = (): Memory['entities'] => ({
   SpecialDayGroup: {},
   AccessProfile: {},
   CredentialData: {},
+  CardFormat: {},
   DoorWiring: {},
   DoorBehaviour: {},
   DigitalInput: {},

@@ -1,4 +1,4 @@
-import { partFunctions, type DoorAbility } from '@rauta/core'
+import { formatFault, partFunctions, type DoorAbility } from '@rauta/core'
 import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec,
@@ -7,6 +7,7 @@ import {
   busLoanAnswer,
   busSeen,
   accessProfileCodec,
+  cardFormatCodec,
   child,
   configurationTopic,
   credentialCodec,
@@ -39,6 +40,7 @@ import {
   type DoorBehaviour,
   type EntityCodec,
   type ServicePrefix,
+  type WiredReader,
 } from '@rauta/protocols'
 import type { Memory } from './memory'
 import type { Unit } from './unit'
@@ -119,8 +121,8 @@ function entityHandlers<T extends { token: string }>(
 /** As many of a kind as this type of device holds, and no more. */
 function limited<T extends { token: string }>(
   codec: EntityCodec<T>,
-  table: 'Schedule' | 'SpecialDayGroup',
-  most: 'schedules' | 'specialDays',
+  table: 'Schedule' | 'SpecialDayGroup' | 'CardFormat',
+  limitOf: (unit: Unit) => number | undefined,
   subcode: string,
 ): Record<string, Handler> {
   const handlers = entityHandlers(codec, table)
@@ -131,7 +133,7 @@ function limited<T extends { token: string }>(
       const held = call.unit.memory.entities[table]
       const element = child(call.body, codec.name)
       const token = element ? codec.read(element).token : ''
-      const limit = call.unit.sheet?.times?.[most] ?? Infinity
+      const limit = limitOf(call.unit) ?? Infinity
       if (!held[token] && Object.keys(held).length >= limit)
         throw new Fault('Receiver', subcode, `${limit} are held at most.`)
       return (handlers[set] as Handler)(call)
@@ -448,9 +450,41 @@ const recordNames = [
   'SpecialDayGroup',
   'AccessProfile',
   'Credential',
+  'CardFormat',
   'DoorWiring',
   'DoorBehaviour',
 ]
+
+/** Whether this type of controller knows a reader's format, by itself or because it was told, and the order of its bits. */
+function readsHere({ sheet, memory }: Unit, { format, order }: WiredReader): boolean {
+  const known: readonly string[] | undefined = sheet?.cardFormats
+  const orders: readonly string[] = sheet?.bitOrders ?? []
+  const told = format !== undefined && !!memory.entities.CardFormat[format]
+  return (
+    (format === undefined || told || !known || known.includes(format)) &&
+    (order === undefined || orders.includes(order))
+  )
+}
+
+const formatRecords = limited(cardFormatCodec, 'CardFormat', (unit) => unit.sheet?.ownFormats, 'ter:MaxCardFormats')
+/** Formats by fields; one that contradicts itself is refused, and one that a reader is set to stays. */
+const cardFormatHandlers: Record<string, Handler> = Object.fromEntries(
+  Object.entries(formatRecords).map(([name, handler]): [string, Handler] => [
+    name,
+    (call) => {
+      if (!call.unit.sheet?.ownFormats)
+        throw new Fault('Sender', 'ter:ActionNotSupported', `${name} is not supported here.`)
+      const element = child(call.body, 'CardFormat')
+      const format = element && cardFormatCodec.read(element)
+      const fault = format && formatFault({ ...format, id: format.token })
+      if (fault) throw new Fault('Sender', 'ter:InvalidArgVal', fault.says)
+      const token = name.startsWith('Delete') ? textOf(call.body, 'Token') : ''
+      const used = Object.values(call.unit.memory.entities.DoorWiring).flatMap((w) => w.readers.map((r) => r.format))
+      if (token && used.includes(token)) throw new Fault('Sender', 'ter:ReferenceInUse', `A reader is set to ${token}.`)
+      return handler(call)
+    },
+  ]),
+)
 
 /** Wiring is refused where it speaks of a function that this type of controller does not know. */
 const wiring: Record<string, Handler> = {
@@ -462,10 +496,13 @@ const wiring: Record<string, Handler> = {
     const value = element && doorWiringCodec.read(element)
     const known: readonly string[] = call.unit.sheet?.functions ?? partFunctions
     const odd = value && [...value.readers, ...value.inputs, ...value.outputs].find((p) => !known.includes(p.function))
-    const formats: readonly string[] | undefined = call.unit.sheet?.cardFormats
-    const strange = value?.readers.find((r) => r.format !== undefined && formats && !formats.includes(r.format))
+    const strange = value?.readers.find((r) => !readsHere(call.unit, r))
     if (strange)
-      throw new Fault('Sender', 'ter:InvalidArgVal', `${strange.part}: cards of ${strange.format} are not read here.`)
+      throw new Fault(
+        'Sender',
+        'ter:InvalidArgVal',
+        `${strange.part}: cards of ${strange.format} ${strange.order ?? ''} are not read here.`,
+      )
     if (odd)
       throw new Fault('Sender', 'ter:InvalidArgVal', `${odd.part}: the function ${odd.function} is not known here.`)
     return (entityHandlers(doorWiringCodec, 'DoorWiring')['SetDoorWiring'] as Handler)(call)
@@ -554,10 +591,15 @@ const handlers: Record<string, Record<string, Handler>> = {
   [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'),
   [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
   [servicePaths.tsc]: {
-    ...limited(scheduleCodec, 'Schedule', 'schedules', 'ter:MaxSchedules'),
-    ...limited(specialDayGroupCodec, 'SpecialDayGroup', 'specialDays', 'ter:MaxSpecialDayGroups'),
+    ...limited(scheduleCodec, 'Schedule', (unit) => unit.sheet?.times?.schedules, 'ter:MaxSchedules'),
+    ...limited(
+      specialDayGroupCodec,
+      'SpecialDayGroup',
+      (unit) => unit.sheet?.times?.specialDays,
+      'ter:MaxSpecialDayGroups',
+    ),
   },
-  [servicePaths.cx]: { ...wiring, ...behaviours, ...buses },
+  [servicePaths.cx]: { ...cardFormatHandlers, ...wiring, ...behaviours, ...buses },
 }
 
 export const isWrite = (operation: string) =>

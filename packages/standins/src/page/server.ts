@@ -3,6 +3,7 @@ import type { Server } from 'node:http'
 import { play, type Hand } from '../site/hands'
 import { inputsOf } from '../site/moved'
 import type { Rig } from '../site/rig'
+import { sendsChoices, type ReaderSends } from '../site/sending'
 import { pageHtml } from './page'
 
 /** What the rig's page shows, as plain data. */
@@ -32,7 +33,13 @@ export function stateOf(rig: Rig) {
       volts: o.volts(),
       glassBroken: o.glassBroken,
       feedPulled: o.feedPulled,
-      readers: o.file.readers.map((r) => ({ id: r.id, side: r.side, bus: busStateOf(rig, r.bus?.serial) })),
+      readers: o.file.readers.map((r) => ({
+        id: r.id,
+        side: r.side,
+        bus: busStateOf(rig, r.bus?.serial),
+        sends: sendsName(rig.sendsOf(o.file.id, r.id)),
+      })),
+      sendsChoices: Object.keys(sendsChoices),
       exit: !!o.file.exit,
       breakGlass: o.file.breakGlass,
       second: !!o.file.lock2,
@@ -47,6 +54,10 @@ export function stateOf(rig: Rig) {
     })),
   }
 }
+
+/** Name of a way to send; empty for one that is the site's own. */
+const sendsName = (sends: ReaderSends): string =>
+  Object.entries(sendsChoices).find(([, choice]) => JSON.stringify(choice) === JSON.stringify(sends))?.[0] ?? ''
 
 /** How a reader on a bus stands, where it is one. */
 function busStateOf(rig: Rig, serial: string | undefined) {

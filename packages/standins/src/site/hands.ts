@@ -1,10 +1,13 @@
 import type { BusReaderMemory } from '../bus/peripheral'
 import type { Opening } from './opening'
 import type { Rig } from './rig'
+import { sendsChoices } from './sending'
 
 /** One thing that a hand does. `after` is ms from the one before, on the site's clock. */
 export type Hand = { after?: number } & (
   | { do: 'card'; door: string; reader: string; card: string }
+  /** Sets a reader's own switches to one of `sendsChoices`, or back (null). */
+  | { do: 'sends'; door: string; reader: string; choice: string | null }
   | { do: 'work' | 'let'; door: string; part: string }
   /** Puts the conductor of a part on another input of its controller. */
   /** Leans on the leaf until it opens, for so long at most. */
@@ -162,6 +165,13 @@ function actOnDoor(rig: Rig, hand: Exclude<Extract<Hand, { door: string }>, { do
     case 'card':
       rig.presentCard(hand.door, hand.reader, hand.card)
       return 'card shown'
+    case 'sends': {
+      const choice = hand.choice === null ? null : Object.hasOwn(sendsChoices, hand.choice) && sendsChoices[hand.choice]
+      if (choice === false || choice === undefined)
+        throw new Error(`A reader sends in none of these ways: ${hand.choice}.`)
+      rig.setSends(hand.door, hand.reader, choice)
+      return choice ? `sends ${hand.choice}` : 'sends as it was'
+    }
     case 'push':
       return opening.push() ? 'it opens' : 'it holds'
     case 'close':

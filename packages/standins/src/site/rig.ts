@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs'
-import { bitsOfText, cardBits, cardFromData, usualFormat, type Bits } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { Clock, NetTable } from '@rauta/protocols'
 import { BusLine } from '../bus/line'
@@ -9,6 +8,7 @@ import { MemoryStore } from '../device/memory'
 import { Unit } from '../device/unit'
 import { DiscoveryResponder } from './discovery'
 import { Opening } from './opening'
+import { bitsSent, type ReaderSends } from './sending'
 import { TimeServer } from './timeServer'
 import { World } from './world'
 import { MovedStore, withInput } from './moved'
@@ -39,6 +39,7 @@ export class Rig {
   private readonly joining = new Set<Promise<void>>()
   private readonly store: MemoryStore
   private readonly moved: MovedStore
+  private readonly setToSend = new Map<string, ReaderSends>()
 
   constructor(private readonly options: RigOptions) {
     const site = JSON.parse(readFileSync(options.siteFile, 'utf8')) as SiteFile
@@ -169,11 +170,25 @@ export class Rig {
     void joined.finally(() => this.joining.delete(joined))
   }
 
+  /** How a reader sends now: as a hand set it, or as the site has it. */
+  sendsOf(door: string, reader: string): ReaderSends {
+    const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
+    return this.setToSend.get(`${door}/${reader}`) ?? file?.sends ?? {}
+  }
+
+  /** A hand sets a reader's own switches, or puts them back as the site has them; until the rig starts anew. */
+  setSends(door: string, reader: string, sends: ReaderSends | null): void {
+    if (!this.openings.get(door)?.file.readers.some((r) => r.id === reader))
+      throw new Error(`Door ${door} has no reader ${reader}.`)
+    if (sends) this.setToSend.set(`${door}/${reader}`, sends)
+    else this.setToSend.delete(`${door}/${reader}`)
+  }
+
   /** A card at a reader: read by whatever the reader's leads really end at. Swapped data lines turn every bit over. */
   presentCard(door: string, reader: string, card: string): void {
     const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
-    const sent = bitsOfCard(this.cards[card] ?? card)
+    const sent = bitsSent(this.cards[card] ?? card, this.sendsOf(door, reader))
     if (file.bus) {
       this.busReaders.get(file.bus.serial)?.present(sent)
       return
@@ -211,13 +226,4 @@ export class Rig {
     this.store.flush()
     this.busMemories.flush()
   }
-}
-
-/** What a reader sends for a card of the hands: 26 bits for six hexadecimal digits, or the bits as they are written (`34/003D1141A`). */
-export function bitsOfCard(text: string): Bits {
-  const raw = bitsOfText(text)
-  if (raw) return raw
-  const card = cardFromData(usualFormat, text)
-  if (!card) throw new Error(`${text} is no card: write six hexadecimal digits, or how many bits and their value.`)
-  return cardBits(card)
 }

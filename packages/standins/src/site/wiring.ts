@@ -1,4 +1,5 @@
 import type { BusReaderFile } from '../bus/peripheral'
+import type { ReaderSends } from './sending'
 
 /** How the simulated site is really wired: the rig's own file, never made from the job. */
 export interface SiteFile {
@@ -70,6 +71,8 @@ export interface DoorFile {
     bus?: BusReaderFile
     /** Of a reader that is on a bus, its own entry says so. */
     dataSwapped?: boolean
+    /** How it sends, where it is another way than 26 bits as they are. */
+    sends?: ReaderSends
   }[]
   contact?: InputAt & { reversed?: boolean }
   contact2?: InputAt

@@ -2,6 +2,7 @@ import {
   all,
   boardOf,
   effectOf,
+  sendings,
   leadsToController,
   terminalWords,
   wantsOf,
@@ -88,7 +89,15 @@ export function useMoving(door: Door | undefined): Moving {
   }
   const effect =
     door && over && lead
-      ? effectOf(door, withLeadAt(door, lead, over.id), facts.controller, sheets, all(facts, 'door'), facts.powerPlan)
+      ? effectOf(
+          door,
+          withLeadAt(door, lead, over.id),
+          facts.controller,
+          sheets,
+          all(facts, 'door'),
+          facts.powerPlan,
+          sendings(facts),
+        )
       : null
   return {
     controller,

@@ -1,5 +1,6 @@
 import { accessPointKind } from './accessPoint'
 import { behaviourKind } from './behaviour'
+import { cardFormatKind } from './cardFormat'
 import { credentialKind } from './credential'
 import { doorKind } from './door'
 import type { PartKind } from './kind'
@@ -18,6 +19,7 @@ export const partKinds: readonly PartKind[] = [
   scheduleKind,
   doorKind,
   accessPointKind,
+  cardFormatKind,
   terminalsKind,
   behaviourKind,
   profileKind,

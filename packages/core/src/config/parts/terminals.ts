@@ -1,4 +1,5 @@
 import { formatName } from '../../cards/card'
+import { isReaderOrder, orderNames, readerOrders } from '../../cards/orders'
 import { functionFacts, partFunctions, type PartFunction } from '../../doors/functions'
 import { toldPoints, type WiredPoint } from '../../wiring/points'
 import type { Json } from '../records'
@@ -20,10 +21,11 @@ export const terminalsKind: PartKind = {
         idle: { enum: ['closed', 'open'] },
         address: { type: 'integer', minimum: 0, maximum: 126 },
         format: text,
+        order: { enum: readerOrders },
         after: some,
         release: some,
       },
-      ['idle', 'address', 'format', 'after', 'release'],
+      ['idle', 'address', 'format', 'order', 'after', 'release'],
     ),
   },
   want: ({ doors, board, sheets, timers }) =>
@@ -58,6 +60,7 @@ function valueOf(points: readonly WiredPoint[], kept: Timers): Json {
         ...(p.idle === undefined ? {} : { idle: p.idle }),
         ...(p.address === undefined ? {} : { address: p.address }),
         ...(p.format === undefined ? {} : { format: p.format }),
+        ...(p.order === undefined ? {} : { order: p.order }),
         ...(p.afterS === undefined ? {} : { after: p.afterS === 0 ? 0 : kept('Opener’s delay', p.afterS) }),
         ...(p.releaseS === undefined ? {} : { release: kept('Release by the desk button', p.releaseS) }),
       },
@@ -80,8 +83,11 @@ function pointWords(value: Json | undefined): string {
   const says = [plainWords(point['port'])]
   if (point['address'] !== undefined) says.push(`address ${plainWords(point['address'])}`)
   if (point['format'] !== undefined) says.push(`reads ${formatName(plainWords(point['format']))}`)
+  if (point['order'] !== undefined) says.push(orderWords(plainWords(point['order'])))
   if (point['idle'] !== undefined) says.push(`${plainWords(point['idle'])} at rest`)
   if (point['after'] !== undefined) says.push(`${plainWords(point['after'])} s after the lock`)
   if (point['release'] !== undefined) says.push(`releases for ${plainWords(point['release'])} s`)
   return says.join(', ')
 }
+
+const orderWords = (told: string): string => (isReaderOrder(told) ? orderNames[told] : `order ${told}`)
