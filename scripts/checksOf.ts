@@ -19,6 +19,7 @@ export const formCommands = [
   'rule.put',
   'schedule.put',
   'specialDay.put',
+  'cardFormat.put',
 ] as const
 /** Bodies of requests that a form fills in. */
 export const formBodies = ['account', 'newPassword', 'ownPassword', 'firstUse', 'devicePassword'] as const

@@ -10,6 +10,8 @@ const views = [
   '/doors/P-01/wire',
   '/doors/Q-01/behaviour',
   '/doors/T-01/prove',
+  '/doors/T-01/reads',
+  '/formats',
   '/doors/Q-01/sign',
   '/controllers/a1',
   '/cabinets/Lane%20cabinet',

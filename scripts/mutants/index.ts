@@ -16,6 +16,7 @@ import { busMutants } from './bus'
 import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
+import { readerMutants } from './readers'
 import { peopleMutants } from './people'
 import { takingMutants } from './taking'
 
@@ -91,6 +92,7 @@ const chosen = [
   ...takingMutants,
   ...peopleMutants,
   ...behaviourMutants,
+  ...readerMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {

@@ -344,12 +344,16 @@ export const whySchema = object(
 )
 
 const run = object({ from: { type: 'integer', minimum: 0 }, length: { type: 'integer', minimum: 1 } })
+const read = {
+  bits: { type: 'string', minLength: 1, maxLength: 400 },
+  hex: { type: 'string', minLength: 1, maxLength: 200 },
+  length: { type: 'integer', minimum: 1, maximum: 256 },
+  printed: { type: 'string', minLength: 1, maxLength: 40 },
+} as const
 export const cardsSchema = object(
   {
-    bits: { type: 'string', minLength: 1, maxLength: 400 },
-    hex: { type: 'string', minLength: 1, maxLength: 200 },
-    length: { type: 'integer', minimum: 1, maximum: 256 },
-    printed: { type: 'string', minLength: 1, maxLength: 40 },
+    ...read,
+    shown: { type: 'array', minItems: 1, maxItems: 12, items: object(read, ['bits', 'hex', 'length', 'printed']) },
     formats: {
       type: 'array',
       maxItems: 50,
@@ -370,5 +374,5 @@ export const cardsSchema = object(
       ),
     },
   },
-  ['bits', 'hex', 'length', 'printed', 'formats'],
+  ['bits', 'hex', 'length', 'printed', 'shown', 'formats'],
 )

@@ -70,4 +70,42 @@ describe('rauta cards', () => {
     const { code, out } = ask(input)
     expect([code, out]).toEqual([2, expect.stringMatching(says)])
   })
+
+  it('says from several cards how their reader sends, and which card to show next', () => {
+    const read = (facility: number, number: number) => {
+      const sent = cardBits({ facility, number })
+      return { bits: [...sent].reverse().join(''), printed: `${facility} ${number}` }
+    }
+    expect(ask({ shown: [read(61, 4423), read(61, 52_001)] })).toMatchObject({
+      code: 0,
+      answer: {
+        state: 'certain',
+        says: 'The reader sends 26 bits, all bits the other way round.',
+        sendings: [
+          { by: 'known', format: 'wiegand26', order: 'bitsReversed', cards: [{ number: 4423 }, { number: 52_001 }] },
+        ],
+        odd: null,
+      },
+    })
+    expect(ask({ shown: [{ bits }] })).toMatchObject({
+      code: 1,
+      answer: { state: 'likely', says: expect.stringContaining('Type what stands on the card.') as string },
+    })
+    const exchanged = [...bits].map((b) => (b === '1' ? '0' : '1')).join('')
+    expect(ask({ shown: [{ bits: exchanged, printed: '61 04423' }] })).toMatchObject({
+      code: 0,
+      answer: { sendings: [{ mend: 'Exchange data 0 and data 1 at one end of its cable.' }] },
+    })
+  })
+  it.each([
+    [{ shown: [{ bits }], printed: '1' }, 'give either shown or printed'],
+    [{ shown: [{ bits }, {}] }, 'shown 2: give either bits or hex'],
+    [{ shown: [{ bits, printed: 'blue' }] }, 'shown 1: printed: blue is no card number'],
+    [{ shown: [] }, 'shown'],
+    [{ shown: [{ bits, colour: 'red' }] }, 'colour'],
+  ])('%j is refused', (input, says) => {
+    const { code, out } = ask(input)
+    expect(code).toBe(2)
+    expect(out).toContain(says)
+  })
 })

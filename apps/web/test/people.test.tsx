@@ -11,6 +11,8 @@ jest.mock('expo-router', () => ({
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
 import { MatrixPage } from '../src/places/access/MatrixPage'
+import { ReadsPage } from '../src/places/door/ReadsPage'
+import { FormatsPage } from '../src/places/formats/FormatsPage'
 import { EnrolPage } from '../src/places/people/EnrolPage'
 import { PeoplePage } from '../src/places/people/PeoplePage'
 import { PersonForm } from '../src/places/people/PersonForm'
@@ -179,12 +181,12 @@ describe('reading cards in', () => {
       { number: '4', name: 'Disa Norrby', cards: [{ facility: 61, number: 4423, state: 'in use' }], groups: [] },
     ])
   })
-  it('bits of another format say what came: kept as that, or the reader is set to it', async () => {
+  it('bits of another format say what came: kept as that, or it is found out what the reader sends', async () => {
     render(<EnrolPage />)
     read({ bits: '34/2007A229E' })
     expect(screen.queryByRole('button', { name: /^Give it to/ })).toBeNull()
-    await press('Set R1 to 34 bits, then load')
-    expect(facts().door['D-01']?.parts.find((p) => p.id === 'R1')?.format).toBe('wiegand34')
+    await press('What does R1 send?, set it so')
+    expect(pushed.at(-1)).toBe('/doors/D-01/reads?part=R1')
     await press('Keep it as 61 04431, 34 bits')
     await press('Give it to Alva Quist')
     expect(facts().person['a']?.cards[0]).toMatchObject({ format: 'wiegand34', facility: 61, number: 4431 })
@@ -333,5 +335,67 @@ describe('groups by doors', () => {
     render(<MatrixPage />)
     await choose('Staff at D-01: Day')
     expect(screen.queryByRole('combobox', { name: 'Staff at D-01' })).toBeNull()
+  })
+})
+
+describe('what a reader sends', () => {
+  it('is asked what stands on the card, said with certainty then, and set; what the controller can’t read is said', async () => {
+    render(<ReadsPage id="D-01" part="R1" />)
+    screen.getByText('Show a card to R1. Its bits come here.')
+    // 61 04417 with all bits the other way round.
+    read({ bits: `26/${parseInt('01000001010001000101111000', 2).toString(16).padStart(7, '0')}` })
+    screen.getByText(/Type what stands on the card\./)
+    expect(screen.queryByRole('button', { name: /^Set R1 so/ })).toBeNull()
+    await type('What stands on card 1', 'sixty-one')
+    screen.getByText('Write 61 04417, a number alone, or 04 A1 B2 C3.')
+    await type('What stands on card 1', '61 04417')
+    screen.getByText('R1 sends 26 bits, all bits the other way round.')
+    screen.getByText('As R1 is set, it is no card.')
+    await press('Set R1 so')
+    expect(sent.at(-1)).toEqual([
+      'readers.set',
+      { readers: [{ door: 'D-01', part: 'R1' }], format: 'wiegand26', order: 'bitsReversed' },
+    ])
+    screen.getByText('As R1 is set: 61 04417, 26 bits')
+    await press('Leave card 1 out')
+    screen.getByText('Show a card to R1. Its bits come here.')
+  })
+  it('data lines that are exchanged are a cable’s matter: nothing is set', async () => {
+    render(<ReadsPage id="D-01" part="R1" />)
+    const exchanged = '11100001011101110101111101'
+    await type('What a tester or another controller shows', exchanged)
+    await press('Add 26 bits as a card')
+    await type('What stands on card 1', '61 04417')
+    screen.getByText('Exchange data 0 and data 1 at one end of its cable.')
+    expect(screen.queryByRole('button', { name: /^Set R1 so/ })).toBeNull()
+    await type('What a tester or another controller shows', 'zebra')
+    screen.getByText('Write 0 and 1, or hexadecimal digits; 256 bits at most.')
+  })
+})
+
+describe('card formats of the job', () => {
+  it('are made by fields as people count them, refused at the field, and stay while a reader sends so', async () => {
+    render(<FormatsPage />)
+    await type('Name', 'Gate, 30 bits')
+    await type('Bits in all', '30')
+    await press('Add the format')
+    screen.getByText('The number of Gate, 30 bits lies outside its 30 bits.')
+    await type('Number, last bit', '')
+    await press('Add the format')
+    expect(Object.keys(facts().cardFormat)).toEqual([])
+    await type('Number, last bit', '29')
+    await press('Check a parity bit')
+    await type('Counted over, 1, first bit', '2')
+    await type('Counted over, 1, last bit', '15')
+    await press('Add the format')
+    expect(facts().cardFormat['gate-30-bits']).toMatchObject({
+      bits: 30,
+      facility: { from: 1, length: 16 },
+      number: { from: 17, length: 12 },
+      parity: [{ at: 0, kind: 'even', over: { from: 1, length: 14 } }],
+    })
+    await press('Gate, 30 bits')
+    await press('Take Gate, 30 bits out')
+    expect(facts().cardFormat).toEqual({})
   })
 })

@@ -17,9 +17,21 @@ import {
   testDigest,
   type DeviceSheet,
   type OwnFormat,
+  cardSent,
+  detect,
+  formatId,
+  keptBest,
+  keptChoices,
+  mendWords,
+  printedIn,
+  readsAt,
+  sendingOf,
+  sendings,
+  settingFor,
+  type Sending,
 } from '@rauta/core'
 import { Refusal } from '../src'
-import { sheets, smallJob, type World } from './world'
+import { event, sheets, smallJob, type World } from './world'
 
 const known: StoredCard = { facility: 61, number: 4423 }
 /** The same number in every format that has a facility, and serial numbers beside them. */
@@ -310,5 +322,89 @@ describe('the order of a reader’s bits', () => {
     expect(
       strangeRead(exchanged, {}, sentFormats, (r) => (r.order === 'linesExchanged' ? 'hers' : null)).setting,
     ).toBeNull()
+  })
+})
+
+describe('from what was found out to a setting', () => {
+  const w = jobOn('controller-4')
+  const place = { door: w.door(), part: 'R1' }
+  const bitsOf34 = cardBits({ format: 'wiegand34', facility: 5, number: 77 })
+  const found = (facts: World['facts']) =>
+    detect([{ bits: bitsOf34, printed: { facility: 5, number: 77n } }], sendings(facts)).sendings[0] as Sending
+
+  it('cards that somebody carries stay what they are kept as', () => {
+    const holder = w.facts.person['p']
+    const card = holder?.cards[0]
+    if (!holder || !card) throw new Error('nobody')
+    w.do('person.put', { ...holder, cards: [{ ...card, facility: 5, number: 77 }], knew: [card.id] })
+    expect(keptChoices(found(w.facts))).toEqual(['wiegand26', 'wiegand34', 'wide'])
+    expect(keptBest(w.facts, found(w.facts))).toBe('wiegand26')
+    const setting = settingFor(w.facts, found(w.facts), 'Front, 34 bits', 'wiegand26')
+    expect(setting).toMatchObject({ format: 'front-34-bits', order: 'asSent', own: { bits: 34, keeps: 'wiegand26' } })
+    w.do('readers.set', { readers: [{ door: 'D-01', part: 'R1' }], ...setting })
+    const reader = w.door().parts.find((p) => p.id === 'R1')
+    expect(cardSent(sendingOf(w.facts, reader?.format), reader?.order, bitsOf34)).toEqual({ facility: 5, number: 77 })
+  })
+  it('a format that is made already is not made again, and one that nobody’s cards speak for is taken as it is', () => {
+    expect(settingFor(w.facts, found(w.facts), 'Any name', 'wiegand26')).toEqual({
+      format: 'front-34-bits',
+      order: 'asSent',
+    })
+    expect(settingFor(w.facts, found(w.facts), 'Any name', 'wiegand34')).toEqual({
+      format: 'wiegand34',
+      order: 'asSent',
+    })
+    const nobodys = jobOn('controller-4')
+    nobodys.do('person.remove', { id: 'p' })
+    expect(keptBest(nobodys.facts, found(nobodys.facts))).toBe('wiegand34')
+  })
+  it('what no setting mends is none: exchanged lines, and a number that the reader cuts', () => {
+    const sending = found(w.facts)
+    expect(settingFor(w.facts, { ...sending, order: 'linesExchanged' }, 'X', 'wiegand34')).toBeNull()
+    expect(settingFor(w.facts, { ...sending, by: 'short' }, 'X', 'wiegand34')).toBeNull()
+    expect(mendWords({ ...sending, order: 'linesExchanged' })).toContain('Exchange data 0 and data 1')
+    expect(mendWords({ ...sending, by: 'short' })).toContain('5 00077')
+    expect(mendWords(sending)).toBe('')
+  })
+  it('an id that is taken gets a number', () => {
+    expect(formatId(w.facts, 'Front, 34 bits')).toBe('front-34-bits-2')
+    expect(formatId(w.facts, '—')).toBe('format')
+    expect(formatId(w.facts, 'wiegand26')).toBe('wiegand26-2')
+  })
+  it('each read stands once, in the order shown, from this reader alone and since then', () => {
+    const read = (id: string, bits: string, over: object = {}) =>
+      w.put('event', event(0, 1, 'refused', 'unknown', { id, bits, received: 10, ...over }))
+    read('e1', '26/0000001', { received: 5 })
+    read('e2', '26/0000003')
+    read('e3', '26/0000003', { received: 12, kind: 'granted', state: '' })
+    read('e4', '34/000000005', { received: 11 })
+    read('e5', '26/0000007', { reader: 'R2' })
+    expect(readsAt(w.facts, place, 5).map((r) => [r.id, r.bits.length, r.strange])).toEqual([
+      ['e3', 26, false],
+      ['e4', 34, true],
+    ])
+  })
+})
+
+describe('what stands on a card', () => {
+  it.each([
+    ['61 04417', [[61, 4417n]]],
+    ['61,04417', [[61, 4417n]]],
+    ['0004001809 061,04113', [[61, 4113n]]],
+    ['4417', [[null, 4417n]]],
+    ['04 A1 B2 C3', [[null, 0x04a1b2c3n]]],
+    ['04:a1:b2:c3:d4:e5:f6', [[null, 0x04a1b2c3d4e5f6n]]],
+    [
+      '04112233',
+      [
+        [null, 4112233n],
+        [null, 0x04112233n],
+      ],
+    ],
+    ['blue', []],
+    ['', []],
+    ['61 04417 3', []],
+  ] as [string, [number | null, bigint][]][])('%j', (text, expected) => {
+    expect(printedIn(text).map((p) => [p.facility, p.number])).toEqual(expected)
   })
 })

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import {
   bitOrders,
+  cardSent,
   detect,
   ownFormatFault,
   readerOrders,
@@ -212,6 +213,26 @@ describe('how a reader sends, from what it sent and what is printed', () => {
     expect(asOne(61)).toMatchObject({ state: 'likely', next: { ask: 'facility' } })
   })
 
+  it('a card that reads alike in several orders settles nothing: another is asked for', () => {
+    const serial = known.find((f) => f.id === 'serial4') as CardFormat
+    const bits = sentAs(serial, 'asSent', { facility: null, number: 0x81818181n })
+    const found = detect([{ bits, printed: { facility: null, number: 0x81818181n } }], known)
+    expect(found).toMatchObject({ state: 'likely', next: { ask: 'another' } })
+    expect(found.sendings.length).toBeGreaterThan(2)
+    expect(tellsApart(found.sendings.slice(0, 2), { facility: 0, number: 0, serial: '81818181' })).toBe(false)
+  })
+
+  it('bits whose parity is wrong are no card of that format, whatever is printed', () => {
+    const format = known[0] as CardFormat
+    const card = { facility: 161, number: 44_170n }
+    const wrong = sentAs(format, 'asSent', card).map((b, i): 0 | 1 => (i === 25 ? (b === 1 ? 0 : 1) : b))
+    expect(detect([{ bits: wrong, printed: card }], known).sendings.some((s) => s.by === 'known')).toBe(false)
+    expect(cardSent(format, undefined, wrong)).toBeNull()
+    expect(cardSent(format, undefined, sentAs(format, 'asSent', card))).toEqual({ facility: 161, number: 44_170 })
+    expect(cardSent(format, 'sideways', sentAs(format, 'asSent', card))).toBeNull()
+    expect(cardSent(undefined, undefined, wrong)).toBeNull()
+  })
+
   it('a small number is no evidence: another card is asked for', () => {
     const bits = sentAs(known[0] as CardFormat, 'asSent', { facility: 1, number: 1n })
     const one = detect([{ bits, printed: { facility: 1, number: 1n } }], known)
@@ -342,6 +363,7 @@ describe('a card that was read, as it is kept', () => {
     })
     expect(storedOf({ ...serial, keeps: 'nothing' }, { facility: null, number: 1n })).toBeNull()
     expect(storedOf({ ...harbour, keeps: 'wiegand26' }, { facility: 1, number: 70_000n })).toBeNull()
+    expect(storedOf({ ...harbour, keeps: 'wiegand26' }, { facility: 300, number: 7n })).toBeNull()
   })
   it.each([
     [{ name: '26 bits' }, 'name'],

@@ -79,6 +79,21 @@ const magnetBySensor = {
   breakGlass: 'break-glass',
 }
 const strike = { lock: 'strike-secure', contact: 'contact-frame' }
+/** The town side's reader is from another delivery: it writes the same cards into more bits. */
+export const cardFormats = [
+  {
+    id: 'quay-37',
+    name: 'Quay, 37 bits',
+    bits: 37,
+    facility: { from: 1, length: 12 },
+    number: { from: 13, length: 20 },
+    parity: [
+      { at: 0, kind: 'even', over: { from: 1, length: 18 } },
+      { at: 36, kind: 'odd', over: { from: 18, length: 18 } },
+    ],
+    keeps: 'wiegand26',
+  },
+]
 interface DemoDoor {
   id: string
   name: string
@@ -97,6 +112,8 @@ interface DemoDoor {
   rules?: Record<string, unknown>
   /** Cards may be read in at its entry reader. */
   enrols?: true
+  /** How its entry reader sends, where it is another way than 26 bits as they are. */
+  sends?: { format: string; order?: string }
 }
 export const doors: DemoDoor[] = [
   {
@@ -109,6 +126,8 @@ export const doors: DemoDoor[] = [
     escapeRoute: true,
     passagesPerDay: 900,
     rules: { longReleaseS: 12 },
+    // Its reader turns the bytes of a number round.
+    sends: { format: 'wiegand26', order: 'bytesReversed' },
     hardware: { entryReader: 'reader-wall', ...magnet },
     lengths: { R1: 34, K1: 36, C1: 36, X1: 30, B1: 18 },
   },
@@ -123,6 +142,7 @@ export const doors: DemoDoor[] = [
     passagesPerDay: 700,
     // Whoever is in already is not let in again; half an hour later that is forgotten.
     rules: { passback: 'refuse', passbackS: 1800 },
+    sends: { format: 'quay-37' },
     hardware: { entryReader: 'reader-wall', exitReader: 'reader-slim', ...magnet },
     lengths: { R1: 22, R2: 24, K1: 26, C1: 26, X1: 20, B1: 14 },
   },

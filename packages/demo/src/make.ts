@@ -45,6 +45,7 @@ async function plan(client: Client): Promise<void> {
   for (const area of demo.areas) await client.command('area.put', area)
   for (const controller of demo.controllers) await client.command('controller.put', controller)
   for (const schedule of demo.schedules) await client.command('schedule.put', schedule)
+  for (const format of demo.cardFormats) await client.command('cardFormat.put', format)
   for (const [i, door] of demo.doors.entries()) {
     await client.command('door.add', {
       id: door.id,
@@ -69,6 +70,7 @@ async function plan(client: Client): Promise<void> {
         },
       },
     })
+    if (door.sends) await client.command('part.format', { door: door.id, part: 'R1', ...door.sends })
     if (door.enrols) await client.command('part.enrols', { door: door.id, part: 'R1', may: true })
     if (door.controller)
       await client.command('door.placeProposed', { id: door.id, controller: door.controller, portGroup: door.group })

@@ -1,7 +1,9 @@
 /** The forms in one piece, with the package, the checks and the words that only they need. */
 export { RuleForm } from './access/RuleForm'
 export { ControllerForm } from './controllers/ControllerForm'
+export { ReadsPage } from './door/ReadsPage'
 export { ManyForm } from './doors/ManyForm'
+export { FormatsPage } from './formats/FormatsPage'
 export { SiteForm } from './job/SiteForm'
 export { TeamPage } from './job/TeamPage'
 export { PersonForm } from './people/PersonForm'

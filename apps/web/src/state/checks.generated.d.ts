@@ -14,6 +14,7 @@ export const group_put: Check
 export const rule_put: Check
 export const schedule_put: Check
 export const specialDay_put: Check
+export const cardFormat_put: Check
 export const unitFeed_put: Check
 export const door_add: Check
 export const door_edit: Check

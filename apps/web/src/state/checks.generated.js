@@ -16084,10 +16084,735 @@ validate23.errors = vErrors;
 return errors === 0;
 }
 
-export const body_account = validate24;
-const schema25 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"role":{"enum":["lead","engineer","witness","viewer"]}},"required":["name","password","role"]};
+export const cardFormat_put = validate24;
+const schema25 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$"},"name":{"type":"string","minLength":1,"maxLength":60,"pattern":"\\S"},"bits":{"type":"integer","minimum":1,"maximum":256},"facility":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"number":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"parity":{"type":"array","maxItems":8,"items":{"type":"object","additionalProperties":false,"properties":{"at":{"type":"integer","minimum":0,"maximum":256},"kind":{"enum":["even","odd"]},"over":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]}},"required":["at","kind","over"]}},"keeps":{"enum":["wiegand26","wiegand34","serial4","serial7","wide"]}},"required":["id","name","bits","number","parity","keeps"]};
+const pattern77 = new RegExp("\\S", "u");
 
 function validate24(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.bits === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "bits"},message:"must have required property '"+"bits"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.number === undefined){
+const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "number"},message:"must have required property '"+"number"+"'"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.parity === undefined){
+const err4 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "parity"},message:"must have required property '"+"parity"+"'"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.keeps === undefined){
+const err5 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "keeps"},message:"must have required property '"+"keeps"+"'"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!(((((((key0 === "id") || (key0 === "name")) || (key0 === "bits")) || (key0 === "facility")) || (key0 === "number")) || (key0 === "parity")) || (key0 === "keeps"))){
+const err6 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(!pattern60.test(data0)){
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+else {
+const err8 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+}
+if(data.name !== undefined){
+let data1 = data.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 60){
+const err9 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 60},message:"must NOT have more than 60 characters"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err10 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+if(!pattern77.test(data1)){
+const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/pattern",keyword:"pattern",params:{pattern: "\\S"},message:"must match pattern \""+"\\S"+"\""};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+else {
+const err12 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+}
+if(data.bits !== undefined){
+let data2 = data.bits;
+if(!((typeof data2 == "number") && (!(data2 % 1) && !isNaN(data2)))){
+const err13 = {instancePath:instancePath+"/bits",schemaPath:"#/properties/bits/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(typeof data2 == "number"){
+if(data2 > 256 || isNaN(data2)){
+const err14 = {instancePath:instancePath+"/bits",schemaPath:"#/properties/bits/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+if(data2 < 1 || isNaN(data2)){
+const err15 = {instancePath:instancePath+"/bits",schemaPath:"#/properties/bits/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+}
+if(data.facility !== undefined){
+let data3 = data.facility;
+if(data3 && typeof data3 == "object" && !Array.isArray(data3)){
+if(!(false)){
+if(data3.from === undefined){
+const err16 = {instancePath:instancePath+"/facility",schemaPath:"#/properties/facility/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data3.length === undefined){
+const err17 = {instancePath:instancePath+"/facility",schemaPath:"#/properties/facility/required",keyword:"required",params:{missingProperty: "length"},message:"must have required property '"+"length"+"'"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+}
+for(const key1 in data3){
+if(!((key1 === "from") || (key1 === "length"))){
+const err18 = {instancePath:instancePath+"/facility",schemaPath:"#/properties/facility/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key1},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+}
+if(data3.from !== undefined){
+let data4 = data3.from;
+if(!((typeof data4 == "number") && (!(data4 % 1) && !isNaN(data4)))){
+const err19 = {instancePath:instancePath+"/facility/from",schemaPath:"#/properties/facility/properties/from/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+if(typeof data4 == "number"){
+if(data4 > 256 || isNaN(data4)){
+const err20 = {instancePath:instancePath+"/facility/from",schemaPath:"#/properties/facility/properties/from/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+if(data4 < 0 || isNaN(data4)){
+const err21 = {instancePath:instancePath+"/facility/from",schemaPath:"#/properties/facility/properties/from/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+}
+}
+}
+if(data3.length !== undefined){
+let data5 = data3.length;
+if(!((typeof data5 == "number") && (!(data5 % 1) && !isNaN(data5)))){
+const err22 = {instancePath:instancePath+"/facility/length",schemaPath:"#/properties/facility/properties/length/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+if(typeof data5 == "number"){
+if(data5 > 256 || isNaN(data5)){
+const err23 = {instancePath:instancePath+"/facility/length",schemaPath:"#/properties/facility/properties/length/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+if(data5 < 1 || isNaN(data5)){
+const err24 = {instancePath:instancePath+"/facility/length",schemaPath:"#/properties/facility/properties/length/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+}
+}
+}
+else {
+const err25 = {instancePath:instancePath+"/facility",schemaPath:"#/properties/facility/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+}
+if(data.number !== undefined){
+let data6 = data.number;
+if(data6 && typeof data6 == "object" && !Array.isArray(data6)){
+if(!(false)){
+if(data6.from === undefined){
+const err26 = {instancePath:instancePath+"/number",schemaPath:"#/properties/number/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data6.length === undefined){
+const err27 = {instancePath:instancePath+"/number",schemaPath:"#/properties/number/required",keyword:"required",params:{missingProperty: "length"},message:"must have required property '"+"length"+"'"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+for(const key2 in data6){
+if(!((key2 === "from") || (key2 === "length"))){
+const err28 = {instancePath:instancePath+"/number",schemaPath:"#/properties/number/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+}
+}
+if(data6.from !== undefined){
+let data7 = data6.from;
+if(!((typeof data7 == "number") && (!(data7 % 1) && !isNaN(data7)))){
+const err29 = {instancePath:instancePath+"/number/from",schemaPath:"#/properties/number/properties/from/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+if(typeof data7 == "number"){
+if(data7 > 256 || isNaN(data7)){
+const err30 = {instancePath:instancePath+"/number/from",schemaPath:"#/properties/number/properties/from/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+if(data7 < 0 || isNaN(data7)){
+const err31 = {instancePath:instancePath+"/number/from",schemaPath:"#/properties/number/properties/from/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+}
+}
+if(data6.length !== undefined){
+let data8 = data6.length;
+if(!((typeof data8 == "number") && (!(data8 % 1) && !isNaN(data8)))){
+const err32 = {instancePath:instancePath+"/number/length",schemaPath:"#/properties/number/properties/length/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+if(typeof data8 == "number"){
+if(data8 > 256 || isNaN(data8)){
+const err33 = {instancePath:instancePath+"/number/length",schemaPath:"#/properties/number/properties/length/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+if(data8 < 1 || isNaN(data8)){
+const err34 = {instancePath:instancePath+"/number/length",schemaPath:"#/properties/number/properties/length/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+}
+}
+else {
+const err35 = {instancePath:instancePath+"/number",schemaPath:"#/properties/number/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+}
+if(data.parity !== undefined){
+let data9 = data.parity;
+if(Array.isArray(data9)){
+if(data9.length > 8){
+const err36 = {instancePath:instancePath+"/parity",schemaPath:"#/properties/parity/maxItems",keyword:"maxItems",params:{limit: 8},message:"must NOT have more than 8 items"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+const len0 = data9.length;
+for(let i0=0; i0<len0; i0++){
+let data10 = data9[i0];
+if(data10 && typeof data10 == "object" && !Array.isArray(data10)){
+if(!(false)){
+if(data10.at === undefined){
+const err37 = {instancePath:instancePath+"/parity/" + i0,schemaPath:"#/properties/parity/items/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.kind === undefined){
+const err38 = {instancePath:instancePath+"/parity/" + i0,schemaPath:"#/properties/parity/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data10.over === undefined){
+const err39 = {instancePath:instancePath+"/parity/" + i0,schemaPath:"#/properties/parity/items/required",keyword:"required",params:{missingProperty: "over"},message:"must have required property '"+"over"+"'"};
+if(vErrors === null){
+vErrors = [err39];
+}
+else {
+vErrors.push(err39);
+}
+errors++;
+}
+}
+for(const key3 in data10){
+if(!(((key3 === "at") || (key3 === "kind")) || (key3 === "over"))){
+const err40 = {instancePath:instancePath+"/parity/" + i0,schemaPath:"#/properties/parity/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err40];
+}
+else {
+vErrors.push(err40);
+}
+errors++;
+}
+}
+if(data10.at !== undefined){
+let data11 = data10.at;
+if(!((typeof data11 == "number") && (!(data11 % 1) && !isNaN(data11)))){
+const err41 = {instancePath:instancePath+"/parity/" + i0+"/at",schemaPath:"#/properties/parity/items/properties/at/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err41];
+}
+else {
+vErrors.push(err41);
+}
+errors++;
+}
+if(typeof data11 == "number"){
+if(data11 > 256 || isNaN(data11)){
+const err42 = {instancePath:instancePath+"/parity/" + i0+"/at",schemaPath:"#/properties/parity/items/properties/at/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err42];
+}
+else {
+vErrors.push(err42);
+}
+errors++;
+}
+if(data11 < 0 || isNaN(data11)){
+const err43 = {instancePath:instancePath+"/parity/" + i0+"/at",schemaPath:"#/properties/parity/items/properties/at/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err43];
+}
+else {
+vErrors.push(err43);
+}
+errors++;
+}
+}
+}
+if(data10.kind !== undefined){
+let data12 = data10.kind;
+if(!((data12 === "even") || (data12 === "odd"))){
+const err44 = {instancePath:instancePath+"/parity/" + i0+"/kind",schemaPath:"#/properties/parity/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema25.properties.parity.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err44];
+}
+else {
+vErrors.push(err44);
+}
+errors++;
+}
+}
+if(data10.over !== undefined){
+let data13 = data10.over;
+if(data13 && typeof data13 == "object" && !Array.isArray(data13)){
+if(!(false)){
+if(data13.from === undefined){
+const err45 = {instancePath:instancePath+"/parity/" + i0+"/over",schemaPath:"#/properties/parity/items/properties/over/required",keyword:"required",params:{missingProperty: "from"},message:"must have required property '"+"from"+"'"};
+if(vErrors === null){
+vErrors = [err45];
+}
+else {
+vErrors.push(err45);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data13.length === undefined){
+const err46 = {instancePath:instancePath+"/parity/" + i0+"/over",schemaPath:"#/properties/parity/items/properties/over/required",keyword:"required",params:{missingProperty: "length"},message:"must have required property '"+"length"+"'"};
+if(vErrors === null){
+vErrors = [err46];
+}
+else {
+vErrors.push(err46);
+}
+errors++;
+}
+}
+for(const key4 in data13){
+if(!((key4 === "from") || (key4 === "length"))){
+const err47 = {instancePath:instancePath+"/parity/" + i0+"/over",schemaPath:"#/properties/parity/items/properties/over/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err47];
+}
+else {
+vErrors.push(err47);
+}
+errors++;
+}
+}
+if(data13.from !== undefined){
+let data14 = data13.from;
+if(!((typeof data14 == "number") && (!(data14 % 1) && !isNaN(data14)))){
+const err48 = {instancePath:instancePath+"/parity/" + i0+"/over/from",schemaPath:"#/properties/parity/items/properties/over/properties/from/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err48];
+}
+else {
+vErrors.push(err48);
+}
+errors++;
+}
+if(typeof data14 == "number"){
+if(data14 > 256 || isNaN(data14)){
+const err49 = {instancePath:instancePath+"/parity/" + i0+"/over/from",schemaPath:"#/properties/parity/items/properties/over/properties/from/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err49];
+}
+else {
+vErrors.push(err49);
+}
+errors++;
+}
+if(data14 < 0 || isNaN(data14)){
+const err50 = {instancePath:instancePath+"/parity/" + i0+"/over/from",schemaPath:"#/properties/parity/items/properties/over/properties/from/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err50];
+}
+else {
+vErrors.push(err50);
+}
+errors++;
+}
+}
+}
+if(data13.length !== undefined){
+let data15 = data13.length;
+if(!((typeof data15 == "number") && (!(data15 % 1) && !isNaN(data15)))){
+const err51 = {instancePath:instancePath+"/parity/" + i0+"/over/length",schemaPath:"#/properties/parity/items/properties/over/properties/length/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err51];
+}
+else {
+vErrors.push(err51);
+}
+errors++;
+}
+if(typeof data15 == "number"){
+if(data15 > 256 || isNaN(data15)){
+const err52 = {instancePath:instancePath+"/parity/" + i0+"/over/length",schemaPath:"#/properties/parity/items/properties/over/properties/length/maximum",keyword:"maximum",params:{comparison: "<=", limit: 256},message:"must be <= 256"};
+if(vErrors === null){
+vErrors = [err52];
+}
+else {
+vErrors.push(err52);
+}
+errors++;
+}
+if(data15 < 1 || isNaN(data15)){
+const err53 = {instancePath:instancePath+"/parity/" + i0+"/over/length",schemaPath:"#/properties/parity/items/properties/over/properties/length/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err53];
+}
+else {
+vErrors.push(err53);
+}
+errors++;
+}
+}
+}
+}
+else {
+const err54 = {instancePath:instancePath+"/parity/" + i0+"/over",schemaPath:"#/properties/parity/items/properties/over/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err54];
+}
+else {
+vErrors.push(err54);
+}
+errors++;
+}
+}
+}
+else {
+const err55 = {instancePath:instancePath+"/parity/" + i0,schemaPath:"#/properties/parity/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err55];
+}
+else {
+vErrors.push(err55);
+}
+errors++;
+}
+}
+}
+else {
+const err56 = {instancePath:instancePath+"/parity",schemaPath:"#/properties/parity/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err56];
+}
+else {
+vErrors.push(err56);
+}
+errors++;
+}
+}
+if(data.keeps !== undefined){
+let data16 = data.keeps;
+if(!(((((data16 === "wiegand26") || (data16 === "wiegand34")) || (data16 === "serial4")) || (data16 === "serial7")) || (data16 === "wide"))){
+const err57 = {instancePath:instancePath+"/keeps",schemaPath:"#/properties/keeps/enum",keyword:"enum",params:{allowedValues: schema25.properties.keeps.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err57];
+}
+else {
+vErrors.push(err57);
+}
+errors++;
+}
+}
+}
+else {
+const err58 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err58];
+}
+else {
+vErrors.push(err58);
+}
+errors++;
+}
+validate24.errors = vErrors;
+return errors === 0;
+}
+
+export const body_account = validate25;
+const schema26 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"role":{"enum":["lead","engineer","witness","viewer"]}},"required":["name","password","role"]};
+
+function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -16212,7 +16937,7 @@ errors++;
 if(data.role !== undefined){
 let data2 = data.role;
 if(!((((data2 === "lead") || (data2 === "engineer")) || (data2 === "witness")) || (data2 === "viewer"))){
-const err10 = {instancePath:instancePath+"/role",schemaPath:"#/properties/role/enum",keyword:"enum",params:{allowedValues: schema25.properties.role.enum},message:"must be equal to one of the allowed values"};
+const err10 = {instancePath:instancePath+"/role",schemaPath:"#/properties/role/enum",keyword:"enum",params:{allowedValues: schema26.properties.role.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err10];
 }
@@ -16233,14 +16958,14 @@ vErrors.push(err11);
 }
 errors++;
 }
-validate24.errors = vErrors;
+validate25.errors = vErrors;
 return errors === 0;
 }
 
-export const body_newPassword = validate25;
-const schema26 = {"type":"object","additionalProperties":false,"properties":{"password":{"type":"string","minLength":10,"maxLength":200}},"required":["password"]};
+export const body_newPassword = validate26;
+const schema27 = {"type":"object","additionalProperties":false,"properties":{"password":{"type":"string","minLength":10,"maxLength":200}},"required":["password"]};
 
-function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate26(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -16314,14 +17039,14 @@ vErrors.push(err5);
 }
 errors++;
 }
-validate25.errors = vErrors;
+validate26.errors = vErrors;
 return errors === 0;
 }
 
-export const body_ownPassword = validate26;
-const schema27 = {"type":"object","additionalProperties":false,"properties":{"old":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200}},"required":["old","password"]};
+export const body_ownPassword = validate27;
+const schema28 = {"type":"object","additionalProperties":false,"properties":{"old":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200}},"required":["old","password"]};
 
-function validate26(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate27(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -16442,14 +17167,14 @@ vErrors.push(err9);
 }
 errors++;
 }
-validate26.errors = vErrors;
+validate27.errors = vErrors;
 return errors === 0;
 }
 
-export const body_firstUse = validate27;
-const schema28 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"code":{"type":"string","maxLength":200},"job":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]}},"required":["name","client","site","zone","network"]}},"required":["name","password","job"]};
+export const body_firstUse = validate28;
+const schema29 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"code":{"type":"string","maxLength":200},"job":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]}},"required":["name","client","site","zone","network"]}},"required":["name","password","job"]};
 
-function validate27(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate28(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -17024,14 +17749,14 @@ vErrors.push(err46);
 }
 errors++;
 }
-validate27.errors = vErrors;
+validate28.errors = vErrors;
 return errors === 0;
 }
 
-export const body_devicePassword = validate28;
-const schema29 = {"type":"object","additionalProperties":false,"properties":{"user":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":1,"maxLength":200}},"required":["user","password"]};
+export const body_devicePassword = validate29;
+const schema30 = {"type":"object","additionalProperties":false,"properties":{"user":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":1,"maxLength":200}},"required":["user","password"]};
 
-function validate28(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate29(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -17152,6 +17877,6 @@ vErrors.push(err9);
 }
 errors++;
 }
-validate28.errors = vErrors;
+validate29.errors = vErrors;
 return errors === 0;
 }

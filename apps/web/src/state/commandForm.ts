@@ -20,6 +20,7 @@ const ofCommands = {
   'rule.put': checks.rule_put,
   'schedule.put': checks.schedule_put,
   'specialDay.put': checks.specialDay_put,
+  'cardFormat.put': checks.cardFormat_put,
 } as const
 type Formed = keyof typeof ofCommands & CommandName
 

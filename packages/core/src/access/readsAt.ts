@@ -1,10 +1,13 @@
 import { bitsOfText } from '../cards/card'
+import type { Sending } from '../cards/detection'
 import type { Bits } from '../cards/formats'
+import { storedOf } from '../cards/sending'
+import { keptChoices } from '../cards/settingFor'
 import { accessPlaces } from '../doors/accesspoints'
 import type { Sheets } from '../devices/sheet'
 import { all, type Facts } from '../job/facts'
 import { byRef } from '../job/order'
-import type { EnrolmentPlace } from './enrolment'
+import { holdingOf, type EnrolmentPlace } from './enrolment'
 
 /** A read with all that came. */
 export interface RawRead {
@@ -38,4 +41,18 @@ export function readersLike(facts: Facts, sheets: Sheets, { door, part }: Enrolm
         .filter((p) => p.cards && p.part.sheet === sheet && !(d.id === door.id && p.part.id === part))
         .map((p) => ({ door: d, part: p.part.id })),
     )
+}
+
+/** What cards that are read so are best kept as: as somebody's card is kept already that was shown, else as the format says itself, else the narrowest. */
+export function keptBest(facts: Facts, sending: Sending): string {
+  const choices = keptChoices(sending)
+  const { format, cards } = sending
+  const held = choices.find((keeps) =>
+    cards.some((card) => {
+      const stored = storedOf({ ...format, keeps }, card)
+      return stored && holdingOf(facts, stored).of !== 'nobody'
+    }),
+  )
+  const own = format.keeps ?? format.id
+  return held ?? (choices.includes(own) ? own : (choices[0] ?? ''))
 }

@@ -12,7 +12,8 @@ export function printedIn(text: string): Printed[] {
     /^(?:\d{1,20}\s+)?(\d{1,9})\s*,\s*(\d{1,15})$/.exec(plain) ?? /^(\d{1,9})[\s/:.-]+(\d{1,15})$/.exec(plain)
   if (pair) return [{ facility: Number(pair[1]), number: BigInt(pair[2] ?? '0') }]
   const alone: Printed[] = /^\d{1,20}$/.test(plain) ? [{ facility: null, number: BigInt(plain) }] : []
-  const hex = plain.replace(/[\s:-]/g, '').replace(/^0x/i, '')
+  const pairs = /^[0-9A-Fa-f]{2}([\s:-][0-9A-Fa-f]{2})+$/.test(plain)
+  const hex = pairs ? plain.replace(/[\s:-]/g, '') : plain.replace(/^0x/i, '')
   const serial = /^[0-9A-Fa-f]{6,20}$/.test(hex) && (alone.length === 0 || hex.length === 8 || hex.length === 14)
   return serial ? [...alone, { facility: null, number: BigInt(`0x${hex}`) }] : alone
 }

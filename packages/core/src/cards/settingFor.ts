@@ -1,3 +1,4 @@
+import { canonicalJson } from '../config/canonical'
 import type { Facts } from '../job/facts'
 import { cardFormats, type CardFormat } from './formats'
 import { formatOf } from './card'
@@ -33,7 +34,12 @@ export function formatId(facts: Facts, name: string): string {
  */
 export function settingFor(facts: Facts, { format, order, by }: Sending, name: string, keeps: string): Setting | null {
   if (!isReaderOrder(order) || by === 'short') return null
-  if (by === 'known') return { format: format.id, order }
+  // A known format whose cards are kept as its own needs nothing made.
+  if (by === 'known' && keeps === (format.keeps ?? format.id)) return { format: format.id, order }
+  const made = sendings(facts).find(
+    (f) => f.keeps === keeps && canonicalJson(fieldsOf(f)) === canonicalJson(fieldsOf(format)),
+  )
+  if (made) return { format: made.id, order }
   const own: OwnFormat = { ...fieldsOf(format), id: formatId(facts, name), name: name.trim(), keeps }
   return { format: own.id, order, own }
 }

@@ -1,4 +1,5 @@
 import {
+  accessPlaces,
   all,
   deviceToReach,
   jobOf,
@@ -47,6 +48,7 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
   const door = facts.door[id]
   if (!door) return <Missing what="door" which={id} />
   const state = marksFor(facts, door)
+  const readsCards = accessPlaces(door, sheetsFor(facts)).some((p) => p.cards)
   const next = nextAction(door.id, state)
   const controller = facts.controller[door.placement?.controller ?? '']
   const open = next?.mark === 'reach' ? deviceToReach(facts, door, sheetsFor(facts)) : null
@@ -171,6 +173,9 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
             aside={`${door.behaviour.releaseS} s`}
             onPress={() => router.push(`/doors/${door.id}/behaviour`)}
           />
+        ) : null}
+        {canFit(me) && readsCards ? (
+          <Action kind="plain" label="What its readers send" onPress={() => router.push(`/doors/${door.id}/reads`)} />
         ) : null}
         <Action kind="plain" label="Prove" onPress={() => router.push(`/doors/${door.id}/prove`)} />
         <Action kind="plain" label="Record and signatures" onPress={() => router.push(`/doors/${door.id}/sign`)} />

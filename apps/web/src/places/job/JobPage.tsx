@@ -10,6 +10,7 @@ import {
   type TestCard,
   type TestCards,
 } from '@rauta/core'
+import { router } from 'expo-router'
 import { Suspense, useState } from 'react'
 import { View } from 'react-native'
 import { v7 } from 'uuid'
@@ -184,6 +185,12 @@ function Kit() {
         />
       ))}
       <Action kind="plain" label="Save the test cards" onPress={keep} />
+      <Action
+        kind="plain"
+        label="Card formats"
+        aside={`${all(facts, 'cardFormat').length} of this job`}
+        onPress={() => router.push('/formats')}
+      />
     </Sheet>
   )
 }

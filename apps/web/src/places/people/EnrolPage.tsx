@@ -1,5 +1,4 @@
 import {
-  all,
   blockerOf,
   cardName,
   enrolmentPlaces,
@@ -10,7 +9,6 @@ import {
   readIn,
   type CardChoice,
   type EnrolmentPlace,
-  type Facts,
   type Person,
   type ReadIn,
   type StoredCard,
@@ -25,6 +23,7 @@ import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { peopleInOrder } from '../../state/inOrder'
+import { newestHeard } from '../../state/heard'
 import { useFacts, useJob } from '../../state/job'
 import { clockTime } from '../../state/time'
 import { DeskReader } from './DeskReader'
@@ -34,8 +33,6 @@ import { Strange } from './Strange'
 
 /** Somebody who has no card that is in use: they come first where cards are read in. */
 const waitsForCard = (person: Person): boolean => !person.cards.some((c) => c.state === 'in use')
-
-const newestHeard = (facts: Facts): number => all(facts, 'event').reduce((most, e) => Math.max(most, e.received), 0)
 
 /** A card at hand: read at the reader, or typed. */
 interface AtHand {
@@ -130,7 +127,6 @@ export function EnrolPage({ first }: { first?: string | undefined }) {
             read={strange}
             place={place}
             onKeep={(choice: CardChoice) => setKept({ ...kept, [strange.id]: choice.card })}
-            onWrong={setWrong}
           />
         ) : (
           <T>

@@ -1,28 +1,19 @@
-import { cardName, formatName, usualFormat, type CardChoice, type EnrolmentPlace, type ReadIn } from '@rauta/core'
+import { cardName, type CardChoice, type EnrolmentPlace, type ReadIn } from '@rauta/core'
+import { router } from 'expo-router'
 import { Action } from '../../parts/Action'
 import { Notice } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { saysOf } from '../../state/api'
-import { useJob } from '../../state/job'
 
-/** A read that is none of the reader's format: what it may be, and the reader set to it by one tap. */
+/** A read that is none of the reader's format: what it may be, and the way to find out how the reader sends. */
 export function Strange({
   read,
   place,
   onKeep,
-  onWrong,
 }: {
   read: ReadIn
   place: EnrolmentPlace
   onKeep: (choice: CardChoice) => void
-  onWrong: (says: string) => void
 }) {
-  const send = useJob((s) => s.send)
-  const set = (format: string) =>
-    send('part.format', { door: place.door.id, part: place.part, format })
-      .then(() => onWrong(''))
-      .catch((e: unknown) => onWrong(saysOf(e)))
-  const formats = [...new Set(read.choices.map((c) => c.card.format ?? usualFormat))]
   return (
     <>
       <Notice tone="ochre">{read.says || 'What came is no number of the reader’s format.'}</Notice>
@@ -35,15 +26,12 @@ export function Strange({
           onPress={() => onKeep(choice)}
         />
       ))}
-      {formats.map((format) => (
-        <Action
-          key={format}
-          kind="plain"
-          label={`Set ${place.part} to ${formatName(format)}`}
-          aside="then load"
-          onPress={() => set(format)}
-        />
-      ))}
+      <Action
+        kind="plain"
+        label={`What does ${place.part} send?`}
+        aside="set it so"
+        onPress={() => router.push(`/doors/${place.door.id}/reads?part=${place.part}`)}
+      />
       {read.choices.length === 0 ? <T>No format that Rauta knows reads it whole. Present it again, slowly.</T> : null}
     </>
   )

@@ -1,10 +1,23 @@
-import { accessPlaces, chainOf, isKind, sheetOf, usualFormat, type Door, type Part } from '@rauta/core'
+import {
+  accessPlaces,
+  chainOf,
+  isKind,
+  isReaderOrder,
+  orderNames,
+  readerOrders,
+  sendings,
+  sheetOf,
+  usualFormat,
+  type Door,
+  type Part,
+  type ReaderOrder,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
+import { router } from 'expo-router'
 import { useState } from 'react'
 import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
-import { FormatPick } from '../../parts/FormatPick'
 import { Pick } from '../../parts/Pick'
 import { Notice, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
@@ -40,16 +53,7 @@ export function Particulars({ door }: { door: Door }) {
         <Through key={p.id} door={door} part={p} onWrong={setWrong} />
       ))}
       {readers.map(({ part }) => (
-        <FormatPick
-          key={`${part.id}-format`}
-          label={`Cards that ${part.id} reads`}
-          value={part.format ?? usualFormat}
-          onChange={(format) => {
-            send('part.format', { door: door.id, part: part.id, format })
-              .then(() => setWrong(''))
-              .catch((e: unknown) => setWrong(saysOf(e)))
-          }}
-        />
+        <ReaderSends key={`${part.id}-format`} door={door} part={part} onWrong={setWrong} />
       ))}
       {readers.map(({ part }) => (
         <Tick
@@ -72,6 +76,41 @@ export function Particulars({ door }: { door: Door }) {
         />
       ) : null}
     </Sheet>
+  )
+}
+
+/** How a reader's bits are read: chosen, where it is known; found out from cards, where it is not. */
+function ReaderSends({ door, part, onWrong }: { door: Door; part: Part; onWrong: (says: string) => void }) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const format = part.format ?? usualFormat
+  const order = part.order ?? 'asSent'
+  const set = (next: { format?: string; order?: ReaderOrder }) => {
+    send('part.format', { door: door.id, part: part.id, format, order, ...next })
+      .then(() => onWrong(''))
+      .catch((e: unknown) => onWrong(saysOf(e)))
+  }
+  return (
+    <View style={{ gap: 4 }}>
+      <Pick
+        label={`Cards that ${part.id} reads`}
+        value={format}
+        options={sendings(facts).map((f) => ({ value: f.id, label: f.name }))}
+        onChange={(v) => set({ format: v })}
+      />
+      <Pick
+        label={`Order of what ${part.id} sends`}
+        value={order}
+        options={readerOrders.map((o) => ({ value: o, label: orderNames[o] }))}
+        onChange={(v) => (isReaderOrder(v) ? set({ order: v }) : undefined)}
+      />
+      <Action
+        kind="plain"
+        label={`What does ${part.id} send?`}
+        aside="from a card"
+        onPress={() => router.push(`/doors/${door.id}/reads?part=${part.id}`)}
+      />
+    </View>
   )
 }
 

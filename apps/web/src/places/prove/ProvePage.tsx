@@ -242,12 +242,21 @@ function Running({ door, test }: { door: Door; test: Test }) {
     limits: job.limits,
     refOf: (d) => facts.door[d]?.ref ?? 'another door',
   })
+  const strange = state.evidence.find((e) => e.kind === 'refused' && e.state === 'unknown' && e.bits && e.reader)
   return (
     <View role="status" style={{ paddingHorizontal: 16, gap: 8 }}>
       <T face="strong" size={22} tone="slate">
         {state.says}
       </T>
       {state.timing ? <Ticking timing={state.timing} /> : null}
+      {strange ? (
+        <Action
+          kind="plain"
+          label={`What does ${strange.reader} send?`}
+          aside="from this card"
+          onPress={() => router.push(`/doors/${door.id}/reads?part=${strange.reader}`)}
+        />
+      ) : null}
     </View>
   )
 }

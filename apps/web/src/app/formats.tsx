@@ -1,0 +1,5 @@
+import { FormatsPage } from '../places/lazyForms'
+
+export default function Route() {
+  return <FormatsPage />
+}

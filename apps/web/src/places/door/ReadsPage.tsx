@@ -1,0 +1,359 @@
+import {
+  accessPlaces,
+  bitsFromHex,
+  bitsFromText,
+  cardName,
+  cardSent,
+  detect,
+  detectionWords,
+  formatName,
+  keptBest,
+  keptChoices,
+  mendWords,
+  nextStepWords,
+  orderNames,
+  printedIn,
+  readersLike,
+  readingName,
+  readsAt,
+  sendingName,
+  sendingOf,
+  sendings,
+  sendingWords,
+  settingFor,
+  type Bits,
+  type Door,
+  type EnrolmentPlace,
+  type Facts,
+  type Part,
+  type Sending,
+  type Setting,
+  type Shown,
+} from '@rauta/core'
+import { sheetsFor } from '@rauta/contracts'
+import { router } from 'expo-router'
+import { useState } from 'react'
+import { View } from 'react-native'
+import { Action, Chips, Tick } from '../../parts/Action'
+import { counted } from '../../parts/count'
+import { Field } from '../../parts/Field'
+import { Pick } from '../../parts/Pick'
+import { Notice, Screen, Sheet } from '../../parts/Screen'
+import { T } from '../../parts/Text'
+import { PunchedTape } from '../../signs/PunchedTape'
+import { saysOf } from '../../state/api'
+import { newestHeard } from '../../state/heard'
+import { useFacts, useJob } from '../../state/job'
+import { canFit, useSession } from '../../state/session'
+import { configsOf, marksFor } from '../../state/worked'
+import { Missing } from '../shell/Missing'
+
+/** What was read shortly before somebody came here counts too: most often it is why they come. */
+const lookBackMs = 15 * 60_000
+
+/** A card at hand: what came, and what is typed of what stands on it. */
+interface AtHand {
+  key: string
+  bits: Bits
+  by: 'reader' | 'hand'
+}
+
+/** How a reader sends: from cards that are shown to it, and what stands on them. @param part of the door; its first reader where it is not said */
+export function ReadsPage({ id, part }: { id: string; part?: string | undefined }) {
+  const facts = useFacts()
+  const door = facts.door[id]
+  const readers = door ? accessPlaces(door, sheetsFor(facts)).filter((p) => p.cards) : []
+  const [chosen, setChosen] = useState(part ?? '')
+  const reader = (readers.find((r) => r.part.id === chosen) ?? readers[0])?.part
+  if (!door) return <Missing what="door" which={id} />
+  if (!reader)
+    return (
+      <Screen mono={door.ref} title="What its readers send">
+        <Notice tone="slate">Nothing at this door reads cards.</Notice>
+      </Screen>
+    )
+  return (
+    <Reads
+      key={reader.id}
+      door={door}
+      reader={reader}
+      choice={
+        readers.length > 1 ? (
+          <Chips
+            label="Reader"
+            value={reader.id}
+            options={readers.map((r) => ({ value: r.part.id, label: r.part.id }))}
+            onChange={setChosen}
+          />
+        ) : null
+      }
+    />
+  )
+}
+
+function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: React.ReactNode }) {
+  const facts = useFacts()
+  const me = useSession((s) => s.me)
+  const place: EnrolmentPlace = { door, part: reader.id }
+  const [since, setSince] = useState(() => newestHeard(facts) - lookBackMs)
+  const [typed, setTyped] = useState<Record<string, string>>({})
+  const [out, setOut] = useState<readonly string[]>([])
+  const [byHand, setByHand] = useState<readonly AtHand[]>([])
+  const [picked, setPicked] = useState(0)
+
+  const heard = readsAt(facts, place, since).map((r): AtHand => ({ key: r.bits.join(''), bits: r.bits, by: 'reader' }))
+  const kept = [...heard, ...byHand].filter((c) => !out.includes(c.key))
+  // Cards of one kind are looked at together: those that are as long as the newest.
+  const cards = kept.filter((c) => c.bits.length === kept.at(-1)?.bits.length).slice(-mostCards)
+  const shown = shownAs(cards, typed, facts)
+  const found = detect(shown, sendings(facts))
+  const sending = found.sendings[picked] ?? found.sendings[0]
+  const untold = marksFor(facts, door).plan.findings.find((f) => f.grade === 'stop' && f.at === reader.id)
+  const anew = () => {
+    setSince(newestHeard(facts))
+    setByHand([])
+    setOut([])
+    setPicked(0)
+  }
+  return (
+    <Screen
+      mono={door.ref}
+      title={`What ${reader.id} sends`}
+      under={`Set to ${setWords(facts, reader)}`}
+      columns
+      bar={
+        cards.length > 0 && sending && found.next?.ask !== 'printed' && canFit(me) ? (
+          <SetBar
+            key={sendingWords(sending)}
+            place={place}
+            reader={reader}
+            sending={sending}
+            certain={found.state === 'certain'}
+          />
+        ) : null
+      }
+    >
+      {choice ? <View style={{ paddingHorizontal: 16, paddingTop: 12 }}>{choice}</View> : null}
+      {untold ? <Notice tone="madder">{untold.says}</Notice> : null}
+      {cards.length === 0 ? (
+        <Notice tone="slate">{`Show a card to ${reader.id}. Its bits come here.`}</Notice>
+      ) : (
+        <Notice tone={found.state === 'certain' ? 'verdigris' : found.state === 'likely' ? 'slate' : 'ochre'}>
+          {found.state === 'likely' && sending && picked > 0
+            ? `If it is ${sendingWords(sending)}: ${found.next ? nextStepWords(found.next) : ''}`
+            : detectionWords(found, reader.id)}
+        </Notice>
+      )}
+      {cards.length < kept.length ? (
+        <Notice tone="slate">{`${counted(kept.length - cards.length, 'card')} of another length left aside.`}</Notice>
+      ) : null}
+      {sending && mendWords(sending) ? <Notice tone="madder">{mendWords(sending)}</Notice> : null}
+      {cards.map((card, i) => (
+        <OneCard
+          key={card.key}
+          n={i + 1}
+          card={card}
+          reader={reader}
+          sending={sending}
+          says={readAs(sending, i)}
+          odd={found.odd === i}
+          typed={typed[card.key] ?? ''}
+          onTyped={(text) => setTyped({ ...typed, [card.key]: text })}
+          onOut={() => setOut([...out, card.key])}
+        />
+      ))}
+      {found.sendings.length > 1 ? (
+        <Sheet title="It may be">
+          <Pick
+            label="How it sends"
+            value={String(Math.min(picked, found.sendings.length - 1))}
+            options={found.sendings.map((s, i) => ({ value: String(i), label: sendingWords(s) }))}
+            onChange={(v) => setPicked(Number(v))}
+          />
+        </Sheet>
+      ) : null}
+      <BitsByHand onBits={(bits) => setByHand([...byHand, { key: bits.join(''), bits, by: 'hand' }])} />
+      {cards.length > 0 ? (
+        <Sheet>
+          <Action kind="plain" label="Begin with other cards" onPress={anew} />
+        </Sheet>
+      ) : null}
+    </Screen>
+  )
+}
+const mostCards = 6
+
+const setWords = (facts: Facts, { format, order }: Part): string =>
+  `${sendingName(facts, format)}${order ? `, ${orderNames[order]}` : ''}`
+
+/** A card's number by a way of sending. */
+const readAs = (sending: Sending | undefined, i: number): string => {
+  const card = sending?.cards[i]
+  return card ? readingName(card) : ''
+}
+
+/** Digits may be a number or a serial number: what stands in the bits is what was meant. */
+function shownAs(cards: readonly AtHand[], typed: Readonly<Record<string, string>>, facts: Facts): Shown[] {
+  const ways = cards.map((c) => printedIn(typed[c.key] ?? ''))
+  const by = (n: number) =>
+    cards.map((c, i): Shown => ({ bits: c.bits, printed: ways[i]?.[n] ?? ways[i]?.[0] ?? null }))
+  const first = by(0)
+  if (!ways.some((w) => w.length > 1) || detect(first, sendings(facts)).sendings.length > 0) return first
+  return by(1)
+}
+
+function OneCard({
+  n,
+  card,
+  reader,
+  sending,
+  says,
+  odd,
+  typed,
+  onTyped,
+  onOut,
+}: {
+  n: number
+  card: AtHand
+  reader: Part
+  sending: Sending | undefined
+  says: string
+  odd: boolean
+  typed: string
+  onTyped: (text: string) => void
+  onOut: () => void
+}) {
+  const facts = useFacts()
+  const now = cardSent(sendingOf(facts, reader.format), reader.order, card.bits)
+  const wrong =
+    typed.trim() && printedIn(typed).length === 0 ? 'Write 61 04417, a number alone, or 04 A1 B2 C3.' : undefined
+  return (
+    <Sheet title={`Card ${n}: ${card.bits.length} bits${card.by === 'hand' ? ', by hand' : ''}`}>
+      <PunchedTape bits={card.bits} sending={sending} />
+      <View role="status">
+        {says ? (
+          <T face="mono" size={22}>
+            {says}
+          </T>
+        ) : null}
+        <T size={13} tone={now ? 'quiet' : 'ochre'}>
+          {now
+            ? `As ${reader.id} is set: ${cardName(now)}, ${formatName(now.format)}`
+            : `As ${reader.id} is set, it is no card.`}
+        </T>
+      </View>
+      {odd ? <Notice tone="ochre">This one does not fit the others.</Notice> : null}
+      <Field
+        label={`What stands on card ${n}`}
+        value={typed}
+        onChange={onTyped}
+        mono
+        hint="61 04417, or 04 A1 B2 C3"
+        error={wrong}
+      />
+      <Action kind="plain" label={`Leave card ${n} out`} onPress={onOut} />
+    </Sheet>
+  )
+}
+
+/** Bits that came elsewhere: from another controller, or from a tester on the data lines. */
+function BitsByHand({ onBits }: { onBits: (bits: Bits) => void }) {
+  const [text, setText] = useState('')
+  const plain = text.trim()
+  const bits = /^[01\s_]+$/.test(plain) ? bitsFromText(plain) : bitsFromHex(plain)
+  return (
+    <Sheet title="Bits from elsewhere">
+      <Field
+        label="What a tester or another controller shows"
+        value={text}
+        onChange={setText}
+        mono
+        hint="0 and 1, or hexadecimal"
+        error={plain && !bits ? 'Write 0 and 1, or hexadecimal digits; 256 bits at most.' : undefined}
+      />
+      {bits && bits.length > 3 ? (
+        <Action
+          kind="plain"
+          label={`Add ${bits.length} bits as a card`}
+          onPress={() => {
+            onBits(bits)
+            setText('')
+          }}
+        />
+      ) : null}
+    </Sheet>
+  )
+}
+
+/** The setting that would read it, given to this reader, and to others of its type where somebody wants that. */
+function SetBar({
+  place,
+  reader,
+  sending,
+  certain,
+}: {
+  place: EnrolmentPlace
+  reader: Part
+  sending: Sending
+  certain: boolean
+}) {
+  const facts = useFacts()
+  const send = useJob((s) => s.send)
+  const [name, setName] = useState(`${sending.format.bits} bits at ${place.door.ref}`)
+  const [chosen, setKeeps] = useState('')
+  const [all, setAll] = useState(false)
+  const [wrong, setWrong] = useState('')
+  const like = readersLike(facts, sheetsFor(facts), place)
+  const choices = keptChoices(sending)
+  const keeps = choices.includes(chosen) ? chosen : keptBest(facts, sending)
+  const setting = settingFor(facts, sending, name, keeps)
+  const controller = facts.controller[place.door.placement?.controller ?? '']
+  if (!setting) return null
+  if (isSetSo(reader, setting))
+    return controller && !isHeld(facts, place.door, controller.id) ? (
+      <Action label={`${reader.id} is set so. Load it`} aside={controller.ref} onPress={() => router.push('/load')} />
+    ) : (
+      <Action
+        label={`${reader.id} is set so. Prove it`}
+        aside={place.door.ref}
+        onPress={() => router.push(`/doors/${place.door.id}/prove`)}
+      />
+    )
+  const set = () => {
+    const readers = [place, ...(all ? like : [])].map((p) => ({ door: p.door.id, part: p.part }))
+    return send('readers.set', { readers, ...setting })
+      .then(() => setWrong(''))
+      .catch((e: unknown) => setWrong(saysOf(e)))
+  }
+  return (
+    <View style={{ gap: 8 }}>
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {choices.length > 1 ? (
+        <Pick
+          label="Its cards are kept as"
+          value={keeps}
+          options={choices.map((k) => ({ value: k, label: formatName(k) }))}
+          onChange={setKeeps}
+        />
+      ) : null}
+      {setting.own ? <Field label="Name of this card format" value={name} onChange={setName} /> : null}
+      {like.length > 0 ? (
+        <Tick label={`Also the other ${like.length} readers of its type`} on={all} onPress={() => setAll(!all)} />
+      ) : null}
+      <Action
+        label={`Set ${all ? `${like.length + 1} readers` : reader.id} so`}
+        {...(certain ? {} : { aside: 'likely, not certain' })}
+        onPress={set}
+      />
+    </View>
+  )
+}
+
+/** Whether the controller holds what the job wants of how this door's readers are read. */
+function isHeld(facts: Facts, door: Door, controller: string): boolean {
+  const { known, differences } = configsOf(facts)(controller)
+  return known && !differences().some((d) => d.key === `terminals/${door.id}` || d.key.startsWith('cardFormat/'))
+}
+
+const isSetSo = (reader: Part, { format, order, own }: Setting): boolean =>
+  !own && (reader.format ?? 'wiegand26') === format && (reader.order ?? 'asSent') === order
