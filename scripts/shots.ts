@@ -49,6 +49,22 @@ const cardAtHand = async (page: Page) => {
   await page.getByRole('status', { name: 'Card 61 04430' }).waitFor()
 }
 
+/** A reader that sends in a way of its own, found out from a card. */
+const cardShown = async (page: Page) => {
+  const rig = base.replace(/:(\d+)$/, (_all, port: string) => `:${Number(port) + 1}`)
+  await page.request.post(`${rig}/rig/hands`, {
+    data: {
+      hands: [
+        { do: 'sends', door: 'T-01', reader: 'R1', choice: '34 bits, bytes turned' },
+        { do: 'card', door: 'T-01', reader: 'R1', card: 'test card, good' },
+        { do: 'sends', door: 'T-01', reader: 'R1', choice: null },
+      ],
+    },
+  })
+  await page.getByRole('textbox', { name: 'What stands on card 1' }).fill('88 10001')
+  await page.getByText(/the other way round\.$/).waitFor()
+}
+
 /** A tick and a reading without signal, and what waits. Nothing reaches the job: the context is thrown away. */
 const withoutSignal = async (page: Page) => {
   await page.evaluate(() => navigator.serviceWorker.ready.then(() => undefined))
@@ -68,9 +84,9 @@ const views: View[] = [
   { name: 'doors', path: '/doors', size: phone },
   { name: 'door', path: '/doors/C-02', size: phone },
   { name: 'plan', path: '/doors/Q-01/plan', size: phone },
-  { name: 'job', path: '/job', size: phone },
   { name: 'schedule', path: '/schedule', size: phone, before: bringList },
   { name: 'enrol', path: '/people/enrol', size: phone, before: cardAtHand },
+  { name: 'reads', path: '/doors/T-01/reads', size: phone, before: cardShown },
   { name: 'siting', path: '/siting', size: phone, before: search },
   { name: 'supply', path: '/supplies/a6', size: phone, dark: true },
   { name: 'addresses', path: '/addresses', size: phone },

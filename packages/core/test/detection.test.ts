@@ -150,7 +150,7 @@ describe('how a reader sends, from what it sent and what is printed', () => {
     const unknown: fc.Arbitrary<Truth> = layout.chain((format) =>
       fc.record({
         format: fc.constant(format),
-        order: fc.constantFrom<BitOrder>('asSent', 'bitsReversed', 'linesExchanged'),
+        order: fc.constantFrom<BitOrder>(...bitOrders.filter((o) => canTurn(format, o))),
         cards: fc.array(cardIn(format), { minLength: 12, maxLength: 12 }),
       }),
     )
@@ -189,6 +189,37 @@ describe('how a reader sends, from what it sent and what is printed', () => {
       expect(first && readsAlike(first, truth, [{ facility: 613, number: 17n }, ...truth.cards])).toBe(true)
       expect(ownFormatFault({ ...(first as Sending).format, id: 'x', name: 'X' } as OwnFormat)).toBeNull()
     }
+  })
+
+  it('what stands before a number is looked at, never left out: a card of another facility is not taken for one of these', () => {
+    const wide: CardFormat = {
+      id: 'w',
+      name: 'W',
+      bits: 37,
+      facility: { from: 1, length: 16 },
+      number: { from: 17, length: 20 },
+      parity: [],
+    }
+    const shown = [700_001n, 1_048_575n].map((number) =>
+      shownOf({ format: wide, order: 'asSent', cards: [] }, { facility: 61, number }),
+    )
+    const [first] = detect(shown, sentFormats).sendings
+    const foreign = sentAs(wide, 'asSent', { facility: 256 + 61, number: 700_001n })
+    expect(first && readSent(first.format, first.order, foreign)?.facility).toBe(317)
+    const small = [4417n, 61_000n].map((number) =>
+      shownOf({ format: wide, order: 'asSent', cards: [] }, { facility: 61, number }),
+    )
+    const [as26] = detect(small, sentFormats).sendings
+    const kept = as26 && { ...as26.format, keeps: 'wiegand26' }
+    expect(cardSent(kept, 'asSent', sentAs(wide, 'asSent', { facility: 61, number: 4417n }))).toEqual({
+      facility: 61,
+      number: 4417,
+    })
+    for (const card of [
+      { facility: 256 + 61, number: 4417n },
+      { facility: 61, number: 65_536n + 4417n },
+    ])
+      expect(cardSent(kept, 'asSent', sentAs(wide, 'asSent', card))).toBeNull()
   })
 
   it('without anything printed nothing is certain, and what is printed is asked for', () => {

@@ -46,13 +46,13 @@ export function readersLike(facts: Facts, sheets: Sheets, { door, part }: Enrolm
 /** What cards that are read so are best kept as: as somebody's card is kept already that was shown, else as the format says itself, else the narrowest. */
 export function keptBest(facts: Facts, sending: Sending): string {
   const choices = keptChoices(sending)
-  const { format, cards } = sending
+  const { format, cards, by } = sending
   const held = choices.find((keeps) =>
     cards.some((card) => {
       const stored = storedOf({ ...format, keeps }, card)
       return stored && holdingOf(facts, stored).of !== 'nobody'
     }),
   )
-  const own = format.keeps ?? format.id
+  const own = by === 'known' ? (format.keeps ?? format.id) : ''
   return held ?? (choices.includes(own) ? own : (choices[0] ?? ''))
 }

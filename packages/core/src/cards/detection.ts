@@ -147,7 +147,8 @@ function consistent(shown: readonly Shown[], formats: readonly CardFormat[]): Se
   const short = known.length ? [] : formats.flatMap((format) => shortOf(shown, format))
   const found = bitOrders.flatMap((order) => foundIn(shown, order))
   // The same number read from the same place is one way, whoever thought of it first.
-  return [...known, ...short, ...cut, ...found].filter(
+  // A found place takes in all the zeros before a number: what would stand there of a foreign card is looked at, where a part leaves it out.
+  return [...known, ...short, ...found, ...cut].filter(
     (s, i, all) => !all.some((other, j) => j < i && samePlace(s, other)),
   )
 }
@@ -272,11 +273,14 @@ function inLine(shown: readonly Shown[], order: BitOrder, count: number): Layout
     printed.facility === null ? [] : [{ bits, value: BigInt(printed.facility) }],
   )
   if (facilities.length < cards.length || facilities.every((f) => f.value === 0n))
-    return numbers.map((n) => layout(count, null, { from: n.end - n.most, length: n.most }, n.fewest))
+    return numbers
+      .slice(0, mostPlaces)
+      .map((n) => layout(count, null, { from: n.end - n.most, length: n.most }, n.fewest))
+  const ofFacility = places(facilities)
   const apart = (a: Place, b: Place) => Math.abs(a.end - a.fewest - b.end)
   return numbers
     .slice(0, mostPlaces)
-    .flatMap((number) => places(facilities).map((facility) => ({ number, facility, apart: apart(number, facility) })))
+    .flatMap((number) => ofFacility.map((facility) => ({ number, facility, apart: apart(number, facility) })))
     .sort((a, b) => a.apart - b.apart)
     .slice(0, mostPlaces * mostPlaces)
     .flatMap(({ number, facility }) => beside(number, facility, count) ?? [])

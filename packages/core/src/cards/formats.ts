@@ -103,7 +103,7 @@ export function formatFault(format: CardFormat): { field: string; says: string }
 export type Bits = readonly (0 | 1)[]
 
 const valueOf = (bits: Bits, run: BitRun): bigint =>
-  bits.slice(run.from, run.from + run.length).reduce((sum, bit) => (sum << 1n) | BigInt(bit), 0n)
+  BigInt(`0b${bits.slice(run.from, run.from + run.length).join('') || '0'}`)
 
 /** Whether each parity bit is as it must be. */
 export const parityHolds = (format: CardFormat, bits: Bits): boolean =>

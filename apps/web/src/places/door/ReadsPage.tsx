@@ -22,6 +22,7 @@ import {
   sendingWords,
   settingFor,
   type Bits,
+  type CardFormat,
   type Door,
   type EnrolmentPlace,
   type Facts,
@@ -32,7 +33,7 @@ import {
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
-import { useState } from 'react'
+import { useMemo, useState, type ReactNode } from 'react'
 import { View } from 'react-native'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { counted } from '../../parts/count'
@@ -91,7 +92,7 @@ export function ReadsPage({ id, part }: { id: string; part?: string | undefined 
   )
 }
 
-function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: React.ReactNode }) {
+function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: ReactNode }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
   const place: EnrolmentPlace = { door, part: reader.id }
@@ -105,9 +106,21 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
   const kept = [...heard, ...byHand].filter((c) => !out.includes(c.key))
   // Cards of one kind are looked at together: those that are as long as the newest.
   const cards = kept.filter((c) => c.bits.length === kept.at(-1)?.bits.length).slice(-mostCards)
-  const shown = shownAs(cards, typed, facts)
-  const found = detect(shown, sendings(facts))
+  const formats = sendings(facts)
+  const looked = cards.map((c) => `${c.key} ${typed[c.key] ?? ''}`).join('\n')
+  // Worked out anew for other cards, other words or other formats; not for whatever else is heard meanwhile.
+  // eslint-disable-next-line react-hooks/exhaustive-deps -- `looked` is all that the cards say
+  const found = useMemo(() => detect(shownAs(cards, typed, formats), formats), [looked, formats])
   const sending = found.sendings[picked] ?? found.sendings[0]
+  const [wanted, setWanted] = useState<Partial<Making>>({})
+  const [wrong, setWrong] = useState('')
+  const told = sending && cards.length > 0 && found.next?.ask !== 'printed' ? sending : null
+  const making: Making = {
+    name: wanted.name ?? `${cards[0]?.bits.length ?? 0} bits at ${door.ref}`,
+    keeps: told ? (keptChoices(told).find((k) => k === wanted.keeps) ?? keptBest(facts, told)) : '',
+    all: wanted.all ?? false,
+  }
+  const setting = told && settingFor(facts, told, making.name, making.keeps)
   const untold = marksFor(facts, door).plan.findings.find((f) => f.grade === 'stop' && f.at === reader.id)
   const anew = () => {
     setSince(newestHeard(facts))
@@ -122,13 +135,14 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
       under={`Set to ${setWords(facts, reader)}`}
       columns
       bar={
-        cards.length > 0 && sending && found.next?.ask !== 'printed' && canFit(me) ? (
+        setting && canFit(me) ? (
           <SetBar
-            key={sendingWords(sending)}
             place={place}
             reader={reader}
-            sending={sending}
+            setting={setting}
+            all={making.all}
             certain={found.state === 'certain'}
+            onWrong={setWrong}
           />
         ) : null
       }
@@ -144,6 +158,7 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
             : detectionWords(found, reader.id)}
         </Notice>
       )}
+      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {cards.length < kept.length ? (
         <Notice tone="slate">{`${counted(kept.length - cards.length, 'card')} of another length left aside.`}</Notice>
       ) : null}
@@ -162,6 +177,9 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
           onOut={() => setOut([...out, card.key])}
         />
       ))}
+      {told && setting && !isSetSo(reader, setting) ? (
+        <HowSet place={place} sending={told} made={!!setting.own} making={making} onChange={setWanted} />
+      ) : null}
       {found.sendings.length > 1 ? (
         <Sheet title="It may be">
           <Pick
@@ -193,12 +211,16 @@ const readAs = (sending: Sending | undefined, i: number): string => {
 }
 
 /** Digits may be a number or a serial number: what stands in the bits is what was meant. */
-function shownAs(cards: readonly AtHand[], typed: Readonly<Record<string, string>>, facts: Facts): Shown[] {
+function shownAs(
+  cards: readonly AtHand[],
+  typed: Readonly<Record<string, string>>,
+  formats: readonly CardFormat[],
+): Shown[] {
   const ways = cards.map((c) => printedIn(typed[c.key] ?? ''))
   const by = (n: number) =>
     cards.map((c, i): Shown => ({ bits: c.bits, printed: ways[i]?.[n] ?? ways[i]?.[0] ?? null }))
   const first = by(0)
-  if (!ways.some((w) => w.length > 1) || detect(first, sendings(facts)).sendings.length > 0) return first
+  if (!ways.some((w) => w.length > 1) || detect(first, formats).sendings.length > 0) return first
   return by(1)
 }
 
@@ -285,30 +307,79 @@ function BitsByHand({ onBits }: { onBits: (bits: Bits) => void }) {
   )
 }
 
-/** The setting that would read it, given to this reader, and to others of its type where somebody wants that. */
+/** How it would be set: what is made for it, and for which readers. */
+interface Making {
+  name: string
+  keeps: string
+  all: boolean
+}
+
+/** What its cards are kept as, the name of what has to be made, and the other readers of its type. */
+function HowSet({
+  place,
+  sending,
+  made,
+  making,
+  onChange,
+}: {
+  place: EnrolmentPlace
+  sending: Sending
+  made: boolean
+  making: Making
+  onChange: (making: Making) => void
+}) {
+  const facts = useFacts()
+  const like = readersLike(facts, sheetsFor(facts), place)
+  const choices = keptChoices(sending)
+  if (choices.length < 2 && !made && like.length === 0) return null
+  return (
+    <Sheet title="How it is set">
+      {choices.length > 1 ? (
+        <Pick
+          label="Its cards are kept as"
+          value={making.keeps}
+          options={choices.map((k) => ({ value: k, label: formatName(k) }))}
+          onChange={(keeps) => onChange({ ...making, keeps })}
+        />
+      ) : null}
+      {made ? (
+        <Field
+          label="Name of this card format"
+          value={making.name}
+          onChange={(name) => onChange({ ...making, name })}
+        />
+      ) : null}
+      {like.length > 0 ? (
+        <Tick
+          label={`Also the other ${like.length} readers of its type`}
+          on={making.all}
+          onPress={() => onChange({ ...making, all: !making.all })}
+        />
+      ) : null}
+    </Sheet>
+  )
+}
+
+/** The one action: the reader is set, loaded, or proved. */
 function SetBar({
   place,
   reader,
-  sending,
+  setting,
+  all,
   certain,
+  onWrong,
 }: {
   place: EnrolmentPlace
   reader: Part
-  sending: Sending
+  setting: Setting
+  all: boolean
   certain: boolean
+  onWrong: (says: string) => void
 }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
-  const [name, setName] = useState(`${sending.format.bits} bits at ${place.door.ref}`)
-  const [chosen, setKeeps] = useState('')
-  const [all, setAll] = useState(false)
-  const [wrong, setWrong] = useState('')
   const like = readersLike(facts, sheetsFor(facts), place)
-  const choices = keptChoices(sending)
-  const keeps = choices.includes(chosen) ? chosen : keptBest(facts, sending)
-  const setting = settingFor(facts, sending, name, keeps)
   const controller = facts.controller[place.door.placement?.controller ?? '']
-  if (!setting) return null
   if (isSetSo(reader, setting))
     return controller && !isHeld(facts, place.door, controller.id) ? (
       <Action label={`${reader.id} is set so. Load it`} aside={controller.ref} onPress={() => router.push('/load')} />
@@ -322,30 +393,15 @@ function SetBar({
   const set = () => {
     const readers = [place, ...(all ? like : [])].map((p) => ({ door: p.door.id, part: p.part }))
     return send('readers.set', { readers, ...setting })
-      .then(() => setWrong(''))
-      .catch((e: unknown) => setWrong(saysOf(e)))
+      .then(() => onWrong(''))
+      .catch((e: unknown) => onWrong(saysOf(e)))
   }
   return (
-    <View style={{ gap: 8 }}>
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {choices.length > 1 ? (
-        <Pick
-          label="Its cards are kept as"
-          value={keeps}
-          options={choices.map((k) => ({ value: k, label: formatName(k) }))}
-          onChange={setKeeps}
-        />
-      ) : null}
-      {setting.own ? <Field label="Name of this card format" value={name} onChange={setName} /> : null}
-      {like.length > 0 ? (
-        <Tick label={`Also the other ${like.length} readers of its type`} on={all} onPress={() => setAll(!all)} />
-      ) : null}
-      <Action
-        label={`Set ${all ? `${like.length + 1} readers` : reader.id} so`}
-        {...(certain ? {} : { aside: 'likely, not certain' })}
-        onPress={set}
-      />
-    </View>
+    <Action
+      label={`Set ${all ? `${like.length + 1} readers` : reader.id} so`}
+      {...(certain ? {} : { aside: 'likely, not certain' })}
+      onPress={set}
+    />
   )
 }
 
