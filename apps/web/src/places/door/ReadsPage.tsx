@@ -163,7 +163,8 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
         <Notice tone="slate">{`${counted(kept.length - cards.length, 'card')} of another length left aside.`}</Notice>
       ) : null}
       {sending && mendWords(sending) ? <Notice tone="madder">{mendWords(sending)}</Notice> : null}
-      {cards.map((card, i) => (
+      {/* The card that was shown last is the one at hand. */}
+      {[...cards.entries()].reverse().map(([i, card]) => (
         <OneCard
           key={card.key}
           n={i + 1}
