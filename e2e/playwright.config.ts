@@ -2,8 +2,8 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { defineConfig } from '@playwright/test'
+import { base, port } from './site'
 
-const port = 4390
 // Made once: the configuration is read again by each worker.
 process.env['E2E_DATA'] ??= mkdtempSync(join(tmpdir(), 'rauta-e2e-'))
 
@@ -19,9 +19,9 @@ export default defineConfig({
     ['list'],
     ['json', { outputFile: process.env['PLAYWRIGHT_JSON_OUTPUT_NAME'] ?? '../test-results-journeys.json' }],
   ],
-  outputDir: '../test-results',
+  outputDir: `../test-results/${port}`,
   use: {
-    baseURL: `http://127.0.0.1:${port}`,
+    baseURL: base,
     viewport: { width: 390, height: 844 },
     acceptDownloads: true,
     launchOptions: {

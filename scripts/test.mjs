@@ -130,13 +130,26 @@ const web = unitTests('Unit tests of the web application', 'web', ['-c', 'apps/w
 await unitTests('Unit tests of the core', 'core', ['--selectProjects', 'core'])
 await web
 await unitTests('Unit tests of the server', 'server', ['--selectProjects', 'server'], { workers: 2 })
-const journeys = join(root, 'test-results-journeys.json')
-await counted('Journeys', bin('playwright'), ['test', '-c', 'e2e/playwright.config.ts'], {
-  env: { PLAYWRIGHT_JSON_OUTPUT_NAME: journeys },
-  file: journeys,
-  minutes: longest.journeys,
-  read: (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected],
-})
+
+/** One half of the journeys, with a demo of its own: most of their time is waiting too. */
+function journeys(half, port, { aside = false } = {}) {
+  const file = join(root, `test-results-journeys-${half}.json`)
+  return counted(
+    `Journeys, half ${half}`,
+    bin('playwright'),
+    ['test', '-c', 'e2e/playwright.config.ts', `--shard=${half}/2`],
+    {
+      env: { PLAYWRIGHT_JSON_OUTPUT_NAME: file, E2E_PORT: String(port) },
+      file,
+      minutes: longest.journeys,
+      aside,
+      read: (r) => [r.stats.expected + r.stats.flaky, r.stats.unexpected],
+    },
+  )
+}
+const second = journeys(2, 4400, { aside: true })
+await journeys(1, 4390)
+await second
 
 console.log(`\n${Math.round((Date.now() - began) / 1000)} s after install and export`)
 console.log(`${passed} passed, ${failed} failed`)

@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test'
-import { hands, rigBase, signIn } from './helpers'
+import { rigBase } from '../site'
+import { hands, signIn } from './helpers'
 
 test('a device that holds an old job is counted, agreed to, erased, addressed and loaded', async ({ page }) => {
   await signIn(page)

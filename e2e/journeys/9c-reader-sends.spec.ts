@@ -54,7 +54,7 @@ test('fields that nobody knew are found from what is printed, named, and their c
   page,
 }) => {
   await signIn(page)
-  await page.goto('/doors/T-02/reads?part=R1')
+  await page.goto('/doors/Q-04/reads?part=R1')
   // 40 bits: six zeros, facility 61 in 10, number in 20, four ones. Invented.
   const bits = (number: number) =>
     `000000${(61).toString(2).padStart(10, '0')}${number.toString(2).padStart(20, '0')}1111`
@@ -74,5 +74,5 @@ test('fields that nobody knew are found from what is printed, named, and their c
   await expect(page.getByText(/The number of Cash room, 40 bits lies outside its 40 bits/)).toBeVisible()
   await page.getByRole('textbox', { name: 'Number, last bit' }).fill('36')
   await page.getByRole('button', { name: 'Take Cash room, 40 bits out' }).click()
-  await expect(page.getByText(/R1 of T-02 read it\. Set them otherwise first\./)).toBeVisible()
+  await expect(page.getByText(/R1 of Q-04 read it\. Set them otherwise first\./)).toBeVisible()
 })

@@ -1,6 +1,6 @@
 import { expect, type APIRequestContext, type Browser, type Page } from '@playwright/test'
+import { base, rigBase } from '../site'
 
-export const rigBase = 'http://127.0.0.1:4391'
 export type Hand = Record<string, unknown>
 
 /** The hands of the rig, as its page plays them. */
@@ -23,7 +23,7 @@ export async function signIn(page: Page, name = 'vesa'): Promise<void> {
 
 /** A second person on a device of their own. */
 export async function anotherPage(browser: Browser, name: string): Promise<Page> {
-  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: 'http://127.0.0.1:4390' })
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 }, baseURL: base })
   const page = await context.newPage()
   await signIn(page, name)
   return page

@@ -14,7 +14,7 @@ export const readerMutants: readonly Mutant[] = [
   {
     name: 'readers: certain of a facility that nobody told',
     file: `${core}/cards/detection.ts`,
-    find: 'if (format.facility && !shown.some((s) => tellsFacility(s, first)))',
+    find: 'if (!shown.some((s) => tellsAll(s, first)))',
     put: 'if (false)',
     tests: 'core/test/detection',
   },
@@ -28,8 +28,8 @@ export const readerMutants: readonly Mutant[] = [
   {
     name: 'readers: parity is not looked at',
     file: `${core}/cards/detection.ts`,
-    find: 'if (!read?.parity) return []\n    const { parity: _sound, ...card } = read\n    if (printed && !isPrinted',
-    put: 'if (!read) return []\n    const { parity: _sound, ...card } = read\n    if (printed && !isPrinted',
+    find: 'if (!read?.parity) return []',
+    put: 'if (!read) return []',
     tests: 'core/test/detection',
   },
   {

@@ -13,7 +13,8 @@ import {
   formatLimitFindings,
   readerOrders,
   scriptFor,
-  strangeRead,
+  isSetTo,
+  printedOn,
   testDigest,
   type DeviceSheet,
   type OwnFormat,
@@ -28,7 +29,9 @@ import {
   sendingOf,
   sendings,
   settingFor,
+  type Printed,
   type Sending,
+  vouchedFor,
 } from '@rauta/core'
 import { Refusal } from '../src'
 import { event, sheets, smallJob, type World } from './world'
@@ -314,14 +317,16 @@ describe('the order of a reader’s bits', () => {
     ).toMatch(/^own\./)
   })
   it('a read that comes in another order names the setting that would mend it', () => {
-    const bits = turned(cardBits(known), 'bitsReversed')
-    const told = (reads: object) => strangeRead(bits, reads, sentFormats, () => 'the card of Vera').setting
-    expect(told({})).toEqual({ format: 'wiegand26', order: 'bitsReversed' })
-    expect(told({ order: 'bitsReversed' })).toBeNull()
-    const exchanged = turned(cardBits(known), 'linesExchanged')
-    expect(
-      strangeRead(exchanged, {}, sentFormats, (r) => (r.order === 'linesExchanged' ? 'hers' : null)).setting,
-    ).toBeNull()
+    const w = jobOn('controller-4')
+    const settingOf = (bits: Bits) => {
+      const [sending] = detect([{ bits, printed: printedOn(known) }], sentFormats).sendings
+      return sending ? settingFor(w.facts, sending, 'X', keptBest(w.facts, sending)) : undefined
+    }
+    const setting = settingOf(turned(cardBits(known), 'bitsReversed'))
+    expect(setting).toEqual({ format: 'wiegand26', order: 'bitsReversed' })
+    expect(setting && isSetTo({ order: 'bitsReversed' }, setting)).toBe(true)
+    expect(setting && isSetTo({}, setting)).toBe(false)
+    expect(settingOf(turned(cardBits(known), 'linesExchanged'))).toBeNull()
   })
 })
 
@@ -344,6 +349,30 @@ describe('from what was found out to a setting', () => {
     w.do('readers.set', { readers: [{ door: 'D-01', part: 'R1' }], ...setting })
     const reader = w.door().parts.find((p) => p.id === 'R1')
     expect(cardSent(sendingOf(w.facts, reader?.format), reader?.order, bitsOf34)).toEqual({ facility: 5, number: 77 })
+  })
+  it('a card that was only heard there forbids nothing; one that somebody carries or speaks for does', () => {
+    // A facility of 300 does not fit 26 bits.
+    const other = cardBits({ format: 'wiegand34', facility: 300, number: 78 })
+    const both = (printed: Printed | null) => {
+      const shown = [
+        { bits: other, printed },
+        { bits: bitsOf34, printed: { facility: 5, number: 77n } },
+      ]
+      return vouchedFor(w.facts, detect(shown, sendings(w.facts)).sendings[0] as Sending, shown)
+    }
+    expect(keptChoices(both(null))).toContain('wiegand26')
+    expect(keptBest(w.facts, both(null))).toBe('wiegand26')
+    expect(keptChoices(both({ facility: 300, number: 78n }))).not.toContain('wiegand26')
+    const holder = w.facts.person['p']
+    const [card] = holder?.cards ?? []
+    if (!holder || !card) throw new Error('nobody')
+    const carried = {
+      ...holder,
+      cards: [...holder.cards, { ...card, id: 'second', format: 'wiegand34', facility: 300, number: 78 }],
+    }
+    w.do('person.put', { ...carried, knew: holder.cards.map((c) => c.id) })
+    expect(keptChoices(both(null))).not.toContain('wiegand26')
+    w.do('person.put', { ...holder, knew: carried.cards.map((c) => c.id) })
   })
   it('a format that is made already is not made again, and one that nobody’s cards speak for is taken as it is', () => {
     expect(settingFor(w.facts, found(w.facts), 'Any name', 'wiegand26')).toEqual({

@@ -4,12 +4,12 @@ import {
   cardSent,
   detect,
   ownFormatFault,
+  printedOn,
   readerOrders,
   readSent,
   sentAs,
   sentFormats,
   storedOf,
-  tellsApart,
   type BitOrder,
   type Bits,
   type CardFormat,
@@ -19,6 +19,7 @@ import {
   type Printed,
   type Sending,
   type Shown,
+  type StoredCard,
 } from '../src'
 import { encode26 } from './wiegand26'
 
@@ -89,6 +90,23 @@ const asStored = (card: CardNumber) => ({
   number: card.facility === null ? 0 : Number(card.number),
   ...(card.facility === null ? { serial: card.number.toString(16) } : {}),
 })
+
+/** Whether what the reader would send for a card by one way of sending is read as the same number by none of the others. */
+function tellsApart(sendings: readonly Sending[], card: StoredCard): boolean {
+  const carried = printedOn(card)
+  return sendings.every((by) => {
+    if (!canTurn(by.format, by.order) || carried.number >= 1n << BigInt(by.format.number.length)) return false
+    if (by.format.facility && card.facility >= 2 ** by.format.facility.length) return false
+    const bits = sentAs(by.format, by.order, {
+      facility: by.format.facility ? card.facility : null,
+      number: carried.number,
+    })
+    return sendings.every((other) => {
+      const read = other === by ? null : readSent(other.format, other.order, bits)
+      return !read?.parity || read.number !== carried.number
+    })
+  })
+}
 
 /** Shows a card, does what is asked for, at most three times. */
 function inThree(truth: Truth): { reads: number; found: Detection } {
@@ -262,6 +280,16 @@ describe('how a reader sends, from what it sent and what is printed', () => {
     expect(cardSent(format, undefined, sentAs(format, 'asSent', card))).toEqual({ facility: 161, number: 44_170 })
     expect(cardSent(format, 'sideways', sentAs(format, 'asSent', card))).toBeNull()
     expect(cardSent(undefined, undefined, wrong)).toBeNull()
+  })
+
+  it('a part of a longer format is never certain: nobody knows what the bits before it say', () => {
+    const card = { facility: 161, number: 44_170n }
+    const data = sentAs(known[0] as CardFormat, 'bytesReversed', card).slice(1, 25)
+    const before: Bits = [1, 0, 1, 1, 0, 0, 1, 0, 1, 1, 1, 0, 1, 0, 0, 1]
+    expect(detect([{ bits: [...before, ...data], printed: card }], sentFormats)).toMatchObject({
+      state: 'likely',
+      sendings: [{ by: 'cut', order: 'bytesReversed', cards: [card] }],
+    })
   })
 
   it('a small number is no evidence: another card is asked for', () => {

@@ -15,15 +15,9 @@ const roleWords: Readonly<Record<BitRole, string>> = {
 }
 
 /** The bits that came as a punched tape: a hole is a 1. Under them which are the facility, the number and the parity. */
-export function PunchedTape({ bits, sending }: { bits: Bits; sending: Sending | undefined }) {
+export function PunchedTape({ bits, sending }: { bits: Bits; sending: Pick<Sending, 'format' | 'order'> | undefined }) {
   const ground = useGround()
   const roles = sending ? bitRoles(sending.format, sending.order) : bits.map((): BitRole => 'other')
-  const colours: Readonly<Record<BitRole, string>> = {
-    facility: ground.slate,
-    number: ground.oxide,
-    parity: ground.quiet,
-    other: 'transparent',
-  }
   const count = Math.ceil(bits.length / mostPerRow)
   const perRow = Math.ceil(bits.length / count)
   // As large as a phone's width lets it be, so that it reads at arm's length.
@@ -50,23 +44,9 @@ export function PunchedTape({ bits, sending }: { bits: Bits; sending: Sending | 
                 fill={bit ? ground.ink : ground.quiet}
               />
             ))}
-            {part.map((_, i) => {
-              const role = roles[start + i] ?? 'other'
-              return role === 'parity' ? (
-                <Circle key={`r${i}`} cx={i * cell + cell / 2} cy={23} r={2} fill={colours.parity} />
-              ) : (
-                <Line
-                  key={`r${i}`}
-                  x1={i * cell}
-                  x2={(i + 1) * cell}
-                  y1={23}
-                  y2={23}
-                  stroke={colours[role]}
-                  strokeWidth={4}
-                  {...(role === 'facility' ? { strokeDasharray: '3 2' } : {})}
-                />
-              )
-            })}
+            {part.map((_, i) => (
+              <RoleMark key={`r${i}`} role={roles[start + i] ?? 'other'} x={i * cell} y={23} width={cell} />
+            ))}
           </Svg>
         )
       })}
@@ -77,19 +57,7 @@ export function PunchedTape({ bits, sending }: { bits: Bits; sending: Sending | 
             .map((role) => (
               <View key={role} style={{ flexDirection: 'row', gap: 6, alignItems: 'center' }}>
                 <Svg width={18} height={6}>
-                  {role === 'parity' ? (
-                    <Circle cx={9} cy={3} r={2} fill={colours.parity} />
-                  ) : (
-                    <Line
-                      x1={0}
-                      x2={18}
-                      y1={3}
-                      y2={3}
-                      stroke={colours[role]}
-                      strokeWidth={4}
-                      {...(role === 'facility' ? { strokeDasharray: '3 2' } : {})}
-                    />
-                  )}
+                  <RoleMark role={role} x={0} y={3} width={18} />
                 </Svg>
                 <T size={13} tone="quiet">
                   {roleWords[role]}
@@ -99,6 +67,25 @@ export function PunchedTape({ bits, sending }: { bits: Bits; sending: Sending | 
         </View>
       ) : null}
     </View>
+  )
+}
+
+/** What a bit is, drawn under it: a dot, a whole line, or a broken one; nothing under what is not read. */
+function RoleMark({ role, x, y, width }: { role: BitRole; x: number; y: number; width: number }) {
+  const ground = useGround()
+  if (role === 'other') return null
+  if (role === 'parity') return <Circle cx={x + width / 2} cy={y} r={2} fill={ground.quiet} />
+  const facility = role === 'facility'
+  return (
+    <Line
+      x1={x}
+      x2={x + width}
+      y1={y}
+      y2={y}
+      stroke={facility ? ground.slate : ground.oxide}
+      strokeWidth={4}
+      {...(facility ? { strokeDasharray: '3 2' } : {})}
+    />
   )
 }
 

@@ -1,22 +1,21 @@
 import {
   accessPlaces,
   all,
-  byRef,
   drop,
   keptFormats,
   mostBits,
-  orderNames,
   ownFormatFault,
   put,
   readerOrders,
-  sendingName,
+  readersSetTo,
+  readsWords,
   sendingOf,
   usualFormat,
   type Door,
   type Facts,
   type OwnFormat,
   type Part,
-  type ReaderOrder,
+  type Reads,
   type Sheets,
 } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
@@ -57,19 +56,13 @@ export const cardFormatPut = defineCommand<OwnFormat>()({
   words: (f, p) => `${f.cardFormat[p.id] ? 'Changed' : 'New'} card format ${p.name}`,
 })
 
-/** Readers that are set to a format: `R1 of D-01`. */
-const readersOf = (facts: Facts, format: string): string[] =>
-  all(facts, 'door')
-    .sort(byRef)
-    .flatMap((door) => door.parts.filter((p) => p.format === format).map((p) => `${p.id} of ${door.ref}`))
-
 export const cardFormatRemove = defineCommand<{ id: string }>()({
   name: 'cardFormat.remove',
   roles: everyFitter,
   schema: object({ id }),
   apply(facts, p) {
     const format = existing(facts.cardFormat[p.id], 'card format', p.id)
-    const readers = readersOf(facts, p.id)
+    const readers = readersSetTo(facts, p.id).map(({ door, part }) => `${part.id} of ${door.ref}`)
     if (readers.length)
       throw new Refusal(
         `${format.name} stays: ${readers.slice(0, 5).join(', ')}${readers.length > 5 ? ` and ${readers.length - 5} more` : ''} read it. Set them otherwise first.`,
@@ -80,14 +73,12 @@ export const cardFormatRemove = defineCommand<{ id: string }>()({
   words: (f, p) => `Removed card format ${f.cardFormat[p.id]?.name ?? p.id}`,
 })
 
-interface Set {
-  format: string
-  order?: ReaderOrder
-}
+/** What a reader is set to. */
+type SetTo = Reads & { format: string }
 const setting = { format: { type: 'string', maxLength: 40 }, order: { enum: readerOrders } } as const
 
 /** A door with one of its readers set so; what is usual is not written down. */
-function withReader(door: Door, part: string, { format, order = 'asSent' }: Set, sheets: Sheets): Door {
+function withReader(door: Door, part: string, { format, order = 'asSent' }: SetTo, sheets: Sheets): Door {
   const reader = existing(
     door.parts.find((x) => x.id === part),
     `part of ${door.ref}`,
@@ -107,11 +98,8 @@ function withReader(door: Door, part: string, { format, order = 'asSent' }: Set,
 const checkFormat = (facts: Facts, format: string) => {
   if (!sendingOf(facts, format)) throw new Refusal(`There is no card format ${format}.`, 'format')
 }
-const setWords = (facts: Facts, { format, order = 'asSent' }: Set) =>
-  `${sendingName(facts, format)}${order === 'asSent' ? '' : `, ${orderNames[order]}`}`
-
 /** How one reader's bits are read; an order that is not said is as sent. */
-export const partFormat = defineCommand<{ door: string; part: string } & Set>()({
+export const partFormat = defineCommand<{ door: string; part: string } & SetTo>()({
   name: 'part.format',
   roles: everyFitter,
   schema: object({ door: id, part: id, ...setting }, ['order']),
@@ -120,13 +108,13 @@ export const partFormat = defineCommand<{ door: string; part: string } & Set>()(
     checkFormat(facts, p.format)
     return [put(facts, 'door', withReader(door, p.part, p, sheets))]
   },
-  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${setWords(f, p)}`,
+  words: (f, p) => `${p.part} of ${f.door[p.door]?.ref ?? p.door} reads ${readsWords(f, p)}`,
 })
 
 const mostReaders = 500
 
 /** Several readers at once, also to a format that is made with it. */
-export const readersSet = defineCommand<{ readers: { door: string; part: string }[]; own?: OwnFormat } & Set>()({
+export const readersSet = defineCommand<{ readers: { door: string; part: string }[]; own?: OwnFormat } & SetTo>()({
   name: 'readers.set',
   roles: everyFitter,
   schema: object(
@@ -154,12 +142,11 @@ export const readersSet = defineCommand<{ readers: { door: string; part: string 
   },
   words(f, p) {
     const [first] = p.readers
-    const name = p.own?.name ?? sendingName(f, p.format)
-    const order = p.order && p.order !== 'asSent' ? `, ${orderNames[p.order]}` : ''
     const which =
       p.readers.length === 1 && first
         ? `${first.part} of ${f.door[first.door]?.ref ?? first.door} reads`
         : `${p.readers.length} readers read`
-    return `${which} ${name}${order}`
+    const known = p.own ? { ...f, cardFormat: { ...f.cardFormat, [p.own.id]: p.own } } : f
+    return `${which} ${readsWords(known, p)}`
   },
 })

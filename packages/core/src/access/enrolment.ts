@@ -84,13 +84,12 @@ const isRead = (e: DeviceEvent): boolean => (e.kind === 'granted' || e.kind === 
 
 /** What a reader sent since a moment, the newest first. @param since server time of receipt, ms: what came then or before is left out */
 export function readIn(facts: Facts, { door, part }: EnrolmentPlace, since: number): ReadIn[] {
-  const { format, order } = door.parts.find((p) => p.id === part) ?? {}
-  const reads = { ...(format ? { format } : {}), ...(order ? { order } : {}) }
+  const reader = door.parts.find((p) => p.id === part)
   return all(facts, 'event')
     .filter((e) => e.door === door.id && e.reader === part && e.received > since && isRead(e))
     .sort((a, b) => b.received - a.received || b.seq - a.seq)
     .map((e): ReadIn => {
-      const card = e.card ? cardFromData(keptAs(facts, format), e.card) : null
+      const card = e.card ? cardFromData(keptAs(facts, reader?.format), e.card) : null
       if (card) return { id: e.id, at: e.at, card, choices: [], says: '' }
       const bits = bitsOfText(e.bits ?? '')
       return {
@@ -99,7 +98,7 @@ export function readIn(facts: Facts, { door, part }: EnrolmentPlace, since: numb
         card: null,
         choices: choicesOf(e.bits ?? '', sendings(facts)),
         says: bits
-          ? strangeReadWords(bits, reads, sendings(facts), (r) => holderOf(facts, r))
+          ? strangeReadWords(bits, reader ?? {}, sendings(facts), (r) => holderOf(facts, r))
           : 'The controller told no number.',
       }
     })

@@ -1,6 +1,6 @@
 import { bitsOfText } from '../cards/card'
-import type { Sending } from '../cards/detection'
-import type { Bits } from '../cards/formats'
+import type { Sending, Shown } from '../cards/detection'
+import { cardFormats, type Bits, type CardNumber } from '../cards/formats'
 import { storedOf } from '../cards/sending'
 import { keptChoices } from '../cards/settingFor'
 import { accessPlaces } from '../doors/accesspoints'
@@ -43,16 +43,24 @@ export function readersLike(facts: Facts, sheets: Sheets, { door, part }: Enrolm
     )
 }
 
+const isHeld = (facts: Facts, { format }: Sending, card: CardNumber, keeps: string): boolean => {
+  const stored = storedOf({ ...format, keeps }, card)
+  return !!stored && holdingOf(facts, stored).of !== 'nobody'
+}
+
+/** The same with only the cards that somebody carries or says what stands on: another that was just heard there forbids nothing. @param shown the cards it is from, in their order */
+export const vouchedFor = (facts: Facts, sending: Sending, shown: readonly Shown[]): Sending => ({
+  ...sending,
+  cards: sending.cards.filter(
+    (card, i) => !!shown[i]?.printed || cardFormats.some((kept) => isHeld(facts, sending, card, kept.id)),
+  ),
+})
+
 /** What cards that are read so are best kept as: as somebody's card is kept already that was shown, else as the format says itself, else the narrowest. */
 export function keptBest(facts: Facts, sending: Sending): string {
   const choices = keptChoices(sending)
   const { format, cards, by } = sending
-  const held = choices.find((keeps) =>
-    cards.some((card) => {
-      const stored = storedOf({ ...format, keeps }, card)
-      return stored && holdingOf(facts, stored).of !== 'nobody'
-    }),
-  )
+  const held = choices.find((keeps) => cards.some((card) => isHeld(facts, sending, card, keeps)))
   const own = by === 'known' ? (format.keeps ?? format.id) : ''
   return held ?? (choices.includes(own) ? own : (choices[0] ?? ''))
 }

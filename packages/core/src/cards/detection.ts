@@ -1,8 +1,6 @@
-import type { StoredCard } from './card'
 import { stands, type Printed } from './detective'
 import { withoutParity, type BitRun, type Bits, type CardFormat, type CardNumber } from './formats'
-import { bitOrders, lineOrder, readSent, sentAs, type BitOrder } from './orders'
-import { storedOf } from './sending'
+import { bitOrders, isOfBytes, lineOrder, readSent, type BitOrder } from './orders'
 
 /** A card that was shown to a reader: what arrived, and what stands on it. */
 export interface Shown {
@@ -90,16 +88,17 @@ function judged(shown: readonly Shown[], all: Sending[]): Detection {
   // Widths that no card has filled yet can't be known; where the number ends is.
   if (by === 'found' && fewest < format.number.length)
     return likely({ ask: 'above', number: (1n << BigInt(fewest)) - 1n })
-  if (format.facility && !shown.some((s) => tellsFacility(s, first))) return likely({ ask: 'facility' })
-  const filled = shown.some((s) => tellsFacility(s, first))
-  if (!filled) return likely({ ask: 'above', number: (1n << BigInt(format.number.length - 1)) - 1n })
+  if (!shown.some((s) => tellsAll(s, first)))
+    return likely(
+      format.facility ? { ask: 'facility' } : { ask: 'above', number: (1n << BigInt(format.number.length - 1)) - 1n },
+    )
   if (others.length > 0 || by === 'found' || by === 'cut' || evidence(shown, first) < enoughEvidence)
     return likely({ ask: 'another' })
   return { state: 'certain', sendings: [first], next: null, odd: null }
 }
 
-/** Whether what is printed says the facility too, by itself or as one number that fills all its bits. */
-const tellsFacility = ({ printed }: Shown, { format, by }: Sending): boolean =>
+/** Whether what is printed speaks for all the bits: it says the facility too, or is one number that fills them. */
+const tellsAll = ({ printed }: Shown, { format, by }: Sending): boolean =>
   !!printed && (printed.facility !== null || by === 'short' || bitLength(printed.number) === widthOf(format))
 
 const widthOf = ({ facility, number }: CardFormat): number => (facility?.length ?? 0) + number.length
@@ -109,7 +108,7 @@ function evidence(shown: readonly Shown[], sending: Sending): number {
   const told = new Map(shown.filter((s) => s.printed).map((s) => [String(s.printed?.number), s]))
   const { facility, number } = sending.format
   const facilityBits = facility?.length ?? 0
-  return [...told.values()].reduce((sum, s) => sum + number.length + (tellsFacility(s, sending) ? facilityBits : 0), 0)
+  return [...told.values()].reduce((sum, s) => sum + number.length + (tellsAll(s, sending) ? facilityBits : 0), 0)
 }
 
 const bitLength = (n: bigint): number => (n === 0n ? 0 : n.toString(2).length)
@@ -137,11 +136,11 @@ function consistent(shown: readonly Shown[], formats: readonly CardFormat[]): Se
   const lone = shown.some(({ printed }) => printed?.facility === null)
   // One number alone is a format's without a facility before it is the whole of one that has one.
   const inOrder = [...formats].sort((a, b) => (lone ? Number(!!a.facility) - Number(!!b.facility) : 0))
-  const known = inOrder.flatMap((format) => bitOrders.flatMap((order) => whole(shown, format, order, 'known')))
+  const known = inOrder.flatMap((format) => bitOrders.flatMap((order) => whole(shown, { format, order, by: 'known' })))
   if (!shown.some((s) => s.printed)) return known
   const count = shown[0]?.bits.length ?? 0
   const cut = formats.flatMap((format) =>
-    cutOf(format, count).flatMap((f) => bitOrders.flatMap((order) => whole(shown, f, order, 'cut'))),
+    cutOf(format, count).flatMap((f) => bitOrders.flatMap((order) => whole(shown, { format: f, order, by: 'cut' }))),
   )
   // Whole is likelier than cut short.
   const short = known.length ? [] : formats.flatMap((format) => shortOf(shown, format))
@@ -153,18 +152,26 @@ function consistent(shown: readonly Shown[], formats: readonly CardFormat[]): Se
   )
 }
 
-/** A format as it stands, where it reads all cards with sound parity as they are printed. */
-function whole(shown: readonly Shown[], format: CardFormat, order: BitOrder, by: Sending['by']): Sending[] {
+/** A format in an order, where it reads every card with sound parity, and each that is printed says what `fits`. */
+function reads(
+  shown: readonly Shown[],
+  sending: Omit<Sending, 'cards'>,
+  fits: (card: CardNumber, printed: Printed) => boolean,
+): Sending[] {
   const cards: CardNumber[] = []
   for (const { bits, printed } of shown) {
-    const read = readSent(format, order, bits)
+    const read = readSent(sending.format, sending.order, bits)
     if (!read?.parity) return []
     const { parity: _sound, ...card } = read
-    if (printed && !isPrinted(card, printed, format)) return []
+    if (printed && !fits(card, printed)) return []
     cards.push(card)
   }
-  return [{ format, order, by, cards }]
+  return [{ ...sending, cards }]
 }
+
+/** Every card as it is printed. */
+const whole = (shown: readonly Shown[], sending: Omit<Sending, 'cards'>): Sending[] =>
+  reads(shown, sending, (card, printed) => isPrinted(card, printed, sending.format))
 
 /** A number alone may be the whole of what a card carries, facility before number. */
 const isPrinted = (card: CardNumber, printed: Printed, format: CardFormat): boolean =>
@@ -190,20 +197,12 @@ function cutOf(format: CardFormat, count: number): CardFormat[] {
 const moved = (run: BitRun, by: number): BitRun => ({ from: run.from + by, length: run.length })
 
 /** A format that holds fewer bits than the printed number has: its last bits, or those of its bytes turned round. */
-function shortOf(shown: readonly Shown[], format: CardFormat): Sending[] {
-  const { facility } = format
-  if (!facility || !shown.some((s) => s.printed)) return []
-  const bits = facility.length + format.number.length
-  const cards: CardNumber[] = []
-  for (const { bits: came, printed } of shown) {
-    const read = readSent(format, 'asSent', came)
-    if (!read?.parity) return []
-    const { parity: _sound, ...card } = read
-    if (printed && !isEndOf(valueOf(card, format), bits, printed)) return []
-    cards.push(card)
-  }
-  return [{ format, order: 'asSent', by: 'short', cards }]
-}
+const shortOf = (shown: readonly Shown[], format: CardFormat): Sending[] =>
+  format.facility
+    ? reads(shown, { format, order: 'asSent', by: 'short' }, (card, printed) =>
+        isEndOf(valueOf(card, format), widthOf(format), printed),
+      )
+    : []
 function isEndOf(value: bigint, bits: number, printed: Printed): boolean {
   const long = printed.facility === null ? printed.number : (BigInt(printed.facility) << 16n) | printed.number
   if (bitLength(long) <= bits) return false
@@ -241,10 +240,8 @@ function widest(bits: Bits, end: number, value: bigint, fewest: number): number 
 /** From what is printed alone: where it stands in what arrived. */
 function foundIn(shown: readonly Shown[], order: BitOrder): Sending[] {
   const count = shown[0]?.bits.length ?? 0
-  const layouts = order === 'bytesReversed' || order === 'bytesMirrored' ? inBytes(count) : inLine(shown, order, count)
-  return layouts.flatMap(({ format, fewest }): Sending[] =>
-    whole(shown, format, order, 'found').map((s) => (fewest === undefined ? s : { ...s, fewest })),
-  )
+  const layouts = isOfBytes(order) ? inBytes(count) : inLine(shown, order, count)
+  return layouts.flatMap((found) => whole(shown, { ...found, order, by: 'found' }))
 }
 
 interface Layout {
@@ -304,31 +301,3 @@ function beside(number: Place, facility: Place, count: number): Layout | null {
     closed ? numberBits : number.fewest,
   )
 }
-
-/**
- * Whether showing this card would tell ways of sending apart: what the reader would send for it by one of them, none of the others reads
- * as the same number. @param sendings at least two
- */
-export function tellsApart(sendings: readonly Sending[], card: StoredCard): boolean {
-  const carried = { facility: card.facility, number: card.serial ? BigInt(`0x${card.serial}`) : BigInt(card.number) }
-  return sendings.every((by) => {
-    const bits = bitsFor(by, carried)
-    if (!bits) return false
-    return sendings.every((other) => {
-      const read = other === by ? null : readSent(other.format, other.order, bits)
-      return !read?.parity || read.number !== carried.number
-    })
-  })
-}
-
-function bitsFor({ format, order }: Sending, { facility, number }: { facility: number; number: bigint }): Bits | null {
-  try {
-    return sentAs(format, order, { facility: format.facility ? facility : null, number })
-  } catch {
-    // A card that does not fit the format can't be what it sends.
-    return null
-  }
-}
-
-/** The card as it is kept, of one that was shown, or null where it does not fit. */
-export const cardOf = ({ format }: Sending, read: CardNumber): StoredCard | null => storedOf(format, read)

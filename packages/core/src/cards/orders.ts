@@ -13,12 +13,12 @@ import {
  * In which order the bits of a card are sent. The whole of what arrives may be turned round; or the bytes of the number alone, or the bits
  * within each of them: parity bits stand outside the bytes and are made over what is sent.
  */
-export const bitOrders = ['asSent', 'bitsReversed', 'bytesReversed', 'bytesMirrored', 'linesExchanged'] as const
-export type BitOrder = (typeof bitOrders)[number]
-
-/** Orders that a reader or its controller can be set to; exchanged data lines are mended at the cable. */
 export const readerOrders = ['asSent', 'bitsReversed', 'bytesReversed', 'bytesMirrored'] as const
 export type ReaderOrder = (typeof readerOrders)[number]
+
+/** Also one that no reader or controller can be set to: exchanged data lines are mended at the cable. */
+export const bitOrders = [...readerOrders, 'linesExchanged'] as const
+export type BitOrder = (typeof bitOrders)[number]
 
 export const isReaderOrder = (order: string): order is ReaderOrder => readerOrders.some((o) => o === order)
 
@@ -40,15 +40,18 @@ export function lineOrder(bits: Bits, order: BitOrder): Bits {
 }
 
 /** From the first bit of facility or number to the last of either. */
-export function dataRun({ facility, number }: CardFormat): BitRun {
+function dataRun({ facility, number }: CardFormat): BitRun {
   const from = Math.min(facility?.from ?? number.from, number.from)
   const to = Math.max(facility ? facility.from + facility.length : 0, number.from + number.length)
   return { from, length: to - from }
 }
 
+/** Whether an order is one of the bytes of the number alone. */
+export const isOfBytes = (order: BitOrder): boolean => order === 'bytesReversed' || order === 'bytesMirrored'
+
 /** Both ways as well. @returns null where the data are no whole bytes, or one alone */
 function dataOrder<T>(format: CardFormat, bits: readonly T[], order: BitOrder): readonly T[] | null {
-  if (order !== 'bytesReversed' && order !== 'bytesMirrored') return bits
+  if (!isOfBytes(order)) return bits
   const { from, length } = dataRun(format)
   if (length % 8 !== 0 || length < 16) return null
   const bytes = Array.from({ length: length / 8 }, (_, i) => bits.slice(from + i * 8, from + i * 8 + 8))

@@ -1,8 +1,10 @@
 import { all, type Facts } from '../job/facts'
 import { recordKind } from '../job/kind'
+import { byRef } from '../job/order'
+import type { Door, Part } from '../doors/door'
 import { formatOf, numberedCard, usualFormat, type StoredCard } from './card'
 import { cardFormats, formatFault, mostBits, sentFormats, type Bits, type CardFormat, type CardNumber } from './formats'
-import { isReaderOrder, readSent, type ReaderOrder } from './orders'
+import { isReaderOrder, orderNames, readSent, type ReaderOrder } from './orders'
 
 /** A way in which readers of this job send, told by bits, fields and parity. What its cards are kept as is a format that ships. */
 export interface OwnFormat extends CardFormat {
@@ -25,11 +27,17 @@ export const cardFormatKind = recordKind('cardFormat', {
     keeps: 'text',
   },
   touches: ({ id }, facts) => {
-    const doors = all(facts, 'door').filter((d) => d.parts.some((p) => p.format === id))
+    const doors = readersSetTo(facts, id).map((r) => r.door)
     const access = doors.flatMap((d) => d.placement?.controller ?? [])
     return { doors: doors.map((d) => d.id), access }
   },
 })
+
+/** Readers that are set to a format, by door. */
+export const readersSetTo = (facts: Facts, format: string): { door: Door; part: Part }[] =>
+  all(facts, 'door')
+    .sort(byRef)
+    .flatMap((door) => door.parts.filter((p) => p.format === format).map((part) => ({ door, part })))
 
 /** How a reader's bits are read. */
 export interface Reads {
@@ -46,6 +54,10 @@ export interface Setting {
   own?: OwnFormat
 }
 
+/** Whether a reader is set so already. */
+export const isSetTo = ({ format = usualFormat, order = 'asSent' }: Reads, to: Setting): boolean =>
+  !to.own && format === to.format && order === to.order
+
 const known = new WeakMap<Facts['cardFormat'], readonly CardFormat[]>()
 /** Every way of sending that the job knows: those that ship, and its own. */
 export function sendings(facts: Facts): readonly CardFormat[] {
@@ -59,6 +71,10 @@ export const sendingOf = (facts: Facts, id: string = usualFormat): CardFormat | 
 
 /** What a reader reads, in words; the id where there is none of that name. */
 export const sendingName = (facts: Facts, id: string = usualFormat): string => sendingOf(facts, id)?.name ?? id
+
+/** How a reader is set, in words: `26 bits, the bytes of the number the other way round`. */
+export const readsWords = (facts: Facts, { format, order = 'asSent' }: Reads): string =>
+  `${sendingName(facts, format)}${order === 'asSent' ? '' : `, ${orderNames[order]}`}`
 
 /** Id of the format that cards read so are kept as. */
 export const keptAs = (facts: Facts, id: string = usualFormat): string => sendingOf(facts, id)?.keeps ?? id

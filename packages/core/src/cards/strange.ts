@@ -1,8 +1,8 @@
 import { cardFromData, usualFormat, type StoredCard } from './card'
 import { likelyReading, readingName, readingsOf, type CardReading, type Printed } from './detective'
 import { cardFormats, type Bits, type CardFormat } from './formats'
-import { isReaderOrder, readSent, type BitOrder } from './orders'
-import type { Reads, Setting } from './sending'
+import { readSent, type BitOrder } from './orders'
+import type { Reads } from './sending'
 
 /** What to do about a number that comes in another order than it is printed in. */
 const mends: Readonly<Record<BitOrder, string>> = {
@@ -43,55 +43,34 @@ export function strangeCardWords(bits: Bits, awaited: string): string {
   return `A card nobody knows came: ${came}. It is not the card awaited, however it is read.`
 }
 
-/** What is told of a read that the controller could not place: words for a fitter, and the setting that would mend it. */
-export interface StrangeRead {
-  /** Empty where nothing is to be said beyond that it is unknown. */
-  says: string
-  setting: Setting | null
-}
-
 /**
+ * What a read that the controller could not place is, told for a fitter; empty where nothing is to be said beyond that it is unknown.
  * @param reads what the reader is set to
  * @param formats that the job knows
  * @param whose who has a card that such a reading names: `Somebody’s card`
  */
-export function strangeRead(
+export function strangeReadWords(
   bits: Bits,
   reads: Reads,
   formats: readonly CardFormat[],
   whose: (reading: CardReading) => string | null,
-): StrangeRead {
+): string {
   const format = reads.format ?? usualFormat
-  const told = (says: string, reading?: CardReading): StrangeRead => ({
-    says,
-    setting: reading ? settingOf(reading, reads) : null,
-  })
   const readings = readingsOf(bits, null, formats)
   for (const reading of readings) {
     const owner = whose(reading)
     // As it is set, whole and known, it would not have been strange.
-    if (owner) return told(`${reading.says} That is ${owner}. ${mendOf(reading, format)}`.trim(), reading)
+    if (owner) return `${reading.says} That is ${owner}. ${mendOf(reading, format)}`.trim()
   }
   const expected = formats.find((f) => f.id === format)
   const sound = readings.find((r) => r.order === 'asSent' && r.cut === 'none' && r.parity)
   if (expected && bits.length !== expected.bits)
-    return told(
-      `${bits.length} bits arrived, the reader is set to ${expected.name}${sound ? `; they read as card ${readingName(sound)}` : ''}.`,
-    )
-  if (!expected || readSent(expected, reads.order ?? 'asSent', bits)?.parity) return told('')
+    return `${bits.length} bits arrived, the reader is set to ${expected.name}${sound ? `; they read as card ${readingName(sound)}` : ''}.`
+  if (!expected || readSent(expected, reads.order ?? 'asSent', bits)?.parity) return ''
   const sounds = (order: BitOrder) =>
     readings.find((r) => r.cut === 'none' && r.parity && r.format === expected.id && r.order === order)
   // Exchanged leads are the commoner fault.
   const turned = sounds('linesExchanged') ?? sounds('bitsReversed')
   const otherwise = turned ? ` Otherwise: ${turned.says} ${mends[turned.order]}` : ''
-  return told(`${bits.length} bits arrived, and their parity is wrong.${otherwise}`)
+  return `${bits.length} bits arrived, and their parity is wrong.${otherwise}`
 }
-
-/** Null where it is no setting, or is set so already. */
-function settingOf({ cut, format, order }: CardReading, reads: Reads): Setting | null {
-  if (cut !== 'none' || !isReaderOrder(order)) return null
-  return format === (reads.format ?? usualFormat) && order === (reads.order ?? 'asSent') ? null : { format, order }
-}
-
-/** Only the words of it. */
-export const strangeReadWords = (...of: Parameters<typeof strangeRead>): string => strangeRead(...of).says

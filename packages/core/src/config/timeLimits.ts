@@ -2,6 +2,7 @@ import type { DeviceSheet } from '../devices/sheet'
 import { stop, type Finding } from '../job/finding'
 import { drawnDays } from '../time/drawing'
 import { periodOfLine } from '../time/schedule'
+import { oncePerConfig } from './oncePer'
 import { asObject, plainWords } from './parts/kind'
 import type { Config, Json } from './records'
 
@@ -16,13 +17,7 @@ export interface TimesWanted {
   specialDays: number
 }
 
-const counted = new WeakMap<Config, TimesWanted>()
-/** Counted once for a configuration: every door of the device asks. */
-export function timesWanted(wanted: Config): TimesWanted {
-  let found = counted.get(wanted)
-  if (!found) counted.set(wanted, (found = count(wanted)))
-  return found
-}
+export const timesWanted = oncePerConfig(count)
 
 const lines = (value: Json | undefined): string[] => (Array.isArray(value) ? value.map(plainWords) : [])
 

@@ -1,9 +1,9 @@
 import {
   bitsOfText,
   cardFromData,
+  formatOf,
   lineOrder,
   sentAs,
-  sentFormats,
   usualFormat,
   type Bits,
   type CardFormat,
@@ -26,11 +26,11 @@ export const sendsChoices: Readonly<Record<string, ReaderSends>> = {
   '34 bits, bytes turned': { ...withFormat('wiegand34'), order: 'bytesReversed' },
 }
 function withFormat(id: string): ReaderSends {
-  const format = sentFormats.find((f) => f.id === id)
+  const format = formatOf(id)
   return format ? { format } : {}
 }
 
-const usual = sentFormats.find((f) => f.id === usualFormat) as CardFormat
+const usual = formatOf() as CardFormat
 
 /**
  * What a reader sends for a card of the hands. The card is six hexadecimal digits, facility and number of 26 bits, which the reader writes

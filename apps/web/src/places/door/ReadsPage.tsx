@@ -7,20 +7,21 @@ import {
   detect,
   detectionWords,
   formatName,
+  isSetTo,
   keptBest,
   keptChoices,
   mendWords,
   nextStepWords,
-  orderNames,
   printedIn,
   readersLike,
   readingName,
   readsAt,
-  sendingName,
+  readsWords,
   sendingOf,
   sendings,
   sendingWords,
   settingFor,
+  vouchedFor,
   type Bits,
   type CardFormat,
   type Door,
@@ -110,16 +111,18 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
   const looked = cards.map((c) => `${c.key} ${typed[c.key] ?? ''}`).join('\n')
   // Worked out anew for other cards, other words or other formats; not for whatever else is heard meanwhile.
   // eslint-disable-next-line react-hooks/exhaustive-deps -- `looked` is all that the cards say
-  const found = useMemo(() => detect(shownAs(cards, typed, formats), formats), [looked, formats])
+  const shown = useMemo(() => shownAs(cards, typed, formats), [looked, formats])
+  const found = useMemo(() => detect(shown, formats), [shown, formats])
   const sending = found.sendings[picked] ?? found.sendings[0]
   const [wanted, setWanted] = useState<Partial<Making>>({})
   const [wrong, setWrong] = useState('')
-  const told = sending && cards.length > 0 && found.next?.ask !== 'printed' ? sending : null
+  const told = sending && cards.length > 0 && found.next?.ask !== 'printed' ? vouchedFor(facts, sending, shown) : null
   const making: Making = {
     name: wanted.name ?? `${cards[0]?.bits.length ?? 0} bits at ${door.ref}`,
     keeps: told ? (keptChoices(told).find((k) => k === wanted.keeps) ?? keptBest(facts, told)) : '',
     all: wanted.all ?? false,
   }
+  const like = readersLike(facts, sheetsFor(facts), place)
   const setting = told && settingFor(facts, told, making.name, making.keeps)
   const untold = marksFor(facts, door).plan.findings.find((f) => f.grade === 'stop' && f.at === reader.id)
   const anew = () => {
@@ -132,7 +135,7 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
     <Screen
       mono={door.ref}
       title={`What ${reader.id} sends`}
-      under={`Set to ${setWords(facts, reader)}`}
+      under={`Set to ${readsWords(facts, reader)}`}
       columns
       bar={
         setting && canFit(me) ? (
@@ -140,7 +143,7 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
             place={place}
             reader={reader}
             setting={setting}
-            all={making.all}
+            others={making.all ? like : []}
             certain={found.state === 'certain'}
             onWrong={setWrong}
           />
@@ -178,8 +181,8 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
           onOut={() => setOut([...out, card.key])}
         />
       ))}
-      {told && setting && !isSetSo(reader, setting) ? (
-        <HowSet place={place} sending={told} made={!!setting.own} making={making} onChange={setWanted} />
+      {told && setting && !isSetTo(reader, setting) ? (
+        <HowSet like={like.length} sending={told} made={!!setting.own} making={making} onChange={setWanted} />
       ) : null}
       {found.sendings.length > 1 ? (
         <Sheet title="It may be">
@@ -201,9 +204,6 @@ function Reads({ door, reader, choice }: { door: Door; reader: Part; choice: Rea
   )
 }
 const mostCards = 6
-
-const setWords = (facts: Facts, { format, order }: Part): string =>
-  `${sendingName(facts, format)}${order ? `, ${orderNames[order]}` : ''}`
 
 /** A card's number by a way of sending. */
 const readAs = (sending: Sending | undefined, i: number): string => {
@@ -317,22 +317,21 @@ interface Making {
 
 /** What its cards are kept as, the name of what has to be made, and the other readers of its type. */
 function HowSet({
-  place,
+  like,
   sending,
   made,
   making,
   onChange,
 }: {
-  place: EnrolmentPlace
+  /** How many other readers are of its type. */
+  like: number
   sending: Sending
   made: boolean
   making: Making
   onChange: (making: Making) => void
 }) {
-  const facts = useFacts()
-  const like = readersLike(facts, sheetsFor(facts), place)
   const choices = keptChoices(sending)
-  if (choices.length < 2 && !made && like.length === 0) return null
+  if (choices.length < 2 && !made && like === 0) return null
   return (
     <Sheet title="How it is set">
       {choices.length > 1 ? (
@@ -350,9 +349,9 @@ function HowSet({
           onChange={(name) => onChange({ ...making, name })}
         />
       ) : null}
-      {like.length > 0 ? (
+      {like > 0 ? (
         <Tick
-          label={`Also the other ${like.length} readers of its type`}
+          label={`Also the other ${like} readers of its type`}
           on={making.all}
           onPress={() => onChange({ ...making, all: !making.all })}
         />
@@ -366,22 +365,22 @@ function SetBar({
   place,
   reader,
   setting,
-  all,
+  others,
   certain,
   onWrong,
 }: {
   place: EnrolmentPlace
   reader: Part
   setting: Setting
-  all: boolean
+  /** Set so as well. */
+  others: readonly EnrolmentPlace[]
   certain: boolean
   onWrong: (says: string) => void
 }) {
   const facts = useFacts()
   const send = useJob((s) => s.send)
-  const like = readersLike(facts, sheetsFor(facts), place)
   const controller = facts.controller[place.door.placement?.controller ?? '']
-  if (isSetSo(reader, setting))
+  if (isSetTo(reader, setting))
     return controller && !isHeld(facts, place.door, controller.id) ? (
       <Action label={`${reader.id} is set so. Load it`} aside={controller.ref} onPress={() => router.push('/load')} />
     ) : (
@@ -392,14 +391,14 @@ function SetBar({
       />
     )
   const set = () => {
-    const readers = [place, ...(all ? like : [])].map((p) => ({ door: p.door.id, part: p.part }))
+    const readers = [place, ...others].map((p) => ({ door: p.door.id, part: p.part }))
     return send('readers.set', { readers, ...setting })
       .then(() => onWrong(''))
       .catch((e: unknown) => onWrong(saysOf(e)))
   }
   return (
     <Action
-      label={`Set ${all ? `${like.length + 1} readers` : reader.id} so`}
+      label={`Set ${others.length ? `${others.length + 1} readers` : reader.id} so`}
       {...(certain ? {} : { aside: 'likely, not certain' })}
       onPress={set}
     />
@@ -411,6 +410,3 @@ function isHeld(facts: Facts, door: Door, controller: string): boolean {
   const { known, differences } = configsOf(facts)(controller)
   return known && !differences().some((d) => d.key === `terminals/${door.id}` || d.key.startsWith('cardFormat/'))
 }
-
-const isSetSo = (reader: Part, { format, order, own }: Setting): boolean =>
-  !own && (reader.format ?? 'wiegand26') === format && (reader.order ?? 'asSent') === order

@@ -1,11 +1,11 @@
 import {
   all,
   bitRoles,
-  byRef,
   formatId,
   formatName,
   keptFormats,
   ownFormatFault,
+  readersSetTo,
   sentAs,
   type BitRun,
   type CardFormat,
@@ -107,10 +107,11 @@ export function FormatsPage() {
         {formats.map((f) => (
           <Line key={f.id} label={f.name} chosen={f.id === value.id} onPress={() => form.again(formOf(f))}>
             <T face="strong">{f.name}</T>
-            <T
-              size={13}
-              tone="quiet"
-            >{`kept as ${formatName(f.keeps)} · ${readersOf(facts, f.id).join(', ') || 'no reader sends so'}`}</T>
+            <T size={13} tone="quiet">{`kept as ${formatName(f.keeps)} · ${
+              readersSetTo(facts, f.id)
+                .map(({ door, part }) => `${door.ref} ${part.id}`)
+                .join(', ') || 'no reader sends so'
+            }`}</T>
           </Line>
         ))}
         {formats.length === 0 ? (
@@ -159,12 +160,6 @@ const parityError = ({ parity }: FormatForm, error: (field: string) => string | 
   parity
     .flatMap((_, i) => ['at', 'over.from', 'over.length'].map((field) => error(`parity.${i}.${field}`)))
     .find((says) => says !== undefined)
-
-/** Readers that are set to a format: `Q-01 R1`. */
-const readersOf = (facts: Facts, format: string): string[] =>
-  all(facts, 'door')
-    .sort(byRef)
-    .flatMap((door) => door.parts.filter((p) => p.format === format).map((p) => `${door.ref} ${p.id}`))
 
 function SpanFields({
   label,
@@ -266,7 +261,7 @@ function Example({ format }: { format: OwnFormat }) {
   return (
     <Sheet title="Card 61 04417 would come as">
       {bits ? (
-        <PunchedTape bits={bits} sending={{ format, order: 'asSent', by: 'known', cards: [] }} />
+        <PunchedTape bits={bits} sending={{ format, order: 'asSent' }} />
       ) : (
         <T tone="quiet">Shown once the fields fit each other.</T>
       )}

@@ -1,4 +1,4 @@
-import { accessPlaces, orderNames, sendingName, sheetOf, type EnrolmentPlace, type Facts } from '@rauta/core'
+import { accessPlaces, readsWords, sheetOf, type EnrolmentPlace, type Facts } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState } from 'react'
 import { View } from 'react-native'
@@ -81,7 +81,7 @@ export function EnrolReader({
       />
       {part && sheet ? (
         <View>
-          <T tone="quiet">{`${sheet.name}, reads ${sendingName(facts, part.format)}${part.order ? `, ${orderNames[part.order]}` : ''}`}</T>
+          <T tone="quiet">{`${sheet.name}, reads ${readsWords(facts, part)}`}</T>
           {(sheet.lamps ?? []).map((l) => (
             <T key={l.lamp} size={13} tone="quiet">{`${l.lamp}: ${l.means}`}</T>
           ))}
