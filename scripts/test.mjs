@@ -1,7 +1,7 @@
 import { execFileSync, spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { clearTimeout, setTimeout } from 'node:timers'
+import { clearTimeout, setInterval, setTimeout } from 'node:timers'
 import { buildWeb, install, needNode, root } from './ready.mjs'
 
 needNode()
@@ -21,8 +21,10 @@ const longest = { checks: 8, unit: 20, journeys: 25 }
 const ends = new Set()
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.on(signal, () => {
-    for (const end of ends) end('SIGTERM')
-    process.exit(130)
+    // The runner of the journeys ends the servers that it started on this signal alone.
+    for (const end of ends) end('SIGINT')
+    setTimeout(() => process.exit(130), 10_000).unref()
+    setInterval(() => ends.size === 0 && process.exit(130), 100)
   })
 
 /** Runs a program to its end, or ends it with all that it started. @returns its exit status, or `limit` */
@@ -49,8 +51,8 @@ function run(command, args, { env = {}, minutes, aside = false }) {
     }
     const limit = setTimeout(() => {
       over = true
-      end('SIGTERM')
-      setTimeout(() => end('SIGKILL'), 10_000).unref()
+      end('SIGINT')
+      setTimeout(() => end('SIGKILL'), 15_000).unref()
     }, minutes * 60_000)
     ends.add(end)
     child.on('close', (status) => {
@@ -131,7 +133,7 @@ await unitTests('Unit tests of the core', 'core', ['--selectProjects', 'core'])
 await web
 await unitTests('Unit tests of the server', 'server', ['--selectProjects', 'server'], { workers: 2 })
 
-/** One half of the journeys, with a demo of its own: most of their time is waiting too. */
+/** One half of the journeys, with a demo of its own: most of their time is waiting too. What looks at every view stands last, when the other half is done. */
 function journeys(half, port, { aside = false } = {}) {
   const file = join(root, `test-results-journeys-${half}.json`)
   return counted(

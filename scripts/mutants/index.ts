@@ -17,6 +17,7 @@ import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
 import { readerMutants } from './readers'
+import { rightMutants } from './rights'
 import { peopleMutants } from './people'
 import { takingMutants } from './taking'
 
@@ -93,6 +94,7 @@ const chosen = [
   ...peopleMutants,
   ...behaviourMutants,
   ...readerMutants,
+  ...rightMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {

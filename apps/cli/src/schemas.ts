@@ -314,7 +314,17 @@ export const whySchema = object(
     ),
     rules: {
       type: 'array',
-      items: object({ id: string, group: string, doors: { type: 'array', items: string }, schedule: string }),
+      items: object(
+        {
+          id: string,
+          group: string,
+          doors: { type: 'array', items: string },
+          schedule: string,
+          validFrom: string,
+          validUntil: string,
+        },
+        ['group', 'validFrom', 'validUntil'],
+      ),
     },
     schedules: {
       type: 'array',

@@ -29,7 +29,8 @@ export interface WhyInput {
   at: string
   door: string
   person: Omit<Person, 'id' | 'number'>
-  rules: Rule[]
+  /** One without a group is the person's own. */
+  rules: Omit<Rule, 'person' | 'sets'>[]
   schedules: Schedule[]
   specialDays?: SpecialDay[]
   groups?: Group[]
@@ -43,7 +44,7 @@ export function why(input: WhyInput): Outcome {
   checkNames(input)
   const facts = factsFrom(input)
   const door = { id: input.door, ref: input.door, behaviour: {} } as Parameters<typeof decide>[2]
-  const decision = decide(facts, input.person as Person, door, atMs)
+  const decision = decide(facts, whoOf(input), door, atMs)
   const schedule = input.schedules.find((s) => s.id === input.rules.find((r) => r.id === decision.rule)?.schedule)
   const special = schedule && specialDayOn(schedule, input.specialDays ?? [], wallClock(atMs, input.zone).date)
   const answer = {
@@ -56,9 +57,11 @@ export function why(input: WhyInput): Outcome {
   return { code: decision.passes ? 0 : 1, out: JSON.stringify(answer) }
 }
 
+const whoOf = ({ person }: WhyInput): Person => ({ ...person, id: 'who', number: '' })
+
 /** When the answer changes, and what it is from then on. */
 function nextOf(facts: Facts, input: WhyInput, door: Parameters<typeof decide>[2], atMs: number): object | null {
-  const next = nextChange(facts, input.person as Person, door, atMs)
+  const next = nextChange(facts, whoOf(input), door, atMs)
   if (!next) return null
   const { passes, reason } = next.decision
   return { at: new Date(next.at).toISOString(), localTime: wallText(next.at, input.zone), passes, reason }
@@ -111,11 +114,15 @@ function checkNames({ person, rules, schedules, specialDays = [], groups }: WhyI
   const known = new Set(schedules.map((s) => s.id))
   const lost = rules.find((r) => !known.has(r.schedule))
   if (lost) throw new Bad(`rules: ${lost.id} is on schedule ${lost.schedule}, which is not among the schedules.`)
+  for (const rule of rules) {
+    const fault = validityFault(rule)
+    if (fault) throw new Bad(`rules: ${rule.id}: ${fault.field}: ${fault.says}`)
+  }
   const validity = validityFault(person)
   if (validity) throw new Bad(`person: ${validity.field}: ${validity.says}`)
   if (!groups) return
   const named = new Set(groups.map((g) => g.id))
-  const stray = rules.find((r) => !named.has(r.group))
+  const stray = rules.find((r) => r.group !== undefined && !named.has(r.group))
   if (stray) throw new Bad(`rules: ${stray.id} is for group ${stray.group}, which is not among the groups.`)
   const circle = groups.map((g) => groupFault(Object.fromEntries(groups.map((x) => [x.id, x])), g)).find(Boolean)
   if (circle) throw new Bad(`groups: ${circle}`)
@@ -142,13 +149,15 @@ function periodThen(schedule: Schedule, specialDays: readonly SpecialDay[], atMs
   return null
 }
 
+const ownOf = (rule: WhyInput['rules'][number]): Rule => (rule.group === undefined ? { ...rule, person: 'who' } : rule)
+
 function factsFrom(input: WhyInput): Facts {
   const put = (kind: string, record: { id: string }) => ({ kind, id: record.id, before: null, after: record }) as Change
   return applyChanges(
     emptyFacts(),
     [
       put('job', { id: 'job', zone: input.zone } as { id: string }),
-      ...input.rules.map((r) => put('rule', r)),
+      ...input.rules.map((r) => put('rule', ownOf(r))),
       ...input.schedules.map((s) => put('schedule', s)),
       ...(input.specialDays ?? []).map((d) => put('specialDay', { ...d, id: d.id ?? d.date })),
       ...(input.groups ?? []).map((g) => put('group', g)),

@@ -185,6 +185,10 @@ const particular: readonly [Command, string, unknown, RegExp][] = [
   ['why', 'zone', 'Mars/Base', /no time zone/],
   ['why', 'rules.0.doors', 'D-10', /doors must be a list/],
   ['why', 'rules.0.schedule', 'night', /which is not among the schedules/],
+  ['why', 'rules.0.validUntil', '2027-02-30', /is no day/],
+  ['why', 'rules.0.validUntil', 'Friday', /is no day/],
+  ['why', 'rules.0.validUntil', 20270131, /must be text/],
+  ['why', 'rules.0.person', 'who', /has person, which is not known/],
   ['why', 'rules.0.days', [1], /has days, which is not known/],
   ['why', 'groups', [{ id: 'other', name: 'O' }], /not among the groups/],
   ['why', 'schedules.0.periods.0.from', '8:00', /a time is 07:30/],
@@ -276,6 +280,24 @@ describe('what is answered now', () => {
       period: { specialDay: '2027-01-04', from: '08:00' },
       specialDay: { name: 'Stock' },
     })
+  })
+  it('why: a rule without a group is the person’s own, and ends by itself', () => {
+    const day = { days: [1, 2, 3, 4, 5, 6, 7], from: '00:00', to: '24:00' }
+    const own = (over: object) =>
+      answer('why', {
+        person: { name: 'A', groups: [], cards: [{ facility: 1, number: 1, state: 'in use' }] },
+        schedules: [{ id: 's', name: 'Always', periods: [day] }],
+        rules: [{ id: 'own', doors: [good.why.door], schedule: 's', ...over }],
+      })
+    // The zone is two hours ahead of UTC in January: the day ends at 22:00Z.
+    expect(own({ validUntil: '2027-01-08' })).toMatchObject({
+      passes: true,
+      rule: 'own',
+      next: { at: '2027-01-08T22:00:00.000Z', passes: false, reason: 'right ended' },
+    })
+    expect(own({ validUntil: '2027-01-03' })).toMatchObject({ passes: false, reason: 'right ended' })
+    expect(own({ validFrom: '2027-01-05' })).toMatchObject({ passes: false, reason: 'right not yet', rule: 'own' })
+    expect(own({ group: 'elsewhere' })).toMatchObject({ passes: false, reason: 'no rule' })
   })
   it('battery: 7 Ah last 14 h at 0.4 A and are enough; nothing asked for needs nothing; strings in series and parallel', () => {
     const bank = { ah: 7, count: 1, wiring: 'parallel', volts: 12 }

@@ -91,7 +91,7 @@ describe('what grows lies apart from the facts', () => {
       holder: 'Nobody of ours',
       format: 'WIEGAND26',
       value: 'ABCDEF',
-      profiles: ['g'],
+      profiles: [{ token: 'g' }],
       enabled: true,
     }
     unit().memory.entities.CredentialData['stranger'] = stranger
@@ -155,7 +155,7 @@ describe('what grows lies apart from the facts', () => {
       holder: 'Nobody of ours',
       format: 'WIEGAND26',
       value: 'ABCDEE',
-      profiles: ['g'],
+      profiles: [{ token: 'g' }],
       enabled: true,
     }
     await site.until('it to be seen', (f) => heldConfig(f, 'a1')['credential/quiet'], 60_000)

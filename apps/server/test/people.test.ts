@@ -146,7 +146,7 @@ describe('people over the wire', () => {
     unit.memory.entities.CredentialData['c'] = { ...held, enabled: false }
     unit.emit('Configuration/Credential/Changed', { CredentialToken: 'c' }, {})
     await site.until('it to be noticed', () => peopleNotArrived(site.facts, configs()).get('p')?.includes('a1'), 40_000)
-    const codes = arrivalsOf(site.facts, person(), shippedSheets, configs()).map((a) => a.code)
+    const codes = arrivalsOf(site.facts, person(), shippedSheets, configs(), Date.now()).map((a) => a.code)
     expect(codes).toContain('changed')
     await site.load()
     expect(peopleNotArrived(site.facts, configs()).size).toBe(0)
@@ -190,7 +190,7 @@ describe('people that a device holds already', () => {
         holder: '77 Siru Lehtola',
         format: 'WIEGAND26',
         value: '3D0101',
-        profiles: ['old'],
+        profiles: [{ token: 'old' }, { token: 'old', validTo: '2027-01-31T22:00:00Z' }],
         enabled: true,
         validTo: '2027-06-30T21:00:00Z',
         extendedGrantTime: true,
@@ -220,7 +220,7 @@ describe('people that a device holds already', () => {
       cards: [{ facility: 61, number: 257, state: 'in use' }],
       longer: true,
       validUntil: '2027-07-01T00:00',
-      remark: 'Card 61 00258 is not in use on A1',
+      remark: 'In Old staff until 2027-02-01 00:00 on A1. Card 61 00258 is not in use on A1',
     })
     expect(all.find((p) => p.name === 'Strange One')).toMatchObject({
       cards: [],

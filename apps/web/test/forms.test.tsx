@@ -8,6 +8,7 @@ jest.mock('expo-router', () => ({
 }))
 jest.mock('expo-router/head', () => ({ __esModule: true, default: () => null }))
 
+import { DoorSetForm } from '../src/places/access/DoorSetForm'
 import { RuleForm } from '../src/places/access/RuleForm'
 import Elsewhere from '../src/places/doors/Elsewhere'
 import { BehaviourPage } from '../src/places/plan/BehaviourPage'
@@ -62,6 +63,55 @@ describe('a rule', () => {
     await press('checkbox', 'Deep inside, 1 door')
     await press('button', 'Save the rule')
     expect(sent[1]).toMatchObject(['rule.put', { doors: ['D-01', 'D-02'] }])
+  })
+})
+
+describe('a right of one person', () => {
+  const type = (label: string, value: string) =>
+    act(async () => {
+      fireEvent.change(screen.getByLabelText(label), { target: { value } })
+    })
+  it('names no group, ends by itself, and leads back to the person', async () => {
+    render(<RuleForm from={{ person: 'p' }} />)
+    await press('button', 'Save the rule')
+    screen.getByText('Choose a door, or a set of doors.')
+    expect(sent).toEqual([])
+    await press('checkbox', /^D-03 /)
+    await type('Counts from, empty for at once', '2027-02-02')
+    await type('Counts until the end of, empty for no end', '2027-02-01')
+    await press('button', 'Save the rule')
+    screen.getByText(/before it begins/)
+    await type('Counts until the end of, empty for no end', '2027-02-03')
+    await press('button', 'Save the rule')
+    const { id: _id, ...payload } = sent[0]?.[1] as { id: string }
+    expect(payload).toEqual({
+      person: 'p',
+      doors: ['D-03'],
+      schedule: 's',
+      validFrom: '2027-02-02',
+      validUntil: '2027-02-03',
+    })
+    expect(pushed).toEqual(['/people/p'])
+  })
+  it('begins at a door with that door, and goes back there', async () => {
+    render(<RuleForm from={{ door: 'D-02' }} />)
+    await press('button', 'Save the rule')
+    expect(sent[0]).toMatchObject(['rule.put', { group: 'g', doors: ['D-02'] }])
+    expect(pushed).toEqual(['/doors/D-02'])
+  })
+})
+
+describe('a set of doors', () => {
+  it('needs a name and a door', async () => {
+    render(<DoorSetForm />)
+    await press('button', 'Save the set')
+    screen.getByText('This must not be blank.')
+    await act(async () => {
+      fireEvent.change(screen.getByLabelText('Name of the set'), { target: { value: ' Store doors ' } })
+    })
+    await press('checkbox', /^D-03 /)
+    await press('button', 'Save the set')
+    expect(sent[0]).toMatchObject(['doorSet.put', { name: 'Store doors', doors: ['D-03'] }])
   })
 })
 

@@ -236,7 +236,7 @@ describe('who cannot pass yet', () => {
       fireEvent.click(screen.getByRole('radio', { name: 'Cannot pass yet 3' }))
     })
     expect(screen.getAllByText('No card.')).toHaveLength(2)
-    screen.getByText('Every card is lost or withdrawn. In no group.')
+    screen.getByText('Every card is lost or withdrawn. In no group, and no right of their own.')
   })
 })
 
@@ -280,6 +280,19 @@ describe('a person', () => {
     await press('Save the person')
     screen.getByText(/before it begins/)
     expect(sent).toEqual([])
+  })
+  it('has rights of its own, with what has become of each, and leads to another', async () => {
+    begin([
+      ['doorSet.put', { id: 'set', name: 'Front doors', doors: ['D-01'] }],
+      ['rule.put', { id: 'own', person: 'a', doors: [], sets: ['set'], schedule: 's', validUntil: '2020-01-31' }],
+      ['rule.put', { id: 'none', person: 'b', doors: ['D-01'], schedule: 's' }],
+    ])
+    render(<PersonForm id="a" />)
+    screen.getByText('Ended: until 2020-01-31')
+    expect(screen.queryByRole('button', { name: 'D-01 on Day' })).toBeNull()
+    await press('Front doors on Day')
+    await press('Add a right of their own')
+    expect(pushed).toEqual(['/access/own', { pathname: '/access/new', params: { person: 'a' } }])
   })
   it('says door by door whether their rights have arrived, and leads to reading a card in', async () => {
     begin([['card.give', { person: 'a', card: { id: 'x', facility: 61, number: 9 } }]])

@@ -112,7 +112,7 @@ describe('what a reader sent', () => {
 describe('whether rights have arrived', () => {
   const at = (w: World) => {
     const [p] = Object.values(w.facts.person)
-    return p ? arrivalsOf(w.facts, p, sheets, workedConfigs(w.facts, sheets)) : []
+    return p ? arrivalsOf(w.facts, p, sheets, workedConfigs(w.facts, sheets), w.now) : []
   }
   const codes = (w: World) => at(w).map((a) => `${a.door.ref} ${a.code}`)
   const late = (w: World) => [...peopleNotArrived(w.facts, workedConfigs(w.facts, sheets))]

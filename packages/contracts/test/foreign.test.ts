@@ -37,6 +37,10 @@ const lockPort = (w: World) => (w.held()['terminals/D-01'] as Record<string, { p
 describe('what a device holds beyond what is wanted takes the Load mark of every door that it can pass', () => {
   const foreign: [string, (w: World) => Config][] = [
     ['a card under a name of its own', (w) => withPart(w, 'credential/x', card(['g']))],
+    [
+      'a card that passes between two days',
+      (w) => withPart(w, 'credential/x', card([], { limited: [{ profile: 'g', until: '2031-01-01T00:00:00Z' }] })),
+    ],
     ['a card under the test cards’ names', (w) => withPart(w, 'test/credential/rauta-x', card(['g']))],
     [
       'a card that passes by the test cards’ group',

@@ -47,6 +47,7 @@ function fullJob(): World {
     cards: [{ id: 'c2', facility: 5, number: 78, state: 'lost' }],
     groups: ['g', 'h'],
   })
+  w.do('doorSet.put', { id: 'set', name: 'Back doors', doors: ['D-02', 'D-03'] })
   w.do('specialDay.put', { id: 'sd', date: '2026-12-06', name: 'Holiday', periods: [] })
   w.do('cardFormat.put', {
     id: 'crew-37',

@@ -167,7 +167,7 @@ function inconsistencies(facts: Facts): string[] {
   for (const person of all(facts, 'person'))
     if (person.groups.some((g) => !facts.group[g])) found.push('a person is in a group that is not there')
   for (const rule of all(facts, 'rule')) {
-    if (!facts.group[rule.group] || !facts.schedule[rule.schedule]) found.push('a rule names what is not there')
+    if (!facts.group[rule.group ?? ''] || !facts.schedule[rule.schedule]) found.push('a rule names what is not there')
     if (rule.doors.some((d) => !facts.door[d])) found.push('a rule names a door that is not there')
   }
   for (const door of all(facts, 'door')) {

@@ -10,6 +10,8 @@ function job(): World {
     fields: { ref: 'D-02', name: 'Back', from: 'out', to: 'in', handle: true, hardware: strikeHardware },
   })
   w.do('rule.put', { id: 'r2', group: 'g', doors: ['D-01', 'D-02'], schedule: 'day' })
+  w.do('doorSet.put', { id: 'set', name: 'Both doors', doors: ['D-01', 'D-02'] })
+  w.do('rule.put', { id: 'own', person: 'p', doors: ['D-02'], schedule: 'day' })
   w.do('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [] })
   w.do('area.put', { id: 'spare', code: 'X', name: 'Spare' })
   w.do('cabinetPlace.put', { id: 'Old riser', x: 1, y: 2 })
@@ -21,6 +23,7 @@ const ids: Readonly<Record<Removable, string>> = {
   person: 'p',
   group: 'g',
   rule: 'r',
+  doorSet: 'set',
   schedule: 'day',
   specialDay: 'sd',
   area: 'spare',
@@ -42,10 +45,14 @@ function dangling(w: World): string[] {
       p.groups.flatMap((g) => missing(`group ${g} of ${p.name}`, !!facts.group[g])),
     ),
     ...all(facts, 'rule').flatMap((r) => [
-      ...missing(`group ${r.group}`, !!facts.group[r.group]),
+      ...missing(
+        `group ${r.group} or person ${r.person}`,
+        !!facts.group[r.group ?? ''] || !!facts.person[r.person ?? ''],
+      ),
       ...missing(`schedule ${r.schedule}`, !!facts.schedule[r.schedule]),
       ...r.doors.flatMap((d) => missing(`door ${d}`, !!facts.door[d])),
     ]),
+    ...all(facts, 'doorSet').flatMap((s) => s.doors.flatMap((d) => missing(`door ${d} of ${s.name}`, !!facts.door[d]))),
     ...all(facts, 'door').flatMap((d) => [
       ...missing(`from ${d.from}`, !!facts.area[d.from]),
       ...missing(`to ${d.to}`, !!facts.area[d.to]),
@@ -75,8 +82,10 @@ describe('taking something out of a job', () => {
   it('what hangs on it is said first, by reference and number', () => {
     const w = job()
     expect(says(w, 'group')).toBe('1 person loses it. 2 rules go with it: nobody passes D-01, D-02 by them any more.')
-    expect(says(w, 'schedule')).toContain('2 rules go with it')
-    expect(says(w, 'person')).toBe('1 card of theirs no longer opens anything, once the devices are loaded.')
+    expect(says(w, 'schedule')).toContain('3 rules go with it')
+    expect(says(w, 'person')).toBe(
+      '1 card of theirs no longer opens anything, once the devices are loaded. 1 rule goes with it: nobody passes D-02 by it any more.',
+    )
     expect(says(w, 'rule')).toBe('Staff no longer passes D-01 by it.')
     expect(says(w, 'specialDay')).toBe('On 2031-12-24 every schedule runs as on any such weekday.')
     expect(says(w, 'cabinetPlace')).toBe('How far 1 door is from it is forgotten.')

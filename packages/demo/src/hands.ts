@@ -22,6 +22,7 @@ const cards = {
   expired: 'test card, expired',
   longer: 'test card, longer',
   second: 'test card, second',
+  ended: 'test card, right ended',
   unknown: 'card nobody knows',
 }
 
@@ -73,6 +74,8 @@ export function handsFor(
       return [card('lost')]
     case 'hours-card':
       return [card('hours')]
+    case 'ended-right':
+      return [card('ended')]
     case 'expired-card':
       return [card('expired')]
     case 'longer-release':

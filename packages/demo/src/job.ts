@@ -314,6 +314,11 @@ export const rules = [
     schedule: 'always',
   },
 ]
+export const doorSets = [{ id: 'quay-doors', name: 'Quay doors', doors: ['Q-01', 'Q-02'] }]
+/** Somebody's own: they end by themselves. */
+export const ownRights = [
+  { id: 'r-rounds', person: 'p-202', doors: [], sets: ['quay-doors'], schedule: 'sailings', validUntil: '2028-12-31' },
+]
 const names: [string, string, 'crew-all' | 'tickets-all' | 'technical'][] = [
   ['101', 'Oona Harju', 'crew-all'],
   ['102', 'Tuure Salmi', 'crew-all'],
@@ -374,6 +379,7 @@ export const testCards = {
   expired: { facility: 88, number: 10005 },
   longer: { facility: 88, number: 10006 },
   second: { facility: 88, number: 10007 },
+  ended: { facility: 88, number: 10008 },
 }
 export const unknownToAll = '88 10004'
 

@@ -83,8 +83,10 @@ async function plan(client: Client): Promise<void> {
   }
   for (const day of demo.specialDays) await client.command('specialDay.put', day)
   for (const group of demo.groups) await client.command('group.put', group)
+  for (const set of demo.doorSets) await client.command('doorSet.put', set)
   for (const rule of demo.rules) await client.command('rule.put', rule)
   for (const holder of [...demo.holders, ...demo.otherHolders]) await client.command('person.put', holder)
+  for (const right of demo.ownRights) await client.command('rule.put', right)
   await client.command('testCards.put', demo.testCards)
 }
 
@@ -342,6 +344,7 @@ class OnSite {
       'lost-card',
       'hours-card',
       'expired-card',
+      ...(demo.doorSets.some((s) => s.doors.includes(door)) ? ['ended-right'] : []),
       ...(rules['longReleaseS'] ? ['longer-release'] : []),
       ...(has['exit'] ? ['exit-button'] : []),
       ...(known?.handle ? ['handle'] : []),

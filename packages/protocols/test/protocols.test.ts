@@ -135,7 +135,8 @@ describe('ONVIF structures are read as they were written', () => {
       }),
     )
   })
-  it('credentials with their state', () => {
+  const moment = fc.constantFrom('2027-01-04T22:00:00Z', '2031-12-31T00:00:00Z')
+  it('credentials with their state, and what they pass as between which moments', () => {
     keeps(
       credentialCodec,
       fc.record({
@@ -143,7 +144,9 @@ describe('ONVIF structures are read as they were written', () => {
         holder: name,
         format: fc.constant('WIEGAND26'),
         value: fc.constantFrom('3D1141', '000000'),
-        profiles: fc.array(token, { maxLength: 3 }),
+        profiles: fc.array(fc.record({ token, validFrom: moment, validTo: moment }, { requiredKeys: ['token'] }), {
+          maxLength: 3,
+        }),
         enabled: fc.boolean(),
       }),
     )

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { makeClock, topics } from '@rauta/protocols'
+import { makeClock, topics, type CredentialProfile } from '@rauta/protocols'
 import { bitsSent } from '../src/site/sending'
 import { DoorFirmware, type Board } from '../src/device/doors'
 import { noEntities, type Memory } from '../src/device/memory'
@@ -85,14 +85,14 @@ function board() {
 
 function knownCard(
   b: ReturnType<typeof board>,
-  over: { enabled?: boolean; profiles?: string[]; schedule?: string } = {},
+  over: { enabled?: boolean; profiles?: CredentialProfile[]; schedule?: string } = {},
 ): void {
   b.entities.CredentialData['c'] = {
     token: 'c',
     holder: 'Somebody',
     format: 'WIEGAND26',
     value: 'AAAAAA',
-    profiles: over.profiles ?? ['p'],
+    profiles: over.profiles ?? [{ token: 'p' }],
     enabled: over.enabled ?? true,
   }
   b.entities.AccessProfile['p'] = {
@@ -121,6 +121,18 @@ describe('the firmware of a simulated door controller', () => {
     ['an unknown card', {}, 'BBBBBB', 'Card CredentialNotFound'],
     ['a lost card', { enabled: false }, 'AAAAAA', 'Credential CredentialNotEnabled'],
     ['a card with no rule', { profiles: [] }, 'AAAAAA', 'Credential NotPermitted'],
+    [
+      'a card whose right has ended',
+      { profiles: [{ token: 'p', validTo: '2001-01-01T00:00:00Z' }] },
+      'AAAAAA',
+      'Credential NotPermitted',
+    ],
+    [
+      'a card whose right is to come',
+      { profiles: [{ token: 'p', validFrom: '2099-01-01T00:00:00Z' }] },
+      'AAAAAA',
+      'Credential NotPermitted',
+    ],
     ['a card out of hours', { schedule: 'none' }, 'AAAAAA', 'Credential NotPermittedAtThisTime'],
   ])('refuses %s for its own reason', (_what, over, card, said) => {
     const b = board()
@@ -128,6 +140,18 @@ describe('the firmware of a simulated door controller', () => {
     b.firmware.cardRead('reader 1', bitsSent(card))
     expect(b.words()).toEqual([said])
     expect(b.relays.get('relay 1')).toBeUndefined()
+  })
+
+  it('lets in whose right counts now, whatever other right has ended', () => {
+    const b = board()
+    knownCard(b, {
+      profiles: [
+        { token: 'p', validFrom: '2001-01-01T00:00:00Z', validTo: '2099-01-01T00:00:00Z' },
+        { token: 'p', validTo: '2001-01-01T00:00:00Z' },
+      ],
+    })
+    b.firmware.cardRead('reader 1', bitsSent('AAAAAA'))
+    expect(b.relays.get('relay 1')).toBe(true)
   })
 
   it('releases for its time when nobody opens', () => {

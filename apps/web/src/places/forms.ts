@@ -1,4 +1,5 @@
 /** The forms in one piece, with the package, the checks and the words that only they need. */
+export { DoorSetForm } from './access/DoorSetForm'
 export { RuleForm } from './access/RuleForm'
 export { ControllerForm } from './controllers/ControllerForm'
 export { ReadsPage } from './door/ReadsPage'

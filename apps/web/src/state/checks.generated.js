@@ -7791,7 +7791,7 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
 const pattern60 = new RegExp("^[a-z0-9-]{1,40}$", "u");
 const pattern62 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
@@ -10693,11 +10693,9 @@ vErrors.push(err234);
 errors++;
 }
 }
-if(data48.functions !== undefined){
-let data87 = data48.functions;
-if(Array.isArray(data87)){
-if(data87.length > 400){
-const err235 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data48.limitedRights !== undefined){
+if(true !== data48.limitedRights){
+const err235 = {instancePath:instancePath+"/controller/limitedRights",schemaPath:"#/properties/controller/properties/limitedRights/const",keyword:"const",params:{allowedValue: true},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err235];
 }
@@ -10706,11 +10704,12 @@ vErrors.push(err235);
 }
 errors++;
 }
-const len12 = data87.length;
-for(let i12=0; i12<len12; i12++){
-let data88 = data87[i12];
-if(!((((((((((((((((data88 === "entryReader") || (data88 === "exitReader")) || (data88 === "lock")) || (data88 === "secondLock")) || (data88 === "opener")) || (data88 === "contact")) || (data88 === "secondContact")) || (data88 === "lockSensing")) || (data88 === "exitButton")) || (data88 === "exitSensor")) || (data88 === "deskButton")) || (data88 === "glassPole")) || (data88 === "tamper")) || (data88 === "spare")) || (data88 === "emergencyRelease")) || (data88 === "feed"))){
-const err236 = {instancePath:instancePath+"/controller/functions/" + i12,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data48.functions !== undefined){
+let data88 = data48.functions;
+if(Array.isArray(data88)){
+if(data88.length > 400){
+const err236 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err236];
 }
@@ -10719,10 +10718,11 @@ vErrors.push(err236);
 }
 errors++;
 }
-}
-}
-else {
-const err237 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len12 = data88.length;
+for(let i12=0; i12<len12; i12++){
+let data89 = data88[i12];
+if(!((((((((((((((((data89 === "entryReader") || (data89 === "exitReader")) || (data89 === "lock")) || (data89 === "secondLock")) || (data89 === "opener")) || (data89 === "contact")) || (data89 === "secondContact")) || (data89 === "lockSensing")) || (data89 === "exitButton")) || (data89 === "exitSensor")) || (data89 === "deskButton")) || (data89 === "glassPole")) || (data89 === "tamper")) || (data89 === "spare")) || (data89 === "emergencyRelease")) || (data89 === "feed"))){
+const err237 = {instancePath:instancePath+"/controller/functions/" + i12,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err237];
 }
@@ -10732,11 +10732,9 @@ vErrors.push(err237);
 errors++;
 }
 }
-if(data48.abilities !== undefined){
-let data89 = data48.abilities;
-if(Array.isArray(data89)){
-if(data89.length > 400){
-const err238 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err238 = {instancePath:instancePath+"/controller/functions",schemaPath:"#/properties/controller/properties/functions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err238];
 }
@@ -10745,11 +10743,12 @@ vErrors.push(err238);
 }
 errors++;
 }
-const len13 = data89.length;
-for(let i13=0; i13<len13; i13++){
-let data90 = data89[i13];
-if(!((((((((data90 === "preAlarm") || (data90 === "unlockDelay")) || (data90 === "relockAtOpening")) || (data90 === "ownHours")) || (data90 === "firstPerson")) || (data90 === "twoPeople")) || (data90 === "reentry")) || (data90 === "passback"))){
-const err239 = {instancePath:instancePath+"/controller/abilities/" + i13,schemaPath:"#/properties/controller/properties/abilities/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.abilities.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data48.abilities !== undefined){
+let data90 = data48.abilities;
+if(Array.isArray(data90)){
+if(data90.length > 400){
+const err239 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err239];
 }
@@ -10758,10 +10757,11 @@ vErrors.push(err239);
 }
 errors++;
 }
-}
-}
-else {
-const err240 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len13 = data90.length;
+for(let i13=0; i13<len13; i13++){
+let data91 = data90[i13];
+if(!((((((((data91 === "preAlarm") || (data91 === "unlockDelay")) || (data91 === "relockAtOpening")) || (data91 === "ownHours")) || (data91 === "firstPerson")) || (data91 === "twoPeople")) || (data91 === "reentry")) || (data91 === "passback"))){
+const err240 = {instancePath:instancePath+"/controller/abilities/" + i13,schemaPath:"#/properties/controller/properties/abilities/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.abilities.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err240];
 }
@@ -10771,12 +10771,9 @@ vErrors.push(err240);
 errors++;
 }
 }
-if(data48.times !== undefined){
-let data91 = data48.times;
-if(data91 && typeof data91 == "object" && !Array.isArray(data91)){
-if(!(false)){
-if(data91.schedules === undefined){
-const err241 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
+}
+else {
+const err241 = {instancePath:instancePath+"/controller/abilities",schemaPath:"#/properties/controller/properties/abilities/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err241];
 }
@@ -10786,9 +10783,12 @@ vErrors.push(err241);
 errors++;
 }
 }
+if(data48.times !== undefined){
+let data92 = data48.times;
+if(data92 && typeof data92 == "object" && !Array.isArray(data92)){
 if(!(false)){
-if(data91.periodsADay === undefined){
-const err242 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
+if(data92.schedules === undefined){
+const err242 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10799,8 +10799,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data91.specialDays === undefined){
-const err243 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
+if(data92.periodsADay === undefined){
+const err243 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10810,9 +10810,9 @@ vErrors.push(err243);
 errors++;
 }
 }
-for(const key13 in data91){
-if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
-const err244 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+if(!(false)){
+if(data92.specialDays === undefined){
+const err244 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10822,10 +10822,9 @@ vErrors.push(err244);
 errors++;
 }
 }
-if(data91.schedules !== undefined){
-let data92 = data91.schedules;
-if(!((typeof data92 == "number") && (!(data92 % 1) && !isNaN(data92)))){
-const err245 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key13 in data92){
+if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
+const err245 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10834,9 +10833,11 @@ vErrors.push(err245);
 }
 errors++;
 }
-if(typeof data92 == "number"){
-if(data92 < 0 || isNaN(data92)){
-const err246 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data92.schedules !== undefined){
+let data93 = data92.schedules;
+if(!((typeof data93 == "number") && (!(data93 % 1) && !isNaN(data93)))){
+const err246 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10845,12 +10846,9 @@ vErrors.push(err246);
 }
 errors++;
 }
-}
-}
-if(data91.periodsADay !== undefined){
-let data93 = data91.periodsADay;
-if(!((typeof data93 == "number") && (!(data93 % 1) && !isNaN(data93)))){
-const err247 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(typeof data93 == "number"){
+if(data93 < 0 || isNaN(data93)){
+const err247 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10859,9 +10857,12 @@ vErrors.push(err247);
 }
 errors++;
 }
-if(typeof data93 == "number"){
-if(data93 < 0 || isNaN(data93)){
-const err248 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+if(data92.periodsADay !== undefined){
+let data94 = data92.periodsADay;
+if(!((typeof data94 == "number") && (!(data94 % 1) && !isNaN(data94)))){
+const err248 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10870,12 +10871,9 @@ vErrors.push(err248);
 }
 errors++;
 }
-}
-}
-if(data91.specialDays !== undefined){
-let data94 = data91.specialDays;
-if(!((typeof data94 == "number") && (!(data94 % 1) && !isNaN(data94)))){
-const err249 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(typeof data94 == "number"){
+if(data94 < 0 || isNaN(data94)){
+const err249 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10884,9 +10882,12 @@ vErrors.push(err249);
 }
 errors++;
 }
-if(typeof data94 == "number"){
-if(data94 < 0 || isNaN(data94)){
-const err250 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+}
+if(data92.specialDays !== undefined){
+let data95 = data92.specialDays;
+if(!((typeof data95 == "number") && (!(data95 % 1) && !isNaN(data95)))){
+const err250 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10895,11 +10896,9 @@ vErrors.push(err250);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err251 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data95 == "number"){
+if(data95 < 0 || isNaN(data95)){
+const err251 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10909,11 +10908,10 @@ vErrors.push(err251);
 errors++;
 }
 }
-if(data48.ownReader !== undefined){
-let data95 = data48.ownReader;
-if(typeof data95 === "string"){
-if(func3(data95) > 200){
-const err252 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err252 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10922,8 +10920,12 @@ vErrors.push(err252);
 }
 errors++;
 }
-if(func3(data95) < 1){
-const err253 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data48.ownReader !== undefined){
+let data96 = data48.ownReader;
+if(typeof data96 === "string"){
+if(func3(data96) > 200){
+const err253 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10932,9 +10934,8 @@ vErrors.push(err253);
 }
 errors++;
 }
-}
-else {
-const err254 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data96) < 1){
+const err254 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10944,9 +10945,8 @@ vErrors.push(err254);
 errors++;
 }
 }
-}
 else {
-const err255 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err255 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10956,12 +10956,9 @@ vErrors.push(err255);
 errors++;
 }
 }
-if(data.supply !== undefined){
-let data96 = data.supply;
-if(data96 && typeof data96 == "object" && !Array.isArray(data96)){
-if(!(false)){
-if(data96.volts === undefined){
-const err256 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+}
+else {
+const err256 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10971,9 +10968,12 @@ vErrors.push(err256);
 errors++;
 }
 }
+if(data.supply !== undefined){
+let data97 = data.supply;
+if(data97 && typeof data97 == "object" && !Array.isArray(data97)){
 if(!(false)){
-if(data96.amps === undefined){
-const err257 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+if(data97.volts === undefined){
+const err257 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -10984,8 +10984,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data96.internalOhm === undefined){
-const err258 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+if(data97.amps === undefined){
+const err258 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -10995,9 +10995,9 @@ vErrors.push(err258);
 errors++;
 }
 }
-for(const key14 in data96){
-if(!(func2.call(schema19.properties.supply.properties, key14))){
-const err259 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+if(!(false)){
+if(data97.internalOhm === undefined){
+const err259 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -11007,11 +11007,9 @@ vErrors.push(err259);
 errors++;
 }
 }
-if(data96.volts !== undefined){
-let data97 = data96.volts;
-if(typeof data97 == "number"){
-if(data97 <= 0 || isNaN(data97)){
-const err260 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key14 in data97){
+if(!(func2.call(schema19.properties.supply.properties, key14))){
+const err260 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err260];
 }
@@ -11021,8 +11019,11 @@ vErrors.push(err260);
 errors++;
 }
 }
-else {
-const err261 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.volts !== undefined){
+let data98 = data97.volts;
+if(typeof data98 == "number"){
+if(data98 <= 0 || isNaN(data98)){
+const err261 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err261];
 }
@@ -11032,11 +11033,8 @@ vErrors.push(err261);
 errors++;
 }
 }
-if(data96.amps !== undefined){
-let data98 = data96.amps;
-if(typeof data98 == "number"){
-if(data98 <= 0 || isNaN(data98)){
-const err262 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err262 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err262];
 }
@@ -11046,8 +11044,11 @@ vErrors.push(err262);
 errors++;
 }
 }
-else {
-const err263 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.amps !== undefined){
+let data99 = data97.amps;
+if(typeof data99 == "number"){
+if(data99 <= 0 || isNaN(data99)){
+const err263 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err263];
 }
@@ -11057,11 +11058,8 @@ vErrors.push(err263);
 errors++;
 }
 }
-if(data96.internalOhm !== undefined){
-let data99 = data96.internalOhm;
-if(typeof data99 == "number"){
-if(data99 < 0 || isNaN(data99)){
-const err264 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err264 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err264];
 }
@@ -11071,8 +11069,11 @@ vErrors.push(err264);
 errors++;
 }
 }
-else {
-const err265 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.internalOhm !== undefined){
+let data100 = data97.internalOhm;
+if(typeof data100 == "number"){
+if(data100 < 0 || isNaN(data100)){
+const err265 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err265];
 }
@@ -11082,11 +11083,8 @@ vErrors.push(err265);
 errors++;
 }
 }
-if(data96.floatV !== undefined){
-let data100 = data96.floatV;
-if(typeof data100 == "number"){
-if(data100 <= 0 || isNaN(data100)){
-const err266 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err266 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -11096,8 +11094,11 @@ vErrors.push(err266);
 errors++;
 }
 }
-else {
-const err267 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.floatV !== undefined){
+let data101 = data97.floatV;
+if(typeof data101 == "number"){
+if(data101 <= 0 || isNaN(data101)){
+const err267 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -11107,11 +11108,8 @@ vErrors.push(err267);
 errors++;
 }
 }
-if(data96.endV !== undefined){
-let data101 = data96.endV;
-if(typeof data101 == "number"){
-if(data101 <= 0 || isNaN(data101)){
-const err268 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err268 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -11121,8 +11119,11 @@ vErrors.push(err268);
 errors++;
 }
 }
-else {
-const err269 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.endV !== undefined){
+let data102 = data97.endV;
+if(typeof data102 == "number"){
+if(data102 <= 0 || isNaN(data102)){
+const err269 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -11132,11 +11133,8 @@ vErrors.push(err269);
 errors++;
 }
 }
-if(data96.chargerA !== undefined){
-let data102 = data96.chargerA;
-if(typeof data102 == "number"){
-if(data102 < 0 || isNaN(data102)){
-const err270 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err270 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -11146,8 +11144,11 @@ vErrors.push(err270);
 errors++;
 }
 }
-else {
-const err271 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.chargerA !== undefined){
+let data103 = data97.chargerA;
+if(typeof data103 == "number"){
+if(data103 < 0 || isNaN(data103)){
+const err271 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -11157,12 +11158,8 @@ vErrors.push(err271);
 errors++;
 }
 }
-if(data96.battery !== undefined){
-let data103 = data96.battery;
-if(data103 && typeof data103 == "object" && !Array.isArray(data103)){
-if(!(false)){
-if(data103.volts === undefined){
-const err272 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err272 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -11172,9 +11169,12 @@ vErrors.push(err272);
 errors++;
 }
 }
+if(data97.battery !== undefined){
+let data104 = data97.battery;
+if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
 if(!(false)){
-if(data103.peukert === undefined){
-const err273 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+if(data104.volts === undefined){
+const err273 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -11184,9 +11184,9 @@ vErrors.push(err273);
 errors++;
 }
 }
-for(const key15 in data103){
-if(!((key15 === "volts") || (key15 === "peukert"))){
-const err274 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(!(false)){
+if(data104.peukert === undefined){
+const err274 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -11196,11 +11196,9 @@ vErrors.push(err274);
 errors++;
 }
 }
-if(data103.volts !== undefined){
-let data104 = data103.volts;
-if(typeof data104 == "number"){
-if(data104 <= 0 || isNaN(data104)){
-const err275 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key15 in data104){
+if(!((key15 === "volts") || (key15 === "peukert"))){
+const err275 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -11210,8 +11208,11 @@ vErrors.push(err275);
 errors++;
 }
 }
-else {
-const err276 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data104.volts !== undefined){
+let data105 = data104.volts;
+if(typeof data105 == "number"){
+if(data105 <= 0 || isNaN(data105)){
+const err276 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -11221,14 +11222,8 @@ vErrors.push(err276);
 errors++;
 }
 }
-if(data103.peukert !== undefined){
-let data105 = data103.peukert;
-const _errs212 = errors;
-let valid44 = false;
-const _errs213 = errors;
-if(typeof data105 == "number"){
-if(data105 > 2 || isNaN(data105)){
-const err277 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+else {
+const err277 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err277];
 }
@@ -11237,8 +11232,15 @@ vErrors.push(err277);
 }
 errors++;
 }
-if(data105 < 1 || isNaN(data105)){
-const err278 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data104.peukert !== undefined){
+let data106 = data104.peukert;
+const _errs213 = errors;
+let valid44 = false;
+const _errs214 = errors;
+if(typeof data106 == "number"){
+if(data106 > 2 || isNaN(data106)){
+const err278 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
 if(vErrors === null){
 vErrors = [err278];
 }
@@ -11247,9 +11249,8 @@ vErrors.push(err278);
 }
 errors++;
 }
-}
-else {
-const err279 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data106 < 1 || isNaN(data106)){
+const err279 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err279];
 }
@@ -11258,12 +11259,9 @@ vErrors.push(err279);
 }
 errors++;
 }
-var _valid0 = _errs213 === errors;
-valid44 = valid44 || _valid0;
-if(!valid44){
-const _errs215 = errors;
-if(data105 !== null){
-const err280 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+}
+else {
+const err280 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err280];
 }
@@ -11272,11 +11270,12 @@ vErrors.push(err280);
 }
 errors++;
 }
-var _valid0 = _errs215 === errors;
+var _valid0 = _errs214 === errors;
 valid44 = valid44 || _valid0;
-}
 if(!valid44){
-const err281 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+const _errs216 = errors;
+if(data106 !== null){
+const err281 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
 if(vErrors === null){
 vErrors = [err281];
 }
@@ -11285,11 +11284,24 @@ vErrors.push(err281);
 }
 errors++;
 }
+var _valid0 = _errs216 === errors;
+valid44 = valid44 || _valid0;
+}
+if(!valid44){
+const err282 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err282];
+}
 else {
-errors = _errs212;
+vErrors.push(err282);
+}
+errors++;
+}
+else {
+errors = _errs213;
 if(vErrors !== null){
-if(_errs212){
-vErrors.length = _errs212;
+if(_errs213){
+vErrors.length = _errs213;
 }
 else {
 vErrors = null;
@@ -11299,21 +11311,7 @@ vErrors = null;
 }
 }
 else {
-const err282 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
-if(vErrors === null){
-vErrors = [err282];
-}
-else {
-vErrors.push(err282);
-}
-errors++;
-}
-}
-if(data96.outputs !== undefined){
-let data106 = data96.outputs;
-if(Array.isArray(data106)){
-if(data106.length > 400){
-const err283 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const err283 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err283];
 }
@@ -11322,13 +11320,12 @@ vErrors.push(err283);
 }
 errors++;
 }
-const len14 = data106.length;
-for(let i14=0; i14<len14; i14++){
-let data107 = data106[i14];
-if(data107 && typeof data107 == "object" && !Array.isArray(data107)){
-if(!(false)){
-if(data107.id === undefined){
-const err284 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data97.outputs !== undefined){
+let data107 = data97.outputs;
+if(Array.isArray(data107)){
+if(data107.length > 400){
+const err284 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err284];
 }
@@ -11337,10 +11334,13 @@ vErrors.push(err284);
 }
 errors++;
 }
-}
+const len14 = data107.length;
+for(let i14=0; i14<len14; i14++){
+let data108 = data107[i14];
+if(data108 && typeof data108 == "object" && !Array.isArray(data108)){
 if(!(false)){
-if(data107.fuseA === undefined){
-const err285 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+if(data108.id === undefined){
+const err285 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -11350,9 +11350,9 @@ vErrors.push(err285);
 errors++;
 }
 }
-for(const key16 in data107){
-if(!((key16 === "id") || (key16 === "fuseA"))){
-const err286 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+if(!(false)){
+if(data108.fuseA === undefined){
+const err286 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -11362,11 +11362,9 @@ vErrors.push(err286);
 errors++;
 }
 }
-if(data107.id !== undefined){
-let data108 = data107.id;
-if(typeof data108 === "string"){
-if(func3(data108) > 200){
-const err287 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key16 in data108){
+if(!((key16 === "id") || (key16 === "fuseA"))){
+const err287 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -11375,8 +11373,12 @@ vErrors.push(err287);
 }
 errors++;
 }
-if(func3(data108) < 1){
-const err288 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data108.id !== undefined){
+let data109 = data108.id;
+if(typeof data109 === "string"){
+if(func3(data109) > 200){
+const err288 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -11385,9 +11387,8 @@ vErrors.push(err288);
 }
 errors++;
 }
-}
-else {
-const err289 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data109) < 1){
+const err289 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -11397,11 +11398,8 @@ vErrors.push(err289);
 errors++;
 }
 }
-if(data107.fuseA !== undefined){
-let data109 = data107.fuseA;
-if(typeof data109 == "number"){
-if(data109 <= 0 || isNaN(data109)){
-const err290 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err290 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -11411,8 +11409,11 @@ vErrors.push(err290);
 errors++;
 }
 }
-else {
-const err291 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data108.fuseA !== undefined){
+let data110 = data108.fuseA;
+if(typeof data110 == "number"){
+if(data110 <= 0 || isNaN(data110)){
+const err291 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -11422,9 +11423,8 @@ vErrors.push(err291);
 errors++;
 }
 }
-}
 else {
-const err292 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err292 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -11436,7 +11436,7 @@ errors++;
 }
 }
 else {
-const err293 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err293 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -11446,11 +11446,9 @@ vErrors.push(err293);
 errors++;
 }
 }
-if(data96.tripA !== undefined){
-let data110 = data96.tripA;
-if(typeof data110 == "number"){
-if(data110 <= 0 || isNaN(data110)){
-const err294 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err294 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -11460,8 +11458,11 @@ vErrors.push(err294);
 errors++;
 }
 }
-else {
-const err295 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data97.tripA !== undefined){
+let data111 = data97.tripA;
+if(typeof data111 == "number"){
+if(data111 <= 0 || isNaN(data111)){
+const err295 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -11471,9 +11472,8 @@ vErrors.push(err295);
 errors++;
 }
 }
-}
 else {
-const err296 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err296 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -11483,12 +11483,9 @@ vErrors.push(err296);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data111 = data.operatingV;
-if(data111 && typeof data111 == "object" && !Array.isArray(data111)){
-if(!(false)){
-if(data111.least === undefined){
-const err297 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+}
+else {
+const err297 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -11498,9 +11495,12 @@ vErrors.push(err297);
 errors++;
 }
 }
+if(data.operatingV !== undefined){
+let data112 = data.operatingV;
+if(data112 && typeof data112 == "object" && !Array.isArray(data112)){
 if(!(false)){
-if(data111.most === undefined){
-const err298 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data112.least === undefined){
+const err298 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -11510,9 +11510,9 @@ vErrors.push(err298);
 errors++;
 }
 }
-for(const key17 in data111){
-if(!((key17 === "least") || (key17 === "most"))){
-const err299 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+if(!(false)){
+if(data112.most === undefined){
+const err299 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -11522,11 +11522,9 @@ vErrors.push(err299);
 errors++;
 }
 }
-if(data111.least !== undefined){
-let data112 = data111.least;
-if(typeof data112 == "number"){
-if(data112 <= 0 || isNaN(data112)){
-const err300 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key17 in data112){
+if(!((key17 === "least") || (key17 === "most"))){
+const err300 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -11536,8 +11534,11 @@ vErrors.push(err300);
 errors++;
 }
 }
-else {
-const err301 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data112.least !== undefined){
+let data113 = data112.least;
+if(typeof data113 == "number"){
+if(data113 <= 0 || isNaN(data113)){
+const err301 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -11547,11 +11548,8 @@ vErrors.push(err301);
 errors++;
 }
 }
-if(data111.most !== undefined){
-let data113 = data111.most;
-if(typeof data113 == "number"){
-if(data113 <= 0 || isNaN(data113)){
-const err302 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err302 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -11561,8 +11559,11 @@ vErrors.push(err302);
 errors++;
 }
 }
-else {
-const err303 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data112.most !== undefined){
+let data114 = data112.most;
+if(typeof data114 == "number"){
+if(data114 <= 0 || isNaN(data114)){
+const err303 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -11572,9 +11573,8 @@ vErrors.push(err303);
 errors++;
 }
 }
-}
 else {
-const err304 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err304 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -11584,12 +11584,9 @@ vErrors.push(err304);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data114 = data.inrush;
-if(data114 && typeof data114 == "object" && !Array.isArray(data114)){
-if(!(false)){
-if(data114.amps === undefined){
-const err305 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+}
+else {
+const err305 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -11599,9 +11596,12 @@ vErrors.push(err305);
 errors++;
 }
 }
+if(data.inrush !== undefined){
+let data115 = data.inrush;
+if(data115 && typeof data115 == "object" && !Array.isArray(data115)){
 if(!(false)){
-if(data114.ms === undefined){
-const err306 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+if(data115.amps === undefined){
+const err306 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -11611,9 +11611,9 @@ vErrors.push(err306);
 errors++;
 }
 }
-for(const key18 in data114){
-if(!((key18 === "amps") || (key18 === "ms"))){
-const err307 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(!(false)){
+if(data115.ms === undefined){
+const err307 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -11623,11 +11623,9 @@ vErrors.push(err307);
 errors++;
 }
 }
-if(data114.amps !== undefined){
-let data115 = data114.amps;
-if(typeof data115 == "number"){
-if(data115 <= 0 || isNaN(data115)){
-const err308 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key18 in data115){
+if(!((key18 === "amps") || (key18 === "ms"))){
+const err308 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -11637,8 +11635,11 @@ vErrors.push(err308);
 errors++;
 }
 }
-else {
-const err309 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data115.amps !== undefined){
+let data116 = data115.amps;
+if(typeof data116 == "number"){
+if(data116 <= 0 || isNaN(data116)){
+const err309 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -11648,11 +11649,8 @@ vErrors.push(err309);
 errors++;
 }
 }
-if(data114.ms !== undefined){
-let data116 = data114.ms;
-if(typeof data116 == "number"){
-if(data116 <= 0 || isNaN(data116)){
-const err310 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err310 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -11662,8 +11660,11 @@ vErrors.push(err310);
 errors++;
 }
 }
-else {
-const err311 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data115.ms !== undefined){
+let data117 = data115.ms;
+if(typeof data117 == "number"){
+if(data117 <= 0 || isNaN(data117)){
+const err311 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -11673,9 +11674,8 @@ vErrors.push(err311);
 errors++;
 }
 }
-}
 else {
-const err312 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err312 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -11685,12 +11685,9 @@ vErrors.push(err312);
 errors++;
 }
 }
-if(data.reading !== undefined){
-let data117 = data.reading;
-if(data117 && typeof data117 == "object" && !Array.isArray(data117)){
-if(!(false)){
-if(data117.by === undefined){
-const err313 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+}
+else {
+const err313 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -11700,9 +11697,12 @@ vErrors.push(err313);
 errors++;
 }
 }
+if(data.reading !== undefined){
+let data118 = data.reading;
+if(data118 && typeof data118 == "object" && !Array.isArray(data118)){
 if(!(false)){
-if(data117.technologies === undefined){
-const err314 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+if(data118.by === undefined){
+const err314 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -11713,8 +11713,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data117.keypad === undefined){
-const err315 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+if(data118.technologies === undefined){
+const err315 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -11725,8 +11725,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data117.reachM === undefined){
-const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(data118.keypad === undefined){
+const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -11736,9 +11736,9 @@ vErrors.push(err316);
 errors++;
 }
 }
-for(const key19 in data117){
-if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
-const err317 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+if(!(false)){
+if(data118.reachM === undefined){
+const err317 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11748,10 +11748,9 @@ vErrors.push(err317);
 errors++;
 }
 }
-if(data117.by !== undefined){
-let data118 = data117.by;
-if(!((((data118 === "wiegand") || (data118 === "osdp")) || (data118 === "network")) || (data118 === "radio"))){
-const err318 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+for(const key19 in data118){
+if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
+const err318 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11761,11 +11760,10 @@ vErrors.push(err318);
 errors++;
 }
 }
-if(data117.technologies !== undefined){
-let data119 = data117.technologies;
-if(Array.isArray(data119)){
-if(data119.length > 400){
-const err319 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data118.by !== undefined){
+let data119 = data118.by;
+if(!((((data119 === "wiegand") || (data119 === "osdp")) || (data119 === "network")) || (data119 === "radio"))){
+const err319 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11774,12 +11772,12 @@ vErrors.push(err319);
 }
 errors++;
 }
-const len15 = data119.length;
-for(let i15=0; i15<len15; i15++){
-let data120 = data119[i15];
-if(typeof data120 === "string"){
-if(func3(data120) > 200){
-const err320 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data118.technologies !== undefined){
+let data120 = data118.technologies;
+if(Array.isArray(data120)){
+if(data120.length > 400){
+const err320 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11788,8 +11786,12 @@ vErrors.push(err320);
 }
 errors++;
 }
-if(func3(data120) < 1){
-const err321 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len15 = data120.length;
+for(let i15=0; i15<len15; i15++){
+let data121 = data120[i15];
+if(typeof data121 === "string"){
+if(func3(data121) > 200){
+const err321 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11798,9 +11800,8 @@ vErrors.push(err321);
 }
 errors++;
 }
-}
-else {
-const err322 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data121) < 1){
+const err322 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11810,9 +11811,8 @@ vErrors.push(err322);
 errors++;
 }
 }
-}
 else {
-const err323 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err323 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11822,9 +11822,9 @@ vErrors.push(err323);
 errors++;
 }
 }
-if(data117.keypad !== undefined){
-if(typeof data117.keypad !== "boolean"){
-const err324 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+}
+else {
+const err324 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11834,11 +11834,9 @@ vErrors.push(err324);
 errors++;
 }
 }
-if(data117.reachM !== undefined){
-let data122 = data117.reachM;
-if(typeof data122 == "number"){
-if(data122 <= 0 || isNaN(data122)){
-const err325 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data118.keypad !== undefined){
+if(typeof data118.keypad !== "boolean"){
+const err325 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11848,8 +11846,11 @@ vErrors.push(err325);
 errors++;
 }
 }
-else {
-const err326 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data118.reachM !== undefined){
+let data123 = data118.reachM;
+if(typeof data123 == "number"){
+if(data123 <= 0 || isNaN(data123)){
+const err326 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11859,11 +11860,8 @@ vErrors.push(err326);
 errors++;
 }
 }
-if(data117.unitLoad !== undefined){
-let data123 = data117.unitLoad;
-if(typeof data123 == "number"){
-if(data123 <= 0 || isNaN(data123)){
-const err327 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err327 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11873,8 +11871,11 @@ vErrors.push(err327);
 errors++;
 }
 }
-else {
-const err328 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data118.unitLoad !== undefined){
+let data124 = data118.unitLoad;
+if(typeof data124 == "number"){
+if(data124 <= 0 || isNaN(data124)){
+const err328 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11884,11 +11885,8 @@ vErrors.push(err328);
 errors++;
 }
 }
-if(data117.takes !== undefined){
-let data124 = data117.takes;
-if(Array.isArray(data124)){
-if(data124.length > 400){
-const err329 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err329 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11897,11 +11895,12 @@ vErrors.push(err329);
 }
 errors++;
 }
-const len16 = data124.length;
-for(let i16=0; i16<len16; i16++){
-let data125 = data124[i16];
-if(!(((((data125 === "card") || (data125 === "code")) || (data125 === "finger")) || (data125 === "face")) || (data125 === "picture"))){
-const err330 = {instancePath:instancePath+"/reading/takes/" + i16,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+if(data118.takes !== undefined){
+let data125 = data118.takes;
+if(Array.isArray(data125)){
+if(data125.length > 400){
+const err330 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11910,10 +11909,11 @@ vErrors.push(err330);
 }
 errors++;
 }
-}
-}
-else {
-const err331 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const len16 = data125.length;
+for(let i16=0; i16<len16; i16++){
+let data126 = data125[i16];
+if(!(((((data126 === "card") || (data126 === "code")) || (data126 === "finger")) || (data126 === "face")) || (data126 === "picture"))){
+const err331 = {instancePath:instancePath+"/reading/takes/" + i16,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11925,7 +11925,7 @@ errors++;
 }
 }
 else {
-const err332 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err332 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11935,12 +11935,9 @@ vErrors.push(err332);
 errors++;
 }
 }
-if(data.coding !== undefined){
-let data126 = data.coding;
-if(data126 && typeof data126 == "object" && !Array.isArray(data126)){
-if(!(false)){
-if(data126.kind === undefined){
-const err333 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err333 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11950,9 +11947,12 @@ vErrors.push(err333);
 errors++;
 }
 }
+if(data.coding !== undefined){
+let data127 = data.coding;
+if(data127 && typeof data127 == "object" && !Array.isArray(data127)){
 if(!(false)){
-if(data126.positions === undefined){
-const err334 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data127.kind === undefined){
+const err334 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11963,8 +11963,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data126.order === undefined){
-const err335 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+if(data127.positions === undefined){
+const err335 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -11975,8 +11975,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data126.inverted === undefined){
-const err336 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+if(data127.order === undefined){
+const err336 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -11987,8 +11987,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data126.offset === undefined){
-const err337 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+if(data127.inverted === undefined){
+const err337 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -11999,8 +11999,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data126.factory === undefined){
-const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data127.offset === undefined){
+const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -12010,9 +12010,9 @@ vErrors.push(err338);
 errors++;
 }
 }
-for(const key20 in data126){
-if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
-const err339 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(!(false)){
+if(data127.factory === undefined){
+const err339 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -12022,10 +12022,9 @@ vErrors.push(err339);
 errors++;
 }
 }
-if(data126.kind !== undefined){
-let data127 = data126.kind;
-if(!((data127 === "binary") || (data127 === "decade"))){
-const err340 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+for(const key20 in data127){
+if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
+const err340 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -12035,10 +12034,10 @@ vErrors.push(err340);
 errors++;
 }
 }
-if(data126.positions !== undefined){
-let data128 = data126.positions;
-if(!((typeof data128 == "number") && (!(data128 % 1) && !isNaN(data128)))){
-const err341 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data127.kind !== undefined){
+let data128 = data127.kind;
+if(!((data128 === "binary") || (data128 === "decade"))){
+const err341 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -12047,9 +12046,11 @@ vErrors.push(err341);
 }
 errors++;
 }
-if(typeof data128 == "number"){
-if(data128 > 12 || isNaN(data128)){
-const err342 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+if(data127.positions !== undefined){
+let data129 = data127.positions;
+if(!((typeof data129 == "number") && (!(data129 % 1) && !isNaN(data129)))){
+const err342 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -12058,8 +12059,9 @@ vErrors.push(err342);
 }
 errors++;
 }
-if(data128 < 1 || isNaN(data128)){
-const err343 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(typeof data129 == "number"){
+if(data129 > 12 || isNaN(data129)){
+const err343 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -12068,12 +12070,8 @@ vErrors.push(err343);
 }
 errors++;
 }
-}
-}
-if(data126.order !== undefined){
-let data129 = data126.order;
-if(!((data129 === "leastFirst") || (data129 === "mostFirst"))){
-const err344 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+if(data129 < 1 || isNaN(data129)){
+const err344 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -12083,9 +12081,11 @@ vErrors.push(err344);
 errors++;
 }
 }
-if(data126.inverted !== undefined){
-if(typeof data126.inverted !== "boolean"){
-const err345 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+}
+if(data127.order !== undefined){
+let data130 = data127.order;
+if(!((data130 === "leastFirst") || (data130 === "mostFirst"))){
+const err345 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -12095,10 +12095,9 @@ vErrors.push(err345);
 errors++;
 }
 }
-if(data126.offset !== undefined){
-let data131 = data126.offset;
-if(!((typeof data131 == "number") && (!(data131 % 1) && !isNaN(data131)))){
-const err346 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data127.inverted !== undefined){
+if(typeof data127.inverted !== "boolean"){
+const err346 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -12107,9 +12106,11 @@ vErrors.push(err346);
 }
 errors++;
 }
-if(typeof data131 == "number"){
-if(data131 > 1000 || isNaN(data131)){
-const err347 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+}
+if(data127.offset !== undefined){
+let data132 = data127.offset;
+if(!((typeof data132 == "number") && (!(data132 % 1) && !isNaN(data132)))){
+const err347 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -12118,8 +12119,9 @@ vErrors.push(err347);
 }
 errors++;
 }
-if(data131 < 0 || isNaN(data131)){
-const err348 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(typeof data132 == "number"){
+if(data132 > 1000 || isNaN(data132)){
+const err348 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -12128,13 +12130,8 @@ vErrors.push(err348);
 }
 errors++;
 }
-}
-}
-if(data126.factory !== undefined){
-let data132 = data126.factory;
-if(Array.isArray(data132)){
-if(data132.length > 400){
-const err349 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data132 < 0 || isNaN(data132)){
+const err349 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -12143,11 +12140,13 @@ vErrors.push(err349);
 }
 errors++;
 }
-const len17 = data132.length;
-for(let i17=0; i17<len17; i17++){
-let data133 = data132[i17];
-if(!((typeof data133 == "number") && (!(data133 % 1) && !isNaN(data133)))){
-const err350 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+}
+if(data127.factory !== undefined){
+let data133 = data127.factory;
+if(Array.isArray(data133)){
+if(data133.length > 400){
+const err350 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -12156,9 +12155,11 @@ vErrors.push(err350);
 }
 errors++;
 }
-if(typeof data133 == "number"){
-if(data133 > 9 || isNaN(data133)){
-const err351 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+const len17 = data133.length;
+for(let i17=0; i17<len17; i17++){
+let data134 = data133[i17];
+if(!((typeof data134 == "number") && (!(data134 % 1) && !isNaN(data134)))){
+const err351 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -12167,8 +12168,9 @@ vErrors.push(err351);
 }
 errors++;
 }
-if(data133 < 0 || isNaN(data133)){
-const err352 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(typeof data134 == "number"){
+if(data134 > 9 || isNaN(data134)){
+const err352 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -12177,11 +12179,8 @@ vErrors.push(err352);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err353 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data134 < 0 || isNaN(data134)){
+const err353 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -12191,11 +12190,10 @@ vErrors.push(err353);
 errors++;
 }
 }
-if(data126.says !== undefined){
-let data134 = data126.says;
-if(typeof data134 === "string"){
-if(func3(data134) > 200){
-const err354 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err354 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -12204,8 +12202,12 @@ vErrors.push(err354);
 }
 errors++;
 }
-if(func3(data134) < 1){
-const err355 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data127.says !== undefined){
+let data135 = data127.says;
+if(typeof data135 === "string"){
+if(func3(data135) > 200){
+const err355 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -12214,9 +12216,8 @@ vErrors.push(err355);
 }
 errors++;
 }
-}
-else {
-const err356 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data135) < 1){
+const err356 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -12226,9 +12227,8 @@ vErrors.push(err356);
 errors++;
 }
 }
-}
 else {
-const err357 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err357 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -12238,11 +12238,9 @@ vErrors.push(err357);
 errors++;
 }
 }
-if(data.jumpers !== undefined){
-let data135 = data.jumpers;
-if(Array.isArray(data135)){
-if(data135.length > 400){
-const err358 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err358 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -12251,13 +12249,12 @@ vErrors.push(err358);
 }
 errors++;
 }
-const len18 = data135.length;
-for(let i18=0; i18<len18; i18++){
-let data136 = data135[i18];
-if(data136 && typeof data136 == "object" && !Array.isArray(data136)){
-if(!(false)){
-if(data136.id === undefined){
-const err359 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data.jumpers !== undefined){
+let data136 = data.jumpers;
+if(Array.isArray(data136)){
+if(data136.length > 400){
+const err359 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -12266,10 +12263,13 @@ vErrors.push(err359);
 }
 errors++;
 }
-}
+const len18 = data136.length;
+for(let i18=0; i18<len18; i18++){
+let data137 = data136[i18];
+if(data137 && typeof data137 == "object" && !Array.isArray(data137)){
 if(!(false)){
-if(data136.says === undefined){
-const err360 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(data137.id === undefined){
+const err360 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -12280,8 +12280,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data136.positions === undefined){
-const err361 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data137.says === undefined){
+const err361 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -12292,8 +12292,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data136.factory === undefined){
-const err362 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data137.positions === undefined){
+const err362 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -12303,9 +12303,9 @@ vErrors.push(err362);
 errors++;
 }
 }
-for(const key21 in data136){
-if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
-const err363 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+if(!(false)){
+if(data137.factory === undefined){
+const err363 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -12315,11 +12315,9 @@ vErrors.push(err363);
 errors++;
 }
 }
-if(data136.id !== undefined){
-let data137 = data136.id;
-if(typeof data137 === "string"){
-if(func3(data137) > 200){
-const err364 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key21 in data137){
+if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
+const err364 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -12328,8 +12326,12 @@ vErrors.push(err364);
 }
 errors++;
 }
-if(func3(data137) < 1){
-const err365 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data137.id !== undefined){
+let data138 = data137.id;
+if(typeof data138 === "string"){
+if(func3(data138) > 200){
+const err365 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -12338,9 +12340,8 @@ vErrors.push(err365);
 }
 errors++;
 }
-}
-else {
-const err366 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data138) < 1){
+const err366 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -12350,11 +12351,8 @@ vErrors.push(err366);
 errors++;
 }
 }
-if(data136.says !== undefined){
-let data138 = data136.says;
-if(typeof data138 === "string"){
-if(func3(data138) > 200){
-const err367 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err367 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -12363,8 +12361,12 @@ vErrors.push(err367);
 }
 errors++;
 }
-if(func3(data138) < 1){
-const err368 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data137.says !== undefined){
+let data139 = data137.says;
+if(typeof data139 === "string"){
+if(func3(data139) > 200){
+const err368 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -12373,9 +12375,8 @@ vErrors.push(err368);
 }
 errors++;
 }
-}
-else {
-const err369 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data139) < 1){
+const err369 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -12385,11 +12386,8 @@ vErrors.push(err369);
 errors++;
 }
 }
-if(data136.positions !== undefined){
-let data139 = data136.positions;
-if(Array.isArray(data139)){
-if(data139.length > 400){
-const err370 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err370 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -12398,12 +12396,12 @@ vErrors.push(err370);
 }
 errors++;
 }
-const len19 = data139.length;
-for(let i19=0; i19<len19; i19++){
-let data140 = data139[i19];
-if(typeof data140 === "string"){
-if(func3(data140) > 200){
-const err371 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data137.positions !== undefined){
+let data140 = data137.positions;
+if(Array.isArray(data140)){
+if(data140.length > 400){
+const err371 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -12412,8 +12410,12 @@ vErrors.push(err371);
 }
 errors++;
 }
-if(func3(data140) < 1){
-const err372 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len19 = data140.length;
+for(let i19=0; i19<len19; i19++){
+let data141 = data140[i19];
+if(typeof data141 === "string"){
+if(func3(data141) > 200){
+const err372 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -12422,9 +12424,8 @@ vErrors.push(err372);
 }
 errors++;
 }
-}
-else {
-const err373 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data141) < 1){
+const err373 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -12434,9 +12435,8 @@ vErrors.push(err373);
 errors++;
 }
 }
-}
 else {
-const err374 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err374 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -12446,11 +12446,9 @@ vErrors.push(err374);
 errors++;
 }
 }
-if(data136.factory !== undefined){
-let data141 = data136.factory;
-if(typeof data141 === "string"){
-if(func3(data141) > 200){
-const err375 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err375 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -12459,8 +12457,12 @@ vErrors.push(err375);
 }
 errors++;
 }
-if(func3(data141) < 1){
-const err376 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data137.factory !== undefined){
+let data142 = data137.factory;
+if(typeof data142 === "string"){
+if(func3(data142) > 200){
+const err376 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -12469,9 +12471,8 @@ vErrors.push(err376);
 }
 errors++;
 }
-}
-else {
-const err377 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data142) < 1){
+const err377 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -12481,9 +12482,8 @@ vErrors.push(err377);
 errors++;
 }
 }
-if(data136.does !== undefined){
-if(!(data136.does === "terminator")){
-const err378 = {instancePath:instancePath+"/jumpers/" + i18+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+else {
+const err378 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -12493,9 +12493,9 @@ vErrors.push(err378);
 errors++;
 }
 }
-}
-else {
-const err379 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data137.does !== undefined){
+if(!(data137.does === "terminator")){
+const err379 = {instancePath:instancePath+"/jumpers/" + i18+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -12507,7 +12507,7 @@ errors++;
 }
 }
 else {
-const err380 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err380 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -12517,12 +12517,9 @@ vErrors.push(err380);
 errors++;
 }
 }
-if(data.network !== undefined){
-let data143 = data.network;
-if(data143 && typeof data143 == "object" && !Array.isArray(data143)){
-if(!(false)){
-if(data143.class === undefined){
-const err381 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+}
+else {
+const err381 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -12532,9 +12529,12 @@ vErrors.push(err381);
 errors++;
 }
 }
+if(data.network !== undefined){
+let data144 = data.network;
+if(data144 && typeof data144 == "object" && !Array.isArray(data144)){
 if(!(false)){
-if(data143.restW === undefined){
-const err382 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+if(data144.class === undefined){
+const err382 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -12545,8 +12545,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data143.peakW === undefined){
-const err383 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+if(data144.restW === undefined){
+const err383 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -12556,9 +12556,9 @@ vErrors.push(err383);
 errors++;
 }
 }
-for(const key22 in data143){
-if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
-const err384 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(!(false)){
+if(data144.peakW === undefined){
+const err384 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -12568,10 +12568,9 @@ vErrors.push(err384);
 errors++;
 }
 }
-if(data143.class !== undefined){
-let data144 = data143.class;
-if(!((typeof data144 == "number") && (!(data144 % 1) && !isNaN(data144)))){
-const err385 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key22 in data144){
+if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
+const err385 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -12580,9 +12579,11 @@ vErrors.push(err385);
 }
 errors++;
 }
-if(typeof data144 == "number"){
-if(data144 > 8 || isNaN(data144)){
-const err386 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(data144.class !== undefined){
+let data145 = data144.class;
+if(!((typeof data145 == "number") && (!(data145 % 1) && !isNaN(data145)))){
+const err386 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -12591,8 +12592,9 @@ vErrors.push(err386);
 }
 errors++;
 }
-if(data144 < 0 || isNaN(data144)){
-const err387 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(typeof data145 == "number"){
+if(data145 > 8 || isNaN(data145)){
+const err387 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -12601,13 +12603,8 @@ vErrors.push(err387);
 }
 errors++;
 }
-}
-}
-if(data143.restW !== undefined){
-let data145 = data143.restW;
-if(typeof data145 == "number"){
 if(data145 < 0 || isNaN(data145)){
-const err388 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const err388 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -12617,8 +12614,12 @@ vErrors.push(err388);
 errors++;
 }
 }
-else {
-const err389 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+}
+if(data144.restW !== undefined){
+let data146 = data144.restW;
+if(typeof data146 == "number"){
+if(data146 < 0 || isNaN(data146)){
+const err389 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -12628,11 +12629,8 @@ vErrors.push(err389);
 errors++;
 }
 }
-if(data143.peakW !== undefined){
-let data146 = data143.peakW;
-if(typeof data146 == "number"){
-if(data146 < 0 || isNaN(data146)){
-const err390 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err390 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -12642,8 +12640,11 @@ vErrors.push(err390);
 errors++;
 }
 }
-else {
-const err391 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data144.peakW !== undefined){
+let data147 = data144.peakW;
+if(typeof data147 == "number"){
+if(data147 < 0 || isNaN(data147)){
+const err391 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -12653,9 +12654,8 @@ vErrors.push(err391);
 errors++;
 }
 }
-}
 else {
-const err392 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err392 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -12665,12 +12665,9 @@ vErrors.push(err392);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data147 = data.feeds;
-if(data147 && typeof data147 == "object" && !Array.isArray(data147)){
-if(!(false)){
-if(data147.volts === undefined){
-const err393 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+}
+else {
+const err393 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -12680,9 +12677,12 @@ vErrors.push(err393);
 errors++;
 }
 }
+if(data.feeds !== undefined){
+let data148 = data.feeds;
+if(data148 && typeof data148 == "object" && !Array.isArray(data148)){
 if(!(false)){
-if(data147.watts === undefined){
-const err394 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+if(data148.volts === undefined){
+const err394 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -12693,8 +12693,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data147.efficiency === undefined){
-const err395 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+if(data148.watts === undefined){
+const err395 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -12705,8 +12705,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data147.cutOffV === undefined){
-const err396 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(data148.efficiency === undefined){
+const err396 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -12716,9 +12716,9 @@ vErrors.push(err396);
 errors++;
 }
 }
-for(const key23 in data147){
-if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
-const err397 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+if(!(false)){
+if(data148.cutOffV === undefined){
+const err397 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -12728,11 +12728,9 @@ vErrors.push(err397);
 errors++;
 }
 }
-if(data147.volts !== undefined){
-let data148 = data147.volts;
-if(typeof data148 == "number"){
-if(data148 <= 0 || isNaN(data148)){
-const err398 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key23 in data148){
+if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
+const err398 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -12742,8 +12740,11 @@ vErrors.push(err398);
 errors++;
 }
 }
-else {
-const err399 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data148.volts !== undefined){
+let data149 = data148.volts;
+if(typeof data149 == "number"){
+if(data149 <= 0 || isNaN(data149)){
+const err399 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12753,11 +12754,8 @@ vErrors.push(err399);
 errors++;
 }
 }
-if(data147.watts !== undefined){
-let data149 = data147.watts;
-if(typeof data149 == "number"){
-if(data149 <= 0 || isNaN(data149)){
-const err400 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err400 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12767,8 +12765,11 @@ vErrors.push(err400);
 errors++;
 }
 }
-else {
-const err401 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data148.watts !== undefined){
+let data150 = data148.watts;
+if(typeof data150 == "number"){
+if(data150 <= 0 || isNaN(data150)){
+const err401 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12778,11 +12779,8 @@ vErrors.push(err401);
 errors++;
 }
 }
-if(data147.efficiency !== undefined){
-let data150 = data147.efficiency;
-if(typeof data150 == "number"){
-if(data150 > 1 || isNaN(data150)){
-const err402 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+else {
+const err402 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12791,8 +12789,12 @@ vErrors.push(err402);
 }
 errors++;
 }
-if(data150 <= 0 || isNaN(data150)){
-const err403 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+if(data148.efficiency !== undefined){
+let data151 = data148.efficiency;
+if(typeof data151 == "number"){
+if(data151 > 1 || isNaN(data151)){
+const err403 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12801,9 +12803,8 @@ vErrors.push(err403);
 }
 errors++;
 }
-}
-else {
-const err404 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data151 <= 0 || isNaN(data151)){
+const err404 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12813,11 +12814,8 @@ vErrors.push(err404);
 errors++;
 }
 }
-if(data147.cutOffV !== undefined){
-let data151 = data147.cutOffV;
-if(typeof data151 == "number"){
-if(data151 <= 0 || isNaN(data151)){
-const err405 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+else {
+const err405 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12827,8 +12825,11 @@ vErrors.push(err405);
 errors++;
 }
 }
-else {
-const err406 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data148.cutOffV !== undefined){
+let data152 = data148.cutOffV;
+if(typeof data152 == "number"){
+if(data152 <= 0 || isNaN(data152)){
+const err406 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12838,9 +12839,8 @@ vErrors.push(err406);
 errors++;
 }
 }
-}
 else {
-const err407 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err407 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12850,12 +12850,9 @@ vErrors.push(err407);
 errors++;
 }
 }
-if(data.networkSource !== undefined){
-let data152 = data.networkSource;
-if(data152 && typeof data152 == "object" && !Array.isArray(data152)){
-if(!(false)){
-if(data152.volts === undefined){
-const err408 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+}
+else {
+const err408 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12865,9 +12862,12 @@ vErrors.push(err408);
 errors++;
 }
 }
+if(data.networkSource !== undefined){
+let data153 = data.networkSource;
+if(data153 && typeof data153 == "object" && !Array.isArray(data153)){
 if(!(false)){
-if(data152.budgetW === undefined){
-const err409 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+if(data153.volts === undefined){
+const err409 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12878,8 +12878,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data152.ports === undefined){
-const err410 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+if(data153.budgetW === undefined){
+const err410 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12889,9 +12889,9 @@ vErrors.push(err410);
 errors++;
 }
 }
-for(const key24 in data152){
-if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
-const err411 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(!(false)){
+if(data153.ports === undefined){
+const err411 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12901,11 +12901,9 @@ vErrors.push(err411);
 errors++;
 }
 }
-if(data152.volts !== undefined){
-let data153 = data152.volts;
-if(typeof data153 == "number"){
-if(data153 <= 0 || isNaN(data153)){
-const err412 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+for(const key24 in data153){
+if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
+const err412 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12915,8 +12913,11 @@ vErrors.push(err412);
 errors++;
 }
 }
-else {
-const err413 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data153.volts !== undefined){
+let data154 = data153.volts;
+if(typeof data154 == "number"){
+if(data154 <= 0 || isNaN(data154)){
+const err413 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12926,11 +12927,8 @@ vErrors.push(err413);
 errors++;
 }
 }
-if(data152.budgetW !== undefined){
-let data154 = data152.budgetW;
-if(typeof data154 == "number"){
-if(data154 < 0 || isNaN(data154)){
-const err414 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+else {
+const err414 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12940,8 +12938,11 @@ vErrors.push(err414);
 errors++;
 }
 }
-else {
-const err415 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data153.budgetW !== undefined){
+let data155 = data153.budgetW;
+if(typeof data155 == "number"){
+if(data155 < 0 || isNaN(data155)){
+const err415 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12951,11 +12952,8 @@ vErrors.push(err415);
 errors++;
 }
 }
-if(data152.ports !== undefined){
-let data155 = data152.ports;
-if(Array.isArray(data155)){
-if(data155.length > 400){
-const err416 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err416 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12964,13 +12962,12 @@ vErrors.push(err416);
 }
 errors++;
 }
-const len20 = data155.length;
-for(let i20=0; i20<len20; i20++){
-let data156 = data155[i20];
-if(data156 && typeof data156 == "object" && !Array.isArray(data156)){
-if(!(false)){
-if(data156.id === undefined){
-const err417 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+if(data153.ports !== undefined){
+let data156 = data153.ports;
+if(Array.isArray(data156)){
+if(data156.length > 400){
+const err417 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -12979,10 +12976,13 @@ vErrors.push(err417);
 }
 errors++;
 }
-}
+const len20 = data156.length;
+for(let i20=0; i20<len20; i20++){
+let data157 = data156[i20];
+if(data157 && typeof data157 == "object" && !Array.isArray(data157)){
 if(!(false)){
-if(data156.highestClass === undefined){
-const err418 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+if(data157.id === undefined){
+const err418 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -12992,9 +12992,9 @@ vErrors.push(err418);
 errors++;
 }
 }
-for(const key25 in data156){
-if(!((key25 === "id") || (key25 === "highestClass"))){
-const err419 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+if(!(false)){
+if(data157.highestClass === undefined){
+const err419 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -13004,11 +13004,9 @@ vErrors.push(err419);
 errors++;
 }
 }
-if(data156.id !== undefined){
-let data157 = data156.id;
-if(typeof data157 === "string"){
-if(func3(data157) > 200){
-const err420 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key25 in data157){
+if(!((key25 === "id") || (key25 === "highestClass"))){
+const err420 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -13017,8 +13015,12 @@ vErrors.push(err420);
 }
 errors++;
 }
-if(func3(data157) < 1){
-const err421 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data157.id !== undefined){
+let data158 = data157.id;
+if(typeof data158 === "string"){
+if(func3(data158) > 200){
+const err421 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -13027,9 +13029,8 @@ vErrors.push(err421);
 }
 errors++;
 }
-}
-else {
-const err422 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data158) < 1){
+const err422 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -13039,10 +13040,8 @@ vErrors.push(err422);
 errors++;
 }
 }
-if(data156.highestClass !== undefined){
-let data158 = data156.highestClass;
-if(!((typeof data158 == "number") && (!(data158 % 1) && !isNaN(data158)))){
-const err423 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+else {
+const err423 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -13051,9 +13050,11 @@ vErrors.push(err423);
 }
 errors++;
 }
-if(typeof data158 == "number"){
-if(data158 > 8 || isNaN(data158)){
-const err424 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+if(data157.highestClass !== undefined){
+let data159 = data157.highestClass;
+if(!((typeof data159 == "number") && (!(data159 % 1) && !isNaN(data159)))){
+const err424 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -13062,8 +13063,9 @@ vErrors.push(err424);
 }
 errors++;
 }
-if(data158 < 0 || isNaN(data158)){
-const err425 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(typeof data159 == "number"){
+if(data159 > 8 || isNaN(data159)){
+const err425 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -13072,11 +13074,8 @@ vErrors.push(err425);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err426 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data159 < 0 || isNaN(data159)){
+const err426 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -13087,8 +13086,9 @@ errors++;
 }
 }
 }
+}
 else {
-const err427 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err427 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -13100,7 +13100,7 @@ errors++;
 }
 }
 else {
-const err428 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err428 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -13110,12 +13110,9 @@ vErrors.push(err428);
 errors++;
 }
 }
-if(data.ownBattery !== undefined){
-let data159 = data.ownBattery;
-if(data159 && typeof data159 == "object" && !Array.isArray(data159)){
-if(!(false)){
-if(data159.passagesPerDay === undefined){
-const err429 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+}
+else {
+const err429 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -13125,9 +13122,12 @@ vErrors.push(err429);
 errors++;
 }
 }
+if(data.ownBattery !== undefined){
+let data160 = data.ownBattery;
+if(data160 && typeof data160 == "object" && !Array.isArray(data160)){
 if(!(false)){
-if(data159.cells === undefined){
-const err430 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+if(data160.passagesPerDay === undefined){
+const err430 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -13137,9 +13137,9 @@ vErrors.push(err430);
 errors++;
 }
 }
-for(const key26 in data159){
-if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
-const err431 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(!(false)){
+if(data160.cells === undefined){
+const err431 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -13149,10 +13149,9 @@ vErrors.push(err431);
 errors++;
 }
 }
-if(data159.passagesPerDay !== undefined){
-let data160 = data159.passagesPerDay;
-if(!((typeof data160 == "number") && (!(data160 % 1) && !isNaN(data160)))){
-const err432 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key26 in data160){
+if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
+const err432 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -13161,9 +13160,11 @@ vErrors.push(err432);
 }
 errors++;
 }
-if(typeof data160 == "number"){
-if(data160 < 0 || isNaN(data160)){
-const err433 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data160.passagesPerDay !== undefined){
+let data161 = data160.passagesPerDay;
+if(!((typeof data161 == "number") && (!(data161 % 1) && !isNaN(data161)))){
+const err433 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -13172,13 +13173,9 @@ vErrors.push(err433);
 }
 errors++;
 }
-}
-}
-if(data159.cells !== undefined){
-let data161 = data159.cells;
-if(typeof data161 === "string"){
-if(func3(data161) > 200){
-const err434 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(typeof data161 == "number"){
+if(data161 < 0 || isNaN(data161)){
+const err434 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -13187,8 +13184,13 @@ vErrors.push(err434);
 }
 errors++;
 }
-if(func3(data161) < 1){
-const err435 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+if(data160.cells !== undefined){
+let data162 = data160.cells;
+if(typeof data162 === "string"){
+if(func3(data162) > 200){
+const err435 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -13197,9 +13199,8 @@ vErrors.push(err435);
 }
 errors++;
 }
-}
-else {
-const err436 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data162) < 1){
+const err436 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -13209,9 +13210,8 @@ vErrors.push(err436);
 errors++;
 }
 }
-}
 else {
-const err437 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err437 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -13221,11 +13221,9 @@ vErrors.push(err437);
 errors++;
 }
 }
-if(data.carries !== undefined){
-let data162 = data.carries;
-if(Array.isArray(data162)){
-if(data162.length > 400){
-const err438 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err438 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -13234,13 +13232,12 @@ vErrors.push(err438);
 }
 errors++;
 }
-const len21 = data162.length;
-for(let i21=0; i21<len21; i21++){
-let data163 = data162[i21];
-if(data163 && typeof data163 == "object" && !Array.isArray(data163)){
-if(!(false)){
-if(data163.kind === undefined){
-const err439 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+if(data.carries !== undefined){
+let data163 = data.carries;
+if(Array.isArray(data163)){
+if(data163.length > 400){
+const err439 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -13249,10 +13246,13 @@ vErrors.push(err439);
 }
 errors++;
 }
-}
+const len21 = data163.length;
+for(let i21=0; i21<len21; i21++){
+let data164 = data163[i21];
+if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
 if(!(false)){
-if(data163.most === undefined){
-const err440 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data164.kind === undefined){
+const err440 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -13262,9 +13262,9 @@ vErrors.push(err440);
 errors++;
 }
 }
-for(const key27 in data163){
-if(!((key27 === "kind") || (key27 === "most"))){
-const err441 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+if(!(false)){
+if(data164.most === undefined){
+const err441 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -13274,10 +13274,9 @@ vErrors.push(err441);
 errors++;
 }
 }
-if(data163.kind !== undefined){
-let data164 = data163.kind;
-if(!((((((((((((((((data164 === "controller") || (data164 === "reader")) || (data164 === "lock")) || (data164 === "contact")) || (data164 === "exit")) || (data164 === "breakGlass")) || (data164 === "supply")) || (data164 === "expander")) || (data164 === "hub")) || (data164 === "wirelessLock")) || (data164 === "station")) || (data164 === "module")) || (data164 === "converter")) || (data164 === "switch")) || (data164 === "midspan")) || (data164 === "opener"))){
-const err442 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+for(const key27 in data164){
+if(!((key27 === "kind") || (key27 === "most"))){
+const err442 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -13287,10 +13286,10 @@ vErrors.push(err442);
 errors++;
 }
 }
-if(data163.most !== undefined){
-let data165 = data163.most;
-if(!((typeof data165 == "number") && (!(data165 % 1) && !isNaN(data165)))){
-const err443 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data164.kind !== undefined){
+let data165 = data164.kind;
+if(!((((((((((((((((data165 === "controller") || (data165 === "reader")) || (data165 === "lock")) || (data165 === "contact")) || (data165 === "exit")) || (data165 === "breakGlass")) || (data165 === "supply")) || (data165 === "expander")) || (data165 === "hub")) || (data165 === "wirelessLock")) || (data165 === "station")) || (data165 === "module")) || (data165 === "converter")) || (data165 === "switch")) || (data165 === "midspan")) || (data165 === "opener"))){
+const err443 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -13299,9 +13298,11 @@ vErrors.push(err443);
 }
 errors++;
 }
-if(typeof data165 == "number"){
-if(data165 < 0 || isNaN(data165)){
-const err444 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data164.most !== undefined){
+let data166 = data164.most;
+if(!((typeof data166 == "number") && (!(data166 % 1) && !isNaN(data166)))){
+const err444 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -13310,11 +13311,9 @@ vErrors.push(err444);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err445 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data166 == "number"){
+if(data166 < 0 || isNaN(data166)){
+const err445 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -13325,8 +13324,9 @@ errors++;
 }
 }
 }
+}
 else {
-const err446 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err446 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -13336,11 +13336,9 @@ vErrors.push(err446);
 errors++;
 }
 }
-if(data.lamps !== undefined){
-let data166 = data.lamps;
-if(Array.isArray(data166)){
-if(data166.length > 400){
-const err447 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err447 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -13349,13 +13347,12 @@ vErrors.push(err447);
 }
 errors++;
 }
-const len22 = data166.length;
-for(let i22=0; i22<len22; i22++){
-let data167 = data166[i22];
-if(data167 && typeof data167 == "object" && !Array.isArray(data167)){
-if(!(false)){
-if(data167.lamp === undefined){
-const err448 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+if(data.lamps !== undefined){
+let data167 = data.lamps;
+if(Array.isArray(data167)){
+if(data167.length > 400){
+const err448 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -13364,10 +13361,13 @@ vErrors.push(err448);
 }
 errors++;
 }
-}
+const len22 = data167.length;
+for(let i22=0; i22<len22; i22++){
+let data168 = data167[i22];
+if(data168 && typeof data168 == "object" && !Array.isArray(data168)){
 if(!(false)){
-if(data167.means === undefined){
-const err449 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data168.lamp === undefined){
+const err449 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -13377,9 +13377,9 @@ vErrors.push(err449);
 errors++;
 }
 }
-for(const key28 in data167){
-if(!((key28 === "lamp") || (key28 === "means"))){
-const err450 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+if(!(false)){
+if(data168.means === undefined){
+const err450 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -13389,11 +13389,9 @@ vErrors.push(err450);
 errors++;
 }
 }
-if(data167.lamp !== undefined){
-let data168 = data167.lamp;
-if(typeof data168 === "string"){
-if(func3(data168) > 200){
-const err451 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key28 in data168){
+if(!((key28 === "lamp") || (key28 === "means"))){
+const err451 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -13402,8 +13400,12 @@ vErrors.push(err451);
 }
 errors++;
 }
-if(func3(data168) < 1){
-const err452 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data168.lamp !== undefined){
+let data169 = data168.lamp;
+if(typeof data169 === "string"){
+if(func3(data169) > 200){
+const err452 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -13412,9 +13414,8 @@ vErrors.push(err452);
 }
 errors++;
 }
-}
-else {
-const err453 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data169) < 1){
+const err453 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -13424,11 +13425,8 @@ vErrors.push(err453);
 errors++;
 }
 }
-if(data167.means !== undefined){
-let data169 = data167.means;
-if(typeof data169 === "string"){
-if(func3(data169) > 200){
-const err454 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err454 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -13437,8 +13435,12 @@ vErrors.push(err454);
 }
 errors++;
 }
-if(func3(data169) < 1){
-const err455 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data168.means !== undefined){
+let data170 = data168.means;
+if(typeof data170 === "string"){
+if(func3(data170) > 200){
+const err455 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -13447,9 +13449,8 @@ vErrors.push(err455);
 }
 errors++;
 }
-}
-else {
-const err456 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data170) < 1){
+const err456 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -13459,9 +13460,8 @@ vErrors.push(err456);
 errors++;
 }
 }
-}
 else {
-const err457 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err457 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -13473,7 +13473,7 @@ errors++;
 }
 }
 else {
-const err458 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err458 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -13483,11 +13483,9 @@ vErrors.push(err458);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data170 = data.sounds;
-if(Array.isArray(data170)){
-if(data170.length > 400){
-const err459 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err459 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -13496,13 +13494,12 @@ vErrors.push(err459);
 }
 errors++;
 }
-const len23 = data170.length;
-for(let i23=0; i23<len23; i23++){
-let data171 = data170[i23];
-if(data171 && typeof data171 == "object" && !Array.isArray(data171)){
-if(!(false)){
-if(data171.sound === undefined){
-const err460 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+}
+if(data.sounds !== undefined){
+let data171 = data.sounds;
+if(Array.isArray(data171)){
+if(data171.length > 400){
+const err460 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -13511,10 +13508,13 @@ vErrors.push(err460);
 }
 errors++;
 }
-}
+const len23 = data171.length;
+for(let i23=0; i23<len23; i23++){
+let data172 = data171[i23];
+if(data172 && typeof data172 == "object" && !Array.isArray(data172)){
 if(!(false)){
-if(data171.means === undefined){
-const err461 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data172.sound === undefined){
+const err461 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -13524,9 +13524,9 @@ vErrors.push(err461);
 errors++;
 }
 }
-for(const key29 in data171){
-if(!((key29 === "sound") || (key29 === "means"))){
-const err462 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+if(!(false)){
+if(data172.means === undefined){
+const err462 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -13536,11 +13536,9 @@ vErrors.push(err462);
 errors++;
 }
 }
-if(data171.sound !== undefined){
-let data172 = data171.sound;
-if(typeof data172 === "string"){
-if(func3(data172) > 200){
-const err463 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key29 in data172){
+if(!((key29 === "sound") || (key29 === "means"))){
+const err463 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -13549,8 +13547,12 @@ vErrors.push(err463);
 }
 errors++;
 }
-if(func3(data172) < 1){
-const err464 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data172.sound !== undefined){
+let data173 = data172.sound;
+if(typeof data173 === "string"){
+if(func3(data173) > 200){
+const err464 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -13559,9 +13561,8 @@ vErrors.push(err464);
 }
 errors++;
 }
-}
-else {
-const err465 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data173) < 1){
+const err465 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -13571,11 +13572,8 @@ vErrors.push(err465);
 errors++;
 }
 }
-if(data171.means !== undefined){
-let data173 = data171.means;
-if(typeof data173 === "string"){
-if(func3(data173) > 200){
-const err466 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err466 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -13584,8 +13582,12 @@ vErrors.push(err466);
 }
 errors++;
 }
-if(func3(data173) < 1){
-const err467 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data172.means !== undefined){
+let data174 = data172.means;
+if(typeof data174 === "string"){
+if(func3(data174) > 200){
+const err467 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -13594,9 +13596,8 @@ vErrors.push(err467);
 }
 errors++;
 }
-}
-else {
-const err468 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data174) < 1){
+const err468 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -13606,9 +13607,8 @@ vErrors.push(err468);
 errors++;
 }
 }
-}
 else {
-const err469 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err469 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -13620,7 +13620,7 @@ errors++;
 }
 }
 else {
-const err470 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err470 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -13630,11 +13630,9 @@ vErrors.push(err470);
 errors++;
 }
 }
-if(data.box !== undefined){
-let data174 = data.box;
-if(Array.isArray(data174)){
-if(data174.length > 400){
-const err471 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err471 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -13643,12 +13641,12 @@ vErrors.push(err471);
 }
 errors++;
 }
-const len24 = data174.length;
-for(let i24=0; i24<len24; i24++){
-let data175 = data174[i24];
-if(typeof data175 === "string"){
-if(func3(data175) > 200){
-const err472 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data.box !== undefined){
+let data175 = data.box;
+if(Array.isArray(data175)){
+if(data175.length > 400){
+const err472 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -13657,8 +13655,12 @@ vErrors.push(err472);
 }
 errors++;
 }
-if(func3(data175) < 1){
-const err473 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len24 = data175.length;
+for(let i24=0; i24<len24; i24++){
+let data176 = data175[i24];
+if(typeof data176 === "string"){
+if(func3(data176) > 200){
+const err473 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -13667,9 +13669,8 @@ vErrors.push(err473);
 }
 errors++;
 }
-}
-else {
-const err474 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data176) < 1){
+const err474 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -13679,9 +13680,8 @@ vErrors.push(err474);
 errors++;
 }
 }
-}
 else {
-const err475 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err475 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -13691,11 +13691,9 @@ vErrors.push(err475);
 errors++;
 }
 }
-if(data.mounting !== undefined){
-let data176 = data.mounting;
-if(Array.isArray(data176)){
-if(data176.length > 400){
-const err476 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err476 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -13704,12 +13702,12 @@ vErrors.push(err476);
 }
 errors++;
 }
-const len25 = data176.length;
-for(let i25=0; i25<len25; i25++){
-let data177 = data176[i25];
-if(typeof data177 === "string"){
-if(func3(data177) > 200){
-const err477 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data.mounting !== undefined){
+let data177 = data.mounting;
+if(Array.isArray(data177)){
+if(data177.length > 400){
+const err477 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -13718,8 +13716,12 @@ vErrors.push(err477);
 }
 errors++;
 }
-if(func3(data177) < 1){
-const err478 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len25 = data177.length;
+for(let i25=0; i25<len25; i25++){
+let data178 = data177[i25];
+if(typeof data178 === "string"){
+if(func3(data178) > 200){
+const err478 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -13728,9 +13730,8 @@ vErrors.push(err478);
 }
 errors++;
 }
-}
-else {
-const err479 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data178) < 1){
+const err479 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err479];
 }
@@ -13740,9 +13741,8 @@ vErrors.push(err479);
 errors++;
 }
 }
-}
 else {
-const err480 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err480 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err480];
 }
@@ -13752,11 +13752,9 @@ vErrors.push(err480);
 errors++;
 }
 }
-if(data.setUp !== undefined){
-let data178 = data.setUp;
-if(Array.isArray(data178)){
-if(data178.length > 400){
-const err481 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err481 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err481];
 }
@@ -13765,13 +13763,12 @@ vErrors.push(err481);
 }
 errors++;
 }
-const len26 = data178.length;
-for(let i26=0; i26<len26; i26++){
-let data179 = data178[i26];
-if(data179 && typeof data179 == "object" && !Array.isArray(data179)){
-if(!(false)){
-if(data179.what === undefined){
-const err482 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+}
+if(data.setUp !== undefined){
+let data179 = data.setUp;
+if(Array.isArray(data179)){
+if(data179.length > 400){
+const err482 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err482];
 }
@@ -13780,10 +13777,13 @@ vErrors.push(err482);
 }
 errors++;
 }
-}
+const len26 = data179.length;
+for(let i26=0; i26<len26; i26++){
+let data180 = data179[i26];
+if(data180 && typeof data180 == "object" && !Array.isArray(data180)){
 if(!(false)){
-if(data179.kind === undefined){
-const err483 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(data180.what === undefined){
+const err483 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err483];
 }
@@ -13794,8 +13794,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data179.one === undefined){
-const err484 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(data180.kind === undefined){
+const err484 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err484];
 }
@@ -13805,9 +13805,9 @@ vErrors.push(err484);
 errors++;
 }
 }
-for(const key30 in data179){
-if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
-const err485 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
+if(!(false)){
+if(data180.one === undefined){
+const err485 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err485];
 }
@@ -13817,11 +13817,9 @@ vErrors.push(err485);
 errors++;
 }
 }
-if(data179.what !== undefined){
-let data180 = data179.what;
-if(typeof data180 === "string"){
-if(func3(data180) > 200){
-const err486 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+for(const key30 in data180){
+if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
+const err486 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err486];
 }
@@ -13830,8 +13828,12 @@ vErrors.push(err486);
 }
 errors++;
 }
-if(func3(data180) < 1){
-const err487 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data180.what !== undefined){
+let data181 = data180.what;
+if(typeof data181 === "string"){
+if(func3(data181) > 200){
+const err487 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err487];
 }
@@ -13840,9 +13842,8 @@ vErrors.push(err487);
 }
 errors++;
 }
-}
-else {
-const err488 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data181) < 1){
+const err488 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err488];
 }
@@ -13852,10 +13853,8 @@ vErrors.push(err488);
 errors++;
 }
 }
-if(data179.kind !== undefined){
-let data181 = data179.kind;
-if(!(((data181 === "tool") || (data181 === "key")) || (data181 === "licence"))){
-const err489 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+else {
+const err489 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err489];
 }
@@ -13865,11 +13864,10 @@ vErrors.push(err489);
 errors++;
 }
 }
-if(data179.runsOn !== undefined){
-let data182 = data179.runsOn;
-if(typeof data182 === "string"){
-if(func3(data182) > 200){
-const err490 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data180.kind !== undefined){
+let data182 = data180.kind;
+if(!(((data182 === "tool") || (data182 === "key")) || (data182 === "licence"))){
+const err490 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err490];
 }
@@ -13878,8 +13876,12 @@ vErrors.push(err490);
 }
 errors++;
 }
-if(func3(data182) < 1){
-const err491 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data180.runsOn !== undefined){
+let data183 = data180.runsOn;
+if(typeof data183 === "string"){
+if(func3(data183) > 200){
+const err491 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err491];
 }
@@ -13888,9 +13890,8 @@ vErrors.push(err491);
 }
 errors++;
 }
-}
-else {
-const err492 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data183) < 1){
+const err492 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err492];
 }
@@ -13900,10 +13901,8 @@ vErrors.push(err492);
 errors++;
 }
 }
-if(data179.one !== undefined){
-let data183 = data179.one;
-if(!(((data183 === "job") || (data183 === "device")) || (data183 === "door"))){
-const err493 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+else {
+const err493 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err493];
 }
@@ -13913,9 +13912,10 @@ vErrors.push(err493);
 errors++;
 }
 }
-}
-else {
-const err494 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data180.one !== undefined){
+let data184 = data180.one;
+if(!(((data184 === "job") || (data184 === "device")) || (data184 === "door"))){
+const err494 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err494];
 }
@@ -13927,7 +13927,7 @@ errors++;
 }
 }
 else {
-const err495 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err495 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err495];
 }
@@ -13937,11 +13937,9 @@ vErrors.push(err495);
 errors++;
 }
 }
-if(data.atHand !== undefined){
-let data184 = data.atHand;
-if(Array.isArray(data184)){
-if(data184.length > 400){
-const err496 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err496 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err496];
 }
@@ -13950,12 +13948,12 @@ vErrors.push(err496);
 }
 errors++;
 }
-const len27 = data184.length;
-for(let i27=0; i27<len27; i27++){
-let data185 = data184[i27];
-if(typeof data185 === "string"){
-if(func3(data185) > 200){
-const err497 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data.atHand !== undefined){
+let data185 = data.atHand;
+if(Array.isArray(data185)){
+if(data185.length > 400){
+const err497 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err497];
 }
@@ -13964,8 +13962,12 @@ vErrors.push(err497);
 }
 errors++;
 }
-if(func3(data185) < 1){
-const err498 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len27 = data185.length;
+for(let i27=0; i27<len27; i27++){
+let data186 = data185[i27];
+if(typeof data186 === "string"){
+if(func3(data186) > 200){
+const err498 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err498];
 }
@@ -13974,9 +13976,8 @@ vErrors.push(err498);
 }
 errors++;
 }
-}
-else {
-const err499 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(func3(data186) < 1){
+const err499 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err499];
 }
@@ -13986,9 +13987,8 @@ vErrors.push(err499);
 errors++;
 }
 }
-}
 else {
-const err500 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err500 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err500];
 }
@@ -14000,12 +14000,24 @@ errors++;
 }
 }
 else {
-const err501 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err501 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err501];
 }
 else {
 vErrors.push(err501);
+}
+errors++;
+}
+}
+}
+else {
+const err502 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err502];
+}
+else {
+vErrors.push(err502);
 }
 errors++;
 }
@@ -14964,7 +14976,7 @@ return errors === 0;
 }
 
 export const rule_put = validate21;
-const schema22 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"minItems":1,"maxItems":1000},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","group","doors","schedule"]};
+const schema22 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"person":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":1000,"uniqueItems":true},"sets":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":100,"uniqueItems":true},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16}},"required":["id","doors","schedule"]};
 
 function validate21(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -14983,8 +14995,498 @@ errors++;
 }
 }
 if(!(false)){
-if(data.group === undefined){
-const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "group"},message:"must have required property '"+"group"+"'"};
+if(data.doors === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "doors"},message:"must have required property '"+"doors"+"'"};
+if(vErrors === null){
+vErrors = [err1];
+}
+else {
+vErrors.push(err1);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.schedule === undefined){
+const err2 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "schedule"},message:"must have required property '"+"schedule"+"'"};
+if(vErrors === null){
+vErrors = [err2];
+}
+else {
+vErrors.push(err2);
+}
+errors++;
+}
+}
+for(const key0 in data){
+if(!((((((((key0 === "id") || (key0 === "group")) || (key0 === "person")) || (key0 === "doors")) || (key0 === "sets")) || (key0 === "schedule")) || (key0 === "validFrom")) || (key0 === "validUntil"))){
+const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err3];
+}
+else {
+vErrors.push(err3);
+}
+errors++;
+}
+}
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err4];
+}
+else {
+vErrors.push(err4);
+}
+errors++;
+}
+if(func3(data0) < 1){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err5];
+}
+else {
+vErrors.push(err5);
+}
+errors++;
+}
+if(!pattern0.test(data0)){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err6];
+}
+else {
+vErrors.push(err6);
+}
+errors++;
+}
+}
+else {
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err7];
+}
+else {
+vErrors.push(err7);
+}
+errors++;
+}
+}
+if(data.group !== undefined){
+let data1 = data.group;
+if(typeof data1 === "string"){
+if(func3(data1) > 80){
+const err8 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err8];
+}
+else {
+vErrors.push(err8);
+}
+errors++;
+}
+if(func3(data1) < 1){
+const err9 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err9];
+}
+else {
+vErrors.push(err9);
+}
+errors++;
+}
+if(!pattern0.test(data1)){
+const err10 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err10];
+}
+else {
+vErrors.push(err10);
+}
+errors++;
+}
+}
+else {
+const err11 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err11];
+}
+else {
+vErrors.push(err11);
+}
+errors++;
+}
+}
+if(data.person !== undefined){
+let data2 = data.person;
+if(typeof data2 === "string"){
+if(func3(data2) > 80){
+const err12 = {instancePath:instancePath+"/person",schemaPath:"#/properties/person/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err12];
+}
+else {
+vErrors.push(err12);
+}
+errors++;
+}
+if(func3(data2) < 1){
+const err13 = {instancePath:instancePath+"/person",schemaPath:"#/properties/person/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err13];
+}
+else {
+vErrors.push(err13);
+}
+errors++;
+}
+if(!pattern0.test(data2)){
+const err14 = {instancePath:instancePath+"/person",schemaPath:"#/properties/person/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err14];
+}
+else {
+vErrors.push(err14);
+}
+errors++;
+}
+}
+else {
+const err15 = {instancePath:instancePath+"/person",schemaPath:"#/properties/person/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err15];
+}
+else {
+vErrors.push(err15);
+}
+errors++;
+}
+}
+if(data.doors !== undefined){
+let data3 = data.doors;
+if(Array.isArray(data3)){
+if(data3.length > 1000){
+const err16 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/maxItems",keyword:"maxItems",params:{limit: 1000},message:"must NOT have more than 1000 items"};
+if(vErrors === null){
+vErrors = [err16];
+}
+else {
+vErrors.push(err16);
+}
+errors++;
+}
+const len0 = data3.length;
+for(let i0=0; i0<len0; i0++){
+let data4 = data3[i0];
+if(typeof data4 === "string"){
+if(func3(data4) > 80){
+const err17 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err17];
+}
+else {
+vErrors.push(err17);
+}
+errors++;
+}
+if(func3(data4) < 1){
+const err18 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err18];
+}
+else {
+vErrors.push(err18);
+}
+errors++;
+}
+if(!pattern0.test(data4)){
+const err19 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err19];
+}
+else {
+vErrors.push(err19);
+}
+errors++;
+}
+}
+else {
+const err20 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err20];
+}
+else {
+vErrors.push(err20);
+}
+errors++;
+}
+}
+let i1 = data3.length;
+let j0;
+if(i1 > 1){
+const indices0 = {};
+for(;i1--;){
+let item0 = data3[i1];
+if(typeof item0 !== "string"){
+continue;
+}
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err21 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/uniqueItems",keyword:"uniqueItems",params:{i: i1, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i1+" are identical)"};
+if(vErrors === null){
+vErrors = [err21];
+}
+else {
+vErrors.push(err21);
+}
+errors++;
+break;
+}
+indices0[item0] = i1;
+}
+}
+}
+else {
+const err22 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err22];
+}
+else {
+vErrors.push(err22);
+}
+errors++;
+}
+}
+if(data.sets !== undefined){
+let data5 = data.sets;
+if(Array.isArray(data5)){
+if(data5.length > 100){
+const err23 = {instancePath:instancePath+"/sets",schemaPath:"#/properties/sets/maxItems",keyword:"maxItems",params:{limit: 100},message:"must NOT have more than 100 items"};
+if(vErrors === null){
+vErrors = [err23];
+}
+else {
+vErrors.push(err23);
+}
+errors++;
+}
+const len1 = data5.length;
+for(let i2=0; i2<len1; i2++){
+let data6 = data5[i2];
+if(typeof data6 === "string"){
+if(func3(data6) > 80){
+const err24 = {instancePath:instancePath+"/sets/" + i2,schemaPath:"#/properties/sets/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err24];
+}
+else {
+vErrors.push(err24);
+}
+errors++;
+}
+if(func3(data6) < 1){
+const err25 = {instancePath:instancePath+"/sets/" + i2,schemaPath:"#/properties/sets/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err25];
+}
+else {
+vErrors.push(err25);
+}
+errors++;
+}
+if(!pattern0.test(data6)){
+const err26 = {instancePath:instancePath+"/sets/" + i2,schemaPath:"#/properties/sets/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err26];
+}
+else {
+vErrors.push(err26);
+}
+errors++;
+}
+}
+else {
+const err27 = {instancePath:instancePath+"/sets/" + i2,schemaPath:"#/properties/sets/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err27];
+}
+else {
+vErrors.push(err27);
+}
+errors++;
+}
+}
+let i3 = data5.length;
+let j1;
+if(i3 > 1){
+const indices1 = {};
+for(;i3--;){
+let item1 = data5[i3];
+if(typeof item1 !== "string"){
+continue;
+}
+if(typeof indices1[item1] == "number"){
+j1 = indices1[item1];
+const err28 = {instancePath:instancePath+"/sets",schemaPath:"#/properties/sets/uniqueItems",keyword:"uniqueItems",params:{i: i3, j: j1},message:"must NOT have duplicate items (items ## "+j1+" and "+i3+" are identical)"};
+if(vErrors === null){
+vErrors = [err28];
+}
+else {
+vErrors.push(err28);
+}
+errors++;
+break;
+}
+indices1[item1] = i3;
+}
+}
+}
+else {
+const err29 = {instancePath:instancePath+"/sets",schemaPath:"#/properties/sets/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err29];
+}
+else {
+vErrors.push(err29);
+}
+errors++;
+}
+}
+if(data.schedule !== undefined){
+let data7 = data.schedule;
+if(typeof data7 === "string"){
+if(func3(data7) > 80){
+const err30 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err30];
+}
+else {
+vErrors.push(err30);
+}
+errors++;
+}
+if(func3(data7) < 1){
+const err31 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err31];
+}
+else {
+vErrors.push(err31);
+}
+errors++;
+}
+if(!pattern0.test(data7)){
+const err32 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err32];
+}
+else {
+vErrors.push(err32);
+}
+errors++;
+}
+}
+else {
+const err33 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err33];
+}
+else {
+vErrors.push(err33);
+}
+errors++;
+}
+}
+if(data.validFrom !== undefined){
+let data8 = data.validFrom;
+if(typeof data8 === "string"){
+if(func3(data8) > 16){
+const err34 = {instancePath:instancePath+"/validFrom",schemaPath:"#/properties/validFrom/maxLength",keyword:"maxLength",params:{limit: 16},message:"must NOT have more than 16 characters"};
+if(vErrors === null){
+vErrors = [err34];
+}
+else {
+vErrors.push(err34);
+}
+errors++;
+}
+}
+else {
+const err35 = {instancePath:instancePath+"/validFrom",schemaPath:"#/properties/validFrom/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err35];
+}
+else {
+vErrors.push(err35);
+}
+errors++;
+}
+}
+if(data.validUntil !== undefined){
+let data9 = data.validUntil;
+if(typeof data9 === "string"){
+if(func3(data9) > 16){
+const err36 = {instancePath:instancePath+"/validUntil",schemaPath:"#/properties/validUntil/maxLength",keyword:"maxLength",params:{limit: 16},message:"must NOT have more than 16 characters"};
+if(vErrors === null){
+vErrors = [err36];
+}
+else {
+vErrors.push(err36);
+}
+errors++;
+}
+}
+else {
+const err37 = {instancePath:instancePath+"/validUntil",schemaPath:"#/properties/validUntil/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err37];
+}
+else {
+vErrors.push(err37);
+}
+errors++;
+}
+}
+}
+else {
+const err38 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err38];
+}
+else {
+vErrors.push(err38);
+}
+errors++;
+}
+validate21.errors = vErrors;
+return errors === 0;
+}
+
+export const doorSet_put = validate22;
+const schema23 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"doors":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":1000,"uniqueItems":true,"minItems":1}},"required":["id","name","doors"]};
+
+function validate22(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+let vErrors = null;
+let errors = 0;
+if(data && typeof data == "object" && !Array.isArray(data)){
+if(!(false)){
+if(data.id === undefined){
+const err0 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+if(vErrors === null){
+vErrors = [err0];
+}
+else {
+vErrors.push(err0);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data.name === undefined){
+const err1 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "name"},message:"must have required property '"+"name"+"'"};
 if(vErrors === null){
 vErrors = [err1];
 }
@@ -15006,9 +15508,9 @@ vErrors.push(err2);
 errors++;
 }
 }
-if(!(false)){
-if(data.schedule === undefined){
-const err3 = {instancePath,schemaPath:"#/required",keyword:"required",params:{missingProperty: "schedule"},message:"must have required property '"+"schedule"+"'"};
+for(const key0 in data){
+if(!(((key0 === "id") || (key0 === "name")) || (key0 === "doors"))){
+const err3 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err3];
 }
@@ -15018,9 +15520,11 @@ vErrors.push(err3);
 errors++;
 }
 }
-for(const key0 in data){
-if(!((((key0 === "id") || (key0 === "group")) || (key0 === "doors")) || (key0 === "schedule"))){
-const err4 = {instancePath,schemaPath:"#/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key0},message:"must NOT have additional properties"};
+if(data.id !== undefined){
+let data0 = data.id;
+if(typeof data0 === "string"){
+if(func3(data0) > 80){
+const err4 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err4];
 }
@@ -15029,12 +15533,8 @@ vErrors.push(err4);
 }
 errors++;
 }
-}
-if(data.id !== undefined){
-let data0 = data.id;
-if(typeof data0 === "string"){
-if(func3(data0) > 80){
-const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(func3(data0) < 1){
+const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err5];
 }
@@ -15043,8 +15543,8 @@ vErrors.push(err5);
 }
 errors++;
 }
-if(func3(data0) < 1){
-const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(!pattern0.test(data0)){
+const err6 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err6];
 }
@@ -15053,8 +15553,9 @@ vErrors.push(err6);
 }
 errors++;
 }
-if(!pattern0.test(data0)){
-const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+else {
+const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err7];
 }
@@ -15064,8 +15565,11 @@ vErrors.push(err7);
 errors++;
 }
 }
-else {
-const err8 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.name !== undefined){
+let data1 = data.name;
+if(typeof data1 === "string"){
+if(func3(data1) > 120){
+const err8 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/maxLength",keyword:"maxLength",params:{limit: 120},message:"must NOT have more than 120 characters"};
 if(vErrors === null){
 vErrors = [err8];
 }
@@ -15074,12 +15578,8 @@ vErrors.push(err8);
 }
 errors++;
 }
-}
-if(data.group !== undefined){
-let data1 = data.group;
-if(typeof data1 === "string"){
-if(func3(data1) > 80){
-const err9 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(func3(data1) < 1){
+const err9 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err9];
 }
@@ -15088,8 +15588,9 @@ vErrors.push(err9);
 }
 errors++;
 }
-if(func3(data1) < 1){
-const err10 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err10 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err10];
 }
@@ -15098,8 +15599,12 @@ vErrors.push(err10);
 }
 errors++;
 }
-if(!pattern0.test(data1)){
-const err11 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+if(data.doors !== undefined){
+let data2 = data.doors;
+if(Array.isArray(data2)){
+if(data2.length > 1000){
+const err11 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/maxItems",keyword:"maxItems",params:{limit: 1000},message:"must NOT have more than 1000 items"};
 if(vErrors === null){
 vErrors = [err11];
 }
@@ -15108,9 +15613,8 @@ vErrors.push(err11);
 }
 errors++;
 }
-}
-else {
-const err12 = {instancePath:instancePath+"/group",schemaPath:"#/properties/group/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data2.length < 1){
+const err12 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/minItems",keyword:"minItems",params:{limit: 1},message:"must NOT have fewer than 1 items"};
 if(vErrors === null){
 vErrors = [err12];
 }
@@ -15119,12 +15623,12 @@ vErrors.push(err12);
 }
 errors++;
 }
-}
-if(data.doors !== undefined){
-let data2 = data.doors;
-if(Array.isArray(data2)){
-if(data2.length > 1000){
-const err13 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/maxItems",keyword:"maxItems",params:{limit: 1000},message:"must NOT have more than 1000 items"};
+const len0 = data2.length;
+for(let i0=0; i0<len0; i0++){
+let data3 = data2[i0];
+if(typeof data3 === "string"){
+if(func3(data3) > 80){
+const err13 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err13];
 }
@@ -15133,8 +15637,8 @@ vErrors.push(err13);
 }
 errors++;
 }
-if(data2.length < 1){
-const err14 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/minItems",keyword:"minItems",params:{limit: 1},message:"must NOT have fewer than 1 items"};
+if(func3(data3) < 1){
+const err14 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err14];
 }
@@ -15143,12 +15647,8 @@ vErrors.push(err14);
 }
 errors++;
 }
-const len0 = data2.length;
-for(let i0=0; i0<len0; i0++){
-let data3 = data2[i0];
-if(typeof data3 === "string"){
-if(func3(data3) > 80){
-const err15 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(!pattern0.test(data3)){
+const err15 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err15];
 }
@@ -15157,8 +15657,9 @@ vErrors.push(err15);
 }
 errors++;
 }
-if(func3(data3) < 1){
-const err16 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err16 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err16];
 }
@@ -15167,8 +15668,19 @@ vErrors.push(err16);
 }
 errors++;
 }
-if(!pattern0.test(data3)){
-const err17 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+let i1 = data2.length;
+let j0;
+if(i1 > 1){
+const indices0 = {};
+for(;i1--;){
+let item0 = data2[i1];
+if(typeof item0 !== "string"){
+continue;
+}
+if(typeof indices0[item0] == "number"){
+j0 = indices0[item0];
+const err17 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/uniqueItems",keyword:"uniqueItems",params:{i: i1, j: j0},message:"must NOT have duplicate items (items ## "+j0+" and "+i1+" are identical)"};
 if(vErrors === null){
 vErrors = [err17];
 }
@@ -15176,10 +15688,14 @@ else {
 vErrors.push(err17);
 }
 errors++;
+break;
+}
+indices0[item0] = i1;
+}
 }
 }
 else {
-const err18 = {instancePath:instancePath+"/doors/" + i0,schemaPath:"#/properties/doors/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err18 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err18];
 }
@@ -15191,7 +15707,7 @@ errors++;
 }
 }
 else {
-const err19 = {instancePath:instancePath+"/doors",schemaPath:"#/properties/doors/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err19 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err19];
 }
@@ -15200,71 +15716,14 @@ vErrors.push(err19);
 }
 errors++;
 }
-}
-if(data.schedule !== undefined){
-let data4 = data.schedule;
-if(typeof data4 === "string"){
-if(func3(data4) > 80){
-const err20 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
-if(vErrors === null){
-vErrors = [err20];
-}
-else {
-vErrors.push(err20);
-}
-errors++;
-}
-if(func3(data4) < 1){
-const err21 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
-if(vErrors === null){
-vErrors = [err21];
-}
-else {
-vErrors.push(err21);
-}
-errors++;
-}
-if(!pattern0.test(data4)){
-const err22 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
-if(vErrors === null){
-vErrors = [err22];
-}
-else {
-vErrors.push(err22);
-}
-errors++;
-}
-}
-else {
-const err23 = {instancePath:instancePath+"/schedule",schemaPath:"#/properties/schedule/type",keyword:"type",params:{type: "string"},message:"must be string"};
-if(vErrors === null){
-vErrors = [err23];
-}
-else {
-vErrors.push(err23);
-}
-errors++;
-}
-}
-}
-else {
-const err24 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
-if(vErrors === null){
-vErrors = [err24];
-}
-else {
-vErrors.push(err24);
-}
-errors++;
-}
-validate21.errors = vErrors;
+validate22.errors = vErrors;
 return errors === 0;
 }
 
-export const schedule_put = validate22;
-const schema23 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"everyDay":{"const":true},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
+export const schedule_put = validate23;
+const schema24 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"everyDay":{"const":true},"periods":{"type":"array","maxItems":30,"items":{"type":"object","additionalProperties":false,"properties":{"days":{"type":"array","items":{"type":"integer","minimum":1,"maximum":7},"uniqueItems":true},"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["days","from","to"]}}},"required":["id","name","periods"]};
 
-function validate22(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate23(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -15633,15 +16092,15 @@ vErrors.push(err28);
 }
 errors++;
 }
-validate22.errors = vErrors;
+validate23.errors = vErrors;
 return errors === 0;
 }
 
-export const specialDay_put = validate23;
-const schema24 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}},"until":{"type":"string","format":"date"},"yearly":{"const":true},"schedules":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":200,"uniqueItems":true}},"required":["id","name","date","periods"]};
+export const specialDay_put = validate24;
+const schema25 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"name":{"type":"string","minLength":1,"maxLength":120},"date":{"type":"string","format":"date"},"periods":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"string","maxLength":5},"to":{"type":"string","maxLength":5}},"required":["from","to"]}},"until":{"type":"string","format":"date"},"yearly":{"const":true},"schedules":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":200,"uniqueItems":true}},"required":["id","name","date","periods"]};
 const formats0 = exportsOf(module1).fullFormats.date;
 
-function validate23(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate24(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -16080,15 +16539,15 @@ vErrors.push(err34);
 }
 errors++;
 }
-validate23.errors = vErrors;
+validate24.errors = vErrors;
 return errors === 0;
 }
 
-export const cardFormat_put = validate24;
-const schema25 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$"},"name":{"type":"string","minLength":1,"maxLength":60,"pattern":"\\S"},"bits":{"type":"integer","minimum":1,"maximum":256},"facility":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"number":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"parity":{"type":"array","maxItems":8,"items":{"type":"object","additionalProperties":false,"properties":{"at":{"type":"integer","minimum":0,"maximum":256},"kind":{"enum":["even","odd"]},"over":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]}},"required":["at","kind","over"]}},"keeps":{"enum":["wiegand26","wiegand34","serial4","serial7","wide"]}},"required":["id","name","bits","number","parity","keeps"]};
-const pattern77 = new RegExp("\\S", "u");
+export const cardFormat_put = validate25;
+const schema26 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$"},"name":{"type":"string","minLength":1,"maxLength":60,"pattern":"\\S"},"bits":{"type":"integer","minimum":1,"maximum":256},"facility":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"number":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"parity":{"type":"array","maxItems":8,"items":{"type":"object","additionalProperties":false,"properties":{"at":{"type":"integer","minimum":0,"maximum":256},"kind":{"enum":["even","odd"]},"over":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]}},"required":["at","kind","over"]}},"keeps":{"enum":["wiegand26","wiegand34","serial4","serial7","wide"]}},"required":["id","name","bits","number","parity","keeps"]};
+const pattern81 = new RegExp("\\S", "u");
 
-function validate24(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -16224,7 +16683,7 @@ vErrors.push(err10);
 }
 errors++;
 }
-if(!pattern77.test(data1)){
+if(!pattern81.test(data1)){
 const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/pattern",keyword:"pattern",params:{pattern: "\\S"},message:"must match pattern \""+"\\S"+"\""};
 if(vErrors === null){
 vErrors = [err11];
@@ -16626,7 +17085,7 @@ errors++;
 if(data10.kind !== undefined){
 let data12 = data10.kind;
 if(!((data12 === "even") || (data12 === "odd"))){
-const err44 = {instancePath:instancePath+"/parity/" + i0+"/kind",schemaPath:"#/properties/parity/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema25.properties.parity.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+const err44 = {instancePath:instancePath+"/parity/" + i0+"/kind",schemaPath:"#/properties/parity/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema26.properties.parity.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err44];
 }
@@ -16784,7 +17243,7 @@ errors++;
 if(data.keeps !== undefined){
 let data16 = data.keeps;
 if(!(((((data16 === "wiegand26") || (data16 === "wiegand34")) || (data16 === "serial4")) || (data16 === "serial7")) || (data16 === "wide"))){
-const err57 = {instancePath:instancePath+"/keeps",schemaPath:"#/properties/keeps/enum",keyword:"enum",params:{allowedValues: schema25.properties.keeps.enum},message:"must be equal to one of the allowed values"};
+const err57 = {instancePath:instancePath+"/keeps",schemaPath:"#/properties/keeps/enum",keyword:"enum",params:{allowedValues: schema26.properties.keeps.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err57];
 }
@@ -16805,14 +17264,14 @@ vErrors.push(err58);
 }
 errors++;
 }
-validate24.errors = vErrors;
+validate25.errors = vErrors;
 return errors === 0;
 }
 
-export const body_account = validate25;
-const schema26 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"role":{"enum":["lead","engineer","witness","viewer"]}},"required":["name","password","role"]};
+export const body_account = validate26;
+const schema27 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"role":{"enum":["lead","engineer","witness","viewer"]}},"required":["name","password","role"]};
 
-function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate26(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -16937,7 +17396,7 @@ errors++;
 if(data.role !== undefined){
 let data2 = data.role;
 if(!((((data2 === "lead") || (data2 === "engineer")) || (data2 === "witness")) || (data2 === "viewer"))){
-const err10 = {instancePath:instancePath+"/role",schemaPath:"#/properties/role/enum",keyword:"enum",params:{allowedValues: schema26.properties.role.enum},message:"must be equal to one of the allowed values"};
+const err10 = {instancePath:instancePath+"/role",schemaPath:"#/properties/role/enum",keyword:"enum",params:{allowedValues: schema27.properties.role.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err10];
 }
@@ -16958,14 +17417,14 @@ vErrors.push(err11);
 }
 errors++;
 }
-validate25.errors = vErrors;
+validate26.errors = vErrors;
 return errors === 0;
 }
 
-export const body_newPassword = validate26;
-const schema27 = {"type":"object","additionalProperties":false,"properties":{"password":{"type":"string","minLength":10,"maxLength":200}},"required":["password"]};
+export const body_newPassword = validate27;
+const schema28 = {"type":"object","additionalProperties":false,"properties":{"password":{"type":"string","minLength":10,"maxLength":200}},"required":["password"]};
 
-function validate26(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate27(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -17039,14 +17498,14 @@ vErrors.push(err5);
 }
 errors++;
 }
-validate26.errors = vErrors;
+validate27.errors = vErrors;
 return errors === 0;
 }
 
-export const body_ownPassword = validate27;
-const schema28 = {"type":"object","additionalProperties":false,"properties":{"old":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200}},"required":["old","password"]};
+export const body_ownPassword = validate28;
+const schema29 = {"type":"object","additionalProperties":false,"properties":{"old":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200}},"required":["old","password"]};
 
-function validate27(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate28(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -17167,14 +17626,14 @@ vErrors.push(err9);
 }
 errors++;
 }
-validate27.errors = vErrors;
+validate28.errors = vErrors;
 return errors === 0;
 }
 
-export const body_firstUse = validate28;
-const schema29 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"code":{"type":"string","maxLength":200},"job":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]}},"required":["name","client","site","zone","network"]}},"required":["name","password","job"]};
+export const body_firstUse = validate29;
+const schema30 = {"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":10,"maxLength":200},"code":{"type":"string","maxLength":200},"job":{"type":"object","additionalProperties":false,"properties":{"name":{"type":"string","minLength":1,"maxLength":120},"client":{"type":"string","maxLength":200},"site":{"type":"string","maxLength":200},"zone":{"type":"string","minLength":1,"maxLength":120},"network":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","maxLength":200},"prefix":{"type":"integer","minimum":8,"maximum":30},"gateway":{"type":"string","maxLength":200},"timeServer":{"type":"string","maxLength":200},"reserved":{"type":"string","maxLength":200}},"required":["address","prefix","gateway","timeServer"]}},"required":["name","client","site","zone","network"]}},"required":["name","password","job"]};
 
-function validate28(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate29(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -17749,14 +18208,14 @@ vErrors.push(err46);
 }
 errors++;
 }
-validate28.errors = vErrors;
+validate29.errors = vErrors;
 return errors === 0;
 }
 
-export const body_devicePassword = validate29;
-const schema30 = {"type":"object","additionalProperties":false,"properties":{"user":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":1,"maxLength":200}},"required":["user","password"]};
+export const body_devicePassword = validate30;
+const schema31 = {"type":"object","additionalProperties":false,"properties":{"user":{"type":"string","minLength":1,"maxLength":200},"password":{"type":"string","minLength":1,"maxLength":200}},"required":["user","password"]};
 
-function validate29(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
+function validate30(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
 let errors = 0;
 if(data && typeof data == "object" && !Array.isArray(data)){
@@ -17877,6 +18336,6 @@ vErrors.push(err9);
 }
 errors++;
 }
-validate29.errors = vErrors;
+validate30.errors = vErrors;
 return errors === 0;
 }

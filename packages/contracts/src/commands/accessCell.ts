@@ -1,5 +1,6 @@
-import { all, drop, groupPath, put, type Change, type Rule } from '@rauta/core'
-import { defineCommand, everyFitter, existing, id, object } from './command'
+import { all, doorsOfRule, drop, groupPath, isLimited, put, type Change, type Rule } from '@rauta/core'
+import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
+import { passesBySet } from './rights'
 
 /** When one group passes one door by a rule of its own: on one schedule, or not at all. Rules of groups that it is in stay as they are. */
 export const accessCell = defineCommand<{ group: string; door: string; schedule: string | null }>()({
@@ -10,13 +11,23 @@ export const accessCell = defineCommand<{ group: string; door: string; schedule:
     existing(facts.group[p.group], 'group', p.group)
     existing(facts.door[p.door], 'door', p.door)
     if (p.schedule !== null) existing(facts.schedule[p.schedule], 'schedule', p.schedule)
-    const rules = all(facts, 'rule').filter((r) => r.group === p.group)
+    const rules = all(facts, 'rule').filter((r) => r.group === p.group && !isLimited(r))
     const without = (r: Rule): Change[] => {
       const doors = r.doors.filter((d) => d !== p.door)
-      return doors.length ? [put(facts, 'rule', { ...r, doors })] : drop(facts, 'rule', r.id)
+      return doors.length || r.sets?.length ? [put(facts, 'rule', { ...r, doors })] : drop(facts, 'rule', r.id)
     }
-    const away = rules.filter((r) => r.doors.includes(p.door) && r.schedule !== p.schedule).flatMap(without)
-    if (p.schedule === null || rules.some((r) => r.schedule === p.schedule && r.doors.includes(p.door))) return away
+    const others = rules.filter((r) => r.schedule !== p.schedule && doorsOfRule(facts, r).includes(p.door))
+    const bySet = others.find((r) => passesBySet(facts, r, p.door))
+    if (bySet) {
+      const sets = (bySet.sets ?? []).flatMap((s) => facts.doorSet[s] ?? []).filter((s) => s.doors.includes(p.door))
+      throw new Refusal(
+        `${facts.door[p.door]?.ref ?? p.door} is passed as one of ${sets.map((s) => s.name).join(', ')}: change that rule, or the set.`,
+        'door',
+      )
+    }
+    const away = others.flatMap(without)
+    if (p.schedule === null || rules.some((r) => r.schedule === p.schedule && doorsOfRule(facts, r).includes(p.door)))
+      return away
     const there = rules.find((r) => r.schedule === p.schedule)
     const rule: Rule = there
       ? { ...there, doors: [...there.doors, p.door] }

@@ -331,7 +331,10 @@ export const doorRemove = defineCommand<{ id: string }>()({
     const rules = all(facts, 'rule')
       .filter((r) => r.doors.includes(p.id))
       .map((r) => put(facts, 'rule', { ...r, doors: r.doors.filter((d) => d !== p.id) }))
-    return [...rules, ...drop(facts, 'door', p.id)]
+    const sets = all(facts, 'doorSet')
+      .filter((s) => s.doors.includes(p.id))
+      .map((s) => put(facts, 'doorSet', { ...s, doors: s.doors.filter((d) => d !== p.id) }))
+    return [...rules, ...sets, ...drop(facts, 'door', p.id)]
   },
   words: (f, p) => `Removed ${f.door[p.id]?.ref ?? p.id}`,
 })

@@ -14,6 +14,7 @@ import * as people from './people'
 import * as peoplelist from './peoplelist'
 import * as proving from './proving'
 import * as readers from './readers'
+import * as rights from './rights'
 import * as sheets from './sheets'
 import * as site from './site'
 import * as undo from './undo'
@@ -36,6 +37,7 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     busDevices,
     site,
     readers,
+    rights,
     sheets,
     undo,
     wire,
@@ -72,6 +74,7 @@ export type CommandPayloads = PayloadsOf<typeof access> &
   PayloadsOf<typeof busDevices> &
   PayloadsOf<typeof site> &
   PayloadsOf<typeof readers> &
+  PayloadsOf<typeof rights> &
   PayloadsOf<typeof sheets> &
   PayloadsOf<typeof undo> &
   PayloadsOf<typeof wire> &

@@ -26,6 +26,7 @@ import {
   type TestCards,
 } from '@rauta/core'
 import { card, checkCard, checkPersonCard, optionalOfCard } from './cards'
+import { groupIdFault } from './rights'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
 const day = { type: 'string', maxLength: 16 } as const
@@ -93,8 +94,11 @@ export const personRemove = defineCommand<{ id: string }>()({
   name: 'person.remove',
   roles: everyFitter,
   schema: object({ id }),
-  apply: (facts, p) => (existing(facts.person[p.id], 'person', p.id), drop(facts, 'person', p.id)),
-  words: (f, p) => `Removed ${f.person[p.id]?.name ?? ''}; the rules of their groups stay`,
+  apply(facts, p) {
+    existing(facts.person[p.id], 'person', p.id)
+    return [...withRules(facts, (r) => r.person === p.id), ...drop(facts, 'person', p.id)]
+  },
+  words: (f, p) => `Removed ${f.person[p.id]?.name ?? ''} with their own rights; the rules of their groups stay`,
 })
 
 export const groupPut = defineCommand<Group>()({
@@ -102,6 +106,8 @@ export const groupPut = defineCommand<Group>()({
   roles: everyFitter,
   schema: object({ id, name, parent: id }, ['parent']),
   apply(facts, p) {
+    const ownFault = groupIdFault(p.id)
+    if (ownFault) throw new Refusal(ownFault, 'id')
     const fault = groupFault(facts.group, p)
     if (fault) throw new Refusal(fault, 'parent')
     const twin = all(facts, 'group').find(
@@ -135,28 +141,6 @@ export const groupRemove = defineCommand<{ id: string }>()({
     ]
   },
   words: (f, p) => `Removed group ${f.group[p.id]?.name ?? ''} from its people, with its rules`,
-})
-
-export const rulePut = defineCommand<Rule>()({
-  name: 'rule.put',
-  roles: everyFitter,
-  schema: object({ id, group: id, doors: { type: 'array', items: id, minItems: 1, maxItems: 1000 }, schedule: id }),
-  apply(facts, p) {
-    existing(facts.group[p.group], 'group', p.group)
-    existing(facts.schedule[p.schedule], 'schedule', p.schedule)
-    for (const door of p.doors) existing(facts.door[door], 'door', door)
-    return [put(facts, 'rule', p)]
-  },
-  words: (f, p) =>
-    `${f.group[p.group]?.name ?? ''} pass ${p.doors.map((d) => f.door[d]?.ref ?? d).join(', ')} on ${f.schedule[p.schedule]?.name ?? ''}`,
-})
-
-export const ruleRemove = defineCommand<{ id: string }>()({
-  name: 'rule.remove',
-  roles: everyFitter,
-  schema: object({ id }),
-  apply: (facts, p) => (existing(facts.rule[p.id], 'rule', p.id), drop(facts, 'rule', p.id)),
-  words: (f, p) => `Removed the rule for ${f.group[f.rule[p.id]?.group ?? '']?.name ?? ''}`,
 })
 
 const time = { type: 'string', maxLength: 5 } as const
@@ -262,10 +246,11 @@ export const testCardsPut = defineCommand<TestCards>()({
       outOfHours: object(card, optionalOfCard),
       unknown: object(card, optionalOfCard),
       expired: object(card, optionalOfCard),
+      ended: object(card, optionalOfCard),
       longer: object(card, optionalOfCard),
       second: object(card, optionalOfCard),
     },
-    ['expired', 'longer', 'second'],
+    ['expired', 'ended', 'longer', 'second'],
   ),
   apply(facts, p) {
     const cards = kitCards(p)

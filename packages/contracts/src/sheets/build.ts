@@ -126,7 +126,9 @@ export function doorController(
       longestReleaseS: 120,
       // The two-door board reads no serial numbers.
       cardFormats: doors === 2 ? ['wiegand26', 'wiegand34'] : ['wiegand26', 'wiegand34', 'serial4', 'serial7'],
-      ...(doors === 2 ? {} : { ownFormats: 16, bitOrders: ['bitsReversed', 'bytesReversed', 'bytesMirrored'] }),
+      ...(doors === 2
+        ? {}
+        : { limitedRights: true, ownFormats: 16, bitOrders: ['bitsReversed', 'bytesReversed', 'bytesMirrored'] }),
       // Nor does it keep in mind who came first, or who is in.
       abilities: doors === 2 ? ['preAlarm', 'unlockDelay', 'ownHours', 'reentry'] : [...doorAbilities],
       times:

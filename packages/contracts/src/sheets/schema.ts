@@ -64,6 +64,7 @@ const controller = object(
         cutAbove: t('Cut above, Ω', some),
       }),
     ),
+    limitedRights: t('Can be told when a right ends', { const: true }),
     functions: t('What it can be told that a part does', list({ enum: partFunctions })),
     abilities: t('What it can do for a door besides', list({ enum: doorAbilities })),
     times: t(
@@ -76,7 +77,7 @@ const controller = object(
     ),
     ownReader: t('Port of its own reader', words),
   },
-  ['ownFormats', 'bitOrders', 'supervised', 'functions', 'abilities', 'times', 'ownReader'],
+  ['ownFormats', 'bitOrders', 'supervised', 'limitedRights', 'functions', 'abilities', 'times', 'ownReader'],
 )
 
 const coding = object(

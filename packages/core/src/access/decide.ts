@@ -3,12 +3,21 @@ import { jobOf } from '../job/records'
 import type { Door } from '../doors/door'
 import { scheduleActive } from '../time/schedule'
 import { hoursAt, type DoorHours } from '../doors/hours'
-import { groupsPassed } from './groups'
 import type { Person, PersonCard, Rule } from './records'
+import { doorsOfRule, limitWords, rulesFor, ruleValidAt, whoWords } from './rights'
 import { validityAt } from './validity'
 
 export type RefusalReason =
-  'barred' | 'no card' | 'card lost' | 'card withdrawn' | 'not yet valid' | 'expired' | 'no rule' | 'out of hours'
+  | 'barred'
+  | 'no card'
+  | 'card lost'
+  | 'card withdrawn'
+  | 'not yet valid'
+  | 'expired'
+  | 'no rule'
+  | 'right not yet'
+  | 'right ended'
+  | 'out of hours'
 
 export interface Decision {
   passes: boolean
@@ -46,10 +55,9 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
       null,
       `Refused: ${door.ref} is barred then for whoever comes in. Whoever leaves is let out.`,
     )
-  const passed = new Set(groupsPassed(facts.group, person.groups))
-  const rules = all(facts, 'rule').filter((rule) => passed.has(rule.group) && rule.doors.includes(door.id))
-  if (rules.length === 0)
-    return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
+  const everyRule = rulesFor(facts, person).filter((rule) => doorsOfRule(facts, rule).includes(door.id))
+  const rules = everyRule.filter((rule) => ruleValidAt(facts, rule, atMs) === 'valid')
+  if (rules.length === 0) return noRule(facts, person, door, everyRule, atMs)
   const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))
   if (open)
     return {
@@ -60,6 +68,16 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
     }
   const nearest = rules[0] as Rule
   return refuse('out of hours', nearest.id, `Refused, out of hours: ${ruleWords(facts, nearest)} is not in force then.`)
+}
+
+/** No rule, or none that counts at that moment: one that is still to come is told before one that ended. */
+function noRule(facts: Facts, person: Person, door: Door, rules: readonly Rule[], atMs: number): Decision {
+  const toCome = rules.find((rule) => ruleValidAt(facts, rule, atMs) === 'notYet')
+  const over = rules.find((rule) => ruleValidAt(facts, rule, atMs) === 'expired')
+  if (toCome)
+    return refuse('right not yet', toCome.id, `Refused: ${ruleWords(facts, toCome)} counts ${limitWords(toCome)}.`)
+  if (over) return refuse('right ended', over.id, `Refused: ${ruleWords(facts, over)} counted ${limitWords(over)}.`)
+  return refuse('no rule', null, `No rule lets ${groupWords(facts, person)} pass ${door.ref}. No rule means refused.`)
 }
 
 /** What else has to be so for somebody who has the right to come in; it hangs on who was there before. */
@@ -86,7 +104,10 @@ function ruleActive(facts: Facts, rule: Rule, atMs: number, zone: string): boole
 }
 
 export function ruleWords(facts: Facts, rule: Rule): string {
-  return `group ${facts.group[rule.group]?.name ?? rule.group} on schedule ${facts.schedule[rule.schedule]?.name ?? rule.schedule}`
+  const on = `on schedule ${facts.schedule[rule.schedule]?.name ?? rule.schedule}`
+  return rule.group === undefined
+    ? `the right of ${whoWords(facts, rule)} ${on}`
+    : `group ${facts.group[rule.group]?.name ?? rule.group} ${on}`
 }
 
 function groupWords(facts: Facts, person: Person): string {

@@ -3,8 +3,9 @@ import { doorsRunning } from '../doors/hours'
 import { recordKind } from '../job/kind'
 import type { Schedule } from '../time/schedule'
 import type { SpecialDay } from '../time/specialDays'
-import type { Group, Person, Rule, TestCards } from './records'
-import { groupsPassed, groupsUpwards } from './groups'
+import type { DoorSet, Group, Person, Rule, TestCards } from './records'
+import { groupsUpwards } from './groups'
+import { doorsOfRule, rulesFor } from './rights'
 import { controllersOf, controllersWith } from './reaching'
 
 declare module '../job/facts' {
@@ -12,6 +13,7 @@ declare module '../job/facts' {
     person: Person
     group: Group
     rule: Rule
+    doorSet: DoorSet
     schedule: Schedule
     specialDay: SpecialDay
     testCards: TestCards
@@ -33,21 +35,42 @@ export const personKind = recordKind('person', {
     longer: 'flag?',
     past: 'list?',
   },
-  touches({ groups }, facts) {
-    const passed = new Set(groupsPassed(facts.group, groups))
-    return { access: controllersWith(facts, (rule) => passed.has(rule.group)) }
-  },
+  touches: (person, facts) => ({
+    access: controllersOf(
+      facts,
+      rulesFor(facts, person).flatMap((rule) => doorsOfRule(facts, rule)),
+    ),
+  }),
 })
 export const groupKind = recordKind('group', {
   fields: { id: 'text', name: 'text', parent: 'text?' },
   touches({ id }, facts) {
     const passed = new Set(groupsUpwards(facts.group, id))
-    return { access: controllersWith(facts, (rule) => passed.has(rule.group)) }
+    return { access: controllersWith(facts, (rule) => rule.group !== undefined && passed.has(rule.group)) }
   },
 })
 export const ruleKind = recordKind('rule', {
-  fields: { id: 'text', group: 'text', doors: 'list', schedule: 'text' },
-  touches: ({ doors }, facts) => ({ doors, access: controllersOf(facts, doors) }),
+  fields: {
+    id: 'text',
+    group: 'text?',
+    person: 'text?',
+    doors: 'list',
+    sets: 'list?',
+    schedule: 'text',
+    validFrom: 'text?',
+    validUntil: 'text?',
+  },
+  touches(rule, facts) {
+    const doors = [...doorsOfRule(facts, rule)]
+    return { doors, access: controllersOf(facts, doors) }
+  },
+})
+export const doorSetKind = recordKind('doorSet', {
+  fields: { id: 'text', name: 'text', doors: 'list' },
+  touches({ id, doors }, facts) {
+    const used = all(facts, 'rule').some((rule) => rule.sets?.includes(id))
+    return used ? { doors, access: controllersOf(facts, doors) } : {}
+  },
 })
 export const scheduleKind = recordKind('schedule', {
   fields: { id: 'text', name: 'text', periods: 'list', everyDay: 'flag?' },
@@ -83,6 +106,7 @@ export const testCardsKind = recordKind('testCards', {
     outOfHours: 'object',
     unknown: 'object',
     expired: 'object?',
+    ended: 'object?',
     longer: 'object?',
     second: 'object?',
   },

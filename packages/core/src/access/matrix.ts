@@ -1,21 +1,27 @@
 import { all, type Facts } from '../job/facts'
 import { groupsUpwards } from './groups'
+import { doorsOfRule, isLimited } from './rights'
 
 type Passing = ReadonlyMap<string, ReadonlyMap<string, readonly string[]>>
 
-const kept = new WeakMap<Facts['rule'], Passing>()
+const kept = new WeakMap<Facts['rule'], { sets: Facts['doorSet']; found: Passing }>()
 
 /** Schedules on which each group passes each door by rules of its own: group, then door, then ids of schedules. */
 function passing(facts: Facts): Passing {
-  let found = kept.get(facts.rule)
+  const known = kept.get(facts.rule)
+  let found = known?.sets === facts.doorSet ? known.found : undefined
   if (!found) {
     const made = new Map<string, Map<string, string[]>>()
-    for (const { group, doors, schedule } of all(facts, 'rule')) {
+    for (const rule of all(facts, 'rule')) {
+      // A right that begins or ends, or is one person's, is no cell of a group.
+      const { group, schedule } = rule
+      if (group === undefined || isLimited(rule)) continue
       const row = made.get(group) ?? new Map<string, string[]>()
       made.set(group, row)
-      for (const door of doors) row.set(door, [...new Set([...(row.get(door) ?? []), schedule])])
+      for (const door of doorsOfRule(facts, rule)) row.set(door, [...new Set([...(row.get(door) ?? []), schedule])])
     }
-    kept.set(facts.rule, (found = made))
+    found = made
+    kept.set(facts.rule, { sets: facts.doorSet, found })
   }
   return found
 }

@@ -5,8 +5,8 @@ import type { Door } from '../doors/door'
 import { schedulesOfDoor } from '../doors/hours'
 import { edgesAhead } from '../time/edges'
 import { decide, type Decision } from './decide'
-import { groupsPassed } from './groups'
 import type { Person, PersonCard } from './records'
+import { doorsOfRule, rulesFor, ruleValidity } from './rights'
 import { validityOf } from './validity'
 
 /** How far ahead is looked, days: two weeks, so that a weekly pattern is seen whole with a special day in it. */
@@ -26,8 +26,7 @@ export function nextChange(
 ): { at: number; decision: Decision } | null {
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const now = decide(facts, person, door, atMs, card)
-  const groups = new Set(groupsPassed(facts.group, person.groups))
-  const rules = all(facts, 'rule').filter((r) => groups.has(r.group) && r.doors.includes(door.id))
+  const rules = rulesFor(facts, person).filter((r) => doorsOfRule(facts, r).includes(door.id))
   const schedules = [...new Set([...rules.map((r) => r.schedule), ...schedulesOfDoor(door)])].flatMap(
     (id) => facts.schedule[id] ?? [],
   )
@@ -38,8 +37,9 @@ export function nextChange(
     }
     return []
   }
-  const { from, until } = validityOf(person, zone)
-  const own = [from, until].filter((at) => at !== undefined && at > atMs) as number[]
+  const own = [validityOf(person, zone), ...rules.map((r) => ruleValidity(facts, r))]
+    .flatMap(({ from, until }) => [from, until])
+    .filter((at) => at !== undefined && at > atMs) as number[]
   const found = [
     ...firstOther(edgesAhead(schedules, all(facts, 'specialDay'), atMs, daysAhead, zone)),
     ...firstOther(own.sort((a, b) => a - b)),

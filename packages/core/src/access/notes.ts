@@ -1,7 +1,8 @@
 import { all, type Facts } from '../job/facts'
 import { byRef } from '../job/order'
 import type { Schedule } from '../time/schedule'
-import { groupPath, groupsPassed } from './groups'
+import { groupsPassed } from './groups'
+import { doorsOfRule, whoWords } from './rights'
 
 /** Something about groups and rules as a whole that somebody should look at. */
 export interface AccessNote {
@@ -26,15 +27,16 @@ export function accessNotes(facts: Facts): AccessNote[] {
   const notes: AccessNote[] = []
   for (const rule of rules) {
     const schedule = facts.schedule[rule.schedule]
-    const [who, when] = [groupPath(facts.group, rule.group), schedule?.name ?? '']
+    const [who, when] = [whoWords(facts, rule), schedule?.name ?? '']
     const note = (code: AccessNote['code'], says: string) => notes.push({ code, rule: rule.id, says })
-    const every = doors.length >= fewestDoors && doors.every((d) => rule.doors.includes(d.id))
+    const every = doors.length >= fewestDoors && doors.every((d) => doorsOfRule(facts, rule).includes(d.id))
     if (every && always(schedule)) note('everything', `${who} pass every door at any time, by one rule. Is that meant?`)
-    if (!filled.has(rule.group)) note('noMember', `Nobody is in ${who}: its rule on ${when} lets nobody pass.`)
+    if (rule.group !== undefined && !filled.has(rule.group))
+      note('noMember', `Nobody is in ${who}: its rule on ${when} lets nobody pass.`)
     if (schedule && schedule.periods.length === 0)
       note('noTime', `${when} has no hours: on it ${who} pass on special days at most.`)
   }
-  const passed = new Set(rules.flatMap((r) => r.doors))
+  const passed = new Set(rules.flatMap((r) => doorsOfRule(facts, r)))
   const closed = doors.filter((d) => !passed.has(d.id)).sort(byRef)
   if (closed.length)
     notes.push({

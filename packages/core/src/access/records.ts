@@ -49,12 +49,26 @@ export interface Group {
   parent?: string
 }
 
-/** A group passes doors on a schedule. */
+/** A group, or one person, passes doors on a schedule. */
 export interface Rule {
   id: string
-  group: string
+  /** Id of the group; or of the person that it is for alone. */
+  group?: string
+  person?: string
   doors: string[]
+  /** Ids of sets of doors that it passes besides. */
+  sets?: string[]
   schedule: string
+  /** First and last day, or moment, at which it counts, as with a person's. */
+  validFrom?: string
+  validUntil?: string
+}
+
+/** Doors that rules name together. */
+export interface DoorSet {
+  id: string
+  name: string
+  doors: string[]
 }
 
 /** Cards the engineer carries to prove doors; the id is always `kit`. `unknown` is a card that no device is ever told of. */
@@ -66,6 +80,8 @@ export interface TestCards {
   unknown: StoredCard
   /** One whose time has ended, where somebody carries it. */
   expired?: StoredCard
+  /** One whose right to pass has ended, though the card has not, where somebody carries it. */
+  ended?: StoredCard
   /** One that is granted the longer times, where somebody carries it. */
   longer?: StoredCard
   /** As good as the good one, for doors that two people pass together. */

@@ -1,9 +1,11 @@
 import { groupsPassed } from '../access/groups'
+import { doorsOfRule, profileOf, ruleOfProfile, rulesFor, ruleValidAt } from '../access/rights'
 import type { Person } from '../access/records'
 import { usualFormat } from '../cards/card'
 import { keptAs, sendingName } from '../cards/sending'
 import { partKey, readKey } from '../config/parts'
 import { sameJson } from '../config/canonical'
+import { touching } from '../config/difference'
 import type { Sheets } from '../devices/sheet'
 import { accessPlaces } from '../doors/accesspoints'
 import type { Door } from '../doors/door'
@@ -24,16 +26,21 @@ export interface Arrival {
   says: string
 }
 
-/** Every door that somebody's groups pass by some rule, by reference. */
-export function doorsFor(facts: Facts, person: Person): Door[] {
-  const passed = new Set(groupsPassed(facts.group, person.groups))
-  const ids = new Set(all(facts, 'rule').flatMap((r) => (passed.has(r.group) ? r.doors : [])))
+/** Every door that somebody passes by some rule, or will, by reference. @param atMs ms since 1970 UTC */
+export function doorsFor(facts: Facts, person: Person, atMs: number): Door[] {
+  const rules = rulesFor(facts, person).filter((r) => ruleValidAt(facts, r, atMs) !== 'expired')
+  const ids = new Set(rules.flatMap((r) => doorsOfRule(facts, r)))
   return [...ids].flatMap((id) => facts.door[id] ?? []).sort(byRef)
 }
 
-/** Door by door whether what somebody may has reached the device that decides, read back. */
-export const arrivalsOf = (facts: Facts, person: Person, sheets: Sheets, configs: WorkedConfigs): Arrival[] =>
-  doorsFor(facts, person).map((door) => arrivalAt(facts, person, door, sheets, configs))
+/** Door by door whether what somebody may has reached the device that decides, read back. @param atMs ms since 1970 UTC */
+export const arrivalsOf = (
+  facts: Facts,
+  person: Person,
+  sheets: Sheets,
+  configs: WorkedConfigs,
+  atMs: number,
+): Arrival[] => doorsFor(facts, person, atMs).map((door) => arrivalAt(facts, person, door, sheets, configs))
 
 function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, configs: WorkedConfigs): Arrival {
   const controller = facts.controller[door.placement?.controller ?? '']
@@ -43,23 +50,26 @@ function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, con
   if (reads) return at('cannotRead', reads)
   const { wanted, held, known } = configs(controller.id)
   if (!known) return at('notLoaded', `${controller.ref} has not been loaded.`)
-  const keys = keysOf(person, facts, wanted)
-  const open = keys.filter((key) => !Object.hasOwn(held, key) || !sameJson(held[key], wanted[key]))
+  const other = keysOf(person, facts, wanted)
+    .filter((key) => !Object.hasOwn(held, key) || !sameJson(held[key], wanted[key]))
+    .map((key) => ({ key, held: held[key], wanted: wanted[key] }))
+  // What differs of another door of theirs is nothing of this one.
+  const open = touching(other, door.id, held, wanted)
   if (open.length > 0) {
     if ((facts.reach[controller.id]?.silentMs ?? 0) > 0)
       return at('away', `${controller.ref} does not answer: it waits to be told.`)
-    return open.every((key) => !Object.hasOwn(held, key))
+    return open.every(({ key }) => !Object.hasOwn(held, key))
       ? at('notSent', `${controller.ref} has not been told yet. Load it.`)
       : at('changed', `${controller.ref} holds something else of them than the job wants. Load it.`)
   }
   return at('arrived', `${controller.ref} holds it, read back.`)
 }
 
-/** Parts of a device that somebody's passing hangs on: their cards, and the groups through which they pass. */
+/** Parts of a device that somebody's passing hangs on: their cards, and what these pass as. */
 function keysOf(person: Person, facts: Facts, wanted: Readonly<Record<string, unknown>>): string[] {
   const cards = person.cards.map((c) => partKey('credential', c.id))
-  const groups = groupsPassed(facts.group, person.groups).map((g) => partKey('profile', g))
-  return [...cards, ...groups].filter((key) => Object.hasOwn(wanted, key))
+  const profiles = new Set(rulesFor(facts, person).map((r) => partKey('profile', profileOf(r))))
+  return [...cards, ...profiles].filter((key) => Object.hasOwn(wanted, key))
 }
 
 /** Why none of somebody's cards can be read where a door is entered, or null. */
@@ -84,9 +94,9 @@ export interface Hindrance {
 export function whoCannotPass(facts: Facts, configs: WorkedConfigs, atMs: number): ReadonlyMap<string, Hindrance> {
   const late = peopleNotArrived(facts, configs)
   const loaded = new Set(
-    all(facts, 'rule').flatMap((r) =>
-      r.doors.some((d) => facts.held[facts.door[d]?.placement?.controller ?? '']) ? [r.group] : [],
-    ),
+    all(facts, 'rule')
+      .filter((r) => doorsOfRule(facts, r).some((d) => facts.held[facts.door[d]?.placement?.controller ?? '']))
+      .map((r) => r.id),
   )
   const hindrance = (person: Person): Hindrance | null => {
     const [blocker, ...more] = blockersOf(facts, person, atMs)
@@ -95,7 +105,7 @@ export function whoCannotPass(facts: Facts, configs: WorkedConfigs, atMs: number
       .filter((id) => facts.held[id])
       .flatMap((id) => facts.controller[id]?.ref ?? [])
     if (refs.length) return { code: 'late', says: `Not loaded yet: ${refs.join(', ')}.` }
-    return groupsPassed(facts.group, person.groups).some((g) => loaded.has(g))
+    return rulesFor(facts, person).some((r) => loaded.has(r.id))
       ? null
       : { code: 'unloaded', says: 'No door of theirs is loaded yet.' }
   }
@@ -104,6 +114,17 @@ export function whoCannotPass(facts: Facts, configs: WorkedConfigs, atMs: number
       const found = hindrance(p)
       return found ? [[p.id, found]] : []
     }),
+  )
+}
+
+/** Whoever passes as one of these profiles. */
+function passingAs(facts: Facts, profiles: ReadonlySet<string>): Person[] {
+  if (profiles.size === 0) return []
+  const rules = [...profiles].flatMap((p) => ruleOfProfile(facts, p) ?? [])
+  const groups = new Set([...profiles, ...rules.flatMap((r) => r.group ?? [])])
+  const people = new Set(rules.flatMap((r) => r.person ?? []))
+  return all(facts, 'person').filter(
+    (p) => people.has(p.id) || groupsPassed(facts.group, p.groups).some((g) => groups.has(g)),
   )
 }
 
@@ -116,16 +137,14 @@ export function peopleNotArrived(facts: Facts, configs: WorkedConfigs): Readonly
     if (!list.includes(controller)) found.set(person, [...list, controller])
   }
   for (const { id } of all(facts, 'controller')) {
-    const groups = new Set<string>()
+    const profiles = new Set<string>()
     for (const { key } of configs(id).differences()) {
       const { name, token, test } = readKey(key)
       const holder = !test && name === 'credential' ? holderOf.get(token) : undefined
       if (holder !== undefined) add(holder, id)
-      if (!test && name === 'profile') groups.add(token)
+      if (!test && name === 'profile') profiles.add(token)
     }
-    if (groups.size === 0) continue
-    for (const person of all(facts, 'person'))
-      if (groupsPassed(facts.group, person.groups).some((g) => groups.has(g))) add(person.id, id)
+    for (const person of passingAs(facts, profiles)) add(person.id, id)
   }
   return found
 }

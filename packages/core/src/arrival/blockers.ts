@@ -1,27 +1,18 @@
-import { groupsPassed } from '../access/groups'
+import { doorsOfRule, rulesFor, ruleValidAt } from '../access/rights'
 import type { Person } from '../access/records'
 import { validityAt } from '../access/validity'
-import { all, type Facts } from '../job/facts'
+import type { Facts } from '../job/facts'
 import { jobOf } from '../job/records'
 
 /** Why somebody passes nowhere, whatever the devices hold. */
 export interface Blocker {
-  code: 'noCard' | 'noCardInUse' | 'notYet' | 'expired' | 'noGroup' | 'noRule'
+  code: 'noCard' | 'noCardInUse' | 'notYet' | 'expired' | 'noGroup' | 'noRule' | 'rightsEnded'
   says: string
-}
-
-const ruled = new WeakMap<Facts['rule'], ReadonlySet<string>>()
-/** Groups that some rule lets pass some door. */
-function groupsWithRules(facts: Facts): ReadonlySet<string> {
-  let found = ruled.get(facts.rule)
-  if (!found)
-    ruled.set(facts.rule, (found = new Set(all(facts, 'rule').flatMap((r) => (r.doors.length ? [r.group] : [])))))
-  return found
 }
 
 /** Every reason for which somebody passes nowhere: of their cards, their days, their groups. @param atMs ms since 1970 UTC */
 export function blockersOf(facts: Facts, person: Person, atMs: number): Blocker[] {
-  return [ofCards(person), ofDays(facts, person, atMs), ofGroups(facts, person)].filter((b) => b !== null)
+  return [ofCards(person), ofDays(facts, person, atMs), ofRules(facts, person, atMs)].filter((b) => b !== null)
 }
 
 /** The first of them, or null. */
@@ -41,9 +32,13 @@ function ofDays(facts: Facts, person: Person, atMs: number): Blocker | null {
   return validity === 'notYet' ? { code: 'notYet', says: `Valid from ${person.validFrom} on.` } : null
 }
 
-function ofGroups(facts: Facts, { groups }: Person): Blocker | null {
-  if (groups.length === 0) return { code: 'noGroup', says: 'In no group.' }
-  return groupsPassed(facts.group, groups).some((g) => groupsWithRules(facts).has(g))
+function ofRules(facts: Facts, person: Person, atMs: number): Blocker | null {
+  const rules = rulesFor(facts, person).filter((r) => doorsOfRule(facts, r).length > 0)
+  if (rules.length === 0)
+    return person.groups.length === 0
+      ? { code: 'noGroup', says: 'In no group, and no right of their own.' }
+      : { code: 'noRule', says: 'No rule lets their groups pass any door.' }
+  return rules.some((r) => ruleValidAt(facts, r, atMs) !== 'expired')
     ? null
-    : { code: 'noRule', says: 'No rule lets their groups pass any door.' }
+    : { code: 'rightsEnded', says: 'Every right of theirs has ended.' }
 }

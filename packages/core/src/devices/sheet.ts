@@ -138,6 +138,8 @@ export interface ControllerFacts {
   cabinet: { id: string; says: string; /** Ids of what must be done before. */ after?: string[] }[]
   /** Ohms at which its supervised inputs tell the states apart, where it has such inputs. */
   supervised?: Thresholds
+  /** Whether it can be told when somebody's right begins and ends; else only the card itself can end. */
+  limitedRights?: true
   /** What it can be told that a part does; everything where it is not said. */
   functions?: PartFunction[]
   /** What it can do for a door beyond its plain times; nothing where it is not said. */

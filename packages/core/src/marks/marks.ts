@@ -13,6 +13,8 @@ import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
 import { sendings } from '../cards/sending'
 import { formatLimitFindings } from '../config/formatLimits'
+import { doorsOfRule } from '../access/rights'
+import { rightLimitFindings } from '../config/rightLimits'
 import { timeLimitFindings } from '../config/timeLimits'
 import { behaviourFindings } from '../doors/contradictions'
 import { kitFindings, untestedFindings } from '../proving/script'
@@ -267,7 +269,7 @@ function loadMark(
   if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)
   const contradiction = findings.find((f) => f.grade === 'stop')
   if (contradiction) return state('stopped', 0, contradiction.says)
-  if (!all(facts, 'rule').some((rule) => rule.doors.includes(door.id))) {
+  if (!all(facts, 'rule').some((rule) => doorsOfRule(facts, rule).includes(door.id))) {
     const says = `No rule lets anybody pass ${door.ref}. No rule means refused.`
     findings.push(stop('load', 'no-rule', says))
     return state('todo', 0, says)
@@ -277,6 +279,7 @@ function loadMark(
   findings.push(
     ...timeLimitFindings(controller.ref, board, wanted),
     ...formatLimitFindings(controller.ref, board, wanted),
+    ...rightLimitFindings(facts, door, controller.ref, board),
   )
   const full = findings.find((f) => f.grade === 'stop')
   if (full) return state('stopped', 0, full.says)

@@ -1,6 +1,7 @@
 import { cardFromData, cardName, formatName, type StoredCard } from '../cards/card'
 import type { Cell, Table } from '../columns/table'
 import { readKey } from '../config/parts'
+import { ownProfile } from '../access/rights'
 import { asObject, plainWords } from '../config/parts/kind'
 import type { Config, Json } from '../config/records'
 import { minuteText, wallClock } from '../time/wallClock'
@@ -77,6 +78,7 @@ export function peopleHeld(config: Config, ref: string, zone: string): Table {
         }),
       )
     for (const group of groupsIn(told['profiles'], config)) holder.groups.add(group)
+    holder.remarks.push(...limitedIn(told['limited'], config, zone).map((right) => `${right} on ${ref}`))
     addCard(holder, told, ref)
   }
   const rows = [...holders.values()].map((h): Cell[] => [
@@ -84,7 +86,7 @@ export function peopleHeld(config: Config, ref: string, zone: string): Table {
     h.name,
     [...h.groups].join('; '),
     h.cards.join('; '),
-    h.remarks.join('. '),
+    [...new Set(h.remarks)].join('. '),
     h.from,
     h.until,
     h.longer ? 'yes' : '',
@@ -101,9 +103,25 @@ function addCard(holder: Holder, told: Readonly<Record<string, Json | undefined>
 
 function groupsIn(profiles: Json | undefined, config: Config): string[] {
   if (!Array.isArray(profiles)) return []
-  return profiles.flatMap((token) => {
-    const key = `profile/${plainWords(token)}`
-    const name = Object.hasOwn(config, key) ? asObject(config[key])['name'] : undefined
-    return typeof name === 'string' && tame(name) ? [tame(name)] : []
+  return profiles.flatMap((token) => groupNamed(plainWords(token), config) ?? [])
+}
+
+/** Name of a group that a device holds; null where it tells none, and for what stands for one rule of this job alone. */
+function groupNamed(token: string, config: Config): string | null {
+  const key = `profile/${token}`
+  const name = Object.hasOwn(config, key) ? asObject(config[key])['name'] : undefined
+  return typeof name === 'string' && tame(name) && !token.startsWith(ownProfile) ? tame(name) : null
+}
+
+/** Groups through which somebody passes between two moments alone: a list has no column for that, so each is told. */
+function limitedIn(limited: Json | undefined, config: Config, zone: string): string[] {
+  if (!Array.isArray(limited)) return []
+  return limited.map(asObject).flatMap(({ profile, from, until }) => {
+    const name = groupNamed(plainWords(profile), config)
+    const when = [
+      from === undefined ? '' : `from ${clockCell(from, zone)}`,
+      until === undefined ? '' : `until ${clockCell(until, zone)}`,
+    ]
+    return name ? [`In ${[name, ...when].filter(Boolean).join(' ')}`] : []
   })
 }

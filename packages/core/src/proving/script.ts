@@ -9,6 +9,7 @@ import { accessPlaces, accessPointToken } from '../doors/accesspoints'
 import { partDeviceId, type Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, warn, type Finding } from '../job/finding'
+import { hasLimitedRights } from '../config/rightLimits'
 import { canonicalJson, digestOf } from '../config/canonical'
 import type { TestCards } from '../access/records'
 import { functionFacts } from '../doors/functions'
@@ -21,7 +22,11 @@ export function scriptFor(facts: Facts, door: Door, sheets: Sheets): Test[] {
   const kit = facts.testCards['kit']
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!kit || !controller) return []
-  return testsOf(door, wiredPoints(door, boardOf(sheets, controller), sheets), kit, sheets, loadedBefore(facts, door))
+  const board = boardOf(sheets, controller)
+  const { ended, ...others } = kit
+  const ends = ended && board.controller?.limitedRights && hasLimitedRights(facts, door)
+  const cards = ends ? kit : others
+  return testsOf(door, wiredPoints(door, board, sheets), cards, sheets, loadedBefore(facts, door))
 }
 
 /** Stands for the test cards where a job has none yet: which tests there are does not hang on their numbers. */
@@ -68,6 +73,11 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
       'kit-longer',
       longReleaseS !== undefined && !kit.longer,
       'Nothing proves its longer release: there is no test card for who needs longer. Add one, under Job.',
+    ),
+    ...lacks(
+      'kit-ended',
+      hasLimitedRights(facts, door) && !kit.ended,
+      'Nothing proves that a right ends here by itself: there is no test card whose right has ended. Add one, under Job.',
     ),
     ...lacks(
       'kit-second',

@@ -163,6 +163,18 @@ function cardTests(scene: Scene): Test[] {
     refusal(scene, 'unknown-card', 'An unknown card is refused', kit.unknown, 'unknown', 'because nobody knows it'),
     refusal(scene, 'lost-card', 'A lost card is refused', kit.lost, 'lost', 'because it is lost'),
     refusal(scene, 'hours-card', 'Out of hours is refused', kit.outOfHours, 'hours', 'because it is out of hours'),
+    ...(kit.ended
+      ? [
+          refusal(
+            scene,
+            'ended-right',
+            'A right that has ended is refused',
+            kit.ended,
+            'no rule',
+            'because its right has ended',
+          ),
+        ]
+      : []),
     ...(kit.expired
       ? [
           refusal(

@@ -35,6 +35,7 @@ const registry: { readonly [K in RecordKind]: RecordDeclaration<K> } = {
   person: access.personKind,
   group: access.groupKind,
   rule: access.ruleKind,
+  doorSet: access.doorSetKind,
   schedule: access.scheduleKind,
   specialDay: access.specialDayKind,
   testCards: access.testCardsKind,

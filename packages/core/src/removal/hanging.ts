@@ -1,3 +1,4 @@
+import { doorsOfRule, whoWords } from '../access/rights'
 import { all, type Facts } from '../job/facts'
 import { refsOf } from '../job/order'
 import { doorsOn } from '../devices/records'
@@ -10,6 +11,7 @@ export const removables = [
   'person',
   'group',
   'rule',
+  'doorSet',
   'schedule',
   'specialDay',
   'area',
@@ -35,7 +37,7 @@ const held = (first: string): Hanging => ({ first, goes: [] })
 
 function rulesGo(facts: Facts, which: (rule: Facts['rule'][string]) => boolean): string {
   const rules = all(facts, 'rule').filter(which)
-  const doors = [...new Set(rules.flatMap((r) => r.doors))].map((d) => facts.door[d])
+  const doors = [...new Set(rules.flatMap((r) => doorsOfRule(facts, r)))].map((d) => facts.door[d])
   return rules.length
     ? `${count(rules.length, 'rule goes', 'rules go')} with it: nobody passes ${refs(doors)} by ${rules.length === 1 ? 'it' : 'them'} any more.`
     : ''
@@ -48,6 +50,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
       cards
         ? `${count(cards, 'card', 'cards')} of theirs no longer ${cards === 1 ? 'opens' : 'open'} anything, once the devices are loaded.`
         : '',
+      rulesGo(facts, (r) => r.person === id),
     )
   },
   group(facts, id) {
@@ -59,10 +62,20 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
       rulesGo(facts, (r) => r.group === id),
     )
   },
-  rule: (facts, id) =>
-    free(
-      `${facts.group[facts.rule[id]?.group ?? '']?.name ?? 'Its group'} no longer passes ${refs((facts.rule[id]?.doors ?? []).map((d) => facts.door[d]))} by it.`,
-    ),
+  rule(facts, id) {
+    const rule = facts.rule[id]
+    if (!rule) return free()
+    const doors = doorsOfRule(facts, rule).map((d) => facts.door[d])
+    return free(`${whoWords(facts, rule)} no longer passes ${refs(doors)} by it.`)
+  },
+  doorSet(facts, id) {
+    const users = all(facts, 'rule').filter((r) => r.sets?.includes(id))
+    return users.length
+      ? held(
+          `${count(users.length, 'rule names', 'rules name')} it, of ${[...new Set(users.map((r) => whoWords(facts, r)))].join(', ')}. Take it out of ${users.length === 1 ? 'that' : 'those'} first.`,
+        )
+      : free()
+  },
   schedule(facts, id) {
     const freed = doorsRunning(facts, id).filter((d) => d.behaviour.freeOn === id)
     const alone = all(facts, 'specialDay').filter((d) => d.schedules?.length === 1 && d.schedules[0] === id)
@@ -129,7 +142,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
       return held('It has recorded tests, and its record cannot be removed.')
     const ticked = Object.values(facts.tick).filter((t) => t.door === id).length
     const readings = Object.values(facts.reading).filter((r) => r.door === id).length
-    const rules = all(facts, 'rule').filter((r) => r.doors.includes(id)).length
+    const rules = all(facts, 'rule').filter((r) => doorsOfRule(facts, r).includes(id)).length
     return free(
       facts.door[id]?.placement ? 'Its terminals become free.' : '',
       ticked || readings

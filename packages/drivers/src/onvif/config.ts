@@ -1,4 +1,4 @@
-import { momentText, partKey, readKey, type Config, type Json, type Operation } from '@rauta/core'
+import { partKey, readKey, type Config, type Json, type Operation } from '@rauta/core'
 import {
   accessPointCodec,
   accessProfileCodec,
@@ -24,6 +24,7 @@ import { DeviceError } from '../errors'
 import { severalAtOnce } from '../several'
 import { readBehaviours, writeBehaviour } from './behaviour'
 import { readCardFormats, writeCardFormat } from './cardFormats'
+import { asMoment, limitedOf, plainOf, profilesOf } from './credentialProfiles'
 import { list, remove, set } from './entity'
 import { dict, text, type Dict } from './json'
 import type { OnvifSession } from './session'
@@ -143,7 +144,8 @@ const handlers: Readonly<Record<string, PartHandler>> = {
           card: c.value,
           enabled: states[i]?.enabled ?? true,
           ...reasonOf(states[i]),
-          profiles: [...c.profiles].sort(),
+          profiles: plainOf(c.profiles),
+          ...limitedOf(c.profiles),
           ...(c.validFrom === undefined ? {} : { from: asMoment(c.validFrom) }),
           ...(c.validTo === undefined ? {} : { until: asMoment(c.validTo) }),
           ...(c.extendedGrantTime ? { longer: true } : {}),
@@ -156,7 +158,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
         holder: text(value['holder']),
         format: typeOfFormat(text(value['format'])),
         value: text(value['card']),
-        profiles: value['profiles'] as string[],
+        profiles: profilesOf(value),
         enabled: value['enabled'] === true,
         ...(value['reason'] === 'withdrawn' ? { reason: disabledReasons.withdrawn } : {}),
         ...(value['from'] === undefined ? {} : { validFrom: text(value['from']) }),
@@ -164,12 +166,6 @@ const handlers: Readonly<Record<string, PartHandler>> = {
         ...(value['longer'] === true ? { extendedGrantTime: true } : {}),
       }),
   },
-}
-
-/** A moment in whatever way a device writes it, in ours; what is none stays as it was told, and so differs. */
-function asMoment(told: string): string {
-  const at = Date.parse(told)
-  return Number.isNaN(at) ? told : momentText(at)
 }
 
 /** Lost is not said; any other reason is, also one that nobody here gave. */

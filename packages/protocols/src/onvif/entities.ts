@@ -177,12 +177,19 @@ export const accessProfileCodec: EntityCodec<OnvifAccessProfile> = {
   }),
 }
 
+/** A profile through which a credential passes, and between which moments; UTC, to the second. */
+export interface CredentialProfile {
+  token: string
+  validFrom?: string
+  validTo?: string
+}
+
 export interface OnvifCredential {
   token: string
   holder: string
   format: string
   /** Hexadecimal. */ value: string
-  profiles: string[]
+  profiles: CredentialProfile[]
   enabled: boolean
   /** Why it is not enabled: a name of the specification, or one of the extension. */
   reason?: string
@@ -233,7 +240,14 @@ export function credentialElement(c: OnvifCredential): Markup {
       el('tcr:ExemptedFromAuthentication', false),
       el('tcr:Value', c.value),
     ),
-    c.profiles.map((p) => el('tcr:CredentialAccessProfile', el('tcr:AccessProfileToken', p))),
+    c.profiles.map((p) =>
+      el(
+        'tcr:CredentialAccessProfile',
+        el('tcr:AccessProfileToken', p.token),
+        p.validFrom === undefined ? null : el('tcr:ValidFrom', p.validFrom),
+        p.validTo === undefined ? null : el('tcr:ValidTo', p.validTo),
+      ),
+    ),
     c.extendedGrantTime ? el('tcr:ExtendedGrantTime', true) : null,
   )
 }
@@ -244,7 +258,11 @@ export function readCredential(e: Element): OnvifCredential {
     holder: textOf(e, 'CredentialHolderReference'),
     format: textOf(e, 'CredentialIdentifier', 'Type', 'FormatType'),
     value: textOf(e, 'CredentialIdentifier', 'Value').toUpperCase(),
-    profiles: elements(e, 'CredentialAccessProfile').map((p) => needed(p, 'AccessProfileToken')),
+    profiles: elements(e, 'CredentialAccessProfile').map((p) => ({
+      token: needed(p, 'AccessProfileToken'),
+      ...optional('validFrom', textOf(p, 'ValidFrom'), String),
+      ...optional('validTo', textOf(p, 'ValidTo'), String),
+    })),
     enabled: true,
     ...optional('validFrom', textOf(e, 'ValidFrom'), String),
     ...optional('validTo', textOf(e, 'ValidTo'), String),

@@ -3,6 +3,7 @@ import {
   formatOfType,
   topics,
   typeOfFormat,
+  type CredentialProfile,
   type DoorBehaviour,
   type DoorWiring,
   type OnvifDoor,
@@ -113,8 +114,11 @@ export class DoorFirmware {
     if (this.state(wiring.token).mode === 'LockedDown') return denied('DoorLockedDown')
     const entering = reader.function !== 'exitReader'
     if (entering && this.hoursOf(wiring) === 'barred') return denied('DoorBarred')
+    const counts = (p: CredentialProfile) =>
+      (!p.validFrom || now >= Date.parse(p.validFrom)) && (!p.validTo || now < Date.parse(p.validTo))
     const policies = credential.profiles
-      .flatMap((p) => this.unit.memory.entities.AccessProfile[p]?.policies ?? [])
+      .filter(counts)
+      .flatMap((p) => this.unit.memory.entities.AccessProfile[p.token]?.policies ?? [])
       .filter((p) => p.entity === reader.accessPoint)
     if (policies.length === 0) return denied('NotPermitted')
     if (!policies.some((p) => this.scheduleOn(p.schedule))) return denied('NotPermittedAtThisTime')

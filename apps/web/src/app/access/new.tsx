@@ -1,5 +1,7 @@
+import { useLocalSearchParams } from 'expo-router'
 import { RuleForm } from '../../places/lazyForms'
 
 export default function Route() {
-  return <RuleForm />
+  const { group, person, door } = useLocalSearchParams<{ group?: string; person?: string; door?: string }>()
+  return <RuleForm key={`${group ?? ''} ${person ?? ''} ${door ?? ''}`} from={{ group, person, door }} />
 }

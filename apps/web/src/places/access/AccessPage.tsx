@@ -6,11 +6,14 @@ import {
   groupTree,
   groupsUpwards,
   decide,
+  doorsOfRule,
   jobOf,
+  limitWords,
   momentIn,
   nextChange,
   wallText,
   whereTo,
+  whoWords,
   whoPasses,
   type Door,
   periodWords,
@@ -40,10 +43,9 @@ import { peopleInOrder } from '../../state/inOrder'
 import { doorsInOrder } from '../../state/worked'
 import { useWide } from '../../theme'
 
-const groupOf = (facts: Facts, { group }: Rule) => groupPath(facts.group, group) || group
 const scheduleOf = (facts: Facts, { schedule }: Rule) => facts.schedule[schedule]?.name ?? schedule
-const refsOf = (facts: Facts, { doors }: Rule): string[] =>
-  doors
+const refsOf = (facts: Facts, rule: Rule): string[] =>
+  [...doorsOfRule(facts, rule)]
     .map((d) => ({ ref: facts.door[d]?.ref ?? d }))
     .sort(byRef)
     .map((d) => d.ref)
@@ -88,6 +90,7 @@ export function AccessPage({ chosen }: { chosen?: string | undefined }) {
         <Action kind="plain" label="Groups by doors, at a glance" onPress={() => router.push('/matrix')} />
       </Sheet>
       <Groups />
+      <Sets />
     </Screen>
   )
 }
@@ -96,10 +99,12 @@ function RuleLine({ rule }: { rule: Rule }) {
   const facts = useFacts()
   return (
     <Line>
-      <T face="strong">{`${groupOf(facts, rule)} on ${scheduleOf(facts, rule)}`}</T>
+      <T face="strong">{`${whoWords(facts, rule)} on ${scheduleOf(facts, rule)}`}</T>
       <Refs rule={rule} />
       <T size={13} tone="quiet">
-        {facts.schedule[rule.schedule]?.periods.map(periodWords).join(', ') ?? ''}
+        {[facts.schedule[rule.schedule]?.periods.map(periodWords).join(', '), limitWords(rule)]
+          .filter(Boolean)
+          .join(' · ')}
       </T>
       <View style={{ marginTop: 6 }}>
         <Action kind="plain" label="Edit" onPress={() => router.push(`/access/${rule.id}`)} />
@@ -112,8 +117,9 @@ function RuleTable({ chosen }: { chosen: string | undefined }) {
   const facts = useFacts()
   const columns = useMemo(
     (): TableColumn<Rule>[] => [
-      { id: 'group', head: 'Group', value: (r) => groupOf(facts, r), width: 132 },
+      { id: 'group', head: 'Who', value: (r) => whoWords(facts, r), width: 132 },
       { id: 'schedule', head: 'On', value: (r) => scheduleOf(facts, r), width: 132 },
+      { id: 'limit', head: 'Days', value: (r) => limitWords(r), width: 136 },
       { id: 'doors', head: 'Doors', value: (r) => refsOf(facts, r).join(' '), cell: (r) => <Refs rule={r} /> },
     ],
     [facts],
@@ -124,9 +130,27 @@ function RuleTable({ chosen }: { chosen: string | undefined }) {
       rows={all(facts, 'rule')}
       columns={columns}
       chosen={chosen}
-      nameOf={(r) => `${groupOf(facts, r)} on ${scheduleOf(facts, r)}`}
+      nameOf={(r) => `${whoWords(facts, r)} on ${scheduleOf(facts, r)}`}
       onOpen={(r) => router.push(`/access/${r.id}`)}
     />
+  )
+}
+
+function Sets() {
+  const sets = all(useFacts(), 'doorSet')
+  return (
+    <Sheet title="Sets of doors">
+      {sets.map((s) => (
+        <Action
+          key={s.id}
+          kind="plain"
+          label={s.name}
+          aside={counted(s.doors.length, 'door')}
+          onPress={() => router.push(`/sets/${s.id}`)}
+        />
+      ))}
+      <Action kind="plain" label="Add a set of doors" onPress={() => router.push('/sets/new')} />
+    </Sheet>
   )
 }
 
@@ -193,6 +217,11 @@ function GroupRow({ group, depth }: { group: Group; depth: number }) {
         onChange={setParent}
       />
       <Action kind="plain" label="Save the group" onPress={save} />
+      <Action
+        kind="plain"
+        label={`Add a rule for ${group.name}`}
+        onPress={() => router.push({ pathname: '/access/new', params: { group: group.id } })}
+      />
       <TakeAway inSheet kind="group" id={group.id} name={group.name} />
       <Action kind="plain" label="Close" onPress={() => setOpen(false)} />
     </View>

@@ -28,6 +28,7 @@ import { marksFor } from '../../state/worked'
 import { nextAction } from '../doors/next'
 import { addressOfDevice } from '../reach/deviceAddress'
 import { Missing } from '../shell/Missing'
+import { DoorRights } from '../access/RightLines'
 import { Orders } from './Orders'
 import { doorMoments, leavesNow, litParts, voltNotes } from './layers'
 
@@ -153,6 +154,7 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
             </Line>
           ))}
       </Sheet>
+      {readsCards ? <DoorRights door={door} /> : null}
       <Snags door={door} />
       <Sheet title="Go to">
         {canFit(me) ? (

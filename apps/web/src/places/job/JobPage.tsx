@@ -133,6 +133,7 @@ const kitLabels: { key: TestCard; label: string; mayLack?: true }[] = [
   { key: 'outOfHours', label: 'Card out of hours' },
   { key: 'unknown', label: 'Card nobody is told of' },
   { key: 'expired', label: 'Card whose time has ended, if you carry one', mayLack: true },
+  { key: 'ended', label: 'Card whose right has ended, if you carry one', mayLack: true },
   { key: 'longer', label: 'Card that is released for longer, if you carry one', mayLack: true },
   { key: 'second', label: 'Second good card, for doors that two people pass together', mayLack: true },
 ]

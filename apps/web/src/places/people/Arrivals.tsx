@@ -31,8 +31,9 @@ const toLoad: ReadonlySet<Arrival['code']> = new Set(['notSent', 'changed'])
 /** Door by door whether what somebody may has reached the device there. What has not stands first. */
 export function Arrivals({ person }: { person: Person }) {
   const facts = useFacts()
-  const blockers = blockersOf(facts, person, Date.now())
-  const all = arrivalsOf(facts, person, sheetsFor(facts), configsOf(facts))
+  const now = Date.now()
+  const blockers = blockersOf(facts, person, now)
+  const all = arrivalsOf(facts, person, sheetsFor(facts), configsOf(facts), now)
   const open = all.filter((a) => a.code !== 'arrived')
   const shown = [...open, ...all.filter((a) => a.code === 'arrived')]
   const title = all.length ? `Arrived at ${all.length - open.length} of ${all.length} doors` : 'Arrived?'

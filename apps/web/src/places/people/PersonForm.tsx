@@ -11,6 +11,7 @@ import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { useAfter } from '../shell/after'
 import { Missing } from '../shell/Missing'
+import { OwnRights } from '../access/RightLines'
 import { Arrivals } from './Arrivals'
 import { CardFields, cardForm, cardOfForm, emptyCard, type CardForm } from './CardFields'
 import { PastCards } from './PastCards'
@@ -83,6 +84,7 @@ export function PersonForm({ id }: { id?: string }) {
         ))}
         {groups.length === 0 ? <T tone="quiet">No group yet. Make one under Access.</T> : null}
       </Sheet>
+      {person ? <OwnRights person={person} /> : null}
       <Sheet title="When, and how long">
         <When
           kind="date"

@@ -132,6 +132,7 @@ const cardWords = {
   outOfHours: 'the card out of hours',
   unknown: 'the unknown card',
   expired: 'the expired card',
+  ended: 'the card whose right has ended',
   longer: 'the card released for longer',
   second: 'the second good card',
 } as const

@@ -1,4 +1,4 @@
-import { all, doorsRunning, type Facts } from '@rauta/core'
+import { all, doorsRunning, whereWords, whoWords, type Facts } from '@rauta/core'
 import { Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { useFacts } from '../../state/job'
@@ -18,10 +18,9 @@ export function UsedBy({ id }: { id: string }) {
 }
 
 function usersOf(facts: Facts, id: string): string[] {
-  const refs = (doors: readonly string[]) => doors.map((d) => facts.door[d]?.ref ?? d).join(', ')
   const rules = all(facts, 'rule')
     .filter((r) => r.schedule === id)
-    .map((r) => `${facts.group[r.group]?.name ?? r.group} pass ${refs(r.doors)}`)
+    .map((r) => `${whoWords(facts, r)} pass ${whereWords(facts, r)}`)
   const doors = doorsRunning(facts, id).map((d) => `${d.ref} is ${d.behaviour.freeOn === id ? 'free' : 'barred'} on it`)
   return [...rules, ...doors]
 }

@@ -1,10 +1,12 @@
 import { cardData, cardFault, cardFromData, cardName, formatName, usualFormat, type StoredCard } from '../../cards/card'
-import type { Person } from '../../access/records'
+import type { Person, Rule } from '../../access/records'
 import { groupsPassed } from '../../access/groups'
-import { validityOf } from '../../access/validity'
+import { isLimited, profileOf, ruleOfProfile, ruleValidity, whoWords } from '../../access/rights'
+import { validityOf, type Validity } from '../../access/validity'
 import { all, type Facts } from '../../job/facts'
 import { jobOf } from '../../job/records'
 import { wallText } from '../../time/wallClock'
+import { canonicalJson, sameJson } from '../canonical'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type Change, type PartKind, type Wants } from './kind'
 import { policiesAtDoor } from './profile'
@@ -16,7 +18,8 @@ const names: Readonly<Record<string, string>> = {
   format: 'Card format',
   card: 'Card',
   enabled: 'State',
-  profiles: 'Groups',
+  profiles: 'Passes as',
+  limited: 'With an end',
   reason: 'Refused because',
   from: 'Valid from',
   until: 'Valid until',
@@ -28,16 +31,21 @@ const stateWords = (value: Json): string => {
 }
 
 const profilesOf = new WeakMap<object, string[]>()
-/** The groups that a credential names, whatever a device told; a value is never altered where it lies. */
+/** The profiles that a credential names, whatever a device told; a value is never altered where it lies. */
 function profilesIn(value: Json | undefined): string[] {
   if (typeof value !== 'object' || value === null) return []
   let found = profilesOf.get(value)
   if (!found) {
-    const list = asObject(value)['profiles']
-    profilesOf.set(value, (found = Array.isArray(list) ? list.map(plainWords) : []))
+    const { profiles, limited } = asObject(value)
+    found = [
+      ...(Array.isArray(profiles) ? profiles.map(plainWords) : []),
+      ...limitedIn(limited).map((l) => plainWords(l['profile'])),
+    ]
+    profilesOf.set(value, found)
   }
   return found
 }
+const limitedIn = (value: Json | undefined) => (Array.isArray(value) ? value.map(asObject) : [])
 
 /** A moment as a device is told it, and as it says it back. */
 export const momentText = (ms: number): string => `${new Date(ms).toISOString().slice(0, 19)}Z`
@@ -45,22 +53,68 @@ export const momentText = (ms: number): string => `${new Date(ms).toISOString().
 /** When the time of the expired test card ended: before any clock that a device may have. */
 const longPast = momentText(Date.UTC(2000, 0, 1))
 
+/** What the test card had whose right has ended: all that the good one may. */
+const endedRight = { profile: 'rauta-good', until: longPast }
+
 const identifier = (card: StoredCard) => ({ format: card.format ?? usualFormat, card: cardData(card) })
 
+const limits = ({ from, until }: Validity) => ({
+  ...(from === undefined ? {} : { from: momentText(from) }),
+  ...(until === undefined ? {} : { until: momentText(until) }),
+})
+
 /** What a device is told of somebody besides their cards; fields that say nothing are left out. */
-function holding(person: Person, zone: string) {
-  const { from, until } = validityOf(person, zone)
-  return {
-    ...(from === undefined ? {} : { from: momentText(from) }),
-    ...(until === undefined ? {} : { until: momentText(until) }),
-    ...(person.longer ? { longer: true } : {}),
+const holding = (person: Person, zone: string) => ({
+  ...limits(validityOf(person, zone)),
+  ...(person.longer ? { longer: true } : {}),
+})
+
+/** A profile through which somebody passes between two moments; one of them may be open. */
+interface Limited {
+  profile: string
+  from?: string
+  until?: string
+}
+
+/** Through what somebody passes on one device. */
+interface Through {
+  profiles: string[]
+  limited: Limited[]
+}
+
+/** Rules that pass doors of one device, by whom they are for. */
+class RulesOfDevice {
+  private readonly byGroup = new Map<string, Rule[]>()
+  private readonly byPerson = new Map<string, Rule[]>()
+  constructor(
+    private readonly facts: Facts,
+    rules: readonly Rule[],
+  ) {
+    for (const rule of rules) {
+      const [by, id] = rule.group === undefined ? [this.byPerson, rule.person ?? ''] : [this.byGroup, rule.group]
+      by.set(id, [...(by.get(id) ?? []), rule])
+    }
+  }
+
+  through(person: Person): Through {
+    const rules = [
+      ...groupsPassed(this.facts.group, person.groups).flatMap((g) => this.byGroup.get(g) ?? []),
+      ...(this.byPerson.get(person.id) ?? []),
+    ]
+    return {
+      profiles: [...new Set(rules.filter((r) => !isLimited(r)).map(profileOf))].sort(),
+      limited: rules
+        .filter(isLimited)
+        .map((r) => ({ profile: profileOf(r), ...limits(ruleValidity(this.facts, r)) }))
+        .sort((a, b) => a.profile.localeCompare(b.profile)),
+    }
   }
 }
 
 const kept = new WeakMap<Person, Map<string, Wants>>()
-/** Somebody's cards as a device holds them: the same values on every device through whose groups they pass. */
-function cardsOf(person: Person, profiles: string[], zone: string): Wants {
-  const through = `${zone}\n${profiles.join('\n')}`
+/** Somebody's cards as a device holds them: the same values on every device through whose rules they pass alike. */
+function cardsOf(person: Person, { profiles, limited }: Through, zone: string): Wants {
+  const through = canonicalJson([zone, profiles, limited as unknown as Json])
   let byProfiles = kept.get(person)
   if (!byProfiles) kept.set(person, (byProfiles = new Map()))
   let cards = byProfiles.get(through)
@@ -78,6 +132,7 @@ function cardsOf(person: Person, profiles: string[], zone: string): Wants {
             enabled: card.state === 'in use',
             ...(card.state === 'withdrawn' ? { reason: card.state } : {}),
             profiles,
+            ...(limited.length ? { limited: limited.map((l) => ({ ...l })) } : {}),
             ...besides,
           },
         ]),
@@ -92,6 +147,19 @@ function momentWords(value: Json | undefined, facts: Facts): string {
   return Number.isNaN(at) ? plainWords(value) : wallText(at, jobOf(facts)?.zone ?? 'UTC')
 }
 
+const profileWords = (profile: string, facts: Facts): string => {
+  const rule = ruleOfProfile(facts, profile)
+  return rule ? whoWords(facts, rule) : (facts.group[profile]?.name ?? profile)
+}
+const limitedWords = ({ profile, from, until }: Readonly<Record<string, Json>>, facts: Facts): string =>
+  [
+    profileWords(plainWords(profile), facts),
+    from === undefined ? '' : `from ${momentWords(from, facts)}`,
+    until === undefined ? '' : `until ${momentWords(until, facts)}`,
+  ]
+    .filter(Boolean)
+    .join(' ')
+
 /** A card of somebody, with the groups through which it passes. */
 export const credentialKind: PartKind = {
   name: 'credential',
@@ -105,50 +173,61 @@ export const credentialKind: PartKind = {
       /** Why it is not enabled; lost where it is not said. */
       reason: text,
       profiles: { type: 'array', items: text },
+      /** Profiles that count between two moments alone. */
+      limited: { type: 'array', items: shape({ profile: text, from: text, until: text }, ['from', 'until']) },
       /** UTC, to the second. */
       from: text,
       until: text,
       longer: { type: 'boolean' },
     },
-    ['reason', 'from', 'until', 'longer'],
+    ['reason', 'limited', 'from', 'until', 'longer'],
   ),
   want(scene) {
     const zone = jobOf(scene.facts)?.zone ?? 'UTC'
-    const groups = new Set(rulesHere(scene).map((r) => r.group))
+    const rules = new RulesOfDevice(scene.facts, rulesHere(scene))
     const wants: Wants = {}
     for (const person of all(scene.facts, 'person')) {
-      const profiles = groupsPassed(scene.facts.group, person.groups)
-        .filter((g) => groups.has(g))
-        .sort()
-      if (profiles.length > 0) Object.assign(wants, cardsOf(person, profiles, zone))
+      const through = rules.through(person)
+      if (through.profiles.length + through.limited.length > 0) Object.assign(wants, cardsOf(person, through, zone))
     }
     return wants
   },
-  wantForTests({ kit }) {
-    const credential = (card: StoredCard, enabled: boolean, profile: string, more: Wants = {}): Json => ({
+  wantForTests({ kit }, { board }) {
+    const good = ['rauta-good']
+    const credential = (card: StoredCard, enabled: boolean, profiles: string[], more: Wants = {}): Json => ({
       holder: 'Test card',
       ...identifier(card),
       enabled,
-      profiles: [profile],
+      profiles,
       ...more,
     })
     return {
-      'rauta-good': credential(kit.good, true, 'rauta-good'),
-      'rauta-lost': credential(kit.lost, false, 'rauta-good'),
-      'rauta-hours': credential(kit.outOfHours, true, 'rauta-hours'),
-      ...(kit.expired ? { 'rauta-expired': credential(kit.expired, true, 'rauta-good', { until: longPast }) } : {}),
-      ...(kit.second
-        ? { 'rauta-second': credential(kit.second, true, 'rauta-good', { holder: 'Second test card' }) }
+      'rauta-good': credential(kit.good, true, good),
+      'rauta-lost': credential(kit.lost, false, good),
+      'rauta-hours': credential(kit.outOfHours, true, ['rauta-hours']),
+      ...(kit.ended && board.controller?.limitedRights
+        ? { 'rauta-ended': credential(kit.ended, true, [], { limited: [endedRight] }) }
         : {}),
-      ...(kit.longer ? { 'rauta-longer': credential(kit.longer, true, 'rauta-good', { longer: true }) } : {}),
+      ...(kit.expired ? { 'rauta-expired': credential(kit.expired, true, good, { until: longPast }) } : {}),
+      ...(kit.second ? { 'rauta-second': credential(kit.second, true, good, { holder: 'Second test card' }) } : {}),
+      ...(kit.longer ? { 'rauta-longer': credential(kit.longer, true, good, { longer: true }) } : {}),
     }
   },
   doorOf: () => null,
-  /** Through the groups that pass this door. */
+  /** Through the profiles that pass this door; of those that don't it counts neither which there are nor until when. */
   touches(door, both) {
     const passing = new Set(policiesAtDoor(both, door).map((p) => p.profile))
     const passes = (profile: string) => passing.has(profile)
-    return ({ held, wanted }: Change) => profilesIn(held).some(passes) || profilesIn(wanted).some(passes)
+    const here = (value: Json | undefined): Json => {
+      if (value === undefined || !profilesIn(value).some(passes)) return null
+      const { profiles, limited, ...rest } = asObject(value)
+      return {
+        ...rest,
+        profiles: (Array.isArray(profiles) ? profiles : []).filter((p) => passes(plainWords(p))),
+        limited: limitedIn(limited).filter((l) => passes(plainWords(l['profile']))),
+      }
+    }
+    return ({ held, wanted }: Change) => !sameJson(here(held), here(wanted))
   },
   group: 'People',
   title({ held, wanted }) {
@@ -161,6 +240,18 @@ export const credentialKind: PartKind = {
     const name = fieldName(names, field)
     if (field === 'enabled') return { name, says: value ? 'in use' : 'refused' }
     if (field === 'from' || field === 'until') return { name, says: momentWords(value, facts) }
+    if (field === 'profiles')
+      return {
+        name,
+        says: (Array.isArray(value) ? value : []).map((p) => profileWords(plainWords(p), facts)).join(', '),
+      }
+    if (field === 'limited')
+      return {
+        name,
+        says: limitedIn(value)
+          .map((l) => limitedWords(l, facts))
+          .join(', '),
+      }
     return { name, says: field === 'format' ? formatName(plainWords(value)) : plainWords(value) }
   },
 }

@@ -4,6 +4,7 @@ import { canonicalJson } from '../canonical'
 import type { Config, Json } from '../records'
 import { doorNamed } from './accessPoint'
 import { asObject, plainWords, shape, type Both, type PartKind, type Scene } from './kind'
+import { profileOf, ruleOfProfile, whoWords } from '../../access/rights'
 import { rulesHere } from './rules'
 
 /** Where a group may pass, and on which schedule. */
@@ -57,16 +58,23 @@ const sorted = (policies: Policy[]): Json =>
 
 const placesOf = (scene: Scene, door: Door) => accessPlaces(door, scene.sheets)
 
-/** A group: where it may pass on which schedule. */
+/** Whose it is: a group, or one rule that is somebody's alone or ends by itself. */
+function profileName(facts: Scene['facts'], profile: string): string {
+  const rule = ruleOfProfile(facts, profile)
+  if (!rule) return facts.group[profile]?.name ?? profile
+  return whoWords(facts, rule)
+}
+
+/** A group, or a rule of its own: where it may pass on which schedule. */
 export const profileKind: PartKind = {
   name: 'profile',
   schema: shape({ name: text, policies: { type: 'array', items: shape({ at: text, schedule: text }) } }),
   want(scene) {
     const rules = rulesHere(scene)
     return Object.fromEntries(
-      [...new Set(rules.map((r) => r.group))].map((group) => {
+      [...new Set(rules.map(profileOf))].map((profile) => {
         const policies = rules
-          .filter((r) => r.group === group)
+          .filter((r) => profileOf(r) === profile)
           .flatMap((rule) =>
             scene.doors
               .filter((d) => rule.doors.includes(d.id))
@@ -77,7 +85,7 @@ export const profileKind: PartKind = {
                 })),
               ),
           )
-        return [group, { name: scene.facts.group[group]?.name ?? group, policies: sorted(policies) }]
+        return [profile, { name: profileName(scene.facts, profile), policies: sorted(policies) }]
       }),
     )
   },
@@ -103,7 +111,7 @@ export const profileKind: PartKind = {
     ({ held, wanted }) =>
       policiesAt(held, door, both.held) !== policiesAt(wanted, door, both.held),
   group: 'People',
-  title: ({ token }, facts) => `Group ${facts.group[token]?.name ?? token}`,
+  title: ({ token }, facts) => `${ruleOfProfile(facts, token) ? 'Right of' : 'Group'} ${profileName(facts, token)}`,
   summary: (value, facts) => doorsOf(value, facts),
   field: (field, value, _other, facts) =>
     field === 'policies'

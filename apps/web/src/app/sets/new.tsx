@@ -1,0 +1,5 @@
+import { DoorSetForm } from '../../places/lazyForms'
+
+export default function Route() {
+  return <DoorSetForm />
+}
