@@ -1,11 +1,17 @@
-import type { Door, Group } from '@rauta/core'
 import { View } from 'react-native'
 import { T } from '../../parts/Text'
 
-/** The cell that is chosen. */
+/** A row or a column: a door with its reference, or a group. */
+export interface GridLine {
+  id: string
+  ref?: string
+  name: string
+}
+
+/** The cell that is chosen, by the ids of its row and its column. */
 export interface At {
-  door: string
-  group: string
+  row: string
+  column: string
 }
 
 export interface GridCell {
@@ -13,29 +19,35 @@ export interface GridCell {
   own: string
   /** By rules of a group that it is in. */
   through: string
+  /** Whose cell it is, in words: `Staff at Q-01`. */
+  name: string
 }
 export interface GridProps {
   label: string
-  rows: readonly Door[]
-  columns: readonly Group[]
-  headOf: (group: Group) => string
-  cellOf: (door: Door, group: Group) => GridCell
+  /** What its rows are. */
+  corner: string
+  rows: readonly GridLine[]
+  columns: readonly GridLine[]
+  cellOf: (row: string, column: string) => GridCell
   at: At | null
   onChoose: (at: At) => void
 }
 
-/** Doors by groups, all of them, where there is no page that tells which part is in view. */
+/** All of it, where there is no page that tells which part is in view. */
 export function Grid({ label, rows, columns, cellOf, onChoose }: GridProps) {
   return (
     <View aria-label={label}>
-      {rows.map((door) => (
-        <View key={door.id} style={{ flexDirection: 'row', gap: 8, minHeight: 48 }}>
-          <T face="mono">{door.ref}</T>
-          {columns.map((group) => (
-            <T key={group.id} onPress={() => onChoose({ door: door.id, group: group.id })}>
-              {cellOf(door, group).own || cellOf(door, group).through || '–'}
-            </T>
-          ))}
+      {rows.map((row) => (
+        <View key={row.id} style={{ flexDirection: 'row', gap: 8, minHeight: 48 }}>
+          <T face="mono">{row.ref ?? row.name}</T>
+          {columns.map((column) => {
+            const { own, through } = cellOf(row.id, column.id)
+            return (
+              <T key={column.id} onPress={() => onChoose({ row: row.id, column: column.id })}>
+                {own || through || '–'}
+              </T>
+            )
+          })}
         </View>
       ))}
     </View>
