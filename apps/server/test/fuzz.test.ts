@@ -39,6 +39,7 @@ describe('hostile values', () => {
     const { log } = site.server.context
     const faults: string[] = []
     let taken = 0
+    const kinds = new Set<string>()
     for (let i = 0; i < count; i += batch) {
       const ids = Object.values(site.facts).flatMap((table) =>
         typeof table === 'object' ? Object.keys(table as object).slice(0, 20) : [],
@@ -53,15 +54,18 @@ describe('hostile values', () => {
         return []
       })
       results.forEach((result, k) => {
-        if (result.ok) taken += 1
-        else if (!result.says || /undefined|\[object|NaN/.test(result.says))
+        if (result.ok) {
+          taken += 1
+          kinds.add(requests[k]?.name ?? '')
+        } else if (!result.says || /undefined|\[object|NaN/.test(result.says))
           faults.push(`${requests[k]?.name}: ${result.says}`)
         if (result.ok && unfitValue(requests[k]?.payload)) faults.push(`${requests[k]?.name} took what is unfit`)
       })
     }
     expect(faults.slice(0, 5)).toEqual([])
-    // Enough got through for the rest to mean something.
-    expect(taken).toBeGreaterThan(300)
+    // Enough got through, of different kinds, for the rest to mean something; how many hangs on ids that are other each time.
+    expect(taken).toBeGreaterThan(150)
+    expect(kinds.size).toBeGreaterThan(8)
     opens()
     await site.server.close()
     await site.startServer()
