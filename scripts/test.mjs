@@ -1,7 +1,7 @@
 import { execFileSync, spawn } from 'node:child_process'
 import { existsSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { clearTimeout, setInterval, setTimeout } from 'node:timers'
+import { clearTimeout, setTimeout } from 'node:timers'
 import { buildWeb, install, needNode, root } from './ready.mjs'
 
 needNode()
@@ -19,12 +19,14 @@ const longest = { checks: 8, unit: 20, journeys: 25 }
 
 /** Ends what runs now, each with all that it started; also where somebody stops the whole run. */
 const ends = new Set()
+let stopped = false
 for (const signal of ['SIGINT', 'SIGTERM'])
   process.on(signal, () => {
     // The runner of the journeys ends the servers that it started on this signal alone.
+    stopped = true
     for (const end of ends) end('SIGINT')
-    setTimeout(() => process.exit(130), 10_000).unref()
-    setInterval(() => ends.size === 0 && process.exit(130), 100)
+    if (ends.size === 0) process.exit(130)
+    setTimeout(() => process.exit(130), 10_000)
   })
 
 /** Runs a program to its end, or ends it with all that it started. @returns its exit status, or `limit` */
@@ -58,6 +60,11 @@ function run(command, args, { env = {}, minutes, aside = false }) {
     child.on('close', (status) => {
       clearTimeout(limit)
       ends.delete(end)
+      if (stopped) {
+        // Nothing comes after it any more.
+        if (ends.size === 0) process.exit(130)
+        return
+      }
       done({ status: over ? 'limit' : status, out: over ? `${out}\nEnded after ${minutes} minutes.` : out })
     })
   })

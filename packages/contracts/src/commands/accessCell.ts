@@ -1,6 +1,5 @@
-import { all, doorsOfRule, drop, groupPath, isLimited, put, type Change, type Rule } from '@rauta/core'
+import { all, drop, groupPath, isLimited, passesDoor, put, type Change, type Rule } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
-import { passesBySet } from './rights'
 
 /** When one group passes one door by a rule of its own: on one schedule, or not at all. Rules of groups that it is in stay as they are. */
 export const accessCell = defineCommand<{ group: string; door: string; schedule: string | null }>()({
@@ -16,8 +15,8 @@ export const accessCell = defineCommand<{ group: string; door: string; schedule:
       const doors = r.doors.filter((d) => d !== p.door)
       return doors.length || r.sets?.length ? [put(facts, 'rule', { ...r, doors })] : drop(facts, 'rule', r.id)
     }
-    const others = rules.filter((r) => r.schedule !== p.schedule && doorsOfRule(facts, r).includes(p.door))
-    const bySet = others.find((r) => passesBySet(facts, r, p.door))
+    const others = rules.filter((r) => r.schedule !== p.schedule && passesDoor(facts, r, p.door))
+    const bySet = others.find((r) => !r.doors.includes(p.door))
     if (bySet) {
       const sets = (bySet.sets ?? []).flatMap((s) => facts.doorSet[s] ?? []).filter((s) => s.doors.includes(p.door))
       throw new Refusal(
@@ -26,8 +25,7 @@ export const accessCell = defineCommand<{ group: string; door: string; schedule:
       )
     }
     const away = others.flatMap(without)
-    if (p.schedule === null || rules.some((r) => r.schedule === p.schedule && doorsOfRule(facts, r).includes(p.door)))
-      return away
+    if (p.schedule === null || rules.some((r) => r.schedule === p.schedule && passesDoor(facts, r, p.door))) return away
     const there = rules.find((r) => r.schedule === p.schedule)
     const rule: Rule = there
       ? { ...there, doors: [...there.doors, p.door] }

@@ -84,6 +84,8 @@ export function object<const T extends Record<string, object>>(properties: T, op
 export const text = { type: 'string', maxLength: 200 } as const
 export const name = { type: 'string', minLength: 1, maxLength: 120 } as const
 export const id = { type: 'string', minLength: 1, maxLength: 80, pattern: '^[A-Za-z0-9_.:-]+$' } as const
+/** A day, or a day with a time. */
+export const day = { type: 'string', maxLength: 16 } as const
 export const flag = { type: 'boolean' } as const
 
 export function existing<T>(record: T | undefined, what: string, which: string): T {

@@ -27,9 +27,8 @@ import {
 } from '@rauta/core'
 import { card, checkCard, checkPersonCard, optionalOfCard } from './cards'
 import { groupIdFault } from './rights'
-import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
+import { day, defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
-const day = { type: 'string', maxLength: 16 } as const
 /** What a person has besides cards and groups; the same for a form and for a row of a list. */
 export const detailSchemas = {
   company: { type: 'string', minLength: 1, maxLength: 120 },

@@ -1,33 +1,19 @@
 import {
   all,
-  doorsOfRule,
   drop,
   hangingOn,
   limitWords,
   ownProfile,
   put,
-  validityFault,
+  ruleFault,
   whereWords,
   whoWords,
   type DoorSet,
-  type Facts,
   type Rule,
 } from '@rauta/core'
-import { defineCommand, everyFitter, existing, id, name, object, Refusal } from './command'
+import { day, defineCommand, everyFitter, existing, id, name, object, Refusal } from './command'
 
 const doors = { type: 'array', items: id, maxItems: 1000, uniqueItems: true } as const
-const day = { type: 'string', maxLength: 16 } as const
-
-/** Whom a rule is for must be there, and be one: a group, or a person. */
-function checkWho(facts: Facts, { group, person }: Rule): void {
-  if ((group === undefined) === (person === undefined))
-    throw new Refusal(
-      'A rule is for a group or for one person: say one of them.',
-      group === undefined ? 'group' : 'person',
-    )
-  if (group !== undefined) existing(facts.group[group], 'group', group)
-  if (person !== undefined) existing(facts.person[person], 'person', person)
-}
 
 export const rulePut = defineCommand<Rule>()({
   name: 'rule.put',
@@ -46,13 +32,13 @@ export const rulePut = defineCommand<Rule>()({
     ['group', 'person', 'sets', 'validFrom', 'validUntil'],
   ),
   apply(facts, p) {
-    checkWho(facts, p)
+    const fault = ruleFault(p)
+    if (fault) throw new Refusal(fault.says, fault.field)
+    if (p.group !== undefined) existing(facts.group[p.group], 'group', p.group)
+    if (p.person !== undefined) existing(facts.person[p.person], 'person', p.person)
     existing(facts.schedule[p.schedule], 'schedule', p.schedule)
     for (const door of p.doors) existing(facts.door[door], 'door', door)
     for (const set of p.sets ?? []) existing(facts.doorSet[set], 'set of doors', set)
-    if (p.doors.length + (p.sets?.length ?? 0) === 0) throw new Refusal('Choose a door, or a set of doors.', 'doors')
-    const validity = validityFault(p)
-    if (validity) throw new Refusal(validity.says, validity.field)
     return [put(facts, 'rule', p)]
   },
   words: (f, p) =>
@@ -103,7 +89,3 @@ export const doorSetRemove = defineCommand<{ id: string }>()({
 /** Why a group can't have an id: what devices know single rules by. */
 export const groupIdFault = (group: string): string | null =>
   group.startsWith(ownProfile) ? `A group’s id can’t begin with ${ownProfile}` : null
-
-/** Whether a rule passes a door through one of its sets. */
-export const passesBySet = (facts: Facts, rule: Rule, door: string): boolean =>
-  !rule.doors.includes(door) && doorsOfRule(facts, rule).includes(door)

@@ -4,7 +4,7 @@ import type { Door } from '../doors/door'
 import { scheduleActive } from '../time/schedule'
 import { hoursAt, type DoorHours } from '../doors/hours'
 import type { Person, PersonCard, Rule } from './records'
-import { doorsOfRule, limitWords, rulesFor, ruleValidAt, whoWords } from './rights'
+import { limitWords, passesDoor, rulesFor, ruleValidAt, whoWords } from './rights'
 import { validityAt } from './validity'
 
 export type RefusalReason =
@@ -55,7 +55,7 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
       null,
       `Refused: ${door.ref} is barred then for whoever comes in. Whoever leaves is let out.`,
     )
-  const everyRule = rulesFor(facts, person).filter((rule) => doorsOfRule(facts, rule).includes(door.id))
+  const everyRule = rulesFor(facts, person).filter((rule) => passesDoor(facts, rule, door.id))
   const rules = everyRule.filter((rule) => ruleValidAt(facts, rule, atMs) === 'valid')
   if (rules.length === 0) return noRule(facts, person, door, everyRule, atMs)
   const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))

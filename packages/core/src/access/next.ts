@@ -6,7 +6,7 @@ import { schedulesOfDoor } from '../doors/hours'
 import { edgesAhead } from '../time/edges'
 import { decide, type Decision } from './decide'
 import type { Person, PersonCard } from './records'
-import { doorsOfRule, rulesFor, ruleValidity } from './rights'
+import { passesDoor, rulesFor, ruleValidity } from './rights'
 import { validityOf } from './validity'
 
 /** How far ahead is looked, days: two weeks, so that a weekly pattern is seen whole with a special day in it. */
@@ -26,7 +26,7 @@ export function nextChange(
 ): { at: number; decision: Decision } | null {
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const now = decide(facts, person, door, atMs, card)
-  const rules = rulesFor(facts, person).filter((r) => doorsOfRule(facts, r).includes(door.id))
+  const rules = rulesFor(facts, person).filter((r) => passesDoor(facts, r, door.id))
   const schedules = [...new Set([...rules.map((r) => r.schedule), ...schedulesOfDoor(door)])].flatMap(
     (id) => facts.schedule[id] ?? [],
   )

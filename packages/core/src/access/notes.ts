@@ -2,7 +2,7 @@ import { all, type Facts } from '../job/facts'
 import { byRef } from '../job/order'
 import type { Schedule } from '../time/schedule'
 import { groupsPassed } from './groups'
-import { doorsOfRule, whoWords } from './rights'
+import { doorsOfRule, passesDoor, whoWords } from './rights'
 
 /** Something about groups and rules as a whole that somebody should look at. */
 export interface AccessNote {
@@ -29,7 +29,7 @@ export function accessNotes(facts: Facts): AccessNote[] {
     const schedule = facts.schedule[rule.schedule]
     const [who, when] = [whoWords(facts, rule), schedule?.name ?? '']
     const note = (code: AccessNote['code'], says: string) => notes.push({ code, rule: rule.id, says })
-    const every = doors.length >= fewestDoors && doors.every((d) => doorsOfRule(facts, rule).includes(d.id))
+    const every = doors.length >= fewestDoors && doors.every((d) => passesDoor(facts, rule, d.id))
     if (every && always(schedule)) note('everything', `${who} pass every door at any time, by one rule. Is that meant?`)
     if (rule.group !== undefined && !filled.has(rule.group))
       note('noMember', `Nobody is in ${who}: its rule on ${when} lets nobody pass.`)

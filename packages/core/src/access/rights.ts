@@ -2,7 +2,7 @@ import { all, type Facts } from '../job/facts'
 import { jobOf } from '../job/records'
 import { groupPath, groupsPassed } from './groups'
 import type { Person, Rule } from './records'
-import { validityAt, validityOf, type Validity } from './validity'
+import { validityAt, validityFault, validityOf, type Validity } from './validity'
 
 const kept = new WeakMap<Facts['doorSet'], WeakMap<Rule, readonly string[]>>()
 
@@ -20,14 +20,58 @@ export function doorsOfRule(facts: Facts, rule: Rule): readonly string[] {
   return doors
 }
 
+/** Whether a rule passes a door, by itself or as one of a set. */
+export const passesDoor = (facts: Facts, rule: Rule, door: string): boolean => doorsOfRule(facts, rule).includes(door)
+
+/** The rules that pass a door. */
+export const rulesAt = (facts: Facts, door: string): Rule[] =>
+  all(facts, 'rule').filter((rule) => passesDoor(facts, rule, door))
+
+/** Rules by whom they are for, so that thousands of people can be asked about. */
+export class RulesByHolder {
+  private readonly byHolder = new Map<string, Rule[]>()
+  private readonly order: ReadonlyMap<Rule, number>
+  constructor(rules: readonly Rule[]) {
+    this.order = new Map(rules.map((rule, i) => [rule, i]))
+    for (const rule of rules) {
+      const holder = rule.group === undefined ? ofPerson(rule.person ?? '') : ofGroup(rule.group)
+      const theirs = this.byHolder.get(holder)
+      if (theirs) theirs.push(rule)
+      else this.byHolder.set(holder, [rule])
+    }
+  }
+
+  /** Those by which somebody passes, of their groups and their own, in the order in which all of them came. */
+  of(groups: Facts['group'], person: Person): Rule[] {
+    const place = (rule: Rule) => this.order.get(rule) ?? 0
+    return [...groupsPassed(groups, person.groups).map(ofGroup), ofPerson(person.id)]
+      .flatMap((holder) => this.byHolder.get(holder) ?? [])
+      .sort((a, b) => place(a) - place(b))
+  }
+}
+const ofGroup = (id: string): string => `group ${id}`
+const ofPerson = (id: string): string => `person ${id}`
+
+const byHolder = new WeakMap<Facts['rule'], RulesByHolder>()
+
 /** Rules by which somebody passes: those of their groups, and their own. */
 export function rulesFor(facts: Facts, person: Person): Rule[] {
-  const groups = new Set(groupsPassed(facts.group, person.groups))
-  return all(facts, 'rule').filter((rule) => isFor(rule, person, groups))
+  let rules = byHolder.get(facts.rule)
+  if (!rules) byHolder.set(facts.rule, (rules = new RulesByHolder(all(facts, 'rule'))))
+  return rules.of(facts.group, person)
 }
 
-const isFor = (rule: Rule, person: Person, groups: ReadonlySet<string>): boolean =>
-  rule.group === undefined ? rule.person === person.id : groups.has(rule.group)
+/** What is wrong with a rule by itself, whatever else there is, or null. */
+export function ruleFault(rule: Rule): { field: string; says: string } | null {
+  const { group, person, doors, sets = [] } = rule
+  if ((group === undefined) === (person === undefined))
+    return {
+      field: group === undefined ? 'group' : 'person',
+      says: 'A rule is for a group or for one person: say one of them.',
+    }
+  if (doors.length + sets.length === 0) return { field: 'doors', says: 'Choose a door, or a set of doors.' }
+  return validityFault(rule)
+}
 
 /** Whether a rule begins or ends by itself. */
 export const isLimited = ({ validFrom, validUntil }: Rule): boolean =>

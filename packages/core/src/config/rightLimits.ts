@@ -1,14 +1,13 @@
-import { doorsOfRule, isLimited, limitWords, whoWords } from '../access/rights'
+import { isLimited, limitWords, rulesAt, whoWords } from '../access/rights'
 import type { DeviceSheet } from '../devices/sheet'
 import type { Door } from '../doors/door'
-import { all, type Facts } from '../job/facts'
+import type { Facts } from '../job/facts'
 import { stop, type Finding } from '../job/finding'
 
 /** Whether some right begins or ends by itself at a door. */
 export const hasLimitedRights = (facts: Facts, door: Door): boolean => limitedAt(facts, door).length > 0
 
-const limitedAt = (facts: Facts, door: Door) =>
-  all(facts, 'rule').filter((rule) => isLimited(rule) && doorsOfRule(facts, rule).includes(door.id))
+const limitedAt = (facts: Facts, door: Door) => rulesAt(facts, door.id).filter(isLimited)
 
 /** Rights that a device of this type can't be told the end of: it is not told of them at all, since it would let them pass for ever. */
 export const rightLimitFindings = (facts: Facts, door: Door, ref: string, board: DeviceSheet): Finding[] =>

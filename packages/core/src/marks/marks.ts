@@ -13,7 +13,7 @@ import { all, type Facts } from '../job/facts'
 import { stop, warn, marks, type Finding } from '../job/finding'
 import { sendings } from '../cards/sending'
 import { formatLimitFindings } from '../config/formatLimits'
-import { doorsOfRule } from '../access/rights'
+import { rulesAt } from '../access/rights'
 import { rightLimitFindings } from '../config/rightLimits'
 import { timeLimitFindings } from '../config/timeLimits'
 import { behaviourFindings } from '../doors/contradictions'
@@ -269,7 +269,7 @@ function loadMark(
   if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)
   const contradiction = findings.find((f) => f.grade === 'stop')
   if (contradiction) return state('stopped', 0, contradiction.says)
-  if (!all(facts, 'rule').some((rule) => doorsOfRule(facts, rule).includes(door.id))) {
+  if (rulesAt(facts, door.id).length === 0) {
     const says = `No rule lets anybody pass ${door.ref}. No rule means refused.`
     findings.push(stop('load', 'no-rule', says))
     return state('todo', 0, says)

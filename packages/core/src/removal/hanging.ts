@@ -1,4 +1,4 @@
-import { doorsOfRule, whoWords } from '../access/rights'
+import { doorsOfRule, rulesAt, whoWords } from '../access/rights'
 import { all, type Facts } from '../job/facts'
 import { refsOf } from '../job/order'
 import { doorsOn } from '../devices/records'
@@ -142,7 +142,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
       return held('It has recorded tests, and its record cannot be removed.')
     const ticked = Object.values(facts.tick).filter((t) => t.door === id).length
     const readings = Object.values(facts.reading).filter((r) => r.door === id).length
-    const rules = all(facts, 'rule').filter((r) => doorsOfRule(facts, r).includes(id)).length
+    const rules = rulesAt(facts, id).length
     return free(
       facts.door[id]?.placement ? 'Its terminals become free.' : '',
       ticked || readings

@@ -1,4 +1,4 @@
-import { all, doorsOfRule, limitWords, ruleValidAt, whereWords, whoWords, type Door, type Person } from '@rauta/core'
+import { all, limitWords, ruleValidAt, rulesAt, whereWords, whoWords, type Door, type Person } from '@rauta/core'
 import { router } from 'expo-router'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
@@ -11,7 +11,7 @@ import { canFit, useSession } from '../../state/session'
 export function DoorRights({ door }: { door: Door }) {
   const facts = useFacts()
   const me = useSession((s) => s.me)
-  const rules = all(facts, 'rule').filter((rule) => doorsOfRule(facts, rule).includes(door.id))
+  const rules = rulesAt(facts, door.id)
   return (
     <Sheet flush title="Who may come in">
       {rules.map((rule) => (

@@ -1,12 +1,12 @@
-import { all, groupPath, groupTree, validityFault, type Rule } from '@rauta/core'
+import { all, groupPath, groupTree, ruleFault, type Rule } from '@rauta/core'
 import { router } from 'expo-router'
 import { v7 } from 'uuid'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { counted } from '../../parts/count'
 import { Pick } from '../../parts/Pick'
+import { FromUntil } from '../../parts/FromUntil'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
-import { When } from '../../parts/When'
 import { useCommandForm } from '../../state/commandForm'
 import { peopleInOrder } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
@@ -42,12 +42,8 @@ export function RuleForm({ id, from = {} }: { id?: string; from?: From }) {
     }),
     payload: ruleOf,
     also: (rule) => {
-      const fault = validityFault(rule)
-      const none = rule.doors.length + (rule.sets?.length ?? 0) === 0
-      return [
-        ...(none ? [{ path: 'doors', says: 'Choose a door, or a set of doors.' }] : []),
-        ...(fault ? [{ path: fault.field, says: fault.says }] : []),
-      ]
+      const fault = ruleFault(rule)
+      return fault ? [{ path: fault.field, says: fault.says }] : []
     },
     onSent: (rule) => {
       if (from.person !== undefined) router.push(`/people/${from.person}`)
@@ -109,20 +105,7 @@ export function RuleForm({ id, from = {} }: { id?: string; from?: From }) {
         />
       </Sheet>
       <Sheet title="From when, until when">
-        <When
-          kind="date"
-          label="Counts from, empty for at once"
-          value={value.validFrom}
-          onChange={set('validFrom')}
-          error={error('validFrom')}
-        />
-        <When
-          kind="date"
-          label="Counts until the end of, empty for no end"
-          value={value.validUntil}
-          onChange={set('validUntil')}
-          error={error('validUntil')}
-        />
+        <FromUntil verb="Counts" value={value} set={set} error={error} />
       </Sheet>
       <Sheet title="Doors">
         {error('doors') ? <Notice tone="madder">{error('doors')}</Notice> : null}

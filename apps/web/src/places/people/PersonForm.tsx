@@ -3,10 +3,10 @@ import { router } from 'expo-router'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Field } from '../../parts/Field'
+import { FromUntil } from '../../parts/FromUntil'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
 import { T } from '../../parts/Text'
-import { When } from '../../parts/When'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { useAfter } from '../shell/after'
@@ -86,20 +86,7 @@ export function PersonForm({ id }: { id?: string }) {
       </Sheet>
       {person ? <OwnRights person={person} /> : null}
       <Sheet title="When, and how long">
-        <When
-          kind="date"
-          label="Valid from, empty for at once"
-          value={value.validFrom}
-          onChange={set('validFrom')}
-          error={error('validFrom')}
-        />
-        <When
-          kind="date"
-          label="Valid until the end of, empty for no end"
-          value={value.validUntil}
-          onChange={set('validUntil')}
-          error={error('validUntil')}
-        />
+        <FromUntil verb="Valid" value={value} set={set} error={error} />
         <Tick
           label="Needs longer: doors release and stay open for the longer times"
           on={value.longer}

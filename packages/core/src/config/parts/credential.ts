@@ -1,7 +1,6 @@
 import { cardData, cardFault, cardFromData, cardName, formatName, usualFormat, type StoredCard } from '../../cards/card'
 import type { Person, Rule } from '../../access/records'
-import { groupsPassed } from '../../access/groups'
-import { isLimited, profileOf, ruleOfProfile, ruleValidity, whoWords } from '../../access/rights'
+import { RulesByHolder, isLimited, profileOf, ruleOfProfile, ruleValidity, whoWords } from '../../access/rights'
 import { validityOf, type Validity } from '../../access/validity'
 import { all, type Facts } from '../../job/facts'
 import { jobOf } from '../../job/records'
@@ -82,34 +81,14 @@ interface Through {
   limited: Limited[]
 }
 
-/** Rules that pass doors of one device, by whom they are for. */
-class RulesOfDevice {
-  private readonly byGroup = new Map<string, Rule[]>()
-  private readonly byPerson = new Map<string, Rule[]>()
-  constructor(
-    private readonly facts: Facts,
-    rules: readonly Rule[],
-  ) {
-    for (const rule of rules) {
-      const [by, id] = rule.group === undefined ? [this.byPerson, rule.person ?? ''] : [this.byGroup, rule.group]
-      by.set(id, [...(by.get(id) ?? []), rule])
-    }
-  }
-
-  through(person: Person): Through {
-    const rules = [
-      ...groupsPassed(this.facts.group, person.groups).flatMap((g) => this.byGroup.get(g) ?? []),
-      ...(this.byPerson.get(person.id) ?? []),
-    ]
-    return {
-      profiles: [...new Set(rules.filter((r) => !isLimited(r)).map(profileOf))].sort(),
-      limited: rules
-        .filter(isLimited)
-        .map((r) => ({ profile: profileOf(r), ...limits(ruleValidity(this.facts, r)) }))
-        .sort((a, b) => a.profile.localeCompare(b.profile)),
-    }
-  }
-}
+/** What rules make somebody pass as. */
+const throughOf = (facts: Facts, rules: readonly Rule[]): Through => ({
+  profiles: [...new Set(rules.filter((r) => !isLimited(r)).map(profileOf))].sort(),
+  limited: rules
+    .filter(isLimited)
+    .map((r) => ({ profile: profileOf(r), ...limits(ruleValidity(facts, r)) }))
+    .sort((a, b) => a.profile.localeCompare(b.profile)),
+})
 
 const kept = new WeakMap<Person, Map<string, Wants>>()
 /** Somebody's cards as a device holds them: the same values on every device through whose rules they pass alike. */
@@ -184,10 +163,10 @@ export const credentialKind: PartKind = {
   ),
   want(scene) {
     const zone = jobOf(scene.facts)?.zone ?? 'UTC'
-    const rules = new RulesOfDevice(scene.facts, rulesHere(scene))
+    const rules = new RulesByHolder(rulesHere(scene))
     const wants: Wants = {}
     for (const person of all(scene.facts, 'person')) {
-      const through = rules.through(person)
+      const through = throughOf(scene.facts, rules.of(scene.facts.group, person))
       if (through.profiles.length + through.limited.length > 0) Object.assign(wants, cardsOf(person, through, zone))
     }
     return wants
