@@ -43,7 +43,7 @@ export const rightMutants: readonly Mutant[] = [
   {
     name: 'rights: the device is not told of the end',
     file: `${core}/config/parts/credential.ts`,
-    find: '...limits(ruleValidity(this.facts, r))',
+    find: '...limits(ruleValidity(facts, r))',
     put: '',
     tests: rights,
   },
