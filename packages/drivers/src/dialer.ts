@@ -5,6 +5,7 @@ import { networkInterfaces } from 'node:os'
 import { sameSubnet } from '@rauta/core'
 import { knock, knockForTime, type Knock } from './contact'
 import { DeviceError } from './errors'
+import { afterPatience } from './patience'
 import { certificateAt, PinnedAgent, PinnedAgents } from './pinned'
 import {
   discoveryGroup,
@@ -238,7 +239,7 @@ function exchange(
       answer.on('error', refused)
     })
     const settle = (then: () => void) => {
-      clearTimeout(timer)
+      endPatience()
       signal?.removeEventListener('abort', stop)
       then()
     }
@@ -247,13 +248,11 @@ function exchange(
         reject(new DeviceError('stopped', 'Stopped.'))
         call.destroy()
       })
-    const timer = setTimeout(
-      () =>
-        settle(() => {
-          reject(new DeviceError('silent', `${address} does not answer.`))
-          call.destroy()
-        }),
-      timeoutMs,
+    const endPatience = afterPatience(timeoutMs, () =>
+      settle(() => {
+        reject(new DeviceError('silent', `${address} does not answer.`))
+        call.destroy()
+      }),
     )
     const refused = (error: Error & { code?: string }) =>
       settle(() => {

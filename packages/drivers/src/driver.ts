@@ -46,9 +46,17 @@ export interface NetworkSettings {
 export type ToldEvent = Omit<DeviceEvent, 'id' | 'controller' | 'received' | 'offsetMs'>
 
 /** One look into a device's events: what happened, and the boot that it told last. */
+/** Some of what a device told since it started, by its own count from 1; each number once, ascending. */
+export interface Counted {
+  boot: string
+  numbers: readonly number[]
+}
+
 export interface Pulled {
   events: ToldEvent[]
   boot: string
+  /** Numbers of its own count that it told; none after a quiet spell, null where it doesn't count all that it tells. */
+  counted: Counted | null
   /** How many more it told at once than are taken. */
   leftOut?: number
   /** Something of its configuration was altered, by whomever. */

@@ -132,6 +132,21 @@ describe('what a device tells, in our words', () => {
     expect(asked({ InputToken: 'input 9' })?.part).toBeUndefined()
     expect(asked({ External: 'RequestToEnter' })).toMatchObject({ kind: 'desk', says: 'Desk button: released' })
   })
+  it('the count of a device is none where something that it told is not counted', () => {
+    const counting = (...data: Record<string, string>[]) =>
+      toldEvents(
+        data.map((d) => notification(topics.leaf, {}, d)),
+        new Map(),
+      ).counted
+    const numbered = (...numbers: string[]) => counting(...numbers.map((Sequence) => ({ Sequence })))
+    expect(numbered('7', '9')).toEqual({ boot: 'b1', numbers: [7, 9] })
+    expect(numbered('10', '7', '7')).toEqual({ boot: 'b1', numbers: [7, 10] })
+    expect(numbered()).toEqual({ boot: '', numbers: [] })
+    for (const none of [['0'], ['x', '8'], ['1e999'], ['-1'], ['1.5'], ['']])
+      expect([none, numbered(...none)]).toEqual([none, null])
+    expect(counting({ Boot: 'b1' }, { Boot: 'b2' })).toBeNull()
+    expect(counting({ Boot: '' })).toBeNull()
+  })
   it('repeats of a state are no events', () => {
     const leaf = notification(topics.leaf, { DoorToken: 'D' }, { State: 'Open' })
     expect(toldEvents([{ ...leaf, operation: 'Initialized' }, leaf], new Map())).toMatchObject({

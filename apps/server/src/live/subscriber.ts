@@ -18,7 +18,7 @@ import { eachInService } from '../reach/eachInService'
 import { provenDriver } from '../reach/inService'
 import { failureWords } from '../words'
 import { ability, hasCode, type ToldEvent } from '@rauta/drivers'
-import { gapEvent } from './gap'
+import { gapEvent, Tally } from './gap'
 import { Pace } from './pace'
 import type { Watcher } from '../reach/watch'
 import { rememberModes } from './orders'
@@ -28,7 +28,10 @@ const pauseMs = 2000
 /** A flood is said again every so often while it lasts, ms of this computer's time. */
 const floodMs = 5_000
 
-/** Keeps a pull-point subscription on every device in service: renewed, re-made when lost, each gap noted. */
+/**
+ * Keeps a pull-point subscription on every device in service: renewed, re-made when lost. Where events may be missing that
+ * is noted, unless the device's own count shows that none is.
+ */
 export class Subscriber {
   private readonly points = new Map<string, { config: Config; points: ReadonlyMap<string, HeldPoint> }>()
   constructor(
@@ -43,6 +46,7 @@ export class Subscriber {
   private async loop(id: string, inService: () => boolean): Promise<void> {
     const { clock, ending, log } = this.context
     let heardUntil: number | null = null
+    const tally = new Tally()
     let why = ''
     while (inService()) {
       try {
@@ -54,24 +58,30 @@ export class Subscriber {
         const { offsetMs } = await driver.time()
         const watch = await ability(driver, 'watch')()
         const began = clock.now()
-        if (heardUntil !== null || this.trialRunning(id))
-          await this.keep(id, [gapEvent(id, heardUntil ?? began, began, why || 'the server was away')])
-        heardUntil = began
+        let cut = heardUntil === null ? null : gapEvent(id, heardUntil, began, why)
+        if (heardUntil === null && this.trialRunning(id))
+          await this.keep(id, [gapEvent(id, began, began, 'the server was away')])
+        heardUntil ??= began
         if ((log.facts.reach[id]?.silentMs ?? 0) > 0) void this.watcher.look(id).catch(() => undefined)
         let renewed = began
         const pace = new Pace(performance.now())
         for (;;) {
           const asked = performance.now()
-          const { events, boot, modes, configured, leftOut } = await watch.pull(this.pointsOf(id))
+          const { events, boot, modes, configured, leftOut, counted } = await watch.pull(this.pointsOf(id))
           const from = heardUntil
           heardUntil = clock.now()
           const received = heardUntil
-          await this.keep(
-            id,
-            events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
-          )
-          if (leftOut)
-            await this.keep(id, [gapEvent(id, from, heardUntil, `it told ${leftOut} more at once than are taken`)])
+          const gaps: DeviceEvent[] = []
+          if (!tally.goesOn(counted) && cut) {
+            gaps.push(cut)
+            tally.begin()
+          }
+          cut = null
+          if (leftOut) gaps.push(gapEvent(id, from, received, `it told ${leftOut} more at once than are taken`))
+          await this.keep(id, [
+            ...gaps,
+            ...events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
+          ])
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
           if (configured) this.watcher.altered(id)

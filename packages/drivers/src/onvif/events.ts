@@ -1,6 +1,6 @@
 import { functionFacts, modeWords, type HeldPoint, type StandingMode } from '@rauta/core'
 import { disabledReasons, isConfigurationTopic, topics, type Notification } from '@rauta/protocols'
-import type { Pulled, ToldEvent } from '../driver'
+import type { Counted, Pulled, ToldEvent } from '../driver'
 
 const reasons: Record<string, [string, string]> = {
   CredentialNotFound: ['unknown', 'the card is unknown'],
@@ -115,11 +115,21 @@ export function toldEvents(notifications: readonly Notification[], points: Reado
   return {
     events: notifications.filter((n) => n.operation === 'Changed').flatMap((n) => toldEvent(n, points) ?? []),
     boot: notifications.at(-1)?.data['Boot'] ?? '',
+    counted: countedOf(notifications),
     configured: notifications.some((n) => isConfigurationTopic(n.topic)),
     modes: notifications
       .filter((n) => n.topic === topics.mode)
       .map((n) => ({ door: n.source['DoorToken'] ?? '', mode: standing[n.data['State'] ?? ''] ?? null })),
   }
+}
+
+/** Told twice is told once; a count that is none (no whole number, two starts in one answer) is taken for none. */
+function countedOf(notifications: readonly Notification[]): Counted | null {
+  const boot = notifications[0]?.data['Boot'] ?? ''
+  const numbers = [...new Set(notifications.map((n) => Number(n.data['Sequence'] ?? Number.NaN)))].sort((a, b) => a - b)
+  const counts = numbers.every((n) => Number.isSafeInteger(n) && n > 0)
+  if (numbers.length === 0) return { boot, numbers }
+  return counts && boot !== '' && notifications.every((n) => n.data['Boot'] === boot) ? { boot, numbers } : null
 }
 
 /** Told as the states of the door anyhow: the leaf, the lock. */
