@@ -91,6 +91,7 @@ export const macPattern = '^([0-9A-Fa-f]{2}[:-]){5}[0-9A-Fa-f]{2}$'
 export const wordPattern = '\\S'
 /** How a text of a pattern is written, by the pattern. */
 export const patternWords: Readonly<Record<string, string>> = {
+  '^[0-9]+$': 'digits alone',
   [timePattern]: 'a time is 07:30, at the end of a day 24:00',
   [datePattern]: 'a date is 2027-01-04',
   [macPattern]: 'a MAC address is six pairs, 02:6A:10:00:41:01',

@@ -21,13 +21,21 @@ import {
 } from '@rauta/core'
 import { event, sheets, smallJob, strikeHardware, type World } from './world'
 
+const testCodes = { good: '7391', duress: '7394', unknown: '5183' }
+
 /** A door with readers on both sides on a controller that can do everything. */
 function job(over: Partial<Behaviour> = {}, hardware: Record<string, string> = {}): World {
-  const w = smallJob({ ...strikeHardware, exitReader: 'reader-slim', exit: 'button-exit', ...hardware })
+  const w = smallJob({
+    ...strikeHardware,
+    entryReader: 'reader-card-keypad',
+    exitReader: 'reader-slim',
+    exit: 'button-exit',
+    ...hardware,
+  })
   w.do('controller.put', { ...w.facts.controller['a1'], sheet: 'controller-4' })
   w.do('door.placeProposed', { id: 'D-01', controller: 'a1' })
   w.do('schedule.put', { id: 'night', name: 'Night', periods: [{ days: [1, 2, 3, 4, 5], from: '22:00', to: '05:00' }] })
-  w.do('testCards.put', { ...w.facts.testCards['kit'], second: { facility: 9, number: 7 } })
+  w.do('testCards.put', { ...w.facts.testCards['kit'], second: { facility: 9, number: 7 }, codes: testCodes })
   behave(w, over)
   return w
 }
@@ -55,6 +63,7 @@ const settings: { [K in (typeof doorAbilities)[number]]: Partial<Behaviour> } = 
   twoPeople: { pairWithinS: 8 },
   reentry: { reentryS: 60 },
   passback: { passback: 'refuse' },
+  codes: { code: 'with' },
 }
 const some = fc
   .subarray([...doorAbilities], { minLength: 1 })
@@ -232,6 +241,7 @@ const fields: Partial<Record<keyof Behaviour, string>> = {
   freeOn: 'behaviour.freeOn',
   barredOn: 'behaviour.barredOn',
   firstPerson: 'behaviour.firstPerson',
+  code: 'behaviour.code',
   pairWithinS: 'behaviour.pairWithin',
   reentryS: 'behaviour.reentry',
   passback: 'behaviour.passback',

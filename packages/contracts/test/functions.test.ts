@@ -173,15 +173,28 @@ describe('a part that is wired and would stay silent stops the door', () => {
     ])
   })
 
-  it('where it reads only codes: it is never asked for a card, and nothing would prove it', () => {
+  it('where it reads only codes: it is never asked for a card, and stops until the door asks for a code', () => {
     const w = roomy({ ...strikeHardware, entryReader: 'reader-keypad', exit: 'button-exit' })
-    const script = scriptFor(w.facts, w.door(), sheets)
-    expect(script.filter((t) => t.cards.length > 0 || /card/i.test(t.instruction))).toMatchObject([{ id: 'forced' }])
-    expect(stopsOf(w).map((f) => [f.rule, f.at])).toEqual([
-      ['untested', 'R1'],
-      ['untested', 'K1'],
-      ['untested', 'C1'],
-    ])
+    const script = () => scriptFor(w.facts, w.door(), sheets)
+    const loadStops = () =>
+      marksOf(w.facts, w.door(), sheets).load.findings.filter((f) => f.grade === 'stop' && f.rule.startsWith('code'))
+    expect(
+      script()
+        .filter((t) => /card/i.test(t.instruction))
+        .map((t) => t.id),
+    ).toEqual(['forced'])
+    expect(stopsOf(w)).toEqual([])
+    expect(loadStops().map((f) => [f.rule, f.at])).toEqual([['code-not-asked', 'R1']])
+    w.do('door.edit', { id: 'D-01', fields: { behaviour: { ...w.door().behaviour, code: 'alone' } } })
+    expect(loadStops()).toEqual([])
+    expect(script().flatMap((t) => t.proves)).toEqual(
+      expect.arrayContaining(['R1.entryReader', 'K1.lock', 'C1.contact']),
+    )
+  })
+
+  it('where a keypad lets out: nothing proves that a code opens the way out, so that it stops', () => {
+    const w = roomy({ ...strikeHardware, exitReader: 'reader-keypad', exit: 'button-exit' })
+    expect(stopsOf(w).map((f) => [f.rule, f.at])).toEqual([['untested', 'R2']])
   })
 
   it('a lock that is itself the reader has its access point', () => {

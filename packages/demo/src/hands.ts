@@ -1,3 +1,5 @@
+import { testCards } from './job'
+
 type Hand = Record<string, unknown>
 
 /** The hands of the rig over its page. */
@@ -26,6 +28,8 @@ const cards = {
   unknown: 'card nobody knows',
 }
 
+const codes = testCards.codes
+
 /** What hands do for each test at a door. */
 export function handsFor(
   test: string,
@@ -34,40 +38,64 @@ export function handsFor(
     heldOpenS,
     magnetic,
     waits,
-  }: { heldOpenS: number; magnetic: boolean; /** ms between two presentations */ waits: number },
+    code,
+  }: {
+    heldOpenS: number
+    magnetic: boolean
+    /** ms between two presentations */ waits: number
+    /** Whether a code is asked for with every card. */ code?: boolean
+  },
 ): Hand[] {
   const card = (which: keyof typeof cards, reader = 'R1'): Hand => ({ do: 'card', door, reader, card: cards[which] })
+  const keys = (which: keyof typeof codes): Hand => ({
+    after: 500,
+    do: 'keys',
+    door,
+    reader: 'R1',
+    keys: `${codes[which]}#`,
+  })
+  /** A good card, with its code where one is asked for. */
+  const good = (reader = 'R1'): Hand[] => [card('good', reader), ...(code && reader === 'R1' ? [keys('good')] : [])]
   const at = (after: number, act: string): Hand => ({ after, do: act, door })
   // A hand leans on the leaf until it gives: on a busy machine the lock lets go later.
   const open = (after: number): Hand => ({ after, do: 'lean', door, ms: 4000 })
-  if (test.startsWith('reader-')) return [card('good', test.slice(7))]
+  if (test.startsWith('reader-')) return good(test.slice(7))
   switch (test) {
     case 'before-load':
       return [card('good'), at(800, 'push'), at(400, 'close')]
     case 'told':
       return [open(600), at(1500, 'close')]
     case 'good-card':
-      return [card('good'), open(1200), at(1800, 'close')]
+      return [...good(), open(1200), at(1800, 'close')]
     case 'release-time':
     case 'alone':
-      return [card('good')]
+      return good()
     case 'unlock-delay':
-      return [card('good')]
+      return good()
     case 'relock-opening':
-      return [card('good'), open(1200), at(2500, 'close')]
+      return [...good(), open(1200), at(2500, 'close')]
     case 'reentry':
     case 'passback':
-      return [card('good'), { after: waits, ...card('good') }]
+      return [...good(), { after: waits, ...card('good') }, ...good().slice(1)]
     case 'passback-out':
-      return [card('good'), { after: waits, ...card('good', 'R2') }, { after: waits, ...card('good') }]
+      return [...good(), { after: waits, ...card('good', 'R2') }, { after: waits, ...card('good') }, ...good().slice(1)]
     case 'pre-alarm':
-      return [card('good'), open(1000), at(heldOpenS * 1000 + 4000, 'close')]
+      return [...good(), open(1000), at(heldOpenS * 1000 + 4000, 'close')]
     case 'free-hours':
       return [open(500), at(1500, 'close')]
     case 'first-person':
-      return [card('good'), open(1000), at(1500, 'close'), open(1500), at(1500, 'close')]
+      return [...good(), open(1000), at(1500, 'close'), open(1500), at(1500, 'close')]
     case 'barred-hours':
+    case 'code-missing':
       return [card('good')]
+    case 'code-wrong':
+      return [card('good'), keys('unknown')]
+    case 'code-alone':
+      return [keys('good'), open(1200), at(1800, 'close')]
+    case 'code-unknown':
+      return [keys('unknown')]
+    case 'code-duress':
+      return code ? [card('good'), keys('duress')] : [keys('duress')]
     case 'unknown-card':
       return [card('unknown')]
     case 'lost-card':
@@ -96,7 +124,7 @@ export function handsFor(
         ? [at(0, 'pullFeed'), open(900), at(2500, 'close'), at(700, 'mendFeed')]
         : [at(0, 'handle'), at(2500, 'close')]
     case 'held-open':
-      return [card('good'), open(1000), at(heldOpenS * 1000 + 4000, 'close')]
+      return [...good(), open(1000), at(heldOpenS * 1000 + 4000, 'close')]
     case 'break-glass':
       return [at(0, 'breakGlass'), open(900), at(2000, 'close'), at(800, 'mendGlass')]
     case 'holds':

@@ -374,12 +374,13 @@ class OnSite {
         proof = await this.tryOnce(door, test, dead)
       }
       if (proof.verdict !== 'passed' && !dead) throw new Error(`${door} ${test}: ${proof.verdict}: ${proof.says}`)
-      await this.pause(/^(reader|exit-button|unlock-delay|reentry|passback)/.test(test) ? 7000 : 1500)
+      await this.pause(/^(reader|exit-button|unlock-delay|code-duress|reentry|passback)/.test(test) ? 7000 : 1500)
     }
   }
 
   private async tryOnce(door: string, test: string, dead: boolean): Promise<Proof> {
     const magnetic = plannedDoor(door)?.hardware['lock']?.startsWith('magnet') ?? false
+    const code = plannedDoor(door)?.rules?.['code'] === 'with'
     const before = (await this.proofsOf(door, test)).length
     await this.client.command('trial.start', { door, test })
     await this.client.until(
@@ -388,7 +389,7 @@ class OnSite {
     )
     await this.pause(800)
     if (test === 'told') await this.client.post(`/doors/${door}/order`, { order: 'release', reason: '' })
-    const done = await this.hands.play(handsFor(test, door, { heldOpenS: 20, magnetic, waits: 7000 }))
+    const done = await this.hands.play(handsFor(test, door, { heldOpenS: 20, magnetic, waits: 7000, code }))
     const asked = test === 'before-load' || test === 'holds'
     if (asked || dead)
       await this.client.command('trial.answer', {

@@ -122,6 +122,7 @@ describe('what devices say', () => {
     ['what they can do', osdp.busCapabilities.read],
     ['address and speed', osdp.busCommunication.read],
     ['a card', osdp.cardRead.read],
+    ['keys', osdp.keysPressed.read],
     ['tamper and power', osdp.localStatus.read],
     ['a key', osdp.keySetting.read],
   ])('%s is read or refused, whatever it is', (_what, read) => {
@@ -157,6 +158,12 @@ describe('what devices say', () => {
         expect(osdp.cardRead.read(osdp.cardRead.write(bits))).toEqual(bits)
       }),
     )
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...'0123456789*#'), { maxLength: 20 }), (keys) => {
+        expect(osdp.keysPressed.read(osdp.keysPressed.write(keys.join('')))).toBe(keys.join(''))
+      }),
+    )
+    expect([...osdp.keysPressed.write('4*#')]).toEqual([0, 3, 0x34, 0x7f, 0x0d])
   })
   it('a serial number and a speed go low byte first (from memory of the standard)', () => {
     const who = { vendor: '010203', model: 4, version: 5, serial: '0D0C0B0A', firmware: '1.2.3' }

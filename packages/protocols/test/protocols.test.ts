@@ -150,6 +150,23 @@ describe('ONVIF structures are read as they were written', () => {
         enabled: fc.boolean(),
       }),
     )
+    const code = fc.stringMatching(/^[0-9]{4,8}$/)
+    keeps(
+      credentialCodec,
+      fc.record(
+        {
+          token,
+          holder: name,
+          format: fc.constant('code'),
+          value: fc.constant('0'),
+          profiles: fc.constant([]),
+          enabled: fc.boolean(),
+          code,
+          duress: code,
+        },
+        { requiredKeys: ['token', 'holder', 'format', 'value', 'profiles', 'enabled', 'code'] },
+      ),
+    )
   })
   it('the wiring of the extension', () => {
     const named = { part: token, function: token, port: name }

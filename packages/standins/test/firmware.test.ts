@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { makeClock, topics, type CredentialProfile } from '@rauta/protocols'
 import { bitsSent } from '../src/site/sending'
+import { bitsOfKey, keyOfBits } from '../src/device/keypads'
 import { DoorFirmware, type Board } from '../src/device/doors'
 import { noEntities, type Memory } from '../src/device/memory'
 import { World } from '../src/site/world'
@@ -365,5 +366,138 @@ describe('nothing holds whoever leaves', () => {
       }),
       { numRuns: 300 },
     )
+  })
+})
+
+describe('a door that asks for a code', () => {
+  const cardBits = () => bitsSent('AAAAAA')
+  function coded(code: string, over: object = {}) {
+    const b = board()
+    knownCard(b)
+    Object.assign(b.entities.CredentialData['c'] ?? {}, { code: '40962', duress: '40968' })
+    b.entities.CredentialData['k'] = {
+      token: 'k',
+      holder: '7 Seven',
+      format: 'code',
+      value: '0',
+      code: '68315',
+      duress: '68319',
+      enabled: true,
+      profiles: [{ token: 'p' }],
+    }
+    b.entities.DoorBehaviour['D'] = { token: 'D', code, ...over }
+    const type = (keys: string) => b.firmware.typed('reader 1', keys)
+    const show = () => b.firmware.cardRead('reader 1', cardBits())
+    return { ...b, type, show }
+  }
+  it('lets in with card and code, and by neither alone', () => {
+    const d = coded('WithCard')
+    d.show()
+    expect(d.words()).toEqual(['CodeWanted D.R1'])
+    d.type('40962')
+    expect(d.words()).toEqual([])
+    d.type('#')
+    expect(d.words()).toEqual(['Credential D.R1', 'LockPhysicalState Unlocked'])
+    d.clock.turn(6000)
+    d.words()
+    d.type('68315#')
+    d.type('40962#')
+    expect(d.words()).toEqual([])
+    d.show()
+    d.clock.turn(10_001)
+    expect(d.words()).toEqual(['CodeWanted D.R1', 'Credential CodeMissing'])
+    d.type('40962#')
+    expect(d.words()).toEqual([])
+  })
+  it('refuses a wrong code, and somebody else’s', () => {
+    const d = coded('WithCard')
+    for (const wrong of ['40961', '68315', '0', '409620']) {
+      d.show()
+      d.type(`${wrong}#`)
+      expect([wrong, d.words()]).toEqual([wrong, ['CodeWanted D.R1', 'Credential InvalidPIN']])
+    }
+  })
+  it('the star begins anew, and digits left standing are forgotten', () => {
+    const d = coded('WithCard')
+    d.show()
+    d.type('999*40962#')
+    expect(d.words()).toContain('LockPhysicalState Unlocked')
+    d.clock.turn(6000)
+    d.words()
+    d.type('9')
+    d.clock.turn(10_001)
+    d.show()
+    d.type('40962#')
+    expect(d.words()).toContain('LockPhysicalState Unlocked')
+  })
+  it('another card in between ends the waiting of the first', () => {
+    const d = coded('WithCard')
+    d.show()
+    d.show()
+    d.type('40962#')
+    expect(d.words()).toEqual([
+      'CodeWanted D.R1',
+      'CodeWanted D.R1',
+      'Credential CodeMissing',
+      'Credential D.R1',
+      'LockPhysicalState Unlocked',
+    ])
+  })
+  it('under duress it opens all the same, and tells', () => {
+    const d = coded('WithCard')
+    d.show()
+    d.type('40968#')
+    expect(d.words()).toEqual(['CodeWanted D.R1', 'Duress D.R1', 'Credential D.R1', 'LockPhysicalState Unlocked'])
+    const alone = coded('Alone')
+    alone.type('68319#')
+    expect(alone.words()).toEqual(['Duress D.R1', 'Credential D.R1', 'LockPhysicalState Unlocked'])
+  })
+  it('by a code alone where that is enough, and a card where no code is asked for besides', () => {
+    const d = coded('InsteadOfCard')
+    d.type('68315#')
+    expect(d.words()).toEqual(['Credential D.R1', 'LockPhysicalState Unlocked'])
+    d.clock.turn(6000)
+    d.words()
+    d.show()
+    expect(d.words()).toEqual(['Credential D.R1', 'LockPhysicalState Unlocked'])
+    d.clock.turn(6000)
+    d.words()
+    for (const unknown of ['40962', '12345']) {
+      d.type(`${unknown}#`)
+      expect([unknown, d.words()]).toEqual([unknown, ['PIN CodeNotFound']])
+    }
+    d.type('#')
+    expect(d.words()).toEqual([])
+    const alone = coded('Alone')
+    alone.show()
+    expect(alone.words()).toEqual(['Credential CodeMissing'])
+  })
+  it('keys of a keypad by Wiegand are the same keys, and none of a door that asks for no code', () => {
+    const d = coded('InsteadOfCard')
+    for (const key of '68315#') d.firmware.cardRead('reader 1', bitsOfKey(key))
+    expect(d.words()).toEqual(['Credential D.R1', 'LockPhysicalState Unlocked'])
+    const plain = coded('InsteadOfCard')
+    delete plain.entities.DoorBehaviour['D']
+    for (const key of '68315#') plain.firmware.cardRead('reader 1', bitsOfKey(key))
+    expect(plain.words()).toEqual([])
+    expect([...'0123456789*#'].map((k) => keyOfBits(bitsOfKey(k)))).toEqual([...'0123456789*#'])
+    expect(keyOfBits([1, 1, 1, 1])).toBeNull()
+  })
+  it('nobody is asked for a code who is refused anyhow, nor who leaves', () => {
+    const d = coded('WithCard')
+    Object.assign(d.entities.CredentialData['c'] ?? {}, { enabled: false })
+    d.show()
+    expect(d.words()).toEqual(['Credential CredentialNotEnabled'])
+    const out = coded('WithCard')
+    const [reader] = out.entities.DoorWiring['D']?.readers ?? []
+    if (reader) reader.function = 'exitReader'
+    out.show()
+    expect(out.words()).toEqual(['Credential D.R1', 'LockPhysicalState Unlocked'])
+  })
+  it('whoever has no code is refused at once', () => {
+    const d = coded('WithCard')
+    delete d.entities.CredentialData['c']?.code
+    d.show()
+    expect(d.words()).toEqual(['Credential CodeMissing'])
   })
 })

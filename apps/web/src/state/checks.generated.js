@@ -2446,7 +2446,7 @@ return errors === 0;
 }
 
 export const door_add = validate15;
-const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
 const pattern16 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
 const pattern19 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
 
@@ -3450,11 +3450,10 @@ vErrors.push(err83);
 errors++;
 }
 }
-if(data11.pairWithinS !== undefined){
-let data30 = data11.pairWithinS;
-if(typeof data30 == "number"){
-if(data30 > 60 || isNaN(data30)){
-const err84 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
+if(data11.code !== undefined){
+let data30 = data11.code;
+if(!(((data30 === "with") || (data30 === "instead")) || (data30 === "alone"))){
+const err84 = {instancePath:instancePath+"/fields/behaviour/code",schemaPath:"#/properties/fields/properties/behaviour/properties/code/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.code.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -3463,8 +3462,12 @@ vErrors.push(err84);
 }
 errors++;
 }
-if(data30 < 2 || isNaN(data30)){
-const err85 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
+}
+if(data11.pairWithinS !== undefined){
+let data31 = data11.pairWithinS;
+if(typeof data31 == "number"){
+if(data31 > 60 || isNaN(data31)){
+const err85 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -3473,9 +3476,8 @@ vErrors.push(err85);
 }
 errors++;
 }
-}
-else {
-const err86 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data31 < 2 || isNaN(data31)){
+const err86 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -3485,11 +3487,8 @@ vErrors.push(err86);
 errors++;
 }
 }
-if(data11.reentryS !== undefined){
-let data31 = data11.reentryS;
-if(typeof data31 == "number"){
-if(data31 > 86400 || isNaN(data31)){
-const err87 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+else {
+const err87 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -3498,8 +3497,12 @@ vErrors.push(err87);
 }
 errors++;
 }
-if(data31 < 2 || isNaN(data31)){
-const err88 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
+}
+if(data11.reentryS !== undefined){
+let data32 = data11.reentryS;
+if(typeof data32 == "number"){
+if(data32 > 86400 || isNaN(data32)){
+const err88 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -3508,9 +3511,8 @@ vErrors.push(err88);
 }
 errors++;
 }
-}
-else {
-const err89 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data32 < 2 || isNaN(data32)){
+const err89 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -3520,10 +3522,8 @@ vErrors.push(err89);
 errors++;
 }
 }
-if(data11.passback !== undefined){
-let data32 = data11.passback;
-if(!((data32 === "refuse") || (data32 === "tell"))){
-const err90 = {instancePath:instancePath+"/fields/behaviour/passback",schemaPath:"#/properties/fields/properties/behaviour/properties/passback/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.passback.enum},message:"must be equal to one of the allowed values"};
+else {
+const err90 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -3533,11 +3533,10 @@ vErrors.push(err90);
 errors++;
 }
 }
-if(data11.passbackS !== undefined){
-let data33 = data11.passbackS;
-if(typeof data33 == "number"){
-if(data33 > 86400 || isNaN(data33)){
-const err91 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+if(data11.passback !== undefined){
+let data33 = data11.passback;
+if(!((data33 === "refuse") || (data33 === "tell"))){
+const err91 = {instancePath:instancePath+"/fields/behaviour/passback",schemaPath:"#/properties/fields/properties/behaviour/properties/passback/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.behaviour.properties.passback.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -3546,8 +3545,12 @@ vErrors.push(err91);
 }
 errors++;
 }
-if(data33 < 60 || isNaN(data33)){
-const err92 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 60},message:"must be >= 60"};
+}
+if(data11.passbackS !== undefined){
+let data34 = data11.passbackS;
+if(typeof data34 == "number"){
+if(data34 > 86400 || isNaN(data34)){
+const err92 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -3556,9 +3559,8 @@ vErrors.push(err92);
 }
 errors++;
 }
-}
-else {
-const err93 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data34 < 60 || isNaN(data34)){
+const err93 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 60},message:"must be >= 60"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -3568,9 +3570,8 @@ vErrors.push(err93);
 errors++;
 }
 }
-}
 else {
-const err94 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err94 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -3580,12 +3581,9 @@ vErrors.push(err94);
 errors++;
 }
 }
-if(data1.hardware !== undefined){
-let data34 = data1.hardware;
-if(data34 && typeof data34 == "object" && !Array.isArray(data34)){
-for(const key5 in data34){
-if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
-const err95 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+}
+else {
+const err95 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -3595,11 +3593,12 @@ vErrors.push(err95);
 errors++;
 }
 }
-if(data34.entryReader !== undefined){
-let data35 = data34.entryReader;
-if(typeof data35 === "string"){
-if(func3(data35) > 80){
-const err96 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data1.hardware !== undefined){
+let data35 = data1.hardware;
+if(data35 && typeof data35 == "object" && !Array.isArray(data35)){
+for(const key5 in data35){
+if(!(func2.call(schema16.properties.fields.properties.hardware.properties, key5))){
+const err96 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -3608,8 +3607,12 @@ vErrors.push(err96);
 }
 errors++;
 }
-if(func3(data35) < 1){
-const err97 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.entryReader !== undefined){
+let data36 = data35.entryReader;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err97 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -3618,8 +3621,8 @@ vErrors.push(err97);
 }
 errors++;
 }
-if(!pattern0.test(data35)){
-const err98 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data36) < 1){
+const err98 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -3628,9 +3631,8 @@ vErrors.push(err98);
 }
 errors++;
 }
-}
-else {
-const err99 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data36)){
+const err99 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -3640,11 +3642,8 @@ vErrors.push(err99);
 errors++;
 }
 }
-if(data34.exitReader !== undefined){
-let data36 = data34.exitReader;
-if(typeof data36 === "string"){
-if(func3(data36) > 80){
-const err100 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err100 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -3653,8 +3652,12 @@ vErrors.push(err100);
 }
 errors++;
 }
-if(func3(data36) < 1){
-const err101 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.exitReader !== undefined){
+let data37 = data35.exitReader;
+if(typeof data37 === "string"){
+if(func3(data37) > 80){
+const err101 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -3663,8 +3666,8 @@ vErrors.push(err101);
 }
 errors++;
 }
-if(!pattern0.test(data36)){
-const err102 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data37) < 1){
+const err102 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -3673,9 +3676,8 @@ vErrors.push(err102);
 }
 errors++;
 }
-}
-else {
-const err103 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data37)){
+const err103 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -3685,11 +3687,8 @@ vErrors.push(err103);
 errors++;
 }
 }
-if(data34.lock !== undefined){
-let data37 = data34.lock;
-if(typeof data37 === "string"){
-if(func3(data37) > 80){
-const err104 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err104 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -3698,8 +3697,12 @@ vErrors.push(err104);
 }
 errors++;
 }
-if(func3(data37) < 1){
-const err105 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.lock !== undefined){
+let data38 = data35.lock;
+if(typeof data38 === "string"){
+if(func3(data38) > 80){
+const err105 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -3708,8 +3711,8 @@ vErrors.push(err105);
 }
 errors++;
 }
-if(!pattern0.test(data37)){
-const err106 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data38) < 1){
+const err106 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -3718,9 +3721,8 @@ vErrors.push(err106);
 }
 errors++;
 }
-}
-else {
-const err107 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data38)){
+const err107 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -3730,11 +3732,8 @@ vErrors.push(err107);
 errors++;
 }
 }
-if(data34.lock2 !== undefined){
-let data38 = data34.lock2;
-if(typeof data38 === "string"){
-if(func3(data38) > 80){
-const err108 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err108 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -3743,8 +3742,12 @@ vErrors.push(err108);
 }
 errors++;
 }
-if(func3(data38) < 1){
-const err109 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.lock2 !== undefined){
+let data39 = data35.lock2;
+if(typeof data39 === "string"){
+if(func3(data39) > 80){
+const err109 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -3753,8 +3756,8 @@ vErrors.push(err109);
 }
 errors++;
 }
-if(!pattern0.test(data38)){
-const err110 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data39) < 1){
+const err110 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -3763,9 +3766,8 @@ vErrors.push(err110);
 }
 errors++;
 }
-}
-else {
-const err111 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data39)){
+const err111 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -3775,11 +3777,8 @@ vErrors.push(err111);
 errors++;
 }
 }
-if(data34.contact !== undefined){
-let data39 = data34.contact;
-if(typeof data39 === "string"){
-if(func3(data39) > 80){
-const err112 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err112 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -3788,8 +3787,12 @@ vErrors.push(err112);
 }
 errors++;
 }
-if(func3(data39) < 1){
-const err113 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.contact !== undefined){
+let data40 = data35.contact;
+if(typeof data40 === "string"){
+if(func3(data40) > 80){
+const err113 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -3798,8 +3801,8 @@ vErrors.push(err113);
 }
 errors++;
 }
-if(!pattern0.test(data39)){
-const err114 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data40) < 1){
+const err114 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -3808,9 +3811,8 @@ vErrors.push(err114);
 }
 errors++;
 }
-}
-else {
-const err115 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data40)){
+const err115 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -3820,11 +3822,8 @@ vErrors.push(err115);
 errors++;
 }
 }
-if(data34.contact2 !== undefined){
-let data40 = data34.contact2;
-if(typeof data40 === "string"){
-if(func3(data40) > 80){
-const err116 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err116 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -3833,8 +3832,12 @@ vErrors.push(err116);
 }
 errors++;
 }
-if(func3(data40) < 1){
-const err117 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.contact2 !== undefined){
+let data41 = data35.contact2;
+if(typeof data41 === "string"){
+if(func3(data41) > 80){
+const err117 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -3843,8 +3846,8 @@ vErrors.push(err117);
 }
 errors++;
 }
-if(!pattern0.test(data40)){
-const err118 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data41) < 1){
+const err118 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -3853,9 +3856,8 @@ vErrors.push(err118);
 }
 errors++;
 }
-}
-else {
-const err119 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data41)){
+const err119 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -3865,11 +3867,8 @@ vErrors.push(err119);
 errors++;
 }
 }
-if(data34.boltContact !== undefined){
-let data41 = data34.boltContact;
-if(typeof data41 === "string"){
-if(func3(data41) > 80){
-const err120 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err120 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -3878,8 +3877,12 @@ vErrors.push(err120);
 }
 errors++;
 }
-if(func3(data41) < 1){
-const err121 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.boltContact !== undefined){
+let data42 = data35.boltContact;
+if(typeof data42 === "string"){
+if(func3(data42) > 80){
+const err121 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -3888,8 +3891,8 @@ vErrors.push(err121);
 }
 errors++;
 }
-if(!pattern0.test(data41)){
-const err122 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data42) < 1){
+const err122 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -3898,9 +3901,8 @@ vErrors.push(err122);
 }
 errors++;
 }
-}
-else {
-const err123 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data42)){
+const err123 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -3910,11 +3912,8 @@ vErrors.push(err123);
 errors++;
 }
 }
-if(data34.exit !== undefined){
-let data42 = data34.exit;
-if(typeof data42 === "string"){
-if(func3(data42) > 80){
-const err124 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err124 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -3923,8 +3922,12 @@ vErrors.push(err124);
 }
 errors++;
 }
-if(func3(data42) < 1){
-const err125 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.exit !== undefined){
+let data43 = data35.exit;
+if(typeof data43 === "string"){
+if(func3(data43) > 80){
+const err125 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -3933,8 +3936,8 @@ vErrors.push(err125);
 }
 errors++;
 }
-if(!pattern0.test(data42)){
-const err126 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data43) < 1){
+const err126 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -3943,9 +3946,8 @@ vErrors.push(err126);
 }
 errors++;
 }
-}
-else {
-const err127 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data43)){
+const err127 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -3955,11 +3957,8 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(data34.exitSensor !== undefined){
-let data43 = data34.exitSensor;
-if(typeof data43 === "string"){
-if(func3(data43) > 80){
-const err128 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err128 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -3968,8 +3967,12 @@ vErrors.push(err128);
 }
 errors++;
 }
-if(func3(data43) < 1){
-const err129 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.exitSensor !== undefined){
+let data44 = data35.exitSensor;
+if(typeof data44 === "string"){
+if(func3(data44) > 80){
+const err129 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -3978,8 +3981,8 @@ vErrors.push(err129);
 }
 errors++;
 }
-if(!pattern0.test(data43)){
-const err130 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data44) < 1){
+const err130 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -3988,9 +3991,8 @@ vErrors.push(err130);
 }
 errors++;
 }
-}
-else {
-const err131 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data44)){
+const err131 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -4000,11 +4002,8 @@ vErrors.push(err131);
 errors++;
 }
 }
-if(data34.deskButton !== undefined){
-let data44 = data34.deskButton;
-if(typeof data44 === "string"){
-if(func3(data44) > 80){
-const err132 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err132 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -4013,8 +4012,12 @@ vErrors.push(err132);
 }
 errors++;
 }
-if(func3(data44) < 1){
-const err133 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.deskButton !== undefined){
+let data45 = data35.deskButton;
+if(typeof data45 === "string"){
+if(func3(data45) > 80){
+const err133 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -4023,8 +4026,8 @@ vErrors.push(err133);
 }
 errors++;
 }
-if(!pattern0.test(data44)){
-const err134 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data45) < 1){
+const err134 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -4033,9 +4036,8 @@ vErrors.push(err134);
 }
 errors++;
 }
-}
-else {
-const err135 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data45)){
+const err135 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -4045,11 +4047,8 @@ vErrors.push(err135);
 errors++;
 }
 }
-if(data34.breakGlass !== undefined){
-let data45 = data34.breakGlass;
-if(typeof data45 === "string"){
-if(func3(data45) > 80){
-const err136 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err136 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -4058,8 +4057,12 @@ vErrors.push(err136);
 }
 errors++;
 }
-if(func3(data45) < 1){
-const err137 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.breakGlass !== undefined){
+let data46 = data35.breakGlass;
+if(typeof data46 === "string"){
+if(func3(data46) > 80){
+const err137 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -4068,8 +4071,8 @@ vErrors.push(err137);
 }
 errors++;
 }
-if(!pattern0.test(data45)){
-const err138 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data46) < 1){
+const err138 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -4078,9 +4081,8 @@ vErrors.push(err138);
 }
 errors++;
 }
-}
-else {
-const err139 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data46)){
+const err139 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -4090,11 +4092,8 @@ vErrors.push(err139);
 errors++;
 }
 }
-if(data34.opener !== undefined){
-let data46 = data34.opener;
-if(typeof data46 === "string"){
-if(func3(data46) > 80){
-const err140 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err140 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -4103,8 +4102,12 @@ vErrors.push(err140);
 }
 errors++;
 }
-if(func3(data46) < 1){
-const err141 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.opener !== undefined){
+let data47 = data35.opener;
+if(typeof data47 === "string"){
+if(func3(data47) > 80){
+const err141 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -4113,8 +4116,8 @@ vErrors.push(err141);
 }
 errors++;
 }
-if(!pattern0.test(data46)){
-const err142 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data47) < 1){
+const err142 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -4123,9 +4126,8 @@ vErrors.push(err142);
 }
 errors++;
 }
-}
-else {
-const err143 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data47)){
+const err143 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -4135,11 +4137,8 @@ vErrors.push(err143);
 errors++;
 }
 }
-if(data34.tamper !== undefined){
-let data47 = data34.tamper;
-if(typeof data47 === "string"){
-if(func3(data47) > 80){
-const err144 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err144 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -4148,8 +4147,12 @@ vErrors.push(err144);
 }
 errors++;
 }
-if(func3(data47) < 1){
-const err145 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.tamper !== undefined){
+let data48 = data35.tamper;
+if(typeof data48 === "string"){
+if(func3(data48) > 80){
+const err145 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -4158,8 +4161,8 @@ vErrors.push(err145);
 }
 errors++;
 }
-if(!pattern0.test(data47)){
-const err146 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data48) < 1){
+const err146 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -4168,9 +4171,8 @@ vErrors.push(err146);
 }
 errors++;
 }
-}
-else {
-const err147 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data48)){
+const err147 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -4180,11 +4182,8 @@ vErrors.push(err147);
 errors++;
 }
 }
-if(data34.spare !== undefined){
-let data48 = data34.spare;
-if(typeof data48 === "string"){
-if(func3(data48) > 80){
-const err148 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err148 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -4193,8 +4192,12 @@ vErrors.push(err148);
 }
 errors++;
 }
-if(func3(data48) < 1){
-const err149 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.spare !== undefined){
+let data49 = data35.spare;
+if(typeof data49 === "string"){
+if(func3(data49) > 80){
+const err149 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -4203,8 +4206,8 @@ vErrors.push(err149);
 }
 errors++;
 }
-if(!pattern0.test(data48)){
-const err150 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data49) < 1){
+const err150 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -4213,9 +4216,8 @@ vErrors.push(err150);
 }
 errors++;
 }
-}
-else {
-const err151 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data49)){
+const err151 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -4225,9 +4227,8 @@ vErrors.push(err151);
 errors++;
 }
 }
-}
 else {
-const err152 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err152 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -4237,10 +4238,9 @@ vErrors.push(err152);
 errors++;
 }
 }
-if(data1.opening !== undefined){
-let data49 = data1.opening;
-if(!(((((((((data49 === "door") || (data49 === "doubleDoor")) || (data49 === "gate")) || (data49 === "shutter")) || (data49 === "turnstile")) || (data49 === "cabinet")) || (data49 === "locker")) || (data49 === "padlock")) || (data49 === "liftCall"))){
-const err153 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err153 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -4250,9 +4250,10 @@ vErrors.push(err153);
 errors++;
 }
 }
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err154 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data1.opening !== undefined){
+let data50 = data1.opening;
+if(!(((((((((data50 === "door") || (data50 === "doubleDoor")) || (data50 === "gate")) || (data50 === "shutter")) || (data50 === "turnstile")) || (data50 === "cabinet")) || (data50 === "locker")) || (data50 === "padlock")) || (data50 === "liftCall"))){
+const err154 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -4262,9 +4263,9 @@ vErrors.push(err154);
 errors++;
 }
 }
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err155 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err155 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -4274,12 +4275,9 @@ vErrors.push(err155);
 errors++;
 }
 }
-if(data1.decides !== undefined){
-let data52 = data1.decides;
-if(data52 && typeof data52 == "object" && !Array.isArray(data52)){
-if(!(false)){
-if(data52.by === undefined){
-const err156 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err156 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -4289,9 +4287,12 @@ vErrors.push(err156);
 errors++;
 }
 }
+if(data1.decides !== undefined){
+let data53 = data1.decides;
+if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
 if(!(false)){
-if(data52.afterS === undefined){
-const err157 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+if(data53.by === undefined){
+const err157 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -4302,8 +4303,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data52.then === undefined){
-const err158 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(data53.afterS === undefined){
+const err158 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -4313,9 +4314,9 @@ vErrors.push(err158);
 errors++;
 }
 }
-for(const key6 in data52){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err159 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(!(false)){
+if(data53.then === undefined){
+const err159 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -4325,10 +4326,9 @@ vErrors.push(err159);
 errors++;
 }
 }
-if(data52.by !== undefined){
-let data53 = data52.by;
-if(!((((data53 === "reader") || (data53 === "lock")) || (data53 === "controller")) || (data53 === "server"))){
-const err160 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+for(const key6 in data53){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err160 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -4338,11 +4338,10 @@ vErrors.push(err160);
 errors++;
 }
 }
-if(data52.afterS !== undefined){
-let data54 = data52.afterS;
-if(typeof data54 == "number"){
-if(data54 > 3600 || isNaN(data54)){
-const err161 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(data53.by !== undefined){
+let data54 = data53.by;
+if(!((((data54 === "reader") || (data54 === "lock")) || (data54 === "controller")) || (data54 === "server"))){
+const err161 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -4351,8 +4350,12 @@ vErrors.push(err161);
 }
 errors++;
 }
-if(data54 < 0 || isNaN(data54)){
-const err162 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data53.afterS !== undefined){
+let data55 = data53.afterS;
+if(typeof data55 == "number"){
+if(data55 > 3600 || isNaN(data55)){
+const err162 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -4361,9 +4364,8 @@ vErrors.push(err162);
 }
 errors++;
 }
-}
-else {
-const err163 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data55 < 0 || isNaN(data55)){
+const err163 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -4373,10 +4375,8 @@ vErrors.push(err163);
 errors++;
 }
 }
-if(data52.then !== undefined){
-let data55 = data52.then;
-if(!(((data55 === "staysShut") || (data55 === "opens")) || (data55 === "knownCards"))){
-const err164 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+else {
+const err164 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -4386,9 +4386,10 @@ vErrors.push(err164);
 errors++;
 }
 }
-}
-else {
-const err165 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data53.then !== undefined){
+let data56 = data53.then;
+if(!(((data56 === "staysShut") || (data56 === "opens")) || (data56 === "knownCards"))){
+const err165 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -4398,12 +4399,9 @@ vErrors.push(err165);
 errors++;
 }
 }
-if(data1.ends !== undefined){
-let data56 = data1.ends;
-if(data56 && typeof data56 == "object" && !Array.isArray(data56)){
-if(!(false)){
-if(data56.seriesOhm === undefined){
-const err166 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+}
+else {
+const err166 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -4413,9 +4411,12 @@ vErrors.push(err166);
 errors++;
 }
 }
+if(data1.ends !== undefined){
+let data57 = data1.ends;
+if(data57 && typeof data57 == "object" && !Array.isArray(data57)){
 if(!(false)){
-if(data56.parallelOhm === undefined){
-const err167 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(data57.seriesOhm === undefined){
+const err167 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -4426,8 +4427,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data56.at === undefined){
-const err168 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(data57.parallelOhm === undefined){
+const err168 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -4437,9 +4438,9 @@ vErrors.push(err168);
 errors++;
 }
 }
-for(const key7 in data56){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err169 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(!(false)){
+if(data57.at === undefined){
+const err169 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -4449,11 +4450,9 @@ vErrors.push(err169);
 errors++;
 }
 }
-if(data56.seriesOhm !== undefined){
-let data57 = data56.seriesOhm;
-if(typeof data57 == "number"){
-if(data57 > 100000 || isNaN(data57)){
-const err170 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+for(const key7 in data57){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err170 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -4462,8 +4461,12 @@ vErrors.push(err170);
 }
 errors++;
 }
-if(data57 < 0 || isNaN(data57)){
-const err171 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data57.seriesOhm !== undefined){
+let data58 = data57.seriesOhm;
+if(typeof data58 == "number"){
+if(data58 > 100000 || isNaN(data58)){
+const err171 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -4472,9 +4475,8 @@ vErrors.push(err171);
 }
 errors++;
 }
-}
-else {
-const err172 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data58 < 0 || isNaN(data58)){
+const err172 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -4484,11 +4486,8 @@ vErrors.push(err172);
 errors++;
 }
 }
-if(data56.parallelOhm !== undefined){
-let data58 = data56.parallelOhm;
-if(typeof data58 == "number"){
-if(data58 > 100000 || isNaN(data58)){
-const err173 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err173 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -4497,8 +4496,12 @@ vErrors.push(err173);
 }
 errors++;
 }
-if(data58 < 0 || isNaN(data58)){
-const err174 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data57.parallelOhm !== undefined){
+let data59 = data57.parallelOhm;
+if(typeof data59 == "number"){
+if(data59 > 100000 || isNaN(data59)){
+const err174 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -4507,9 +4510,8 @@ vErrors.push(err174);
 }
 errors++;
 }
-}
-else {
-const err175 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data59 < 0 || isNaN(data59)){
+const err175 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -4519,10 +4521,8 @@ vErrors.push(err175);
 errors++;
 }
 }
-if(data56.at !== undefined){
-let data59 = data56.at;
-if(!((data59 === "device") || (data59 === "controller"))){
-const err176 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+else {
+const err176 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -4532,9 +4532,10 @@ vErrors.push(err176);
 errors++;
 }
 }
-}
-else {
-const err177 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data57.at !== undefined){
+let data60 = data57.at;
+if(!((data60 === "device") || (data60 === "controller"))){
+const err177 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -4544,12 +4545,9 @@ vErrors.push(err177);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data60 = data1.drive;
-if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
-if(!(false)){
-if(data60.pullMs === undefined){
-const err178 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+}
+else {
+const err178 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -4559,9 +4557,12 @@ vErrors.push(err178);
 errors++;
 }
 }
+if(data1.drive !== undefined){
+let data61 = data1.drive;
+if(data61 && typeof data61 == "object" && !Array.isArray(data61)){
 if(!(false)){
-if(data60.holdShare === undefined){
-const err179 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data61.pullMs === undefined){
+const err179 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err179];
 }
@@ -4571,9 +4572,9 @@ vErrors.push(err179);
 errors++;
 }
 }
-for(const key8 in data60){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err180 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(!(false)){
+if(data61.holdShare === undefined){
+const err180 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
 if(vErrors === null){
 vErrors = [err180];
 }
@@ -4583,11 +4584,9 @@ vErrors.push(err180);
 errors++;
 }
 }
-if(data60.pullMs !== undefined){
-let data61 = data60.pullMs;
-if(typeof data61 == "number"){
-if(data61 > 5000 || isNaN(data61)){
-const err181 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+for(const key8 in data61){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err181 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err181];
 }
@@ -4596,8 +4595,12 @@ vErrors.push(err181);
 }
 errors++;
 }
-if(data61 < 20 || isNaN(data61)){
-const err182 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(data61.pullMs !== undefined){
+let data62 = data61.pullMs;
+if(typeof data62 == "number"){
+if(data62 > 5000 || isNaN(data62)){
+const err182 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
 if(vErrors === null){
 vErrors = [err182];
 }
@@ -4606,9 +4609,8 @@ vErrors.push(err182);
 }
 errors++;
 }
-}
-else {
-const err183 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data62 < 20 || isNaN(data62)){
+const err183 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
 if(vErrors === null){
 vErrors = [err183];
 }
@@ -4618,11 +4620,8 @@ vErrors.push(err183);
 errors++;
 }
 }
-if(data60.holdShare !== undefined){
-let data62 = data60.holdShare;
-if(typeof data62 == "number"){
-if(data62 > 1 || isNaN(data62)){
-const err184 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+else {
+const err184 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err184];
 }
@@ -4631,8 +4630,12 @@ vErrors.push(err184);
 }
 errors++;
 }
-if(data62 < 0.05 || isNaN(data62)){
-const err185 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+if(data61.holdShare !== undefined){
+let data63 = data61.holdShare;
+if(typeof data63 == "number"){
+if(data63 > 1 || isNaN(data63)){
+const err185 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err185];
 }
@@ -4641,9 +4644,8 @@ vErrors.push(err185);
 }
 errors++;
 }
-}
-else {
-const err186 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data63 < 0.05 || isNaN(data63)){
+const err186 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
 if(vErrors === null){
 vErrors = [err186];
 }
@@ -4653,9 +4655,8 @@ vErrors.push(err186);
 errors++;
 }
 }
-}
 else {
-const err187 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err187 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err187];
 }
@@ -4665,11 +4666,9 @@ vErrors.push(err187);
 errors++;
 }
 }
-if(data1.distances !== undefined){
-let data63 = data1.distances;
-if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
-if(Object.keys(data63).length > 100){
-const err188 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+}
+else {
+const err188 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err188];
 }
@@ -4678,11 +4677,12 @@ vErrors.push(err188);
 }
 errors++;
 }
-for(const key9 in data63){
-let data64 = data63[key9];
-if(typeof data64 == "number"){
-if(data64 > 2000 || isNaN(data64)){
-const err189 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+if(data1.distances !== undefined){
+let data64 = data1.distances;
+if(data64 && typeof data64 == "object" && !Array.isArray(data64)){
+if(Object.keys(data64).length > 100){
+const err189 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
 if(vErrors === null){
 vErrors = [err189];
 }
@@ -4691,8 +4691,11 @@ vErrors.push(err189);
 }
 errors++;
 }
-if(data64 < 0 || isNaN(data64)){
-const err190 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+for(const key9 in data64){
+let data65 = data64[key9];
+if(typeof data65 == "number"){
+if(data65 > 2000 || isNaN(data65)){
+const err190 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
 if(vErrors === null){
 vErrors = [err190];
 }
@@ -4701,9 +4704,8 @@ vErrors.push(err190);
 }
 errors++;
 }
-}
-else {
-const err191 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data65 < 0 || isNaN(data65)){
+const err191 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err191];
 }
@@ -4713,9 +4715,8 @@ vErrors.push(err191);
 errors++;
 }
 }
-}
 else {
-const err192 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err192 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err192];
 }
@@ -4725,12 +4726,9 @@ vErrors.push(err192);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data65 = data1.at;
-if(data65 && typeof data65 == "object" && !Array.isArray(data65)){
-if(!(false)){
-if(data65.x === undefined){
-const err193 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+}
+else {
+const err193 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err193];
 }
@@ -4740,9 +4738,12 @@ vErrors.push(err193);
 errors++;
 }
 }
+if(data1.at !== undefined){
+let data66 = data1.at;
+if(data66 && typeof data66 == "object" && !Array.isArray(data66)){
 if(!(false)){
-if(data65.y === undefined){
-const err194 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data66.x === undefined){
+const err194 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
 if(vErrors === null){
 vErrors = [err194];
 }
@@ -4752,9 +4753,9 @@ vErrors.push(err194);
 errors++;
 }
 }
-for(const key10 in data65){
-if(!((key10 === "x") || (key10 === "y"))){
-const err195 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(!(false)){
+if(data66.y === undefined){
+const err195 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
 if(vErrors === null){
 vErrors = [err195];
 }
@@ -4764,11 +4765,9 @@ vErrors.push(err195);
 errors++;
 }
 }
-if(data65.x !== undefined){
-let data66 = data65.x;
-if(typeof data66 == "number"){
-if(data66 > 100000 || isNaN(data66)){
-const err196 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+for(const key10 in data66){
+if(!((key10 === "x") || (key10 === "y"))){
+const err196 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err196];
 }
@@ -4777,8 +4776,12 @@ vErrors.push(err196);
 }
 errors++;
 }
-if(data66 < -100000 || isNaN(data66)){
-const err197 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data66.x !== undefined){
+let data67 = data66.x;
+if(typeof data67 == "number"){
+if(data67 > 100000 || isNaN(data67)){
+const err197 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err197];
 }
@@ -4787,9 +4790,8 @@ vErrors.push(err197);
 }
 errors++;
 }
-}
-else {
-const err198 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data67 < -100000 || isNaN(data67)){
+const err198 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
 if(vErrors === null){
 vErrors = [err198];
 }
@@ -4799,11 +4801,8 @@ vErrors.push(err198);
 errors++;
 }
 }
-if(data65.y !== undefined){
-let data67 = data65.y;
-if(typeof data67 == "number"){
-if(data67 > 100000 || isNaN(data67)){
-const err199 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err199 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err199];
 }
@@ -4812,8 +4811,12 @@ vErrors.push(err199);
 }
 errors++;
 }
-if(data67 < -100000 || isNaN(data67)){
-const err200 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data66.y !== undefined){
+let data68 = data66.y;
+if(typeof data68 == "number"){
+if(data68 > 100000 || isNaN(data68)){
+const err200 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err200];
 }
@@ -4822,9 +4825,8 @@ vErrors.push(err200);
 }
 errors++;
 }
-}
-else {
-const err201 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data68 < -100000 || isNaN(data68)){
+const err201 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
 if(vErrors === null){
 vErrors = [err201];
 }
@@ -4834,9 +4836,8 @@ vErrors.push(err201);
 errors++;
 }
 }
-}
 else {
-const err202 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err202 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err202];
 }
@@ -4848,7 +4849,7 @@ errors++;
 }
 }
 else {
-const err203 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err203 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err203];
 }
@@ -4860,7 +4861,7 @@ errors++;
 }
 }
 else {
-const err204 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err204 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err204];
 }
@@ -4869,12 +4870,24 @@ vErrors.push(err204);
 }
 errors++;
 }
+}
+}
+else {
+const err205 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err205];
+}
+else {
+vErrors.push(err205);
+}
+errors++;
+}
 validate15.errors = vErrors;
 return errors === 0;
 }
 
 export const door_edit = validate16;
-const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
 
 function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -5828,11 +5841,10 @@ vErrors.push(err79);
 errors++;
 }
 }
-if(data11.pairWithinS !== undefined){
-let data30 = data11.pairWithinS;
-if(typeof data30 == "number"){
-if(data30 > 60 || isNaN(data30)){
-const err80 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
+if(data11.code !== undefined){
+let data30 = data11.code;
+if(!(((data30 === "with") || (data30 === "instead")) || (data30 === "alone"))){
+const err80 = {instancePath:instancePath+"/fields/behaviour/code",schemaPath:"#/properties/fields/properties/behaviour/properties/code/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.code.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -5841,8 +5853,12 @@ vErrors.push(err80);
 }
 errors++;
 }
-if(data30 < 2 || isNaN(data30)){
-const err81 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
+}
+if(data11.pairWithinS !== undefined){
+let data31 = data11.pairWithinS;
+if(typeof data31 == "number"){
+if(data31 > 60 || isNaN(data31)){
+const err81 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 60},message:"must be <= 60"};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -5851,9 +5867,8 @@ vErrors.push(err81);
 }
 errors++;
 }
-}
-else {
-const err82 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data31 < 2 || isNaN(data31)){
+const err82 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -5863,11 +5878,8 @@ vErrors.push(err82);
 errors++;
 }
 }
-if(data11.reentryS !== undefined){
-let data31 = data11.reentryS;
-if(typeof data31 == "number"){
-if(data31 > 86400 || isNaN(data31)){
-const err83 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+else {
+const err83 = {instancePath:instancePath+"/fields/behaviour/pairWithinS",schemaPath:"#/properties/fields/properties/behaviour/properties/pairWithinS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -5876,8 +5888,12 @@ vErrors.push(err83);
 }
 errors++;
 }
-if(data31 < 2 || isNaN(data31)){
-const err84 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
+}
+if(data11.reentryS !== undefined){
+let data32 = data11.reentryS;
+if(typeof data32 == "number"){
+if(data32 > 86400 || isNaN(data32)){
+const err84 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -5886,9 +5902,8 @@ vErrors.push(err84);
 }
 errors++;
 }
-}
-else {
-const err85 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data32 < 2 || isNaN(data32)){
+const err85 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 2},message:"must be >= 2"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -5898,10 +5913,8 @@ vErrors.push(err85);
 errors++;
 }
 }
-if(data11.passback !== undefined){
-let data32 = data11.passback;
-if(!((data32 === "refuse") || (data32 === "tell"))){
-const err86 = {instancePath:instancePath+"/fields/behaviour/passback",schemaPath:"#/properties/fields/properties/behaviour/properties/passback/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.passback.enum},message:"must be equal to one of the allowed values"};
+else {
+const err86 = {instancePath:instancePath+"/fields/behaviour/reentryS",schemaPath:"#/properties/fields/properties/behaviour/properties/reentryS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -5911,11 +5924,10 @@ vErrors.push(err86);
 errors++;
 }
 }
-if(data11.passbackS !== undefined){
-let data33 = data11.passbackS;
-if(typeof data33 == "number"){
-if(data33 > 86400 || isNaN(data33)){
-const err87 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
+if(data11.passback !== undefined){
+let data33 = data11.passback;
+if(!((data33 === "refuse") || (data33 === "tell"))){
+const err87 = {instancePath:instancePath+"/fields/behaviour/passback",schemaPath:"#/properties/fields/properties/behaviour/properties/passback/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.behaviour.properties.passback.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -5924,8 +5936,12 @@ vErrors.push(err87);
 }
 errors++;
 }
-if(data33 < 60 || isNaN(data33)){
-const err88 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 60},message:"must be >= 60"};
+}
+if(data11.passbackS !== undefined){
+let data34 = data11.passbackS;
+if(typeof data34 == "number"){
+if(data34 > 86400 || isNaN(data34)){
+const err88 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 86400},message:"must be <= 86400"};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -5934,9 +5950,8 @@ vErrors.push(err88);
 }
 errors++;
 }
-}
-else {
-const err89 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data34 < 60 || isNaN(data34)){
+const err89 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 60},message:"must be >= 60"};
 if(vErrors === null){
 vErrors = [err89];
 }
@@ -5946,9 +5961,8 @@ vErrors.push(err89);
 errors++;
 }
 }
-}
 else {
-const err90 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err90 = {instancePath:instancePath+"/fields/behaviour/passbackS",schemaPath:"#/properties/fields/properties/behaviour/properties/passbackS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err90];
 }
@@ -5958,12 +5972,9 @@ vErrors.push(err90);
 errors++;
 }
 }
-if(data1.hardware !== undefined){
-let data34 = data1.hardware;
-if(data34 && typeof data34 == "object" && !Array.isArray(data34)){
-for(const key5 in data34){
-if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
-const err91 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
+}
+else {
+const err91 = {instancePath:instancePath+"/fields/behaviour",schemaPath:"#/properties/fields/properties/behaviour/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err91];
 }
@@ -5973,11 +5984,12 @@ vErrors.push(err91);
 errors++;
 }
 }
-if(data34.entryReader !== undefined){
-let data35 = data34.entryReader;
-if(typeof data35 === "string"){
-if(func3(data35) > 80){
-const err92 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data1.hardware !== undefined){
+let data35 = data1.hardware;
+if(data35 && typeof data35 == "object" && !Array.isArray(data35)){
+for(const key5 in data35){
+if(!(func2.call(schema17.properties.fields.properties.hardware.properties, key5))){
+const err92 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err92];
 }
@@ -5986,8 +5998,12 @@ vErrors.push(err92);
 }
 errors++;
 }
-if(func3(data35) < 1){
-const err93 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.entryReader !== undefined){
+let data36 = data35.entryReader;
+if(typeof data36 === "string"){
+if(func3(data36) > 80){
+const err93 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err93];
 }
@@ -5996,8 +6012,8 @@ vErrors.push(err93);
 }
 errors++;
 }
-if(!pattern0.test(data35)){
-const err94 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data36) < 1){
+const err94 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err94];
 }
@@ -6006,9 +6022,8 @@ vErrors.push(err94);
 }
 errors++;
 }
-}
-else {
-const err95 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data36)){
+const err95 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err95];
 }
@@ -6018,11 +6033,8 @@ vErrors.push(err95);
 errors++;
 }
 }
-if(data34.exitReader !== undefined){
-let data36 = data34.exitReader;
-if(typeof data36 === "string"){
-if(func3(data36) > 80){
-const err96 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err96 = {instancePath:instancePath+"/fields/hardware/entryReader",schemaPath:"#/properties/fields/properties/hardware/properties/entryReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err96];
 }
@@ -6031,8 +6043,12 @@ vErrors.push(err96);
 }
 errors++;
 }
-if(func3(data36) < 1){
-const err97 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.exitReader !== undefined){
+let data37 = data35.exitReader;
+if(typeof data37 === "string"){
+if(func3(data37) > 80){
+const err97 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err97];
 }
@@ -6041,8 +6057,8 @@ vErrors.push(err97);
 }
 errors++;
 }
-if(!pattern0.test(data36)){
-const err98 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data37) < 1){
+const err98 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err98];
 }
@@ -6051,9 +6067,8 @@ vErrors.push(err98);
 }
 errors++;
 }
-}
-else {
-const err99 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data37)){
+const err99 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err99];
 }
@@ -6063,11 +6078,8 @@ vErrors.push(err99);
 errors++;
 }
 }
-if(data34.lock !== undefined){
-let data37 = data34.lock;
-if(typeof data37 === "string"){
-if(func3(data37) > 80){
-const err100 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err100 = {instancePath:instancePath+"/fields/hardware/exitReader",schemaPath:"#/properties/fields/properties/hardware/properties/exitReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err100];
 }
@@ -6076,8 +6088,12 @@ vErrors.push(err100);
 }
 errors++;
 }
-if(func3(data37) < 1){
-const err101 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.lock !== undefined){
+let data38 = data35.lock;
+if(typeof data38 === "string"){
+if(func3(data38) > 80){
+const err101 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err101];
 }
@@ -6086,8 +6102,8 @@ vErrors.push(err101);
 }
 errors++;
 }
-if(!pattern0.test(data37)){
-const err102 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data38) < 1){
+const err102 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err102];
 }
@@ -6096,9 +6112,8 @@ vErrors.push(err102);
 }
 errors++;
 }
-}
-else {
-const err103 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data38)){
+const err103 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err103];
 }
@@ -6108,11 +6123,8 @@ vErrors.push(err103);
 errors++;
 }
 }
-if(data34.lock2 !== undefined){
-let data38 = data34.lock2;
-if(typeof data38 === "string"){
-if(func3(data38) > 80){
-const err104 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err104 = {instancePath:instancePath+"/fields/hardware/lock",schemaPath:"#/properties/fields/properties/hardware/properties/lock/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err104];
 }
@@ -6121,8 +6133,12 @@ vErrors.push(err104);
 }
 errors++;
 }
-if(func3(data38) < 1){
-const err105 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.lock2 !== undefined){
+let data39 = data35.lock2;
+if(typeof data39 === "string"){
+if(func3(data39) > 80){
+const err105 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err105];
 }
@@ -6131,8 +6147,8 @@ vErrors.push(err105);
 }
 errors++;
 }
-if(!pattern0.test(data38)){
-const err106 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data39) < 1){
+const err106 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err106];
 }
@@ -6141,9 +6157,8 @@ vErrors.push(err106);
 }
 errors++;
 }
-}
-else {
-const err107 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data39)){
+const err107 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err107];
 }
@@ -6153,11 +6168,8 @@ vErrors.push(err107);
 errors++;
 }
 }
-if(data34.contact !== undefined){
-let data39 = data34.contact;
-if(typeof data39 === "string"){
-if(func3(data39) > 80){
-const err108 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err108 = {instancePath:instancePath+"/fields/hardware/lock2",schemaPath:"#/properties/fields/properties/hardware/properties/lock2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err108];
 }
@@ -6166,8 +6178,12 @@ vErrors.push(err108);
 }
 errors++;
 }
-if(func3(data39) < 1){
-const err109 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.contact !== undefined){
+let data40 = data35.contact;
+if(typeof data40 === "string"){
+if(func3(data40) > 80){
+const err109 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err109];
 }
@@ -6176,8 +6192,8 @@ vErrors.push(err109);
 }
 errors++;
 }
-if(!pattern0.test(data39)){
-const err110 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data40) < 1){
+const err110 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err110];
 }
@@ -6186,9 +6202,8 @@ vErrors.push(err110);
 }
 errors++;
 }
-}
-else {
-const err111 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data40)){
+const err111 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err111];
 }
@@ -6198,11 +6213,8 @@ vErrors.push(err111);
 errors++;
 }
 }
-if(data34.contact2 !== undefined){
-let data40 = data34.contact2;
-if(typeof data40 === "string"){
-if(func3(data40) > 80){
-const err112 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err112 = {instancePath:instancePath+"/fields/hardware/contact",schemaPath:"#/properties/fields/properties/hardware/properties/contact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err112];
 }
@@ -6211,8 +6223,12 @@ vErrors.push(err112);
 }
 errors++;
 }
-if(func3(data40) < 1){
-const err113 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.contact2 !== undefined){
+let data41 = data35.contact2;
+if(typeof data41 === "string"){
+if(func3(data41) > 80){
+const err113 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err113];
 }
@@ -6221,8 +6237,8 @@ vErrors.push(err113);
 }
 errors++;
 }
-if(!pattern0.test(data40)){
-const err114 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data41) < 1){
+const err114 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err114];
 }
@@ -6231,9 +6247,8 @@ vErrors.push(err114);
 }
 errors++;
 }
-}
-else {
-const err115 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data41)){
+const err115 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err115];
 }
@@ -6243,11 +6258,8 @@ vErrors.push(err115);
 errors++;
 }
 }
-if(data34.boltContact !== undefined){
-let data41 = data34.boltContact;
-if(typeof data41 === "string"){
-if(func3(data41) > 80){
-const err116 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err116 = {instancePath:instancePath+"/fields/hardware/contact2",schemaPath:"#/properties/fields/properties/hardware/properties/contact2/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err116];
 }
@@ -6256,8 +6268,12 @@ vErrors.push(err116);
 }
 errors++;
 }
-if(func3(data41) < 1){
-const err117 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.boltContact !== undefined){
+let data42 = data35.boltContact;
+if(typeof data42 === "string"){
+if(func3(data42) > 80){
+const err117 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err117];
 }
@@ -6266,8 +6282,8 @@ vErrors.push(err117);
 }
 errors++;
 }
-if(!pattern0.test(data41)){
-const err118 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data42) < 1){
+const err118 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err118];
 }
@@ -6276,9 +6292,8 @@ vErrors.push(err118);
 }
 errors++;
 }
-}
-else {
-const err119 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data42)){
+const err119 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err119];
 }
@@ -6288,11 +6303,8 @@ vErrors.push(err119);
 errors++;
 }
 }
-if(data34.exit !== undefined){
-let data42 = data34.exit;
-if(typeof data42 === "string"){
-if(func3(data42) > 80){
-const err120 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err120 = {instancePath:instancePath+"/fields/hardware/boltContact",schemaPath:"#/properties/fields/properties/hardware/properties/boltContact/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err120];
 }
@@ -6301,8 +6313,12 @@ vErrors.push(err120);
 }
 errors++;
 }
-if(func3(data42) < 1){
-const err121 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.exit !== undefined){
+let data43 = data35.exit;
+if(typeof data43 === "string"){
+if(func3(data43) > 80){
+const err121 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err121];
 }
@@ -6311,8 +6327,8 @@ vErrors.push(err121);
 }
 errors++;
 }
-if(!pattern0.test(data42)){
-const err122 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data43) < 1){
+const err122 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err122];
 }
@@ -6321,9 +6337,8 @@ vErrors.push(err122);
 }
 errors++;
 }
-}
-else {
-const err123 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data43)){
+const err123 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err123];
 }
@@ -6333,11 +6348,8 @@ vErrors.push(err123);
 errors++;
 }
 }
-if(data34.exitSensor !== undefined){
-let data43 = data34.exitSensor;
-if(typeof data43 === "string"){
-if(func3(data43) > 80){
-const err124 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err124 = {instancePath:instancePath+"/fields/hardware/exit",schemaPath:"#/properties/fields/properties/hardware/properties/exit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err124];
 }
@@ -6346,8 +6358,12 @@ vErrors.push(err124);
 }
 errors++;
 }
-if(func3(data43) < 1){
-const err125 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.exitSensor !== undefined){
+let data44 = data35.exitSensor;
+if(typeof data44 === "string"){
+if(func3(data44) > 80){
+const err125 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err125];
 }
@@ -6356,8 +6372,8 @@ vErrors.push(err125);
 }
 errors++;
 }
-if(!pattern0.test(data43)){
-const err126 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data44) < 1){
+const err126 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err126];
 }
@@ -6366,9 +6382,8 @@ vErrors.push(err126);
 }
 errors++;
 }
-}
-else {
-const err127 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data44)){
+const err127 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err127];
 }
@@ -6378,11 +6393,8 @@ vErrors.push(err127);
 errors++;
 }
 }
-if(data34.deskButton !== undefined){
-let data44 = data34.deskButton;
-if(typeof data44 === "string"){
-if(func3(data44) > 80){
-const err128 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err128 = {instancePath:instancePath+"/fields/hardware/exitSensor",schemaPath:"#/properties/fields/properties/hardware/properties/exitSensor/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err128];
 }
@@ -6391,8 +6403,12 @@ vErrors.push(err128);
 }
 errors++;
 }
-if(func3(data44) < 1){
-const err129 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.deskButton !== undefined){
+let data45 = data35.deskButton;
+if(typeof data45 === "string"){
+if(func3(data45) > 80){
+const err129 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err129];
 }
@@ -6401,8 +6417,8 @@ vErrors.push(err129);
 }
 errors++;
 }
-if(!pattern0.test(data44)){
-const err130 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data45) < 1){
+const err130 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err130];
 }
@@ -6411,9 +6427,8 @@ vErrors.push(err130);
 }
 errors++;
 }
-}
-else {
-const err131 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data45)){
+const err131 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err131];
 }
@@ -6423,11 +6438,8 @@ vErrors.push(err131);
 errors++;
 }
 }
-if(data34.breakGlass !== undefined){
-let data45 = data34.breakGlass;
-if(typeof data45 === "string"){
-if(func3(data45) > 80){
-const err132 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err132 = {instancePath:instancePath+"/fields/hardware/deskButton",schemaPath:"#/properties/fields/properties/hardware/properties/deskButton/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err132];
 }
@@ -6436,8 +6448,12 @@ vErrors.push(err132);
 }
 errors++;
 }
-if(func3(data45) < 1){
-const err133 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.breakGlass !== undefined){
+let data46 = data35.breakGlass;
+if(typeof data46 === "string"){
+if(func3(data46) > 80){
+const err133 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err133];
 }
@@ -6446,8 +6462,8 @@ vErrors.push(err133);
 }
 errors++;
 }
-if(!pattern0.test(data45)){
-const err134 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data46) < 1){
+const err134 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err134];
 }
@@ -6456,9 +6472,8 @@ vErrors.push(err134);
 }
 errors++;
 }
-}
-else {
-const err135 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data46)){
+const err135 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err135];
 }
@@ -6468,11 +6483,8 @@ vErrors.push(err135);
 errors++;
 }
 }
-if(data34.opener !== undefined){
-let data46 = data34.opener;
-if(typeof data46 === "string"){
-if(func3(data46) > 80){
-const err136 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err136 = {instancePath:instancePath+"/fields/hardware/breakGlass",schemaPath:"#/properties/fields/properties/hardware/properties/breakGlass/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err136];
 }
@@ -6481,8 +6493,12 @@ vErrors.push(err136);
 }
 errors++;
 }
-if(func3(data46) < 1){
-const err137 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.opener !== undefined){
+let data47 = data35.opener;
+if(typeof data47 === "string"){
+if(func3(data47) > 80){
+const err137 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err137];
 }
@@ -6491,8 +6507,8 @@ vErrors.push(err137);
 }
 errors++;
 }
-if(!pattern0.test(data46)){
-const err138 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data47) < 1){
+const err138 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err138];
 }
@@ -6501,9 +6517,8 @@ vErrors.push(err138);
 }
 errors++;
 }
-}
-else {
-const err139 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data47)){
+const err139 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err139];
 }
@@ -6513,11 +6528,8 @@ vErrors.push(err139);
 errors++;
 }
 }
-if(data34.tamper !== undefined){
-let data47 = data34.tamper;
-if(typeof data47 === "string"){
-if(func3(data47) > 80){
-const err140 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err140 = {instancePath:instancePath+"/fields/hardware/opener",schemaPath:"#/properties/fields/properties/hardware/properties/opener/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err140];
 }
@@ -6526,8 +6538,12 @@ vErrors.push(err140);
 }
 errors++;
 }
-if(func3(data47) < 1){
-const err141 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.tamper !== undefined){
+let data48 = data35.tamper;
+if(typeof data48 === "string"){
+if(func3(data48) > 80){
+const err141 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err141];
 }
@@ -6536,8 +6552,8 @@ vErrors.push(err141);
 }
 errors++;
 }
-if(!pattern0.test(data47)){
-const err142 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data48) < 1){
+const err142 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err142];
 }
@@ -6546,9 +6562,8 @@ vErrors.push(err142);
 }
 errors++;
 }
-}
-else {
-const err143 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data48)){
+const err143 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err143];
 }
@@ -6558,11 +6573,8 @@ vErrors.push(err143);
 errors++;
 }
 }
-if(data34.spare !== undefined){
-let data48 = data34.spare;
-if(typeof data48 === "string"){
-if(func3(data48) > 80){
-const err144 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+else {
+const err144 = {instancePath:instancePath+"/fields/hardware/tamper",schemaPath:"#/properties/fields/properties/hardware/properties/tamper/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err144];
 }
@@ -6571,8 +6583,12 @@ vErrors.push(err144);
 }
 errors++;
 }
-if(func3(data48) < 1){
-const err145 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data35.spare !== undefined){
+let data49 = data35.spare;
+if(typeof data49 === "string"){
+if(func3(data49) > 80){
+const err145 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err145];
 }
@@ -6581,8 +6597,8 @@ vErrors.push(err145);
 }
 errors++;
 }
-if(!pattern0.test(data48)){
-const err146 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(func3(data49) < 1){
+const err146 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err146];
 }
@@ -6591,9 +6607,8 @@ vErrors.push(err146);
 }
 errors++;
 }
-}
-else {
-const err147 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!pattern0.test(data49)){
+const err147 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err147];
 }
@@ -6603,9 +6618,8 @@ vErrors.push(err147);
 errors++;
 }
 }
-}
 else {
-const err148 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err148 = {instancePath:instancePath+"/fields/hardware/spare",schemaPath:"#/properties/fields/properties/hardware/properties/spare/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err148];
 }
@@ -6615,10 +6629,9 @@ vErrors.push(err148);
 errors++;
 }
 }
-if(data1.opening !== undefined){
-let data49 = data1.opening;
-if(!(((((((((data49 === "door") || (data49 === "doubleDoor")) || (data49 === "gate")) || (data49 === "shutter")) || (data49 === "turnstile")) || (data49 === "cabinet")) || (data49 === "locker")) || (data49 === "padlock")) || (data49 === "liftCall"))){
-const err149 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err149 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -6628,9 +6641,10 @@ vErrors.push(err149);
 errors++;
 }
 }
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err150 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data1.opening !== undefined){
+let data50 = data1.opening;
+if(!(((((((((data50 === "door") || (data50 === "doubleDoor")) || (data50 === "gate")) || (data50 === "shutter")) || (data50 === "turnstile")) || (data50 === "cabinet")) || (data50 === "locker")) || (data50 === "padlock")) || (data50 === "liftCall"))){
+const err150 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -6640,9 +6654,9 @@ vErrors.push(err150);
 errors++;
 }
 }
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err151 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err151 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -6652,12 +6666,9 @@ vErrors.push(err151);
 errors++;
 }
 }
-if(data1.decides !== undefined){
-let data52 = data1.decides;
-if(data52 && typeof data52 == "object" && !Array.isArray(data52)){
-if(!(false)){
-if(data52.by === undefined){
-const err152 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err152 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -6667,9 +6678,12 @@ vErrors.push(err152);
 errors++;
 }
 }
+if(data1.decides !== undefined){
+let data53 = data1.decides;
+if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
 if(!(false)){
-if(data52.afterS === undefined){
-const err153 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+if(data53.by === undefined){
+const err153 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -6680,8 +6694,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data52.then === undefined){
-const err154 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(data53.afterS === undefined){
+const err154 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -6691,9 +6705,9 @@ vErrors.push(err154);
 errors++;
 }
 }
-for(const key6 in data52){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err155 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+if(!(false)){
+if(data53.then === undefined){
+const err155 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -6703,10 +6717,9 @@ vErrors.push(err155);
 errors++;
 }
 }
-if(data52.by !== undefined){
-let data53 = data52.by;
-if(!((((data53 === "reader") || (data53 === "lock")) || (data53 === "controller")) || (data53 === "server"))){
-const err156 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+for(const key6 in data53){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err156 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -6716,11 +6729,10 @@ vErrors.push(err156);
 errors++;
 }
 }
-if(data52.afterS !== undefined){
-let data54 = data52.afterS;
-if(typeof data54 == "number"){
-if(data54 > 3600 || isNaN(data54)){
-const err157 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(data53.by !== undefined){
+let data54 = data53.by;
+if(!((((data54 === "reader") || (data54 === "lock")) || (data54 === "controller")) || (data54 === "server"))){
+const err157 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -6729,8 +6741,12 @@ vErrors.push(err157);
 }
 errors++;
 }
-if(data54 < 0 || isNaN(data54)){
-const err158 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data53.afterS !== undefined){
+let data55 = data53.afterS;
+if(typeof data55 == "number"){
+if(data55 > 3600 || isNaN(data55)){
+const err158 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -6739,9 +6755,8 @@ vErrors.push(err158);
 }
 errors++;
 }
-}
-else {
-const err159 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data55 < 0 || isNaN(data55)){
+const err159 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -6751,10 +6766,8 @@ vErrors.push(err159);
 errors++;
 }
 }
-if(data52.then !== undefined){
-let data55 = data52.then;
-if(!(((data55 === "staysShut") || (data55 === "opens")) || (data55 === "knownCards"))){
-const err160 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+else {
+const err160 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -6764,9 +6777,10 @@ vErrors.push(err160);
 errors++;
 }
 }
-}
-else {
-const err161 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data53.then !== undefined){
+let data56 = data53.then;
+if(!(((data56 === "staysShut") || (data56 === "opens")) || (data56 === "knownCards"))){
+const err161 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -6776,12 +6790,9 @@ vErrors.push(err161);
 errors++;
 }
 }
-if(data1.ends !== undefined){
-let data56 = data1.ends;
-if(data56 && typeof data56 == "object" && !Array.isArray(data56)){
-if(!(false)){
-if(data56.seriesOhm === undefined){
-const err162 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+}
+else {
+const err162 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -6791,9 +6802,12 @@ vErrors.push(err162);
 errors++;
 }
 }
+if(data1.ends !== undefined){
+let data57 = data1.ends;
+if(data57 && typeof data57 == "object" && !Array.isArray(data57)){
 if(!(false)){
-if(data56.parallelOhm === undefined){
-const err163 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+if(data57.seriesOhm === undefined){
+const err163 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -6804,8 +6818,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data56.at === undefined){
-const err164 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(data57.parallelOhm === undefined){
+const err164 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -6815,9 +6829,9 @@ vErrors.push(err164);
 errors++;
 }
 }
-for(const key7 in data56){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err165 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(!(false)){
+if(data57.at === undefined){
+const err165 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -6827,11 +6841,9 @@ vErrors.push(err165);
 errors++;
 }
 }
-if(data56.seriesOhm !== undefined){
-let data57 = data56.seriesOhm;
-if(typeof data57 == "number"){
-if(data57 > 100000 || isNaN(data57)){
-const err166 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+for(const key7 in data57){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err166 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -6840,8 +6852,12 @@ vErrors.push(err166);
 }
 errors++;
 }
-if(data57 < 0 || isNaN(data57)){
-const err167 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data57.seriesOhm !== undefined){
+let data58 = data57.seriesOhm;
+if(typeof data58 == "number"){
+if(data58 > 100000 || isNaN(data58)){
+const err167 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -6850,9 +6866,8 @@ vErrors.push(err167);
 }
 errors++;
 }
-}
-else {
-const err168 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data58 < 0 || isNaN(data58)){
+const err168 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -6862,11 +6877,8 @@ vErrors.push(err168);
 errors++;
 }
 }
-if(data56.parallelOhm !== undefined){
-let data58 = data56.parallelOhm;
-if(typeof data58 == "number"){
-if(data58 > 100000 || isNaN(data58)){
-const err169 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err169 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -6875,8 +6887,12 @@ vErrors.push(err169);
 }
 errors++;
 }
-if(data58 < 0 || isNaN(data58)){
-const err170 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data57.parallelOhm !== undefined){
+let data59 = data57.parallelOhm;
+if(typeof data59 == "number"){
+if(data59 > 100000 || isNaN(data59)){
+const err170 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -6885,9 +6901,8 @@ vErrors.push(err170);
 }
 errors++;
 }
-}
-else {
-const err171 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data59 < 0 || isNaN(data59)){
+const err171 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -6897,10 +6912,8 @@ vErrors.push(err171);
 errors++;
 }
 }
-if(data56.at !== undefined){
-let data59 = data56.at;
-if(!((data59 === "device") || (data59 === "controller"))){
-const err172 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+else {
+const err172 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -6910,9 +6923,10 @@ vErrors.push(err172);
 errors++;
 }
 }
-}
-else {
-const err173 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data57.at !== undefined){
+let data60 = data57.at;
+if(!((data60 === "device") || (data60 === "controller"))){
+const err173 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -6922,12 +6936,9 @@ vErrors.push(err173);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data60 = data1.drive;
-if(data60 && typeof data60 == "object" && !Array.isArray(data60)){
-if(!(false)){
-if(data60.pullMs === undefined){
-const err174 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+}
+else {
+const err174 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -6937,9 +6948,12 @@ vErrors.push(err174);
 errors++;
 }
 }
+if(data1.drive !== undefined){
+let data61 = data1.drive;
+if(data61 && typeof data61 == "object" && !Array.isArray(data61)){
 if(!(false)){
-if(data60.holdShare === undefined){
-const err175 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data61.pullMs === undefined){
+const err175 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -6949,9 +6963,9 @@ vErrors.push(err175);
 errors++;
 }
 }
-for(const key8 in data60){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err176 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(!(false)){
+if(data61.holdShare === undefined){
+const err176 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -6961,11 +6975,9 @@ vErrors.push(err176);
 errors++;
 }
 }
-if(data60.pullMs !== undefined){
-let data61 = data60.pullMs;
-if(typeof data61 == "number"){
-if(data61 > 5000 || isNaN(data61)){
-const err177 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+for(const key8 in data61){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err177 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -6974,8 +6986,12 @@ vErrors.push(err177);
 }
 errors++;
 }
-if(data61 < 20 || isNaN(data61)){
-const err178 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(data61.pullMs !== undefined){
+let data62 = data61.pullMs;
+if(typeof data62 == "number"){
+if(data62 > 5000 || isNaN(data62)){
+const err178 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -6984,9 +7000,8 @@ vErrors.push(err178);
 }
 errors++;
 }
-}
-else {
-const err179 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data62 < 20 || isNaN(data62)){
+const err179 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
 if(vErrors === null){
 vErrors = [err179];
 }
@@ -6996,11 +7011,8 @@ vErrors.push(err179);
 errors++;
 }
 }
-if(data60.holdShare !== undefined){
-let data62 = data60.holdShare;
-if(typeof data62 == "number"){
-if(data62 > 1 || isNaN(data62)){
-const err180 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+else {
+const err180 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err180];
 }
@@ -7009,8 +7021,12 @@ vErrors.push(err180);
 }
 errors++;
 }
-if(data62 < 0.05 || isNaN(data62)){
-const err181 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+if(data61.holdShare !== undefined){
+let data63 = data61.holdShare;
+if(typeof data63 == "number"){
+if(data63 > 1 || isNaN(data63)){
+const err181 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err181];
 }
@@ -7019,9 +7035,8 @@ vErrors.push(err181);
 }
 errors++;
 }
-}
-else {
-const err182 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data63 < 0.05 || isNaN(data63)){
+const err182 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
 if(vErrors === null){
 vErrors = [err182];
 }
@@ -7031,9 +7046,8 @@ vErrors.push(err182);
 errors++;
 }
 }
-}
 else {
-const err183 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err183 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err183];
 }
@@ -7043,11 +7057,9 @@ vErrors.push(err183);
 errors++;
 }
 }
-if(data1.distances !== undefined){
-let data63 = data1.distances;
-if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
-if(Object.keys(data63).length > 100){
-const err184 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+}
+else {
+const err184 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err184];
 }
@@ -7056,11 +7068,12 @@ vErrors.push(err184);
 }
 errors++;
 }
-for(const key9 in data63){
-let data64 = data63[key9];
-if(typeof data64 == "number"){
-if(data64 > 2000 || isNaN(data64)){
-const err185 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+if(data1.distances !== undefined){
+let data64 = data1.distances;
+if(data64 && typeof data64 == "object" && !Array.isArray(data64)){
+if(Object.keys(data64).length > 100){
+const err185 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
 if(vErrors === null){
 vErrors = [err185];
 }
@@ -7069,8 +7082,11 @@ vErrors.push(err185);
 }
 errors++;
 }
-if(data64 < 0 || isNaN(data64)){
-const err186 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+for(const key9 in data64){
+let data65 = data64[key9];
+if(typeof data65 == "number"){
+if(data65 > 2000 || isNaN(data65)){
+const err186 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
 if(vErrors === null){
 vErrors = [err186];
 }
@@ -7079,9 +7095,8 @@ vErrors.push(err186);
 }
 errors++;
 }
-}
-else {
-const err187 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data65 < 0 || isNaN(data65)){
+const err187 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err187];
 }
@@ -7091,9 +7106,8 @@ vErrors.push(err187);
 errors++;
 }
 }
-}
 else {
-const err188 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err188 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err188];
 }
@@ -7103,12 +7117,9 @@ vErrors.push(err188);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data65 = data1.at;
-if(data65 && typeof data65 == "object" && !Array.isArray(data65)){
-if(!(false)){
-if(data65.x === undefined){
-const err189 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+}
+else {
+const err189 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err189];
 }
@@ -7118,9 +7129,12 @@ vErrors.push(err189);
 errors++;
 }
 }
+if(data1.at !== undefined){
+let data66 = data1.at;
+if(data66 && typeof data66 == "object" && !Array.isArray(data66)){
 if(!(false)){
-if(data65.y === undefined){
-const err190 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data66.x === undefined){
+const err190 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
 if(vErrors === null){
 vErrors = [err190];
 }
@@ -7130,9 +7144,9 @@ vErrors.push(err190);
 errors++;
 }
 }
-for(const key10 in data65){
-if(!((key10 === "x") || (key10 === "y"))){
-const err191 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(!(false)){
+if(data66.y === undefined){
+const err191 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
 if(vErrors === null){
 vErrors = [err191];
 }
@@ -7142,11 +7156,9 @@ vErrors.push(err191);
 errors++;
 }
 }
-if(data65.x !== undefined){
-let data66 = data65.x;
-if(typeof data66 == "number"){
-if(data66 > 100000 || isNaN(data66)){
-const err192 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+for(const key10 in data66){
+if(!((key10 === "x") || (key10 === "y"))){
+const err192 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err192];
 }
@@ -7155,8 +7167,12 @@ vErrors.push(err192);
 }
 errors++;
 }
-if(data66 < -100000 || isNaN(data66)){
-const err193 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data66.x !== undefined){
+let data67 = data66.x;
+if(typeof data67 == "number"){
+if(data67 > 100000 || isNaN(data67)){
+const err193 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err193];
 }
@@ -7165,9 +7181,8 @@ vErrors.push(err193);
 }
 errors++;
 }
-}
-else {
-const err194 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data67 < -100000 || isNaN(data67)){
+const err194 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
 if(vErrors === null){
 vErrors = [err194];
 }
@@ -7177,11 +7192,8 @@ vErrors.push(err194);
 errors++;
 }
 }
-if(data65.y !== undefined){
-let data67 = data65.y;
-if(typeof data67 == "number"){
-if(data67 > 100000 || isNaN(data67)){
-const err195 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err195 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err195];
 }
@@ -7190,8 +7202,12 @@ vErrors.push(err195);
 }
 errors++;
 }
-if(data67 < -100000 || isNaN(data67)){
-const err196 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data66.y !== undefined){
+let data68 = data66.y;
+if(typeof data68 == "number"){
+if(data68 > 100000 || isNaN(data68)){
+const err196 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err196];
 }
@@ -7200,9 +7216,8 @@ vErrors.push(err196);
 }
 errors++;
 }
-}
-else {
-const err197 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data68 < -100000 || isNaN(data68)){
+const err197 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
 if(vErrors === null){
 vErrors = [err197];
 }
@@ -7212,9 +7227,8 @@ vErrors.push(err197);
 errors++;
 }
 }
-}
 else {
-const err198 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err198 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err198];
 }
@@ -7226,7 +7240,7 @@ errors++;
 }
 }
 else {
-const err199 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err199 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err199];
 }
@@ -7238,12 +7252,24 @@ errors++;
 }
 }
 else {
-const err200 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err200 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err200];
 }
 else {
 vErrors.push(err200);
+}
+errors++;
+}
+}
+}
+else {
+const err201 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err201];
+}
+else {
+vErrors.push(err201);
 }
 errors++;
 }
@@ -7791,7 +7817,7 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback","codes"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
 const pattern60 = new RegExp("^[a-z0-9-]{1,40}$", "u");
 const pattern62 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
@@ -10760,7 +10786,7 @@ errors++;
 const len13 = data90.length;
 for(let i13=0; i13<len13; i13++){
 let data91 = data90[i13];
-if(!((((((((data91 === "preAlarm") || (data91 === "unlockDelay")) || (data91 === "relockAtOpening")) || (data91 === "ownHours")) || (data91 === "firstPerson")) || (data91 === "twoPeople")) || (data91 === "reentry")) || (data91 === "passback"))){
+if(!(((((((((data91 === "preAlarm") || (data91 === "unlockDelay")) || (data91 === "relockAtOpening")) || (data91 === "ownHours")) || (data91 === "firstPerson")) || (data91 === "twoPeople")) || (data91 === "reentry")) || (data91 === "passback")) || (data91 === "codes"))){
 const err240 = {instancePath:instancePath+"/controller/abilities/" + i13,schemaPath:"#/properties/controller/properties/abilities/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.abilities.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err240];
@@ -14026,7 +14052,8 @@ return errors === 0;
 }
 
 export const person_put = validate19;
-const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"},"knew":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":100}},"required":["id","number","name","cards","groups"]};
+const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"},"code":{"type":"string","pattern":"^[0-9]+$","minLength":4,"maxLength":8},"duress":{"type":"string","pattern":"^[0-9]+$","minLength":4,"maxLength":8},"knew":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":100}},"required":["id","number","name","cards","groups"]};
+const pattern66 = new RegExp("^[0-9]+$", "u");
 
 function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -14706,11 +14733,11 @@ vErrors.push(err54);
 errors++;
 }
 }
-if(data.knew !== undefined){
-let data19 = data.knew;
-if(Array.isArray(data19)){
-if(data19.length > 100){
-const err55 = {instancePath:instancePath+"/knew",schemaPath:"#/properties/knew/maxItems",keyword:"maxItems",params:{limit: 100},message:"must NOT have more than 100 items"};
+if(data.code !== undefined){
+let data19 = data.code;
+if(typeof data19 === "string"){
+if(func3(data19) > 8){
+const err55 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/maxLength",keyword:"maxLength",params:{limit: 8},message:"must NOT have more than 8 characters"};
 if(vErrors === null){
 vErrors = [err55];
 }
@@ -14719,12 +14746,8 @@ vErrors.push(err55);
 }
 errors++;
 }
-const len2 = data19.length;
-for(let i3=0; i3<len2; i3++){
-let data20 = data19[i3];
-if(typeof data20 === "string"){
-if(func3(data20) > 80){
-const err56 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(func3(data19) < 4){
+const err56 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/minLength",keyword:"minLength",params:{limit: 4},message:"must NOT have fewer than 4 characters"};
 if(vErrors === null){
 vErrors = [err56];
 }
@@ -14733,8 +14756,8 @@ vErrors.push(err56);
 }
 errors++;
 }
-if(func3(data20) < 1){
-const err57 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(!pattern66.test(data19)){
+const err57 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/pattern",keyword:"pattern",params:{pattern: "^[0-9]+$"},message:"must match pattern \""+"^[0-9]+$"+"\""};
 if(vErrors === null){
 vErrors = [err57];
 }
@@ -14743,8 +14766,9 @@ vErrors.push(err57);
 }
 errors++;
 }
-if(!pattern0.test(data20)){
-const err58 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+}
+else {
+const err58 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err58];
 }
@@ -14754,8 +14778,11 @@ vErrors.push(err58);
 errors++;
 }
 }
-else {
-const err59 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.duress !== undefined){
+let data20 = data.duress;
+if(typeof data20 === "string"){
+if(func3(data20) > 8){
+const err59 = {instancePath:instancePath+"/duress",schemaPath:"#/properties/duress/maxLength",keyword:"maxLength",params:{limit: 8},message:"must NOT have more than 8 characters"};
 if(vErrors === null){
 vErrors = [err59];
 }
@@ -14764,10 +14791,8 @@ vErrors.push(err59);
 }
 errors++;
 }
-}
-}
-else {
-const err60 = {instancePath:instancePath+"/knew",schemaPath:"#/properties/knew/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data20) < 4){
+const err60 = {instancePath:instancePath+"/duress",schemaPath:"#/properties/duress/minLength",keyword:"minLength",params:{limit: 4},message:"must NOT have fewer than 4 characters"};
 if(vErrors === null){
 vErrors = [err60];
 }
@@ -14776,15 +14801,107 @@ vErrors.push(err60);
 }
 errors++;
 }
-}
-}
-else {
-const err61 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!pattern66.test(data20)){
+const err61 = {instancePath:instancePath+"/duress",schemaPath:"#/properties/duress/pattern",keyword:"pattern",params:{pattern: "^[0-9]+$"},message:"must match pattern \""+"^[0-9]+$"+"\""};
 if(vErrors === null){
 vErrors = [err61];
 }
 else {
 vErrors.push(err61);
+}
+errors++;
+}
+}
+else {
+const err62 = {instancePath:instancePath+"/duress",schemaPath:"#/properties/duress/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err62];
+}
+else {
+vErrors.push(err62);
+}
+errors++;
+}
+}
+if(data.knew !== undefined){
+let data21 = data.knew;
+if(Array.isArray(data21)){
+if(data21.length > 100){
+const err63 = {instancePath:instancePath+"/knew",schemaPath:"#/properties/knew/maxItems",keyword:"maxItems",params:{limit: 100},message:"must NOT have more than 100 items"};
+if(vErrors === null){
+vErrors = [err63];
+}
+else {
+vErrors.push(err63);
+}
+errors++;
+}
+const len2 = data21.length;
+for(let i3=0; i3<len2; i3++){
+let data22 = data21[i3];
+if(typeof data22 === "string"){
+if(func3(data22) > 80){
+const err64 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(vErrors === null){
+vErrors = [err64];
+}
+else {
+vErrors.push(err64);
+}
+errors++;
+}
+if(func3(data22) < 1){
+const err65 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err65];
+}
+else {
+vErrors.push(err65);
+}
+errors++;
+}
+if(!pattern0.test(data22)){
+const err66 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(vErrors === null){
+vErrors = [err66];
+}
+else {
+vErrors.push(err66);
+}
+errors++;
+}
+}
+else {
+const err67 = {instancePath:instancePath+"/knew/" + i3,schemaPath:"#/properties/knew/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err67];
+}
+else {
+vErrors.push(err67);
+}
+errors++;
+}
+}
+}
+else {
+const err68 = {instancePath:instancePath+"/knew",schemaPath:"#/properties/knew/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err68];
+}
+else {
+vErrors.push(err68);
+}
+errors++;
+}
+}
+}
+else {
+const err69 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err69];
+}
+else {
+vErrors.push(err69);
 }
 errors++;
 }
@@ -16545,7 +16662,7 @@ return errors === 0;
 
 export const cardFormat_put = validate25;
 const schema26 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$"},"name":{"type":"string","minLength":1,"maxLength":60,"pattern":"\\S"},"bits":{"type":"integer","minimum":1,"maximum":256},"facility":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"number":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"parity":{"type":"array","maxItems":8,"items":{"type":"object","additionalProperties":false,"properties":{"at":{"type":"integer","minimum":0,"maximum":256},"kind":{"enum":["even","odd"]},"over":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]}},"required":["at","kind","over"]}},"keeps":{"enum":["wiegand26","wiegand34","serial4","serial7","wide"]}},"required":["id","name","bits","number","parity","keeps"]};
-const pattern81 = new RegExp("\\S", "u");
+const pattern83 = new RegExp("\\S", "u");
 
 function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -16683,7 +16800,7 @@ vErrors.push(err10);
 }
 errors++;
 }
-if(!pattern81.test(data1)){
+if(!pattern83.test(data1)){
 const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/pattern",keyword:"pattern",params:{pattern: "\\S"},message:"must match pattern \""+"\\S"+"\""};
 if(vErrors === null){
 vErrors = [err11];

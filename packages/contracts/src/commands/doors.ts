@@ -52,6 +52,7 @@ export const behaviourProperties = {
   freeOn: id,
   barredOn: id,
   firstPerson: { const: true },
+  code: { enum: ['with', 'instead', 'alone'] },
   pairWithinS: { ...seconds, minimum: 2, maximum: 60 },
   reentryS: { ...seconds, minimum: 2, maximum: 86_400 },
   passback: { enum: ['refuse', 'tell'] },

@@ -26,6 +26,7 @@ import {
   type TestCards,
 } from '@rauta/core'
 import { card, checkCard, checkPersonCard, optionalOfCard } from './cards'
+import { checkCodes, checkTestCodes, digits } from './codes'
 import { groupIdFault } from './rights'
 import { day, defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
@@ -65,9 +66,11 @@ export const personPut = defineCommand<Omit<Person, 'past'> & { knew?: string[] 
       },
       groups: { type: 'array', items: id, maxItems: 50, uniqueItems: true },
       ...detailSchemas,
+      code: digits,
+      duress: digits,
       knew: { type: 'array', items: id, maxItems: 100 },
     },
-    [...personDetails, 'knew'],
+    [...personDetails, 'code', 'duress', 'knew'],
   ),
   apply(facts, { knew, ...p }) {
     const cards = [...p.cards, ...cameMeanwhile(facts.person[p.id], p.cards, knew)]
@@ -83,6 +86,7 @@ export const personPut = defineCommand<Omit<Person, 'past'> & { knew?: string[] 
       if (p.cards.findIndex((x) => x.id === c.id) !== i) throw new Refusal('Two cards have one id.', `cards.${i}`)
     }
     for (const group of p.groups) existing(facts.group[group], 'group', group)
+    checkCodes(facts, p)
     const past = facts.person[p.id]?.past
     return [put(facts, 'person', { ...p, cards, ...(past ? { past } : {}) })]
   },
@@ -248,14 +252,16 @@ export const testCardsPut = defineCommand<TestCards>()({
       ended: object(card, optionalOfCard),
       longer: object(card, optionalOfCard),
       second: object(card, optionalOfCard),
+      codes: object({ good: digits, duress: digits, unknown: digits }),
     },
-    ['expired', 'ended', 'longer', 'second'],
+    ['expired', 'ended', 'longer', 'second', 'codes'],
   ),
   apply(facts, p) {
     const cards = kitCards(p)
     for (const [key, c] of cards) checkCard(facts, c, '', key)
     const twice = cards.find(([, c], i) => cards.findIndex(([, other]) => cardName(other) === cardName(c)) !== i)
     if (twice) throw new Refusal(`Card ${cardName(twice[1])} stands twice: each test card is another card.`, twice[0])
+    checkTestCodes(facts, p.codes)
     return [put(facts, 'testCards', p)]
   },
   words: () => 'Set the test cards',

@@ -190,6 +190,17 @@ export const moreSheets: readonly DeviceSheet[] = [
   },
   {
     ...base,
+    id: 'reader-card-keypad',
+    name: 'Card reader with keypad',
+    kind: 'reader',
+    says: 'Sends cards and keys by Wiegand, each key as four bits.',
+    restA: 0.1,
+    leads: wiegand('red', 'black', 'green', 'white', 'violet'),
+    reading: { by: 'wiegand', technologies: [...card, 'code'], keypad: true, reachM: 0.05, takes: ['card', 'code'] },
+    place: 'outdoor',
+  },
+  {
+    ...base,
     id: 'reader-bus',
     name: 'Card reader, bus',
     kind: 'reader',

@@ -10,6 +10,7 @@ import { validityAt } from './validity'
 export type RefusalReason =
   | 'barred'
   | 'no card'
+  | 'no code'
   | 'card lost'
   | 'card withdrawn'
   | 'not yet valid'
@@ -29,7 +30,7 @@ export interface Decision {
 }
 
 /**
- * What would happen if a person presented a card at a door at a moment, by what the job wants (not by what a device
+ * What would happen if a person presented a card, and entered their code where one is asked for, at a door at a moment, by what the job wants (not by what a device
  * holds), and which rule decides.
  * @param atMs milliseconds since 1970 UTC
  */
@@ -37,12 +38,8 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
   const hours = hoursAt(facts, door, atMs)
   if (hours === 'free' && !door.behaviour.firstPerson)
     return { passes: true, reason: 'free', rule: null, says: `Passes: ${door.ref} is free then, for everybody.` }
-  const shown = card ?? person.cards.find((c) => c.state === 'in use') ?? person.cards[0]
-  if (!shown) return refuse('no card', null, `${person.name} has no card.`)
-  if (shown.state === 'lost')
-    return refuse('card lost', null, `The card of ${person.name} is reported lost: refused at every door.`)
-  if (shown.state === 'withdrawn')
-    return refuse('card withdrawn', null, `The card of ${person.name} is withdrawn: refused at every door.`)
+  const unknown = unknownThere(person, door, card)
+  if (unknown) return unknown
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const validity = validityAt(person, atMs, zone)
   if (validity === 'notYet')
@@ -59,6 +56,7 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
   const rules = everyRule.filter((rule) => ruleValidAt(facts, rule, atMs) === 'valid')
   if (rules.length === 0) return noRule(facts, person, door, everyRule, atMs)
   const open = rules.find((rule) => ruleActive(facts, rule, atMs, zone))
+  if (open && door.behaviour.code === 'with' && person.code === undefined) return noCode(person, door)
   if (open)
     return {
       passes: true,
@@ -68,6 +66,23 @@ export function decide(facts: Facts, person: Person, door: Door, atMs: number, c
     }
   const nearest = rules[0] as Rule
   return refuse('out of hours', nearest.id, `Refused, out of hours: ${ruleWords(facts, nearest)} is not in force then.`)
+}
+
+const noCode = (person: Person, door: Door): Decision =>
+  refuse('no code', null, `Refused: ${door.ref} asks for a code, and ${person.name} has none.`)
+
+/** Why a door would not know somebody, by the card that is shown or by their code; null where it does. */
+function unknownThere(person: Person, door: Door, card: PersonCard | undefined): Decision | null {
+  const { code } = door.behaviour
+  if (code === 'alone') return person.code === undefined ? noCode(person, door) : null
+  const shown = card ?? person.cards.find((c) => c.state === 'in use') ?? person.cards[0]
+  if (!card && code === 'instead' && person.code !== undefined && shown?.state !== 'in use') return null
+  if (!shown) return refuse('no card', null, `${person.name} has no card.`)
+  if (shown.state === 'lost')
+    return refuse('card lost', null, `The card of ${person.name} is reported lost: refused at every door.`)
+  return shown.state === 'withdrawn'
+    ? refuse('card withdrawn', null, `The card of ${person.name} is withdrawn: refused at every door.`)
+    : null
 }
 
 /** No rule, or none that counts at that moment: one that is still to come is told before one that ended. */
@@ -84,6 +99,7 @@ function noRule(facts: Facts, person: Person, door: Door, rules: readonly Rule[]
 function conditions({ behaviour: b }: Door, hours: DoorHours): string {
   const wait = (seconds: number) => `${seconds} s`
   return [
+    b.code === 'with' ? ' Only with their code besides.' : '',
     b.pairWithinS === undefined ? '' : ` Only with a second person within ${wait(b.pairWithinS)}.`,
     b.reentryS === undefined ? '' : ` Not twice within ${wait(b.reentryS)}.`,
     b.passback === 'refuse' ? ' Not while in already.' : '',

@@ -1,4 +1,5 @@
 export * from './records'
+export * from './codes'
 export * from './decide'
 export * from './kinds'
 export * from './reaching'

@@ -33,6 +33,8 @@ export const personKind = recordKind('person', {
     validFrom: 'text?',
     validUntil: 'text?',
     longer: 'flag?',
+    code: 'text?',
+    duress: 'text?',
     past: 'list?',
   },
   touches: (person, facts) => ({
@@ -109,6 +111,7 @@ export const testCardsKind = recordKind('testCards', {
     ended: 'object?',
     longer: 'object?',
     second: 'object?',
+    codes: 'object?',
   },
   touches: () => ({ everything: true }),
 })

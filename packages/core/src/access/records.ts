@@ -38,6 +38,10 @@ export interface Person {
   validUntil?: string
   /** Needs longer: doors release and stay open for the longer of their times. */
   longer?: boolean
+  /** Digits that they enter at a keypad. */
+  code?: string
+  /** What they enter instead where somebody forces them: it opens all the same, and tells. */
+  duress?: string
   /** Cards that were passed on to somebody else. */
   past?: PastCard[]
 }
@@ -86,9 +90,18 @@ export interface TestCards {
   longer?: StoredCard
   /** As good as the good one, for doors that two people pass together. */
   second?: StoredCard
+  /** Codes for doors that ask for one. */
+  codes?: TestCodes
+}
+
+/** `unknown` is a code that no device is ever told of. */
+export interface TestCodes {
+  good: string
+  duress: string
+  unknown: string
 }
 
 /** The test cards that there are, each under what it stands for. */
-export const kitCards = ({ id: _id, ...cards }: TestCards): [TestCard, StoredCard][] =>
+export const kitCards = ({ id: _id, codes: _codes, ...cards }: TestCards): [TestCard, StoredCard][] =>
   Object.entries(cards) as [TestCard, StoredCard][]
-export type TestCard = Exclude<keyof TestCards, 'id'>
+export type TestCard = Exclude<keyof TestCards, 'id' | 'codes'>

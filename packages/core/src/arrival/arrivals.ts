@@ -1,3 +1,4 @@
+import { codeToken } from '../access/codes'
 import { groupsPassed } from '../access/groups'
 import { doorsOfRule, profileOf, ruleOfProfile, rulesFor, ruleValidAt } from '../access/rights'
 import type { Person } from '../access/records'
@@ -67,13 +68,17 @@ function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, con
 
 /** Parts of a device that somebody's passing hangs on: their cards, and what these pass as. */
 function keysOf(person: Person, facts: Facts, wanted: Readonly<Record<string, unknown>>): string[] {
-  const cards = person.cards.map((c) => partKey('credential', c.id))
+  const cards = [...person.cards.map((c) => c.id), codeToken(person)].map((token) => partKey('credential', token))
   const profiles = new Set(rulesFor(facts, person).map((r) => partKey('profile', profileOf(r))))
   return [...cards, ...profiles].filter((key) => Object.hasOwn(wanted, key))
 }
 
-/** Why none of somebody's cards can be read where a door is entered, or null. */
+/** Why a door cannot know somebody by what they have, or null. */
 function readProblem(facts: Facts, person: Person, door: Door, sheets: Sheets): string | null {
+  const { code } = door.behaviour
+  if (person.code === undefined && (code === 'alone' || code === 'with'))
+    return `${door.ref} asks for a code, and they have none.`
+  if (person.code !== undefined && (code === 'alone' || code === 'instead')) return null
   const cards = person.cards.filter((c) => c.state === 'in use')
   const places = accessPlaces(door, sheets).filter((p) => p.cards)
   if (cards.length === 0) return null
@@ -130,7 +135,11 @@ function passingAs(facts: Facts, profiles: ReadonlySet<string>): Person[] {
 
 /** People of whom some device holds something else than the job wants, with those controllers. */
 export function peopleNotArrived(facts: Facts, configs: WorkedConfigs): ReadonlyMap<string, readonly string[]> {
-  const holderOf = new Map(all(facts, 'person').flatMap((p) => p.cards.map((c) => [c.id, p.id] as const)))
+  const holderOf = new Map(
+    all(facts, 'person').flatMap((p) =>
+      [...p.cards.map((c) => c.id), codeToken(p)].map((token) => [token, p.id] as const),
+    ),
+  )
   const found = new Map<string, string[]>()
   const add = (person: string, controller: string) => {
     const list = found.get(person) ?? []

@@ -10,6 +10,7 @@ export const doorAbilities = [
   'twoPeople',
   'reentry',
   'passback',
+  'codes',
 ] as const
 export type DoorAbility = (typeof doorAbilities)[number]
 
@@ -29,6 +30,7 @@ export const abilityFacts: Readonly<Record<DoorAbility, AbilityFacts>> = {
   twoPeople: { says: 'two people together', asked: (b) => b.pairWithinS !== undefined },
   reentry: { says: 'a time in which nobody enters twice', asked: (b) => b.reentryS !== undefined },
   passback: { says: 'no entering twice without leaving', asked: (b) => b.passback !== undefined },
+  codes: { says: 'codes', asked: (b) => b.code !== undefined },
 }
 
 /** What a door asks of its controller beyond its plain times. */

@@ -8,14 +8,21 @@ export interface AccessPlace {
   leaving: boolean
   /** Whether it reads cards or tags. */
   cards: boolean
+  /** Whether it has keys for a code. */
+  keys: boolean
 }
+
+/** Whether a test can be told from it who is there: by a card, or at the way in by a code. */
+export const knowsWho = ({ cards, keys, leaving }: AccessPlace): boolean => cards || (keys && !leaving)
 
 /** Every place of a door at which somebody asks to pass, in the order of its parts. */
 export function accessPlaces(door: Door, sheets: Sheets): AccessPlace[] {
   return door.parts.flatMap((part) => {
     const sheet = sheetOf(sheets, part.sheet)
     const reads = part.role === 'entryReader' || part.role === 'exitReader' || isKind(sheet, 'reader')
-    return reads ? [{ part, leaving: part.role === 'exitReader', cards: takesCards(sheet) }] : []
+    return reads
+      ? [{ part, leaving: part.role === 'exitReader', cards: takesCards(sheet), keys: sheet.reading?.keypad === true }]
+      : []
   })
 }
 

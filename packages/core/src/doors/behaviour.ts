@@ -1,6 +1,9 @@
 /** State of a contact as the input sees it when nothing happens. */
 export type IdleState = 'closed' | 'open'
 
+/** How a code is asked for at the way in. */
+export type CodeAsked = 'with' | 'instead' | 'alone'
+
 /** How the door behaves. Seconds; idle states as the input sees them when nothing happens. */
 export interface Behaviour {
   releaseS: number
@@ -30,6 +33,8 @@ export interface Behaviour {
   barredOn?: string
   /** Its free hours begin only once somebody with a right has come in. */
   firstPerson?: true
+  /** Whoever comes in enters their code: with the card, instead of it, or alone where nothing reads cards. */
+  code?: CodeAsked
   /** Two people come in together, the second within so long. */
   pairWithinS?: number
   /** Nobody comes in twice within so long. */

@@ -1,4 +1,4 @@
-import { accessPlaces } from './accesspoints'
+import { accessPlaces, knowsWho } from './accesspoints'
 import { abilityFacts, asked } from './abilities'
 import { partOf, type Behaviour, type Door } from './door'
 import { timesFindings } from './times'
@@ -21,6 +21,7 @@ export function behaviourFindings(facts: Facts, door: Door, sheets: Sheets): Fin
     ...relockFindings(door, sheets),
     ...hoursFindings(facts, door, sheets),
     ...enteringFindings(door, sheets),
+    ...codeFindings(door, sheets),
     ...passbackFindings(facts, door, sheets),
   ]
 }
@@ -131,7 +132,7 @@ const ofReader: readonly [rule: string, what: string, set: (b: Behaviour) => boo
 ]
 
 const reads = (door: Door, sheets: Sheets, leaving: boolean): boolean =>
-  accessPlaces(door, sheets).some((p) => p.cards && p.leaving === leaving)
+  accessPlaces(door, sheets).some((p) => knowsWho(p) && p.leaving === leaving)
 
 const enteringFindings = (door: Door, sheets: Sheets): Finding[] =>
   reads(door, sheets, false)
@@ -139,11 +140,63 @@ const enteringFindings = (door: Door, sheets: Sheets): Finding[] =>
     : ofReader
         .filter(([, , set]) => set(door.behaviour))
         .map(([rule, what]) =>
-          stops(
-            rule,
-            `Nothing reads the cards of whoever comes in at ${door.ref}, so ${what}. Plan a reader, or leave it out.`,
-          ),
+          stops(rule, `Nothing reads who comes in at ${door.ref}, so ${what}. Plan a reader, or leave it out.`),
         )
+
+/** A code that nobody could enter, or keys that nothing asks for. */
+function codeFindings(door: Door, sheets: Sheets): Finding[] {
+  const { code, pairWithinS } = door.behaviour
+  const entries = accessPlaces(door, sheets).filter((p) => !p.leaving)
+  const { ref } = door
+  if (code === undefined)
+    return entries
+      .filter((p) => p.keys && !p.cards)
+      .map(({ part }) =>
+        stops(
+          'code-not-asked',
+          `${part.id} knows nobody but by a code, and ${ref} asks for none. Let it ask for a code alone, under Behaviour.`,
+          part.id,
+        ),
+      )
+  if (!entries.some((p) => p.keys))
+    return [
+      stops('code-no-keys', `${ref} asks for a code, and nothing there has keys. Plan a keypad, or leave it out.`),
+    ]
+  const keyless = entries.filter((p) => code === 'with' && p.cards && !p.keys)
+  const reading = entries.filter((p) => code === 'alone' && p.cards)
+  const cardless = entries.filter((p) => code === 'with' && p.keys && !p.cards)
+  return [
+    ...(code === 'alone' && pairWithinS !== undefined
+      ? [
+          stops(
+            'code-alone-pair',
+            `Two people are to come in together at ${ref}, and a code alone does not tell two people from one who was told both codes. Let it read cards, or let one come in.`,
+          ),
+        ]
+      : []),
+    ...keyless.map(({ part }) =>
+      stops(
+        'code-keyless-reader',
+        `${part.id} has no keys, and ${ref} asks for a code with every card: nobody would come in there. Choose a reader with keys.`,
+        part.id,
+      ),
+    ),
+    ...cardless.map(({ part }) =>
+      stops(
+        'code-cardless-reader',
+        `${part.id} reads no cards, and ${ref} asks for a code with the card: nobody would come in there. Let it ask for a code alone, or choose a reader of cards.`,
+        part.id,
+      ),
+    ),
+    ...reading.map(({ part }) =>
+      stops(
+        'code-card-unasked',
+        `${part.id} reads cards, and ${ref} asks for a code alone. Let it ask for a code with the card, or instead of it.`,
+        part.id,
+      ),
+    ),
+  ]
+}
 
 function passbackFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
   const { passback, passbackS } = door.behaviour

@@ -15,6 +15,7 @@ export const sharedFields = [
   'freeOn',
   'barredOn',
   'firstPerson',
+  'code',
   'pairWithinS',
   'reentryS',
   'passback',
@@ -35,6 +36,7 @@ export const behaviourWords: Readonly<Record<SharedField, string>> = {
   freeOn: 'Free on',
   barredOn: 'Barred on',
   firstPerson: 'First person frees it',
+  code: 'Code',
   pairWithinS: 'Second person within',
   reentryS: 'Not twice within',
   passback: 'Entering twice without leaving',
@@ -46,6 +48,12 @@ export const passbackWords: Readonly<Record<NonNullable<Behaviour['passback']>, 
   tell: 'let in and told',
 }
 
+export const codeWords: Readonly<Record<NonNullable<Behaviour['code']>, string>> = {
+  with: 'with the card',
+  instead: 'instead of the card',
+  alone: 'alone',
+}
+
 /** One setting of a door in words; `not set` where it has it not. */
 export function settingWords(facts: Facts, field: SharedField, behaviour: Behaviour): string {
   const value = behaviour[field]
@@ -53,6 +61,7 @@ export function settingWords(facts: Facts, field: SharedField, behaviour: Behavi
   if (typeof value === 'number') return `${value} s`
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (field === 'freeOn' || field === 'barredOn') return facts.schedule[value]?.name ?? value
+  if (value === 'with' || value === 'instead' || value === 'alone') return codeWords[value]
   return value === 'refuse' || value === 'tell' ? passbackWords[value] : value
 }
 

@@ -1,3 +1,4 @@
+import { codeFormat } from '../config/parts/credential'
 import { cardFromData, cardName, formatName, type StoredCard } from '../cards/card'
 import type { Cell, Table } from '../columns/table'
 import { readKey } from '../config/parts'
@@ -96,7 +97,8 @@ export function peopleHeld(config: Config, ref: string, zone: string): Table {
 
 function addCard(holder: Holder, told: Readonly<Record<string, Json | undefined>>, ref: string): void {
   const card = cardFromData(plainWords(told['format']), plainWords(told['card']))
-  if (!card) holder.remarks.push(`A card that no format reads on ${ref}: ${plainWords(told['card']).slice(0, 40)}`)
+  if (told['format'] === codeFormat) holder.remarks.push(`A code is held on ${ref}; codes are not read out`)
+  else if (!card) holder.remarks.push(`A card that no format reads on ${ref}: ${plainWords(told['card']).slice(0, 40)}`)
   else if (told['enabled'] === false) holder.remarks.push(`Card ${cardCell(card)} is not in use on ${ref}`)
   else holder.cards.push(cardCell(card))
 }

@@ -4,7 +4,16 @@ import { after, failed, find, notJudged, passed, seconds, waiting, within, windo
 import type { DeviceEvent } from './events'
 
 type BehaviourKind =
-  'unlockDelay' | 'preAlarm' | 'relockAtOpening' | 'free' | 'barred' | 'firstPerson' | 'alone' | 'again' | 'inOutIn'
+  | 'unlockDelay'
+  | 'preAlarm'
+  | 'relockAtOpening'
+  | 'free'
+  | 'barred'
+  | 'firstPerson'
+  | 'alone'
+  | 'again'
+  | 'inOutIn'
+  | 'duress'
 
 const forcedWhileFree = (forced: DeviceEvent) =>
   failed('The forced-open alarm came although the door is free.', [forced])
@@ -154,6 +163,17 @@ export const behaviourRules: { [K in BehaviourKind & TestKind['kind']]: Rule<K> 
     return second.state === kind.reason
       ? passed(`Refused the second time: ${second.says}.`, [granted, second])
       : failed(`Refused for another reason: ${second.says}.`, [granted, second])
+  },
+  duress: (kind, own, events, input) => {
+    const here = grantedHere(input, own, events, kind.card)
+    if (!('granted' in here)) return here
+    const { granted } = here
+    const told = own.find((e) => e.kind === 'notice' && e.state === 'duress')
+    if (!told) return waiting('Let in. Waiting for the controller to tell of the duress.', [granted])
+    const loud = find(own, 'alarm', 'forced') ?? find(own, 'alarm', 'heldOpen')
+    return loud
+      ? failed('An alarm sounded at the door: whoever forces them hears it.', [granted, told, loud])
+      : passed('Let in, and told in silence.', [granted, told])
   },
   inOutIn: (kind, own, events, input) => {
     const here = grantedHere(input, own, events, kind.card)

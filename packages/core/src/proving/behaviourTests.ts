@@ -1,5 +1,6 @@
 import { cardData, cardName } from '../cards/card'
-import type { AccessPlace } from '../doors/accesspoints'
+import type { TestCards } from '../access/records'
+import { knowsWho, type AccessPlace } from '../doors/accesspoints'
 import {
   contacts,
   dependsOn,
@@ -20,7 +21,7 @@ const delayToleranceS = (seconds: number): number => Math.max(0.5, seconds / 10)
 
 /** Tests of what a door does beyond its plain times; one for each such thing that it is set to. */
 export function behaviourTests(scene: Scene): Test[] {
-  const at = scene.places.find((p) => p.cards && !p.leaving)
+  const at = scene.places.find((p) => knowsWho(p) && !p.leaving)
   return [...preAlarmTest(scene), ...(at ? enteringTests(scene, at) : []), ...hoursTests(scene, at)]
 }
 
@@ -94,15 +95,17 @@ function relockTest(scene: Scene, at: AccessPlace): Test[] {
   ]
 }
 
+const withoutSecond = ({ second: _second, ...kit }: TestCards): TestCards => kit
+
 function aloneTest(scene: Scene, at: AccessPlace): Test[] {
   const { pairWithinS } = scene.door.behaviour
   if (pairWithinS === undefined) return []
-  const card = cardData(scene.kit.good)
+  const { says, card } = presenting({ ...scene, kit: withoutSecond(scene.kit) }, at)
   return [
     made({
       id: 'alone',
       title: 'One person alone is refused',
-      instruction: `Present card ${cardName(scene.kit.good)} at ${at.part.id}, and no other for ${pairWithinS} s.`,
+      instruction: `${says}, and nobody else for ${pairWithinS} s.`,
       expect: 'Nothing lets go, and in the end it is refused: the second person did not come.',
       judge: { kind: 'alone', card },
       depends: ['behaviour.pairWithin', ...opening(scene)],
@@ -208,13 +211,16 @@ function firstPersonTest(scene: Scene, at: AccessPlace): Test {
 
 /** Barred hours refuse whoever comes in, and never whoever leaves: each way out that the controller knows is tried. */
 function barredTests(scene: Scene, at: AccessPlace): Test[] {
-  const card = cardData(scene.kit.good)
   const name = cardName(scene.kit.good)
+  const { says, card } = at.cards
+    ? { says: `Present card ${name} at ${at.part.id}`, card: cardData(scene.kit.good) }
+    : presenting(scene, at)
+  const leaving = cardData(scene.kit.good)
   const ways = exits(scene)
   const refused = made({
     id: 'barred-hours',
     title: 'Refused in its barred hours',
-    instruction: `Present card ${name} at ${at.part.id}. ${onItsOwn}`,
+    instruction: `${says}. ${onItsOwn}`,
     expect: 'Refused, because the door is barred.',
     judge: { kind: 'barred', card },
     depends: ['behaviour.barredOn', ...opening(scene)],
@@ -242,10 +248,10 @@ function barredTests(scene: Scene, at: AccessPlace): Test[] {
         title: `${part.id} lets out in barred hours too`,
         instruction: `${scene.still}Present card ${name} at ${part.id}, open the leaf and let it close. ${onItsOwn}`,
         expect: 'Released as ever: barred hours keep nobody in.',
-        judge: { kind: 'opens', card, releaseS: scene.door.behaviour.releaseS, contact: '' },
+        judge: { kind: 'opens', card: leaving, releaseS: scene.door.behaviour.releaseS, contact: '' },
         ask: scene.contact ? null : leafAsk,
         depends: ['behaviour.barredOn', ...opening(scene)],
-        cards: [card],
+        cards: [leaving],
         at: part.id,
         rehearse: 'barred',
       }),

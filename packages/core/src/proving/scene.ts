@@ -1,4 +1,5 @@
 import { cardData, cardName, type StoredCard } from '../cards/card'
+import { keypadEnds, readByCode } from '../access/codes'
 import type { TestCards } from '../access/records'
 import type { AccessPlace } from '../doors/accesspoints'
 import type { Door } from '../doors/door'
@@ -12,7 +13,7 @@ export interface Scene {
   kit: TestCards
   points: readonly WiredPoint[]
   places: readonly AccessPlace[]
-  /** Where the cards are presented; null where nothing of the door reads cards. */
+  /** Where the cards are presented, or a code is entered; null where nothing of the door tells who is there. */
   at: AccessPlace | null
   magnetic: boolean
   /** Whether the door contact sees the leaf. */
@@ -49,23 +50,36 @@ export function releasing(scene: Scene): WiredPoint[] {
 }
 export const readers = (scene: Scene): WiredPoint[] => points(scene, 'entryReader', 'exitReader')
 export const contacts = (scene: Scene): WiredPoint[] => points(scene, 'contact', 'secondContact')
-export const goodCard = (scene: Scene) => ({ name: cardName(scene.kit.good), hex: cardData(scene.kit.good) })
 
 /** Exit devices of the door. */
 export const exits = (scene: Scene): WiredPoint[] => points(scene, 'exitButton', 'exitSensor')
 
-/** A card presented so that it opens: where two people come in together, the second person's card after it. */
+/** What is entered after a card, or alone, in words. */
+export const entering = (code: string | undefined): string =>
+  code === undefined ? 'enter its code' : `enter ${code} and ${keypadEnds}`
+
+/** What an event says was read where the good test code came alone. */
+export const byGoodCode = readByCode('rauta-code')
+
+/** A card presented so that it opens, its code entered where one is asked for; a code alone where nothing reads cards. Where two people come in together, the second person's card after it. */
 export function presenting(
   { door, kit }: Pick<Scene, 'door' | 'kit'>,
   at: AccessPlace,
   first: StoredCard = kit.good,
 ): { says: string; card: string; cards: string[] } {
+  const { pairWithinS, code } = door.behaviour
+  if (!at.cards) {
+    const says = kit.codes
+      ? `Enter ${kit.codes.good} and ${keypadEnds} at ${at.part.id}`
+      : `Enter a code at ${at.part.id}`
+    return { says, card: byGoodCode, cards: [byGoodCode] }
+  }
   const card = cardData(first)
-  const says = `Present card ${cardName(first)} at ${at.part.id}`
-  const { pairWithinS } = door.behaviour
+  const besides = code === 'with' && !at.leaving ? ` and ${entering(kit.codes?.good)}` : ''
+  const says = `Present card ${cardName(first)} at ${at.part.id}${besides}`
   if (pairWithinS === undefined || at.leaving || !kit.second) return { says, card, cards: [card] }
   return {
-    says: `${says} and within ${pairWithinS} s card ${cardName(kit.second)}`,
+    says: `${says} and within ${pairWithinS} s card ${cardName(kit.second)}${besides}`,
     card,
     cards: [card, cardData(kit.second)],
   }

@@ -36,6 +36,7 @@ const anyKit: TestCards = {
   lost: { facility: 0, number: 1 },
   outOfHours: { facility: 0, number: 2 },
   unknown: { facility: 0, number: 3 },
+  codes: { good: '', duress: '', unknown: '' },
 }
 
 /** Wired points that no test of the door's script would prove: each is a stop, so that nothing is signed unproved. */
@@ -50,7 +51,7 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
       const side = functionFacts[p.function].side
       const why =
         side === 'reader'
-          ? 'it reads no cards, and Rauta cannot prove codes, fingers or faces yet'
+          ? 'it reads neither cards nor, at the way in, codes, and Rauta cannot prove fingers or faces yet'
           : 'nothing at this door can release it for a test'
       return stop(
         'plan',
@@ -71,8 +72,13 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
   const unproved = [
     ...lacks(
       'kit-longer',
-      longReleaseS !== undefined && !kit.longer,
+      longReleaseS !== undefined && !kit.longer && door.behaviour.code !== 'alone',
       'Nothing proves its longer release: there is no test card for who needs longer. Add one, under Job.',
+    ),
+    ...lacks(
+      'longer-by-code',
+      longReleaseS !== undefined && door.behaviour.code === 'alone',
+      'Nothing proves its longer release: the test cards have one code, and that is for the usual one.',
     ),
     ...lacks(
       'kit-ended',
@@ -85,6 +91,12 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
       'Two people come in here together, and there is one good test card: no test of a card can pass. Add a second, under Job.',
     ),
   ]
+  const { code } = door.behaviour
+  const codeless = lacks(
+    'kit-codes',
+    code !== undefined && !kit.codes,
+    'A code is asked for here, and the test cards have none: no test of it can pass. Give them codes, under Job.',
+  )
   const strange = accessPlaces(door, sheets)
     .filter(({ part, cards }) => cards && keptAs(facts, part.format) !== has)
     .map(({ part }) =>
@@ -95,7 +107,7 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
         part.id,
       ),
     )
-  return [...unproved, ...strange]
+  return [...unproved, ...codeless, ...strange]
 }
 
 function loadedBefore(facts: Facts, door: Door): string {

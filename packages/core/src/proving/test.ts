@@ -52,6 +52,7 @@ export type TestKind =
       card: string
       /** Reason with which it is refused the second time; empty where it is let in and told. */ reason: string
     }
+  | { kind: 'duress'; card: string }
   | { kind: 'inOutIn'; card: string; entry: string; exit: string }
   | { kind: 'holds' }
 

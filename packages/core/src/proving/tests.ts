@@ -1,17 +1,17 @@
 import { cardData, cardName } from '../cards/card'
 import type { TestCards } from '../access/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
-import { accessPlaces, type AccessPlace } from '../doors/accesspoints'
+import { accessPlaces, knowsWho, type AccessPlace } from '../doors/accesspoints'
 import { partOf, type Door } from '../doors/door'
 import { hasOwnHours } from '../doors/hours'
 import type { WiredPoint } from '../wiring/points'
 import { behaviourTests } from './behaviourTests'
+import { codeTests } from './codeTests'
 import {
   contacts,
   dependsOn,
   did,
   exits,
-  goodCard,
   keys,
   leafAsk,
   made,
@@ -23,7 +23,7 @@ import {
   workIt,
   type Scene,
 } from './scene'
-import { timerToleranceS, type Test } from './test'
+import { timerToleranceS, type Dependency, type Test } from './test'
 
 /** The tests that a door's hardware and configuration call for, in an order that makes sense while standing there. */
 export function testsOf(
@@ -40,7 +40,7 @@ export function testsOf(
     kit,
     points: wired,
     places,
-    at: places.find((p) => p.cards && !p.leaving) ?? places.find((p) => p.cards) ?? null,
+    at: places.find((p) => knowsWho(p) && !p.leaving) ?? places.find(knowsWho) ?? null,
     magnetic: !!lock && sheetOf(sheets, lock.sheet).lock?.principle === 'magnetic',
     contact: wired.find((p) => p.function === 'contact'),
     still:
@@ -63,10 +63,20 @@ export function testsOf(
     ...forcedTest(scene),
     ...heldOpenTest(scene),
     ...behaviourTests(scene),
+    ...codeTests(scene),
     ...breakGlassTest(scene),
     ...inputTests(scene),
     holdsTest(scene),
-  ].map((test) => standingFor(door, test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))
+  ]
+    .map((test) => (test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))
+    .map((test) => asCoded(scene, standingFor(door, test)))
+}
+
+/** What is presented where a code is asked for hangs on how it is asked for. */
+function asCoded({ door, places }: Scene, test: Test): Test {
+  const entry = places.some((p) => p.part.id === test.at && !p.leaving)
+  const hangs = door.behaviour.code !== undefined && entry && test.judge.kind !== 'beforeLoad'
+  return hangs ? { ...test, depends: [...new Set<Dependency>([...test.depends, 'behaviour.code'])] } : test
 }
 
 /** A door with hours of its own is made to stand as its test wants it, and one that knows who is in forgets where the cards were. */
@@ -81,9 +91,7 @@ const standingFor = (door: Door, test: Test): Test => {
 }
 
 function beforeLoad(scene: Scene, notApplicable: string): Test {
-  const instruction = scene.at
-    ? `Present card ${goodCard(scene).name} at ${scene.at.part.id} and push the leaf.`
-    : 'Push the leaf.'
+  const instruction = scene.at ? `${presenting(scene, scene.at).says} and push the leaf.` : 'Push the leaf.'
   return made({
     id: 'before-load',
     title: 'Nothing opens before the first load',
@@ -95,25 +103,25 @@ function beforeLoad(scene: Scene, notApplicable: string): Test {
   })
 }
 
-/** Each reader of cards is the one planned; one that reads only codes, fingers or faces is never asked for a card. */
+/** Each reader is the one planned, by a card or, where it has only keys, by a code; one of fingers or faces is asked for neither. */
 function readerTests(scene: Scene): Test[] {
-  const { name, hex } = goodCard(scene)
-  return scene.places
-    .filter((p) => p.cards)
-    .map(({ part, leaving }) => {
-      const own = readers(scene).filter((p) => p.part.id === part.id)
-      return made({
-        id: `reader-${part.id}`,
-        title: `${part.id} is the one planned`,
-        instruction: `Present card ${name} at ${part.id}, the ${leaving ? 'exit' : 'entry'} reader.`,
-        expect: `The controller must see it at ${scene.door.ref}, ${part.id}.`,
-        judge: { kind: 'readerIs', reader: part.id, card: hex },
-        depends: [...dependsOn(readers(scene)), 'accessPoints'],
-        cards: [hex],
-        at: part.id,
-        proves: keys(own),
-      })
+  const alone = { ...scene, door: { ...scene.door, behaviour: { ...scene.door.behaviour, pairWithinS: undefined } } }
+  return scene.places.filter(knowsWho).map((place) => {
+    const { part, leaving } = place
+    const own = readers(scene).filter((p) => p.part.id === part.id)
+    const { says, card, cards } = presenting(alone as Scene, place)
+    return made({
+      id: `reader-${part.id}`,
+      title: `${part.id} is the one planned`,
+      instruction: `${says}. ${part.id} is the ${leaving ? 'exit' : 'entry'} reader.`,
+      expect: `The controller must see it at ${scene.door.ref}, ${part.id}.`,
+      judge: { kind: 'readerIs', reader: part.id, card },
+      depends: [...dependsOn(readers(scene)), 'accessPoints'],
+      cards,
+      at: part.id,
+      proves: keys(own),
     })
+  })
 }
 
 /** The screen lets it go: it parts the wiring of the lock from everybody's rights, and comes before any card. */
@@ -133,7 +141,7 @@ function toldTest(scene: Scene): Test[] {
 }
 
 function cardTests(scene: Scene): Test[] {
-  const { at, kit, contact } = scene
+  const { at, contact } = scene
   if (!at) return []
   const { says, card, cards } = presenting(scene, at)
   const { releaseS } = scene.door.behaviour
@@ -142,7 +150,7 @@ function cardTests(scene: Scene): Test[] {
   return [
     made({
       id: 'good-card',
-      title: 'A good card opens it',
+      title: at.cards ? 'A good card opens it' : 'The code opens it',
       instruction: `${scene.still}${says}, open the leaf and let it close.`,
       expect: contact ? 'Released, opened, closed, locked again, and no alarm.' : 'Released, and locked again.',
       judge: { kind: 'opens', card, releaseS, contact: twoContacts ? (contact?.part.id ?? '') : '' },
@@ -160,6 +168,15 @@ function cardTests(scene: Scene): Test[] {
       depends: ['door.release', ...dependsOn([...readers(scene), ...releasing(scene)])],
       cards,
     }),
+    ...(at.cards ? refusals(scene) : []),
+    ...longerTest(scene, at),
+  ]
+}
+
+/** Cards that are refused, each for its own reason. */
+function refusals(scene: Scene): Test[] {
+  const { kit } = scene
+  return [
     refusal(scene, 'unknown-card', 'An unknown card is refused', kit.unknown, 'unknown', 'because nobody knows it'),
     refusal(scene, 'lost-card', 'A lost card is refused', kit.lost, 'lost', 'because it is lost'),
     refusal(scene, 'hours-card', 'Out of hours is refused', kit.outOfHours, 'hours', 'because it is out of hours'),
@@ -187,14 +204,13 @@ function cardTests(scene: Scene): Test[] {
           ),
         ]
       : []),
-    ...longerTest(scene, at),
   ]
 }
 
 /** Whoever needs longer is released for longer, where the door has such a time and somebody carries such a card. */
 function longerTest({ door, kit, ...scene }: Scene, at: AccessPlace): Test[] {
   const { longReleaseS } = door.behaviour
-  if (longReleaseS === undefined || !kit.longer) return []
+  if (longReleaseS === undefined || !kit.longer || !at.cards) return []
   const all = { ...scene, door, kit }
   const { says, card, cards } = presenting(all, at, kit.longer)
   return [

@@ -10,7 +10,11 @@ const times = {
   reentry: 'reentryS',
   passbackFor: 'passbackS',
 } as const
-const words = { relockAt: { opening: 'Opening' }, passback: { refuse: 'Hard', tell: 'Soft' } } as const
+const words = {
+  code: { with: 'WithCard', instead: 'InsteadOfCard', alone: 'Alone' },
+  relockAt: { opening: 'Opening' },
+  passback: { refuse: 'Hard', tell: 'Soft' },
+} as const
 
 /** Our word for a word of the extension; one that it has not stays as it was told, and so differs. */
 const ours = (known: Readonly<Record<string, string>>, told: string): string =>
@@ -27,6 +31,7 @@ export async function readBehaviours(session: OnvifSession): Promise<[token: str
     for (const field of ['freeOn', 'barredOn'] as const) if (b[field] !== undefined) value[field] = b[field]
     if (b.relockAt !== undefined) value['relockAt'] = ours(words.relockAt, b.relockAt)
     if (b.passback !== undefined) value['passback'] = ours(words.passback, b.passback)
+    if (b.code !== undefined) value['code'] = ours(words.code, b.code)
     if (b.firstPerson) value['firstPerson'] = true
     return [b.token, value]
   })
@@ -38,6 +43,7 @@ export async function writeBehaviour(session: OnvifSession, token: string, value
   for (const field of ['freeOn', 'barredOn'] as const) if (value[field] !== undefined) b[field] = text(value[field])
   if (value['relockAt'] !== undefined) b.relockAt = theirs(words.relockAt, text(value['relockAt']))
   if (value['passback'] !== undefined) b.passback = theirs(words.passback, text(value['passback']))
+  if (value['code'] !== undefined) b.code = theirs(words.code, text(value['code']))
   if (value['firstPerson'] === true) b.firstPerson = true
   await set(session, doorBehaviourCodec, b)
 }

@@ -149,6 +149,8 @@ const handlers: Readonly<Record<string, PartHandler>> = {
           ...(c.validFrom === undefined ? {} : { from: asMoment(c.validFrom) }),
           ...(c.validTo === undefined ? {} : { until: asMoment(c.validTo) }),
           ...(c.extendedGrantTime ? { longer: true } : {}),
+          ...(c.code === undefined ? {} : { code: c.code }),
+          ...(c.duress === undefined ? {} : { duress: c.duress }),
         },
       ])
     },
@@ -164,6 +166,8 @@ const handlers: Readonly<Record<string, PartHandler>> = {
         ...(value['from'] === undefined ? {} : { validFrom: text(value['from']) }),
         ...(value['until'] === undefined ? {} : { validTo: text(value['until']) }),
         ...(value['longer'] === true ? { extendedGrantTime: true } : {}),
+        ...(value['code'] === undefined ? {} : { code: text(value['code']) }),
+        ...(value['duress'] === undefined ? {} : { duress: text(value['duress']) }),
       }),
   },
 }

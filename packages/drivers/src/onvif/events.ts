@@ -1,4 +1,4 @@
-import { functionFacts, modeWords, type HeldPoint, type StandingMode } from '@rauta/core'
+import { functionFacts, modeWords, readByCode, type HeldPoint, type StandingMode } from '@rauta/core'
 import { disabledReasons, isConfigurationTopic, topics, type Notification } from '@rauta/protocols'
 import type { Counted, Pulled, ToldEvent } from '../driver'
 
@@ -13,6 +13,9 @@ const reasons: Record<string, [string, string]> = {
   DoorBarred: ['barred', 'the door is barred now'],
   ReentryTooSoon: ['reentry', 'it entered a moment ago'],
   AntipassbackViolation: ['passback', 'it is in already'],
+  InvalidPIN: ['wrongCode', 'the code is wrong'],
+  CodeMissing: ['noCode', 'no code came'],
+  CodeNotFound: ['unknownCode', 'nobody has this code'],
   SecondPersonMissing: ['alone', 'the second person did not come'],
 }
 const alarms: Record<string, [string, string]> = {
@@ -24,6 +27,8 @@ const alarms: Record<string, [string, string]> = {
 const notices: Record<string, [string, string]> = {
   [topics.preAlarm]: ['preAlarm', 'Warning: the leaf is still open'],
   [topics.passback]: ['passback', 'In already, and let in again'],
+  [topics.codeWanted]: ['code', 'Waits for the code'],
+  [topics.duress]: ['duress', 'Under duress'],
   [topics.secondWanted]: ['second', 'Waits for the second person'],
 }
 /** As its own hours have a door: modes of the ONVIF door control specification. */
@@ -44,7 +49,8 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
   const boot = n.data['Boot'] ?? ''
   const seq = Number(n.data['Sequence'] ?? 0)
   const bits = n.data['Bits'] ?? ''
-  const base = { boot, seq, at: n.utcMs, door, reader, card: n.data['Card'] ?? '', ...(bits ? { bits } : {}) }
+  const card = n.data['By'] === 'PIN' ? readByCode(n.data['CredentialToken'] ?? '') : (n.data['Card'] ?? '')
+  const base = { boot, seq, at: n.utcMs, door, reader, card, ...(bits ? { bits } : {}) }
   const made = (kind: ToldEvent['kind'], state: string, says: string): ToldEvent => ({ ...base, kind, state, says })
   const holder = n.data['CredentialHolderName'] ?? ''
   switch (n.topic) {
@@ -68,7 +74,8 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
     case topics.relay:
       return portEvent('output', n, base, n.source['RelayToken'] ?? '', points)
     case topics.denied:
-    case topics.unknownCard: {
+    case topics.unknownCard:
+    case topics.unknownCode: {
       const reason = n.data['Reason'] ?? ''
       const withdrawn = reason === 'CredentialNotEnabled' && n.data['StateReason'] === disabledReasons.withdrawn
       const [state, says] = withdrawn
@@ -101,6 +108,8 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
     }
     case topics.preAlarm:
     case topics.passback:
+    case topics.codeWanted:
+    case topics.duress:
     case topics.secondWanted: {
       const [state, says] = notices[n.topic] ?? ['other', '']
       return made('notice', state, holder ? `${says}: ${holder} at ${reader}` : says)

@@ -14,6 +14,8 @@ export interface DoorBehaviour {
   freeOn?: string
   barredOn?: string
   firstPerson?: boolean
+  /** `WithCard`, `InsteadOfCard`, `Alone`: how a code is asked for at the way in. */
+  code?: string
   pairWithinS?: number
   reentryS?: number
   /** `Hard` refuses, `Soft` lets in and tells. */
@@ -38,6 +40,7 @@ export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
       word('FreeSchedule', b.freeOn),
       word('BarredSchedule', b.barredOn),
       b.firstPerson ? el('cx:FirstPerson', true) : null,
+      word('Code', b.code),
       time('SecondPersonWithin', b.pairWithinS),
       time('ReentryBlock', b.reentryS),
       word('Antipassback', b.passback),
@@ -50,6 +53,7 @@ export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
     ...optional('freeOn', textOf(e, 'FreeSchedule'), String),
     ...optional('barredOn', textOf(e, 'BarredSchedule'), String),
     ...(textOf(e, 'FirstPerson') === 'true' ? { firstPerson: true } : {}),
+    ...optional('code', textOf(e, 'Code'), String),
     ...optional('pairWithinS', textOf(e, 'SecondPersonWithin'), fromDuration),
     ...optional('reentryS', textOf(e, 'ReentryBlock'), fromDuration),
     ...optional('passback', textOf(e, 'Antipassback'), String),

@@ -198,6 +198,37 @@ export interface OnvifCredential {
   validTo?: string
   /** Its holder is granted the door's extended times. */
   extendedGrantTime?: boolean
+  /** What its holder enters at a keypad, and enters under duress. */
+  code?: string
+  duress?: string
+}
+
+/** Format of a credential that has codes and no card. */
+export const codeOnly = 'code'
+
+/** Types of identifiers: the specification's own for a code (from memory), and one of the extension for the code under duress. */
+const codeTypes = { code: 'pt:PIN', duress: 'cx:DuressPIN' } as const
+const isCode = (type: string): boolean => Object.values(codeTypes).some((t) => t === type)
+
+const identifier = (type: string, format: string, value: string): Markup =>
+  el(
+    'tcr:CredentialIdentifier',
+    el('tcr:Type', el('tcr:Name', type), el('tcr:FormatType', format)),
+    el('tcr:ExemptedFromAuthentication', false),
+    el('tcr:Value', value),
+  )
+
+/** The value of an identifier is hexadecimal; a code goes as its digits do, byte by byte. */
+const codeIdentifier = (type: string, code: string | undefined): Markup | null =>
+  code === undefined
+    ? null
+    : identifier(type, 'SIMPLE_ALPHA_NUMERIC', [...code].map((c) => c.charCodeAt(0).toString(16)).join(''))
+
+/** Digits of an identifier; what is none stays as it was told. */
+function codeIn(identifiers: readonly Element[], type: string): string {
+  const found = identifiers.find((i) => textOf(i, 'Type', 'Name') === type)
+  const value = found ? textOf(found, 'Value') : ''
+  return /^(3\d)+$/.test(value) ? value.replace(/3(\d)/g, '$1') : value
 }
 
 /** Why a credential is not enabled. Lost is the specification's own name; withdrawn is one of the extension. */
@@ -234,12 +265,9 @@ export function credentialElement(c: OnvifCredential): Markup {
     el('tcr:CredentialHolderReference', c.holder),
     c.validFrom === undefined ? null : el('tcr:ValidFrom', c.validFrom),
     c.validTo === undefined ? null : el('tcr:ValidTo', c.validTo),
-    el(
-      'tcr:CredentialIdentifier',
-      el('tcr:Type', el('tcr:Name', 'pt:Card'), el('tcr:FormatType', c.format)),
-      el('tcr:ExemptedFromAuthentication', false),
-      el('tcr:Value', c.value),
-    ),
+    c.format === codeOnly ? null : identifier('pt:Card', c.format, c.value),
+    codeIdentifier(codeTypes.code, c.code),
+    codeIdentifier(codeTypes.duress, c.duress),
     c.profiles.map((p) =>
       el(
         'tcr:CredentialAccessProfile',
@@ -253,11 +281,14 @@ export function credentialElement(c: OnvifCredential): Markup {
 }
 
 export function readCredential(e: Element): OnvifCredential {
+  const identifiers = elements(e, 'CredentialIdentifier')
+  const card = identifiers.find((i) => !isCode(textOf(i, 'Type', 'Name')))
+  const byCodeAlone = !card && identifiers.length > 0
   return {
     token: e.getAttribute('token') ?? '',
     holder: textOf(e, 'CredentialHolderReference'),
-    format: textOf(e, 'CredentialIdentifier', 'Type', 'FormatType'),
-    value: textOf(e, 'CredentialIdentifier', 'Value').toUpperCase(),
+    format: byCodeAlone ? codeOnly : textOf(card ?? e, 'Type', 'FormatType'),
+    value: byCodeAlone ? '0' : textOf(card ?? e, 'Value').toUpperCase(),
     profiles: elements(e, 'CredentialAccessProfile').map((p) => ({
       token: needed(p, 'AccessProfileToken'),
       ...optional('validFrom', textOf(p, 'ValidFrom'), String),
@@ -267,6 +298,8 @@ export function readCredential(e: Element): OnvifCredential {
     ...optional('validFrom', textOf(e, 'ValidFrom'), String),
     ...optional('validTo', textOf(e, 'ValidTo'), String),
     ...(textOf(e, 'ExtendedGrantTime') === 'true' ? { extendedGrantTime: true } : {}),
+    ...optional('code', codeIn(identifiers, codeTypes.code), String),
+    ...optional('duress', codeIn(identifiers, codeTypes.duress), String),
   }
 }
 

@@ -69,7 +69,11 @@ export const topics = {
   lock: 'Door/State/LockPhysicalState',
   alarm: 'Door/State/DoorAlarm',
   mode: 'Door/State/DoorMode',
-  /** These three are the extension's own. */
+  /** As the access control specification has it (from memory). */
+  duress: 'AccessControl/Duress',
+  /** These are the extension's own. */
+  unknownCode: 'AccessControl/Denied/CredentialNotFound/PIN',
+  codeWanted: 'AccessControl/CodeWanted',
   preAlarm: 'Door/State/DoorPreAlarm',
   passback: 'AccessControl/Antipassback',
   secondWanted: 'AccessControl/SecondPersonWanted',

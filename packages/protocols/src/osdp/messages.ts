@@ -170,6 +170,26 @@ export const cardRead = {
   },
 }
 
+const cleared = 0x7f
+const ended = 0x0d
+/** Keys that were pressed: digits as characters, the star as delete and the hash as return (from memory of IEC 60839-11-5). */
+export const keysPressed = {
+  write: (keys: string): Uint8Array =>
+    Uint8Array.from([0, keys.length, ...[...keys].map((k) => ({ '*': cleared, '#': ended })[k] ?? k.charCodeAt(0))]),
+  /** @throws MalformedError where there are fewer than it says, or one is no key */
+  read(data: Uint8Array): string {
+    const count = bytesAt(data, 1, 1)[0] as number
+    return [...bytesAt(data, 2, count)]
+      .map((byte) => {
+        if (byte === cleared) return '*'
+        if (byte === ended) return '#'
+        if (byte < 0x30 || byte > 0x39) throw new MalformedError('A keypad told of a key that is none.')
+        return String.fromCharCode(byte)
+      })
+      .join('')
+  },
+}
+
 /** Tamper and power of a device: true where something is wrong. */
 export interface LocalStatus {
   tamper: boolean

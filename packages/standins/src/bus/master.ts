@@ -50,6 +50,7 @@ export class BusMaster {
       /** Addresses that are wired to a door here. */
       wired(): number[]
       card(bits: Bits, address: number): void
+      typed(keys: string, address: number): void
     },
   ) {}
 
@@ -180,6 +181,7 @@ export class BusMaster {
   private told(address: number, one: Asked, reply: osdp.BusReply): void {
     if (reply.code === osdp.replies.done) return
     if (reply.code === osdp.replies.card) this.board.card(osdp.cardRead.read(reply.data), address)
+    else if (reply.code === osdp.replies.keys) this.board.typed(osdp.keysPressed.read(reply.data), address)
     else if (reply.code === osdp.replies.localStatus)
       one.seen = { ...one.seen, tamper: osdp.localStatus.read(reply.data).tamper }
     // There may be more.

@@ -92,6 +92,9 @@ export class BusReader {
   present(bits: Bits): void {
     this.tell({ code: replies.card, data: osdp.cardRead.write(bits) })
   }
+  type(keys: string): void {
+    this.tell({ code: replies.keys, data: osdp.keysPressed.write(keys) })
+  }
   tamper(open: boolean): void {
     this.tampered = open
     this.tell({ code: replies.localStatus, data: osdp.localStatus.write({ tamper: open, powerLow: false }) })

@@ -1,11 +1,13 @@
 import { bitsText, cardData, cardSent, sentFormats, usualFormat, type Bits, type CardFormat } from '@rauta/core'
 import {
+  codeOnly,
   formatOfType,
   topics,
   typeOfFormat,
   type CredentialProfile,
   type DoorBehaviour,
   type DoorWiring,
+  type OnvifCredential,
   type OnvifDoor,
   type RehearsedState,
   type WiredInput,
@@ -14,6 +16,7 @@ import {
 } from '@rauta/protocols'
 import { daysCover, inForce, localTime } from './calendar'
 import { Pairs, Whereabouts, type Reading } from './entering'
+import { bitsInKey, keyOfBits, Keypads } from './keypads'
 import type { World } from '../site/world'
 import type { Memory } from './memory'
 
@@ -68,9 +71,11 @@ export class DoorFirmware {
   private changing: { port: string; closed: boolean } | null = null
   private readonly whereabouts: Whereabouts
   private readonly pairs = new Pairs()
+  private readonly keypads: Keypads
   private nextMinute: (() => void) | null = null
   constructor(private readonly unit: Board) {
     this.whereabouts = new Whereabouts(() => unit.deviceNow())
+    this.keypads = new Keypads((ms, then) => unit.world.after(ms, then))
   }
 
   /** After power-up every lock is at rest and every door is looked at anew. */
@@ -85,6 +90,7 @@ export class DoorFirmware {
     }
     this.states.clear()
     this.pairs.clear()
+    this.keypads.clear()
     this.whereabouts.clear()
     this.nextMinute?.()
     this.nextMinute = null
@@ -94,11 +100,47 @@ export class DoorFirmware {
   cardRead(port: string, bits: Bits, address?: number): void {
     const { wiring, reader } = this.readerOn(port, address)
     if (!wiring || !reader) return
+    if (bits.length === bitsInKey) return this.typed(port, keyOfBits(bits) ?? '', address)
     const at = { AccessPointToken: reader.accessPoint }
     const card = cardSent(this.formatNamed(reader.format), reader.order, bits)
     const read = { Card: card ? cardData(card) : '', Bits: bitsText(bits) }
     const credential = card ? this.credentialOf(card.format ?? usualFormat, read.Card) : undefined
     if (!credential) return this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'CredentialNotFound' })
+    this.known(wiring, reader, credential, read)
+  }
+
+  /** Keys that were pressed at a reader, one after the other; only whoever comes in is asked for a code. */
+  typed(port: string, keys: string, address?: number): void {
+    const { wiring, reader } = this.readerOn(port, address)
+    if (!wiring || !reader || reader.function === 'exitReader') return
+    for (const key of keys) {
+      const code = this.keypads.press(reader.accessPoint, key)
+      if (code !== null) this.codeAlone(wiring, reader, code)
+    }
+  }
+
+  private codeAlone(wiring: DoorWiring, reader: WiredReader, code: string): void {
+    const asked = this.behaviourOf(wiring).code
+    if (asked !== 'InsteadOfCard' && asked !== 'Alone') return
+    const credential = Object.values(this.unit.memory.entities.CredentialData).find(
+      (c) => c.format === codeOnly && (c.code === code || c.duress === code),
+    )
+    if (!credential) {
+      const at = { AccessPointToken: reader.accessPoint }
+      return this.unit.emit(topics.unknownCode, at, { By: 'PIN', Reason: 'CodeNotFound' })
+    }
+    this.known(wiring, reader, credential, { By: 'PIN' }, code)
+  }
+
+  /** Somebody is known by a card or by a code alone. @param code that was entered, where it came alone */
+  private known(
+    wiring: DoorWiring,
+    reader: WiredReader,
+    credential: OnvifCredential,
+    read: Record<string, string>,
+    code?: string,
+  ): void {
+    const at = { AccessPointToken: reader.accessPoint }
     const denied = (reason: string, more: Record<string, string> = {}) =>
       this.unit.emit(topics.denied, at, {
         CredentialToken: credential.token,
@@ -130,7 +172,23 @@ export class DoorFirmware {
     const soft = objection === 'AntipassbackViolation' && behaviour.passback === 'Soft'
     if (objection && !soft) return denied(objection)
     if (soft) this.unit.emit(topics.passback, at, data)
-    const pairWithinS = behaviour.pairWithinS
+    const enter = (typed?: string) => {
+      if (typed !== undefined && typed === credential.duress) this.unit.emit(topics.duress, at, data)
+      this.enter(wiring, reader, reading, denied)
+    }
+    if (code !== undefined || behaviour.code === undefined || behaviour.code === 'InsteadOfCard') return enter(code)
+    if (behaviour.code !== 'WithCard' || credential.code === undefined) return denied('CodeMissing')
+    this.unit.emit(topics.codeWanted, at, data)
+    this.keypads.await(reader.accessPoint, (typed) => {
+      if (typed === null) denied('CodeMissing')
+      else if (typed !== credential.code && typed !== credential.duress) denied('InvalidPIN')
+      else enter(typed)
+    })
+  }
+
+  /** Lets somebody in who has shown all that is asked of one person: alone, or once the second person has come. */
+  private enter(wiring: DoorWiring, reader: WiredReader, reading: Reading, denied: (reason: string) => void): void {
+    const { pairWithinS } = this.behaviourOf(wiring)
     if (pairWithinS === undefined) return this.grant(wiring, reader, [reading])
     const first = this.pairs.meet(
       wiring.token,
@@ -139,7 +197,7 @@ export class DoorFirmware {
       () => denied('SecondPersonMissing'),
     )
     if (first) this.grant(wiring, reader, [first, reading])
-    else this.unit.emit(topics.secondWanted, at, data)
+    else this.unit.emit(topics.secondWanted, reading.at, reading.data)
   }
 
   private behaviourOf(wiring: DoorWiring): DoorBehaviour {

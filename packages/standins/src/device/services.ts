@@ -533,6 +533,7 @@ function askedOf(b: DoorBehaviour): DoorAbility[] {
     ['twoPeople', b.pairWithinS],
     ['reentry', b.reentryS],
     ['passback', b.passback],
+    ['codes', b.code],
   ]
   return asked.flatMap(([ability, value]) => (value === undefined ? [] : [ability]))
 }

@@ -91,6 +91,7 @@ export class Unit {
         keys: () => this.memory.busKeys ?? {},
         wired: () => this.doors.addressesOn(port),
         card: (bits, address) => this.card(port, bits, address),
+        typed: (keys, address) => this.typed(port, keys, address),
       }),
     )
   }
@@ -275,6 +276,10 @@ export class Unit {
 
   card(port: string, bits: Bits, address?: number): void {
     if (this.up) this.doors.cardRead(port, bits, address)
+  }
+
+  typed(port: string, keys: string, address?: number): void {
+    if (this.up) this.doors.typed(port, keys, address)
   }
 
   /** Tells whoever listens that a record of the configuration was set or taken away. */

@@ -6,6 +6,7 @@ import { sendsChoices } from './sending'
 /** One thing that a hand does. `after` is ms from the one before, on the site's clock. */
 export type Hand = { after?: number } & (
   | { do: 'card'; door: string; reader: string; card: string }
+  | { do: 'keys'; door: string; reader: string; keys: string }
   /** Sets a reader's own switches to one of `sendsChoices`, or back (null). */
   | { do: 'sends'; door: string; reader: string; choice: string | null }
   | { do: 'work' | 'let'; door: string; part: string }
@@ -165,6 +166,9 @@ function actOnDoor(rig: Rig, hand: Exclude<Extract<Hand, { door: string }>, { do
     case 'card':
       rig.presentCard(hand.door, hand.reader, hand.card)
       return 'card shown'
+    case 'keys':
+      rig.typeKeys(hand.door, hand.reader, hand.keys)
+      return 'typed'
     case 'sends': {
       const choice = hand.choice === null ? null : Object.hasOwn(sendsChoices, hand.choice) && sendsChoices[hand.choice]
       if (choice === false || choice === undefined)

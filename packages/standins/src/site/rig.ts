@@ -8,6 +8,7 @@ import { MemoryStore } from '../device/memory'
 import { Unit } from '../device/unit'
 import { DiscoveryResponder } from './discovery'
 import { Opening } from './opening'
+import { bitsOfKey } from '../device/keypads'
 import { bitsSent, type ReaderSends } from './sending'
 import { TimeServer } from './timeServer'
 import { World } from './world'
@@ -195,6 +196,21 @@ export class Rig {
     }
     const came = file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent
     this.units.get(file.serial)?.card(file.port, came)
+  }
+
+  /** Presses keys of a reader, one after the other: digits, the star, the hash. */
+  typeKeys(door: string, reader: string, keys: string): void {
+    const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
+    if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
+    if (!/^[0-9*#]{1,20}$/.test(keys)) throw new Error('Keys are digits, * and #, twenty at most.')
+    if (file.bus) {
+      this.busReaders.get(file.bus.serial)?.type(keys)
+      return
+    }
+    for (const key of keys) {
+      const sent = bitsOfKey(key)
+      this.units.get(file.serial)?.card(file.port, file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent)
+    }
   }
 
   /** Inputs that a controller has. */

@@ -9,6 +9,7 @@ import {
   type StoredCard,
   type TestCard,
   type TestCards,
+  type TestCodes,
 } from '@rauta/core'
 import { router } from 'expo-router'
 import { Suspense, useState } from 'react'
@@ -138,6 +139,13 @@ const kitLabels: { key: TestCard; label: string; mayLack?: true }[] = [
   { key: 'second', label: 'Second good card, for doors that two people pass together', mayLack: true },
 ]
 
+/** All three or none: for doors that ask for a code. */
+const codeLabels: { key: keyof TestCodes; label: string }[] = [
+  { key: 'good', label: 'Code of the test cards, for doors that ask for one' },
+  { key: 'duress', label: 'Their code under duress' },
+  { key: 'unknown', label: 'Code nobody is told of' },
+]
+
 const asTyped = (card: StoredCard | undefined): string =>
   card ? (card.serial ?? `${card.facility} ${card.number}`) : ''
 
@@ -148,6 +156,7 @@ function Kit() {
   const [form, setForm] = useState(
     () => Object.fromEntries(kitLabels.map(({ key }) => [key, asTyped(kit?.[key])])) as Record<TestCard, string>,
   )
+  const [codes, setCodes] = useState<TestCodes>(() => kit?.codes ?? { good: '', duress: '', unknown: '' })
   const [wrong, setWrong] = useState('')
   const [format, setFormat] = useState(kit?.good.format ?? usualFormat)
   const cardIn = (text: string): StoredCard | null => {
@@ -166,7 +175,13 @@ function Kit() {
       setWrong('Write each card as facility and number, for example 88 10001.')
       return
     }
-    await send('testCards.put', { id: 'kit', ...Object.fromEntries(cards) } as TestCards)
+    const typed = Object.values(codes).some((c) => c.trim())
+    const kept = Object.fromEntries(codeLabels.map(({ key }) => [key, codes[key].trim()]))
+    await send('testCards.put', {
+      id: 'kit',
+      ...Object.fromEntries(cards),
+      ...(typed ? { codes: kept } : {}),
+    } as TestCards)
       .then(() => setWrong(''))
       .catch((e: unknown) => setWrong(saysOf(e)))
   }
@@ -182,6 +197,16 @@ function Kit() {
           value={form[key]}
           onChange={(v) => setForm({ ...form, [key]: v })}
           hint={isSerial(format) ? '04 A1 B2 C3' : '88 10001'}
+          mono
+        />
+      ))}
+      {codeLabels.map(({ key, label }) => (
+        <Field
+          key={key}
+          label={label}
+          value={codes[key]}
+          onChange={(v) => setCodes({ ...codes, [key]: v })}
+          keyboard="numeric"
           mono
         />
       ))}

@@ -13,6 +13,7 @@ import { useAfter } from '../shell/after'
 import { Missing } from '../shell/Missing'
 import { OwnRights } from '../access/RightLines'
 import { Arrivals } from './Arrivals'
+import { codeFaults, CodeSheet } from './CodeSheet'
 import { CardFields, cardForm, cardOfForm, emptyCard, type CardForm } from './CardFields'
 import { PastCards } from './PastCards'
 
@@ -28,7 +29,7 @@ export function PersonForm({ id }: { id?: string }) {
     payload: personOf,
     also: (p) => {
       const fault = validityFault(p)
-      return fault ? [{ path: fault.field, says: fault.says }] : []
+      return [...(fault ? [{ path: fault.field, says: fault.says }] : []), ...codeFaults(p)]
     },
     onSent: (p) => after(p.id),
   })
@@ -69,6 +70,7 @@ export function PersonForm({ id }: { id?: string }) {
         <Action kind="plain" label="Add a card" onPress={() => put({ cards: [...value.cards, emptyCard(v7())] })} />
         {person ? <PastCards person={person} /> : null}
       </Sheet>
+      <CodeSheet value={value} put={put} error={error} />
       <Sheet title="Groups">
         {groups.map(({ group: g, depth }) => (
           <Tick
@@ -119,6 +121,8 @@ interface PersonFields {
   validFrom: string
   validUntil: string
   longer: boolean
+  code: string
+  duress: string
 }
 
 const fieldsOf = (p: Person | undefined, number: string): PersonFields => ({
@@ -134,6 +138,8 @@ const fieldsOf = (p: Person | undefined, number: string): PersonFields => ({
   validFrom: p?.validFrom ?? '',
   validUntil: p?.validUntil ?? '',
   longer: p?.longer ?? false,
+  code: p?.code ?? '',
+  duress: p?.duress ?? '',
 })
 
 /** What is left empty is not said. */
@@ -152,5 +158,7 @@ const personOf = (form: PersonFields): Omit<Person, 'past'> & { knew: string[] }
   ...said('remark', form.remark),
   ...said('validFrom', form.validFrom),
   ...said('validUntil', form.validUntil),
+  ...said('code', form.code),
+  ...said('duress', form.duress),
   ...(form.longer ? { longer: true } : {}),
 })

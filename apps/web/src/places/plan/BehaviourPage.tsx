@@ -1,4 +1,5 @@
 import {
+  accessPlaces,
   asked,
   behaviourFindings,
   boardOf,
@@ -60,6 +61,7 @@ export function BehaviourPage({ id }: { id: string }) {
   const typed = behaviourOf(value, owns)
   const able = controller && (boardOf(sheets, controller).controller?.abilities ?? [])
   const can = (ability: DoorAbility) => !able || able.includes(ability) || asked(typed).includes(ability)
+  const keys = value.code !== 'none' || accessPlaces(door, sheets).some((p) => p.keys && !p.leaving)
   const inputs = otherInputs({ ...door, behaviour: { ...door.behaviour, ...idleOf(value) } }, sheets)
   return (
     <Screen
@@ -109,7 +111,7 @@ export function BehaviourPage({ id }: { id: string }) {
         />
       </Sheet>
       <HoursSheet form={form} can={can} />
-      <EnteringSheet form={form} can={can} />
+      <EnteringSheet form={form} can={can} keys={keys} />
       <Sheet title="For those who need longer; empty for the usual times">
         <TimeField form={form} field="longReleaseS" label="Longer release, s" />
         <TimeField form={form} field="longOpenS" label="Longer open time, s" />

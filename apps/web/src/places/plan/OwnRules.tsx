@@ -12,6 +12,8 @@ interface RulesProps {
   form: CheckedForm<BehaviourFields>
   /** Whether the door’s controller can do it, or the door has it set already. */
   can: (ability: DoorAbility) => boolean
+  /** Whether something at the way in has keys, or a code is asked for already. */
+  keys?: boolean
 }
 
 /** A time of the door, s. */
@@ -29,14 +31,30 @@ export function TimeField({ form, field, label }: { form: RulesProps['form']; fi
 }
 
 /** What holds whoever comes in; leaving is not touched by any of it. */
-export function EnteringSheet({ form, can }: RulesProps) {
+export function EnteringSheet({ form, can, keys }: RulesProps) {
   const { value, set } = form
-  if (!can('unlockDelay') && !can('twoPeople') && !can('reentry') && !can('passback')) return null
+  const codes = keys && can('codes')
+  if (!codes && !can('unlockDelay') && !can('twoPeople') && !can('reentry') && !can('passback')) return null
   return (
     <Sheet title="Coming in; empty for none of it">
       <T tone="quiet">None of this holds anybody who leaves.</T>
       {can('unlockDelay') ? (
         <TimeField form={form} field="unlockAfterS" label="Lets go so long after the card, s" />
+      ) : null}
+      {codes ? (
+        <Group label="A code at the keypad">
+          <Chips
+            label="A code"
+            value={value.code}
+            onChange={set('code')}
+            options={[
+              { value: 'none', label: 'Not asked for' },
+              { value: 'with', label: 'With the card' },
+              { value: 'instead', label: 'Instead of the card' },
+              { value: 'alone', label: 'Alone: it reads no cards' },
+            ]}
+          />
+        </Group>
       ) : null}
       {can('twoPeople') ? (
         <TimeField form={form} field="pairWithinS" label="Two people together: the second within, s" />

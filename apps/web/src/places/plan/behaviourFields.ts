@@ -1,4 +1,4 @@
-import { usualOpenerAfterS, type Behaviour, type IdleState } from '@rauta/core'
+import { usualOpenerAfterS, type Behaviour, type CodeAsked, type IdleState } from '@rauta/core'
 import { typedNumber } from '../../parts/Field'
 
 /** Times that a door may have or not: empty where it has it not. */
@@ -28,6 +28,7 @@ export interface BehaviourFields extends Record<TimeKey, string> {
   barredOn: string
   firstPerson: boolean
   passback: 'none' | 'tell' | 'refuse'
+  code: 'none' | CodeAsked
 }
 
 export const fieldsOf = (b: Behaviour | undefined): BehaviourFields => ({
@@ -46,6 +47,7 @@ export const fieldsOf = (b: Behaviour | undefined): BehaviourFields => ({
   barredOn: b?.barredOn ?? '',
   firstPerson: b?.firstPerson ?? false,
   passback: b?.passback ?? 'none',
+  code: b?.code ?? 'none',
 })
 
 /** @param has what the door has that an opener's and a desk button's times are of */
@@ -61,6 +63,7 @@ export const behaviourOf = (form: BehaviourFields, has: { opener: boolean; desk:
   ...(form.freeOn ? { freeOn: form.freeOn } : {}),
   ...(form.barredOn ? { barredOn: form.barredOn } : {}),
   ...(form.firstPerson ? { firstPerson: true } : {}),
+  ...(form.code === 'none' ? {} : { code: form.code }),
   ...(form.passback === 'none' ? {} : { passback: form.passback }),
   ...(has.opener ? { openerAfterS: typedNumber(form.opener) } : {}),
   ...(has.desk ? { deskReleaseS: typedNumber(form.desk) } : {}),

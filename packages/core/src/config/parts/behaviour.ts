@@ -1,5 +1,5 @@
 import { abilityFacts, type DoorAbility } from '../../doors/abilities'
-import { passbackWords } from '../../doors/likeness'
+import { codeWords, passbackWords } from '../../doors/likeness'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, seconds, shape, type PartKind, type Timers } from './kind'
 import type { DeviceSheet } from '../../devices/sheet'
@@ -16,6 +16,7 @@ const names: Readonly<Record<string, string>> = {
   freeOn: 'Free on',
   barredOn: 'Barred on',
   firstPerson: 'Freed by the first person',
+  code: 'Code',
   pairWithin: 'Second person within',
   reentry: 'Nobody enters twice within',
   passback: 'Entering twice without leaving',
@@ -35,6 +36,7 @@ export const behaviourKind: PartKind = {
         freeOn: text,
         barredOn: text,
         firstPerson: { type: 'boolean' },
+        code: text,
         pairWithin: time,
         reentry: time,
         passback: text,
@@ -69,7 +71,7 @@ function says(field: string, value: Json | undefined, nameOf: (schedule: string)
   if (timed.has(field)) return seconds(value)
   const word = plainWords(value)
   if (scheduled.has(field)) return nameOf(word) ?? word
-  const words: Readonly<Record<string, string>> = field === 'passback' ? passbackWords : {}
+  const words: Readonly<Record<string, string>> = { passback: passbackWords, code: codeWords }[field] ?? {}
   return Object.hasOwn(words, word) ? (words[word] ?? word) : word
 }
 
@@ -85,6 +87,7 @@ function valueOf(b: Behaviour, board: DeviceSheet, kept: Timers): { [field: stri
     if (b.barredOn !== undefined) value['barredOn'] = b.barredOn
   }
   if (can('firstPerson')) value['firstPerson'] = true
+  if (can('codes')) value['code'] = b.code ?? ''
   if (can('twoPeople')) value['pairWithin'] = kept('Time for the second person', b.pairWithinS ?? 0, longestS)
   if (can('reentry')) value['reentry'] = kept('Time in which nobody enters twice', b.reentryS ?? 0, longestS)
   if (can('passback')) {

@@ -1,4 +1,5 @@
 import { cardData, cardFault, cardFromData, cardName, formatName, usualFormat, type StoredCard } from '../../cards/card'
+import { codeToken } from '../../access/codes'
 import type { Person, Rule } from '../../access/records'
 import { RulesByHolder, isLimited, profileOf, ruleOfProfile, ruleValidity, whoWords } from '../../access/rights'
 import { validityOf, type Validity } from '../../access/validity'
@@ -7,7 +8,8 @@ import { jobOf } from '../../job/records'
 import { wallText } from '../../time/wallClock'
 import { canonicalJson, sameJson } from '../canonical'
 import type { Json } from '../records'
-import { asObject, fieldName, plainWords, shape, type Change, type PartKind, type Wants } from './kind'
+import { asObject, fieldName, plainWords, shape, type Change, type PartKind, type Scene, type Wants } from './kind'
+import type { CodeAsked } from '../../doors/behaviour'
 import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
 
@@ -23,6 +25,8 @@ const names: Readonly<Record<string, string>> = {
   from: 'Valid from',
   until: 'Valid until',
   longer: 'Longer times',
+  code: 'Code',
+  duress: 'Code under duress',
 }
 const stateWords = (value: Json): string => {
   const { enabled, reason } = asObject(value)
@@ -90,16 +94,39 @@ const throughOf = (facts: Facts, rules: readonly Rule[]): Through => ({
     .sort((a, b) => a.profile.localeCompare(b.profile)),
 })
 
+/** Format of a credential that has no card: whoever has it enters its code alone. */
+export const codeFormat = 'code'
+const noCard = { format: codeFormat, card: '0' }
+
+/** Which codes a device is told: none that none of its doors asks for. */
+interface CodesHere {
+  withCards: boolean
+  alone: boolean
+}
+function codesHere({ doors, board }: Pick<Scene, 'doors' | 'board'>): CodesHere {
+  const asked = new Set<CodeAsked | undefined>(doors.map((d) => d.behaviour.code))
+  const can = (board.controller?.abilities ?? []).includes('codes')
+  return { withCards: can && asked.has('with'), alone: can && (asked.has('instead') || asked.has('alone')) }
+}
+const codesOf = ({ code, duress }: Pick<Person, 'code' | 'duress'>) => ({
+  ...(code === undefined ? {} : { code }),
+  ...(duress === undefined ? {} : { duress }),
+})
+
 const kept = new WeakMap<Person, Map<string, Wants>>()
-/** Somebody's cards as a device holds them: the same values on every device through whose rules they pass alike. */
-function cardsOf(person: Person, { profiles, limited }: Through, zone: string): Wants {
-  const through = canonicalJson([zone, profiles, limited as unknown as Json])
+/** Somebody's cards and code as a device holds them: the same values on every device through whose rules they pass alike. */
+function cardsOf(person: Person, { profiles, limited }: Through, zone: string, codes: CodesHere): Wants {
+  const through = canonicalJson([zone, profiles, limited as unknown as Json, { ...codes }])
   let byProfiles = kept.get(person)
   if (!byProfiles) kept.set(person, (byProfiles = new Map()))
   let cards = byProfiles.get(through)
   if (!cards) {
     const holder = `${person.number} ${person.name}`
-    const besides = holding(person, zone)
+    const passing = {
+      profiles,
+      ...(limited.length ? { limited: limited.map((l) => ({ ...l })) } : {}),
+      ...holding(person, zone),
+    }
     cards = Object.fromEntries(
       person.cards
         .filter((card) => cardFault(card) === null)
@@ -110,12 +137,13 @@ function cardsOf(person: Person, { profiles, limited }: Through, zone: string): 
             ...identifier(card),
             enabled: card.state === 'in use',
             ...(card.state === 'withdrawn' ? { reason: card.state } : {}),
-            profiles,
-            ...(limited.length ? { limited: limited.map((l) => ({ ...l })) } : {}),
-            ...besides,
+            ...passing,
+            ...(codes.withCards ? codesOf(person) : {}),
           },
         ]),
     )
+    if (codes.alone && person.code !== undefined)
+      cards[codeToken(person)] = { holder, ...noCard, enabled: true, ...passing, ...codesOf(person) }
     byProfiles.set(through, cards)
   }
   return cards
@@ -158,26 +186,35 @@ export const credentialKind: PartKind = {
       from: text,
       until: text,
       longer: { type: 'boolean' },
+      /** Digits asked for besides. */
+      code: text,
+      duress: text,
     },
-    ['reason', 'limited', 'from', 'until', 'longer'],
+    ['reason', 'limited', 'from', 'until', 'longer', 'code', 'duress'],
   ),
   want(scene) {
     const zone = jobOf(scene.facts)?.zone ?? 'UTC'
     const rules = new RulesByHolder(rulesHere(scene))
+    const codes = codesHere(scene)
     const wants: Wants = {}
     for (const person of all(scene.facts, 'person')) {
       const through = throughOf(scene.facts, rules.of(scene.facts.group, person))
-      if (through.profiles.length + through.limited.length > 0) Object.assign(wants, cardsOf(person, through, zone))
+      if (through.profiles.length + through.limited.length > 0)
+        Object.assign(wants, cardsOf(person, through, zone, codes))
     }
     return wants
   },
-  wantForTests({ kit }, { board }) {
+  wantForTests({ kit }, scene) {
+    const { board } = scene
     const good = ['rauta-good']
+    const codes = codesHere(scene)
+    const besides = codes.withCards && kit.codes ? codesOf({ code: kit.codes.good, duress: kit.codes.duress }) : {}
     const credential = (card: StoredCard, enabled: boolean, profiles: string[], more: Wants = {}): Json => ({
       holder: 'Test card',
       ...identifier(card),
       enabled,
       profiles,
+      ...besides,
       ...more,
     })
     return {
@@ -189,6 +226,18 @@ export const credentialKind: PartKind = {
         : {}),
       ...(kit.expired ? { 'rauta-expired': credential(kit.expired, true, good, { until: longPast }) } : {}),
       ...(kit.second ? { 'rauta-second': credential(kit.second, true, good, { holder: 'Second test card' }) } : {}),
+      ...(codes.alone && kit.codes
+        ? {
+            'rauta-code': {
+              holder: 'Test card',
+              ...noCard,
+              enabled: true,
+              profiles: good,
+              code: kit.codes.good,
+              duress: kit.codes.duress,
+            },
+          }
+        : {}),
       ...(kit.longer ? { 'rauta-longer': credential(kit.longer, true, good, { longer: true }) } : {}),
     }
   },
@@ -211,12 +260,15 @@ export const credentialKind: PartKind = {
   group: 'People',
   title({ held, wanted }) {
     const value = asObject(wanted ?? held)
+    if (value['format'] === codeFormat) return 'Code'
     const card = cardFromData(plainWords(value['format']), plainWords(value['card']))
     return card ? `Card ${cardName(card)}` : 'Card'
   },
   summary: (value) => `${plainWords(asObject(value)['holder'])}, ${stateWords(value)}`,
   field(field, value, _other, facts) {
     const name = fieldName(names, field)
+    // A code is nobody's to read on a preview or a list of differences.
+    if (field === 'code' || field === 'duress') return { name, says: value === undefined ? 'none' : 'set' }
     if (field === 'enabled') return { name, says: value ? 'in use' : 'refused' }
     if (field === 'from' || field === 'until') return { name, says: momentWords(value, facts) }
     if (field === 'profiles')

@@ -1,4 +1,4 @@
-import { accessPlaces, accessPointToken } from '../../doors/accesspoints'
+import { accessPlaces, accessPointToken, knowsWho } from '../../doors/accesspoints'
 import type { Door } from '../../doors/door'
 import { canonicalJson } from '../canonical'
 import type { Config, Json } from '../records'
@@ -92,7 +92,7 @@ export const profileKind: PartKind = {
   wantForTests({ doors }, scene) {
     const at = doors.flatMap((door) =>
       placesOf(scene, door)
-        .filter((place) => place.cards)
+        .filter(knowsWho)
         .map((place) => accessPointToken(door, place.part.id)),
     )
     const profile = (schedule: string): Json => ({

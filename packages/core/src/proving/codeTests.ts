@@ -1,0 +1,87 @@
+import { cardData, cardName } from '../cards/card'
+import { readByCode } from '../access/codes'
+import type { AccessPlace } from '../doors/accesspoints'
+import {
+  byGoodCode,
+  contacts,
+  dependsOn,
+  entering,
+  leafAsk,
+  made,
+  presenting,
+  readers,
+  releasing,
+  type Scene,
+} from './scene'
+import type { Dependency, Test } from './test'
+
+/** Tests of a door that asks for a code: without it, with a wrong one, under duress, and alone where that is enough. */
+export function codeTests(scene: Scene): Test[] {
+  const at = scene.places.find((p) => p.keys && !p.leaving)
+  const { code } = scene.door.behaviour
+  if (!at || code === undefined) return []
+  return code === 'with' ? besideCard(scene, at) : insteadOfCard(scene, at, code === 'instead')
+}
+
+const depends = (scene: Scene): Dependency[] => [...dependsOn(readers(scene)), 'accessPoints']
+
+function besideCard(scene: Scene, at: AccessPlace): Test[] {
+  const { good, codes } = scene.kit
+  const card = cardData(good)
+  const forced = codes ? { ...scene.kit, codes: { ...codes, good: codes.duress } } : scene.kit
+  const duress = presenting({ door: scene.door, kit: forced }, at)
+  const present = `Present card ${cardName(good)} at ${at.part.id}`
+  const test = (id: string, more: Pick<Test, 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>): Test =>
+    made({ id, depends: depends(scene), cards: [card], at: at.part.id, ...more })
+  return [
+    test('code-missing', {
+      title: 'A card without its code is refused',
+      instruction: `${present} and enter nothing.`,
+      expect: 'Nothing lets go, and in the end it is refused: no code came.',
+      judge: { kind: 'refused', card, reason: 'noCode' },
+    }),
+    test('code-wrong', {
+      title: 'A card with a wrong code is refused',
+      instruction: `${present} and ${entering(codes?.unknown)}.`,
+      expect: 'Refused, because the code is wrong.',
+      judge: { kind: 'refused', card, reason: 'wrongCode' },
+    }),
+    test('code-duress', {
+      title: 'The code under duress opens and tells',
+      instruction: `${duress.says}. Leave the leaf shut.`,
+      expect: 'Released like any other, with no alarm to be heard, and the duress is told.',
+      judge: { kind: 'duress', card },
+      cards: duress.cards,
+    }),
+  ]
+}
+
+function insteadOfCard(scene: Scene, at: AccessPlace, cardsToo: boolean): Test[] {
+  const { codes } = scene.kit
+  const enter = (code: string | undefined) => `At ${at.part.id}, ${entering(code)}`
+  const test = (id: string, more: Pick<Test, 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>): Test =>
+    made({ id, depends: depends(scene), cards: [byGoodCode], at: at.part.id, ...more })
+  const alone = test('code-alone', {
+    title: 'A code opens it without a card',
+    instruction: `${scene.still}${enter(codes?.good)}, open the leaf and let it close.`,
+    expect: scene.contact ? 'Released, opened, closed, locked again, and no alarm.' : 'Released, and locked again.',
+    judge: { kind: 'opens', card: byGoodCode, releaseS: scene.door.behaviour.releaseS, contact: '' },
+    ask: scene.contact ? null : leafAsk,
+    depends: [...depends(scene), ...dependsOn([...releasing(scene), ...contacts(scene)])],
+  })
+  return [
+    ...(cardsToo ? [alone] : []),
+    test('code-unknown', {
+      title: 'A code that nobody has is refused',
+      instruction: `${enter(codes?.unknown)}.`,
+      expect: 'Refused, because nobody has it.',
+      judge: { kind: 'refused', card: readByCode(''), reason: 'unknownCode' },
+    }),
+    test('code-duress', {
+      title: 'The code under duress opens and tells',
+      instruction: `${enter(codes?.duress)}. Leave the leaf shut.`,
+      expect: 'Released like any other, with no alarm to be heard, and the duress is told.',
+      judge: { kind: 'duress', card: byGoodCode },
+    }),
+  ]
+}
