@@ -16,6 +16,7 @@ import { busMutants } from './bus'
 import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
+import { codeMutants } from './codes'
 import { readerMutants } from './readers'
 import { rightMutants } from './rights'
 import { peopleMutants } from './people'
@@ -95,6 +96,7 @@ const chosen = [
   ...behaviourMutants,
   ...readerMutants,
   ...rightMutants,
+  ...codeMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {

@@ -98,7 +98,7 @@ async function throwJob(site: Site, seed: number): Promise<void> {
   }
   for (const id of doorIds) {
     const [free, barred] = random.chance(0.5) ? ['s0', 's1'] : ['s2', 's0']
-    const { freeOn: _f, barredOn: _b, ...behaviour } = site.facts.door[id]?.behaviour ?? {}
+    const { freeOn: _f, barredOn: _b, code: _c, ...behaviour } = site.facts.door[id]?.behaviour ?? {}
     await site.command('door.edit', {
       id,
       fields: {
@@ -106,6 +106,7 @@ async function throwJob(site: Site, seed: number): Promise<void> {
           ...behaviour,
           ...(random.chance(0.3) ? { freeOn: free } : {}),
           ...(random.chance(0.3) ? { barredOn: barred } : {}),
+          ...(random.chance(0.6) ? { code: random.one(['with', 'instead'] as const) } : {}),
         },
       },
     })
@@ -136,6 +137,7 @@ async function throwJob(site: Site, seed: number): Promise<void> {
           }
         : {}),
       ...(until ? { validUntil: until } : {}),
+      ...(random.chance(0.6) ? { code: `7390${i}` } : {}),
     })
   }
   for (const id of setIds)
@@ -161,13 +163,21 @@ async function throwJob(site: Site, seed: number): Promise<void> {
 
 /** Who passes, written as slowly and plainly as it can be, apart from the product: every minute of a day is looked at. */
 function slowly(facts: Facts, person: Person, state: string, door: string, atMs: number): boolean {
-  const on = (schedule: string | undefined) => {
-    if (schedule === undefined) return false
-    const then = Temporal.Instant.fromEpochMilliseconds(atMs).toZonedDateTimeISO(zone)
-    return minutesOf(facts, schedule, then.toPlainDate()).has(
-      `${then.toPlainDate().toString()} ${then.hour * 60 + then.minute}`,
-    )
-  }
+  if (!roughly(facts, person, state, door, atMs)) return false
+  const { freeOn, code } = facts.door[door]?.behaviour ?? {}
+  return code !== 'with' || person.code !== undefined || onAt(facts, freeOn, atMs)
+}
+function onAt(facts: Facts, schedule: string | undefined, atMs: number): boolean {
+  if (schedule === undefined) return false
+  const then = Temporal.Instant.fromEpochMilliseconds(atMs).toZonedDateTimeISO(zone)
+  return minutesOf(facts, schedule, then.toPlainDate()).has(
+    `${then.toPlainDate().toString()} ${then.hour * 60 + then.minute}`,
+  )
+}
+
+/** The same without regard to codes. */
+function roughly(facts: Facts, person: Person, state: string, door: string, atMs: number): boolean {
+  const on = (schedule: string | undefined) => onAt(facts, schedule, atMs)
   const { freeOn, barredOn } = facts.door[door]?.behaviour ?? {}
   if (on(barredOn)) return false
   if (on(freeOn)) return true
@@ -238,6 +248,11 @@ describe('who passes', () => {
     site = await new Site(siteFile()).start()
     await site.plan(4)
     await site.command('person.remove', { id: 'p' })
+    const hardware = { entryReader: 'reader-card-keypad', lock: 'strike-secure', contact: 'contact-frame' }
+    for (const id of doorIds) {
+      await site.command('door.edit', { id, fields: { hardware } })
+      await site.command('door.placeProposed', { id, controller: 'a1' })
+    }
     await site.take()
   })
   afterAll(() => site.stop())
@@ -261,7 +276,8 @@ describe('who passes', () => {
         inputs: new Map(),
         emit: (topic, _source, data) => {
           if (topic === topics.granted) heard.said = 'granted'
-          if (topic === topics.denied || topic === topics.unknownCard) heard.said = data['Reason'] ?? ''
+          if (topic === topics.denied || topic === topics.unknownCard || topic === topics.unknownCode)
+            heard.said = data['Reason'] ?? ''
         },
         setRelay: () => undefined,
         energised: () => false,
@@ -279,12 +295,14 @@ describe('who passes', () => {
         // Near an edge, to the second; on nights when clocks change also in the hour that comes twice.
         const day = Temporal.PlainDate.from(random.one(days)).toZonedDateTime(zone).epochMilliseconds
         at = day + (random.one(edges) + random.one([-60, -1, 0, 0, 1, 30, 60])) * 60_000 + random.one([0, 1000, 59_000])
-        const slow = slowly(facts, person, card.state, door.id, at)
-        const core = decide(facts, person, door, at, card)
+        const byCode = door.behaviour.code === 'instead' && person.code !== undefined && random.chance(0.4)
+        const slow = slowly(facts, person, byCode ? 'in use' : card.state, door.id, at)
+        const core = byCode ? decide(facts, { ...person, cards: [] }, door, at) : decide(facts, person, door, at, card)
         const reader = site.unit().memory.entities.DoorWiring[door.id]?.readers[0]
         heard.said = ''
         const firmware = new DoorFirmware(board)
-        firmware.cardRead(reader?.port ?? '', bitsOfText(bitsText(cardBits(card))) ?? [])
+        if (!byCode) firmware.cardRead(reader?.port ?? '', bitsOfText(bitsText(cardBits(card))) ?? [])
+        if (byCode || door.behaviour.code === 'with') firmware.typed(reader?.port ?? '', `${person.code ?? '73909'}#`)
         const wiring = site.unit().memory.entities.DoorWiring[door.id]
         const free = wiring !== undefined && firmware.hoursOf(wiring) === 'free'
         const told = {
@@ -294,6 +312,7 @@ describe('who passes', () => {
           card: card.id,
           state: card.state,
           door: door.id,
+          byCode,
           at: new Date(at).toISOString(),
         }
         expect({ ...told, core: core.passes, device: free || heard.said === 'granted' }).toEqual({
@@ -310,7 +329,7 @@ describe('who passes', () => {
     expect(decided).toBe(10_000)
     // Not all alike: each answer that there is was given, and often.
     expect(passed).toBeGreaterThan(500)
-    for (const reason of ['right ended', 'right not yet', 'rule', 'no rule', 'out of hours'])
+    for (const reason of ['right ended', 'right not yet', 'rule', 'no rule', 'out of hours', 'no code'])
       expect([reason, (answers.get(reason) ?? 0) > 20]).toEqual([reason, true])
     for (const reason of [
       'granted',
@@ -321,6 +340,7 @@ describe('who passes', () => {
       'NotPermittedAtThisTime',
       'CredentialNotFound',
       'DoorBarred',
+      'CodeMissing',
     ])
       expect([reason, (reasons.get(reason) ?? 0) > 20]).toEqual([reason, true])
   }, 120_000)

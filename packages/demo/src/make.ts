@@ -353,6 +353,8 @@ class OnSite {
       ...(rules['preAlarmS'] ? ['pre-alarm'] : []),
       ...(rules['unlockAfterS'] ? ['unlock-delay'] : []),
       ...(rules['relockAt'] ? ['relock-opening'] : []),
+      ...(rules['code'] === 'with' ? ['code-missing', 'code-wrong', 'code-duress'] : []),
+      ...(rules['code'] === 'instead' ? ['code-alone', 'code-unknown', 'code-duress'] : []),
       ...(rules['reentryS'] ? ['reentry'] : []),
       ...(rules['passback'] ? ['passback', 'passback-out'] : []),
       ...(rules['freeOn'] ? ['free-hours'] : []),

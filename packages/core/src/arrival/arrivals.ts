@@ -16,7 +16,8 @@ import type { WorkedConfigs } from '../marks/marks'
 import { blockersOf, type Blocker } from './blockers'
 
 /** How far somebody's right to pass a door has come, the first that is true. */
-export type ArrivalCode = 'notPlaced' | 'cannotRead' | 'notLoaded' | 'notSent' | 'changed' | 'away' | 'arrived'
+export type ArrivalCode =
+  'notPlaced' | 'noCode' | 'cannotRead' | 'notLoaded' | 'notSent' | 'changed' | 'away' | 'arrived'
 
 /** One door that somebody's rules let them pass, and whether its device knows. */
 export interface Arrival {
@@ -47,6 +48,9 @@ function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, con
   const controller = facts.controller[door.placement?.controller ?? '']
   const at = (code: ArrivalCode, says: string): Arrival => ({ door, controller: controller?.id ?? '', code, says })
   if (!controller) return at('notPlaced', 'The door is on no controller yet.')
+  const { code } = door.behaviour
+  if (person.code === undefined && (code === 'alone' || code === 'with'))
+    return at('noCode', `${door.ref} asks for a code, and they have none.`)
   const reads = readProblem(facts, person, door, sheets)
   if (reads) return at('cannotRead', reads)
   const { wanted, held, known } = configs(controller.id)
@@ -76,8 +80,6 @@ function keysOf(person: Person, facts: Facts, wanted: Readonly<Record<string, un
 /** Why a door cannot know somebody by what they have, or null. */
 function readProblem(facts: Facts, person: Person, door: Door, sheets: Sheets): string | null {
   const { code } = door.behaviour
-  if (person.code === undefined && (code === 'alone' || code === 'with'))
-    return `${door.ref} asks for a code, and they have none.`
   if (person.code !== undefined && (code === 'alone' || code === 'instead')) return null
   const cards = person.cards.filter((c) => c.state === 'in use')
   const places = accessPlaces(door, sheets).filter((p) => p.cards)

@@ -15,6 +15,7 @@ const tones: Readonly<Record<Arrival['code'], Tone>> = {
   away: 'ochre',
   notLoaded: 'quiet',
   notPlaced: 'quiet',
+  noCode: 'madder',
   cannotRead: 'madder',
 }
 const words: Readonly<Record<Arrival['code'], string>> = {
@@ -24,6 +25,7 @@ const words: Readonly<Record<Arrival['code'], string>> = {
   away: 'waits',
   notLoaded: 'not loaded',
   notPlaced: 'not placed',
+  noCode: 'no code',
   cannotRead: 'cannot be read',
 }
 const toLoad: ReadonlySet<Arrival['code']> = new Set(['notSent', 'changed'])

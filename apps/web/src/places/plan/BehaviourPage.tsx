@@ -6,9 +6,12 @@ import {
   functionFacts,
   otherInputs,
   type Behaviour,
+  type CodeAsked,
+  type Door,
   type DoorAbility,
   type IdleState,
   type PartRole,
+  type Sheets,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
@@ -61,7 +64,6 @@ export function BehaviourPage({ id }: { id: string }) {
   const typed = behaviourOf(value, owns)
   const able = controller && (boardOf(sheets, controller).controller?.abilities ?? [])
   const can = (ability: DoorAbility) => !able || able.includes(ability) || asked(typed).includes(ability)
-  const keys = value.code !== 'none' || accessPlaces(door, sheets).some((p) => p.keys && !p.leaving)
   const inputs = otherInputs({ ...door, behaviour: { ...door.behaviour, ...idleOf(value) } }, sheets)
   return (
     <Screen
@@ -111,7 +113,7 @@ export function BehaviourPage({ id }: { id: string }) {
         />
       </Sheet>
       <HoursSheet form={form} can={can} />
-      <EnteringSheet form={form} can={can} keys={keys} />
+      <EnteringSheet form={form} can={can} codes={codesAt(door, sheets)} />
       <Sheet title="For those who need longer; empty for the usual times">
         <TimeField form={form} field="longReleaseS" label="Longer release, s" />
         <TimeField form={form} field="longOpenS" label="Longer open time, s" />
@@ -150,3 +152,11 @@ const idleOf = ({ contactIdle, exitIdle, idle: others }: BehaviourFields) => ({ 
 /** Contradictions are looked for once every time is a number; until then the fields say what is wrong with them. */
 const numbersSound = (typed: Behaviour): boolean =>
   Object.entries(typed).every(([key, value]) => !key.endsWith('S') || typeof value === 'number')
+
+/** How a code can be asked for by what reads whoever comes in; one that is asked for already stays to be seen. */
+function codesAt(door: Door, sheets: Sheets): CodeAsked[] {
+  const entries = accessPlaces(door, sheets).filter((p) => !p.leaving)
+  const byReaders: CodeAsked[] = entries.some((p) => p.cards) ? ['with', 'instead'] : ['alone']
+  const possible = entries.some((p) => p.keys) ? byReaders : []
+  return [...new Set([...possible, ...(door.behaviour.code ? [door.behaviour.code] : [])])]
+}

@@ -1,4 +1,4 @@
-import { all, type DoorAbility } from '@rauta/core'
+import { all, type CodeAsked, type DoorAbility } from '@rauta/core'
 import { Chips, Tick } from '../../parts/Action'
 import { Field, Group } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
@@ -12,8 +12,14 @@ interface RulesProps {
   form: CheckedForm<BehaviourFields>
   /** Whether the door’s controller can do it, or the door has it set already. */
   can: (ability: DoorAbility) => boolean
-  /** Whether something at the way in has keys, or a code is asked for already. */
-  keys?: boolean
+  /** How a code can be asked for by what reads at the way in, or is asked for already. */
+  codes?: readonly CodeAsked[]
+}
+
+const codeLabels: Readonly<Record<CodeAsked, string>> = {
+  with: 'With the card',
+  instead: 'Instead of the card',
+  alone: 'Asked for',
 }
 
 /** A time of the door, s. */
@@ -31,9 +37,9 @@ export function TimeField({ form, field, label }: { form: RulesProps['form']; fi
 }
 
 /** What holds whoever comes in; leaving is not touched by any of it. */
-export function EnteringSheet({ form, can, keys }: RulesProps) {
+export function EnteringSheet({ form, can, codes: ways = [] }: RulesProps) {
   const { value, set } = form
-  const codes = keys && can('codes')
+  const codes = ways.length > 0 && can('codes')
   if (!codes && !can('unlockDelay') && !can('twoPeople') && !can('reentry') && !can('passback')) return null
   return (
     <Sheet title="Coming in; empty for none of it">
@@ -49,9 +55,7 @@ export function EnteringSheet({ form, can, keys }: RulesProps) {
             onChange={set('code')}
             options={[
               { value: 'none', label: 'Not asked for' },
-              { value: 'with', label: 'With the card' },
-              { value: 'instead', label: 'Instead of the card' },
-              { value: 'alone', label: 'Alone: it reads no cards' },
+              ...ways.map((way) => ({ value: way, label: codeLabels[way] })),
             ]}
           />
         </Group>
