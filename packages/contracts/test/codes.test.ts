@@ -296,6 +296,15 @@ describe('the verdict on a code under duress', () => {
     expect(verdict(w, test, [granted(card), told, event(t0, 3, 'alarm', 'forced')])).toBe('failed')
     expect(verdict(w, test, [event(t0, 1, 'refused', 'wrongCode', { card })])).toBe('failed')
   })
+  it('is never given from what was heard before the test began, however near', () => {
+    const w = job('with')
+    const { card } = duress(w).judge as { card: string }
+    const before = { ...event(t0, -0.2, 'refused', 'noCode', { card }), received: t0 - 100 }
+    expect(verdict(w, duress(w), [before])).toBe('waiting')
+    expect(verdict(w, duress(w), [before, granted(card), told])).toBe('passed')
+    const near = { ...event(t0, -0.2, 'granted', 'granted', { card }), received: t0 + 10 }
+    expect(verdict(w, duress(w), [near, told])).toBe('passed')
+  })
   it('is of the test code alone where a code comes alone', () => {
     const w = job('alone')
     expect(verdict(w, duress(w), [granted('code:rauta-code'), told])).toBe('passed')

@@ -7,6 +7,10 @@ export type { JudgeInput, Judgement } from './verdict'
 /** Stamps may lie this much before the start of a trial, ms: the measured clock offset is no finer. */
 const startSlackMs = 500
 
+/** What was heard before a trial began is of the one before it, however near; what was stamped before is of nothing that was done in it. */
+const countsFor = (event: DeviceEvent, startedAt: number): boolean =>
+  event.received >= startedAt && onServerClock(event) >= startedAt - startSlackMs
+
 /**
  * Verdict of a running test from the devices' own events. Times are differences of one device's stamps; the server's
  * receipt serves as plausibility only.
@@ -15,7 +19,7 @@ export function judge(input: JudgeInput): Judgement {
   if (input.trial.waits) return waiting('The controller is made ready. Wait.')
   const since = input.trial.startedAt - startSlackMs
   const events = input.events
-    .filter((e) => (e.kind === 'gap' ? e.received >= since : onServerClock(e) >= since))
+    .filter((e) => (e.kind === 'gap' ? e.received >= since : countsFor(e, input.trial.startedAt)))
     .sort((a, b) => a.at - b.at || a.seq - b.seq)
   const own = events.filter((e) => e.controller === input.controller)
   const gap = own.find((e) => e.kind === 'gap')
