@@ -9,6 +9,7 @@ import {
   marksOf,
   newCode,
   scriptFor,
+  touching,
   testDigest,
   type Behaviour,
   type CodeAsked,
@@ -261,6 +262,39 @@ describe('a door that asks for a code', () => {
     expect(blockerOf(cardless.facts, somebody(cardless), at)?.code).toBe('noCard')
     cardless.do('person.put', { ...somebody(cardless), code: '40962' })
     expect(blockerOf(cardless.facts, somebody(cardless), at)).toBeNull()
+  })
+
+  it('a code that changes is of the doors that ask for it, and of no other door of its holder', () => {
+    const w = smallJob({ ...strikeHardware, entryReader: 'reader-card-keypad', exit: 'button-exit' })
+    w.do('controller.put', { ...w.facts.controller['a1'], sheet: 'controller-4' })
+    const asks: Record<string, CodeAsked | undefined> = { 'D-01': 'with', 'D-02': 'instead', 'D-03': undefined }
+    for (const [id, code] of Object.entries(asks)) {
+      const { id: _id, placement: _p, ...door } = w.door('D-01')
+      const hardware = { ...strikeHardware, entryReader: 'reader-card-keypad', exit: 'button-exit' }
+      const { code: _c, ...behaviour } = door.behaviour
+      const fields = { hardware, behaviour: { ...behaviour, ...(code ? { code } : {}) } }
+      if (id === 'D-01') w.do('door.edit', { id, fields })
+      else w.do('door.add', { id, fields: { ref: id, name: id, from: door.from, to: door.to, ...fields } })
+      w.do('door.placeProposed', { id, controller: 'a1' })
+    }
+    w.do('rule.put', { id: 'every', group: 'g', doors: Object.keys(asks), schedule: 'day' })
+    const person = somebody(w).id
+    const card = somebody(w).cards[0]?.id ?? ''
+    w.do('person.put', { ...somebody(w), code: '40962' })
+    const held = w.wanted()
+    const touched = (over: object) => {
+      const before = somebody(w)
+      w.do('person.put', { ...before, ...over })
+      const wanted = w.wanted()
+      const differing = [`credential/${card}`, `credential/code.${person}`]
+        .map((key) => ({ key, held: held[key], wanted: wanted[key] }))
+        .filter((c) => JSON.stringify(c.held) !== JSON.stringify(c.wanted))
+      w.do('person.put', before)
+      return Object.keys(asks).map((id) => touching(differing, id, held, wanted).map((d) => d.key.split('/')[1]))
+    }
+    expect(touched({ code: '51840' })).toEqual([[card], [`code.${person}`], []])
+    expect(touched({ duress: '51840' })).toEqual([[card], [`code.${person}`], []])
+    expect(touched({ longer: true })).toEqual([[card], [card, `code.${person}`], [card]])
   })
 
   it('nothing proves a code where the test cards have none, and that is said', () => {

@@ -8,7 +8,17 @@ import { jobOf } from '../../job/records'
 import { wallText } from '../../time/wallClock'
 import { canonicalJson, sameJson } from '../canonical'
 import type { Json } from '../records'
-import { asObject, fieldName, plainWords, shape, type Change, type PartKind, type Scene, type Wants } from './kind'
+import {
+  asObject,
+  fieldName,
+  plainWords,
+  shape,
+  type Both,
+  type Change,
+  type PartKind,
+  type Scene,
+  type Wants,
+} from './kind'
 import type { CodeAsked } from '../../doors/behaviour'
 import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
@@ -107,6 +117,11 @@ function codesHere({ doors, board }: Pick<Scene, 'doors' | 'board'>): CodesHere 
   const asked = new Set<CodeAsked | undefined>(doors.map((d) => d.behaviour.code))
   const can = (board.controller?.abilities ?? []).includes('codes')
   return { withCards: can && asked.has('with'), alone: can && (asked.has('instead') || asked.has('alone')) }
+}
+/** How a door asks for codes, by what its device holds or shall hold. */
+function codesAskedAt(door: string, { held, wanted }: Both): CodesHere {
+  const asked = [held, wanted].map((config) => asObject(config[`behaviour/${door}`])['code'])
+  return { withCards: asked.includes('with'), alone: asked.includes('instead') || asked.includes('alone') }
 }
 const codesOf = ({ code, duress }: Pick<Person, 'code' | 'duress'>) => ({
   ...(code === undefined ? {} : { code }),
@@ -242,15 +257,21 @@ export const credentialKind: PartKind = {
     }
   },
   doorOf: () => null,
-  /** Through the profiles that pass this door; of those that don't it counts neither which there are nor until when. */
+  /**
+   * Through the profiles that pass this door; of those that don't it counts neither which there are nor until when. A code
+   * counts where it is asked for.
+   */
   touches(door, both) {
     const passing = new Set(policiesAtDoor(both, door).map((p) => p.profile))
     const passes = (profile: string) => passing.has(profile)
+    const asked = codesAskedAt(door, both)
     const here = (value: Json | undefined): Json => {
       if (value === undefined || !profilesIn(value).some(passes)) return null
-      const { profiles, limited, ...rest } = asObject(value)
+      const { profiles, limited, code, duress, ...rest } = asObject(value)
+      if (rest['format'] === codeFormat && !asked.alone) return null
       return {
         ...rest,
+        ...(rest['format'] === codeFormat || asked.withCards ? { code: code ?? null, duress: duress ?? null } : {}),
         profiles: (Array.isArray(profiles) ? profiles : []).filter((p) => passes(plainWords(p))),
         limited: limitedIn(limited).filter((l) => passes(plainWords(l['profile']))),
       }
