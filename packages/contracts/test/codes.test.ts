@@ -339,6 +339,13 @@ describe('the verdict on a code under duress', () => {
     const near = { ...event(t0, -0.2, 'granted', 'granted', { card }), received: t0 + 10 }
     expect(verdict(w, duress(w), [near, told])).toBe('passed')
   })
+  it('of a code that nobody has is not disturbed by one that is tried at another keypad', () => {
+    const w = job('alone')
+    const test = script(w).find((t) => t.id === 'code-unknown') as Test
+    const tried = (door: string) => event(t0, 1, 'refused', 'unknownCode', { card: 'code:', door })
+    expect(verdict(w, test, [tried('D-09')])).toBe('waiting')
+    expect(verdict(w, test, [tried('D-09'), tried('D-01')])).toBe('passed')
+  })
   it('is of the test code alone where a code comes alone', () => {
     const w = job('alone')
     expect(verdict(w, duress(w), [granted('code:rauta-code'), told])).toBe('passed')

@@ -30,8 +30,8 @@ export interface Decision {
 }
 
 /**
- * What would happen if a person presented a card, and entered their code where one is asked for, at a door at a moment, by what the job wants (not by what a device
- * holds), and which rule decides.
+ * What would happen if a person presented a card at a door at a moment, and entered their code where one is asked for, by what
+ * the job wants (not by what a device holds), and which rule decides.
  * @param atMs milliseconds since 1970 UTC
  */
 export function decide(facts: Facts, person: Person, door: Door, atMs: number, card?: PersonCard): Decision {

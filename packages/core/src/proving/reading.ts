@@ -1,3 +1,4 @@
+import { readByCode } from '../access/codes'
 import { bitsOfText } from '../cards/card'
 import { bitsFromHex } from '../cards/detective'
 import { strangeCardWords } from '../cards/strange'
@@ -38,8 +39,9 @@ export const cardAgain = (events: readonly DeviceEvent[], than: DeviceEvent, car
 
 const cardEvent = (events: DeviceEvent[], card: string) =>
   events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card)
-/** A card that was read at another door than the one it was presented at. */
+/** A card that was read at another door than the one it was presented at. A code that nobody has may be tried anywhere, by anybody. */
 function elsewhere(input: JudgeInput, events: DeviceEvent[], card: string): Judgement | null {
+  if (card === readByCode('')) return null
   const read = cardEvent(events, card)
   return read && read.door !== input.door
     ? failed(`The card was read at ${input.refOf(read.door)}, ${read.reader}: the readers are exchanged.`, [read])
