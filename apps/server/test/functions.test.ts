@@ -344,8 +344,15 @@ describe('the same door with one thing wired otherwise', () => {
     const proof = await site.prove(door, test, hands, 30_000)
     expect([proof.verdict, proof.says]).toEqual(['failed', expect.stringMatching(says)])
     opening.rewire(right)
+    await site.hands([act('close'), act('close2', 200)])
+    // On a busy machine the controller hears of it later than the clock says.
+    await site.until('the door to be shut and locked', () => {
+      const { leafOpen, unlocked } = site.unit().doors.state(door)
+      return !leafOpen && !unlocked
+    })
     await site.clock.sleep(3000)
-    expect(await site.prove(door, test, hands, 30_000)).toMatchObject({ verdict: 'passed' })
+    const mended = await site.prove(door, test, hands, 30_000)
+    expect([mended.verdict, mended.verdict === 'passed' ? '' : mended.says]).toEqual(['passed', ''])
   })
 
   it('a bus reader at another address is never taken for the one planned', async () => {
