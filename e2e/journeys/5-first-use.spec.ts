@@ -44,7 +44,7 @@ test.describe('an empty store', () => {
       ['P', 'Pier'],
       ['S', 'Store'],
     ] as const) {
-      await page.getByRole('textbox', { name: 'Code' }).fill(code)
+      await page.getByRole('textbox', { name: 'Code', exact: true }).fill(code)
       await page.getByRole('textbox', { name: 'Name of the area' }).fill(name)
       await page.getByRole('button', { name: 'Add the area' }).click()
       await expect(page.getByRole('button', { name: `${code} ${name}`, exact: true })).toBeVisible()

@@ -64,7 +64,7 @@ for (const [size, viewport] of [
     await expect(page.getByText('2031-02-03')).toHaveCount(0)
 
     await page.goto('/job')
-    await page.getByRole('textbox', { name: 'Code' }).fill('ZZ')
+    await page.getByRole('textbox', { name: 'Code', exact: true }).fill('ZZ')
     await page.getByRole('textbox', { name: 'Name of the area' }).fill(`Pier ${tag}`)
     await page.getByRole('button', { name: 'Add the area' }).click()
     await expect(page.getByRole('button', { name: `ZZ Pier ${tag}`, exact: true })).toBeVisible()
