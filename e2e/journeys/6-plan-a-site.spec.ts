@@ -41,7 +41,7 @@ test('the list goes out, and brought back it changes nothing', async ({ page }) 
   await page
     .getByLabel('File with the door schedule')
     .setInputFiles({ name: 'back.xlsx', mimeType: 'application/octet-stream', buffer: readFileSync(file) })
-  await expect(page.getByRole('radio', { name: /^All / })).toBeVisible()
+  await expect(page.getByRole('radio', { name: /^All / })).toBeVisible({ timeout: 60_000 })
   await expect(page.getByRole('radio', { name: /(new|changed|bad)$/ })).toHaveCount(0)
 })
 

@@ -31,7 +31,9 @@ test('somebody is given a code that nobody has; it is loaded, opens with no card
   await page.goto('/people/p-303')
   await expect(page.getByText('A code of 5 digits is set.')).toBeVisible()
   await expect(page.getByRole('textbox', { name: /^Code/ })).toHaveCount(0)
-  await expect(page.getByRole('button', { name: /^Q-01: (not told yet|changed since)/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Q-01: (not loaded|changed since)/ })).toBeVisible()
+  // Nothing of a door that asks for no code.
+  await expect(page.getByRole('button', { name: 'Q-02: arrived' })).toBeVisible()
 
   await page.goto('/load')
   await page.getByRole('button', { name: /Load and read back/ }).click()
