@@ -49,6 +49,9 @@ export function codesOf(facts: Facts): CodeHolder[] {
 /** Token of the credential by which somebody passes with a code alone. */
 export const codeToken = (person: Pick<Person, 'id'>): string => `code.${person.id}`
 
+/** Tokens of every credential that somebody may have on a device: one for each card, and the one of their code. */
+export const credentialTokens = (person: Person): string[] => [...person.cards.map((c) => c.id), codeToken(person)]
+
 /** What an event says was read where a code came alone: never the code itself. */
 export const readByCode = (token: string): string => `code:${token}`
 

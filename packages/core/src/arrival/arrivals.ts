@@ -1,4 +1,4 @@
-import { codeToken } from '../access/codes'
+import { credentialTokens } from '../access/codes'
 import { groupsPassed } from '../access/groups'
 import { doorsOfRule, profileOf, ruleOfProfile, rulesFor, ruleValidAt } from '../access/rights'
 import type { Person } from '../access/records'
@@ -72,7 +72,7 @@ function arrivalAt(facts: Facts, person: Person, door: Door, sheets: Sheets, con
 
 /** Parts of a device that somebody's passing hangs on: their cards, and what these pass as. */
 function keysOf(person: Person, facts: Facts, wanted: Readonly<Record<string, unknown>>): string[] {
-  const cards = [...person.cards.map((c) => c.id), codeToken(person)].map((token) => partKey('credential', token))
+  const cards = credentialTokens(person).map((token) => partKey('credential', token))
   const profiles = new Set(rulesFor(facts, person).map((r) => partKey('profile', profileOf(r))))
   return [...cards, ...profiles].filter((key) => Object.hasOwn(wanted, key))
 }
@@ -138,9 +138,7 @@ function passingAs(facts: Facts, profiles: ReadonlySet<string>): Person[] {
 /** People of whom some device holds something else than the job wants, with those controllers. */
 export function peopleNotArrived(facts: Facts, configs: WorkedConfigs): ReadonlyMap<string, readonly string[]> {
   const holderOf = new Map(
-    all(facts, 'person').flatMap((p) =>
-      [...p.cards.map((c) => c.id), codeToken(p)].map((token) => [token, p.id] as const),
-    ),
+    all(facts, 'person').flatMap((p) => credentialTokens(p).map((token) => [token, p.id] as const)),
   )
   const found = new Map<string, string[]>()
   const add = (person: string, controller: string) => {

@@ -1,5 +1,4 @@
 import { cardData, cardName } from '../cards/card'
-import type { TestCards } from '../access/records'
 import { knowsWho, type AccessPlace } from '../doors/accesspoints'
 import {
   contacts,
@@ -9,6 +8,7 @@ import {
   leafAsk,
   made,
   presenting,
+  presentingAlone,
   readers,
   releasing,
   workIt,
@@ -95,12 +95,10 @@ function relockTest(scene: Scene, at: AccessPlace): Test[] {
   ]
 }
 
-const withoutSecond = ({ second: _second, ...kit }: TestCards): TestCards => kit
-
 function aloneTest(scene: Scene, at: AccessPlace): Test[] {
   const { pairWithinS } = scene.door.behaviour
   if (pairWithinS === undefined) return []
-  const { says, card } = presenting({ ...scene, kit: withoutSecond(scene.kit) }, at)
+  const { says, card } = presentingAlone(scene, at)
   return [
     made({
       id: 'alone',

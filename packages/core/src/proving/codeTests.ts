@@ -25,43 +25,51 @@ export function codeTests(scene: Scene): Test[] {
 
 const depends = (scene: Scene): Dependency[] => [...dependsOn(readers(scene)), 'accessPoints']
 
+type Own = Pick<Test, 'id' | 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>
+/** A test at the keypad, with what all of them have. @param card what an event says was read */
+const atKeypad = (scene: Scene, at: AccessPlace, card: string, own: Own): Test =>
+  made({ depends: depends(scene), cards: [card], at: at.part.id, ...own })
+
+const duressTest = (scene: Scene, at: AccessPlace, card: string, says: string, cards: string[]): Test =>
+  atKeypad(scene, at, card, {
+    id: 'code-duress',
+    title: 'The code under duress opens and tells',
+    instruction: `${says}. Leave the leaf shut.`,
+    expect: 'Released like any other, with no alarm to be heard, and the duress is told.',
+    judge: { kind: 'duress', card },
+    cards,
+  })
+
 function besideCard(scene: Scene, at: AccessPlace): Test[] {
   const { good, codes } = scene.kit
   const card = cardData(good)
   const forced = codes ? { ...scene.kit, codes: { ...codes, good: codes.duress } } : scene.kit
   const duress = presenting({ door: scene.door, kit: forced }, at)
   const present = `Present card ${cardName(good)} at ${at.part.id}`
-  const test = (id: string, more: Pick<Test, 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>): Test =>
-    made({ id, depends: depends(scene), cards: [card], at: at.part.id, ...more })
   return [
-    test('code-missing', {
+    atKeypad(scene, at, card, {
+      id: 'code-missing',
       title: 'A card without its code is refused',
       instruction: `${present} and enter nothing.`,
       expect: 'Nothing lets go, and in the end it is refused: no code came.',
       judge: { kind: 'refused', card, reason: 'noCode' },
     }),
-    test('code-wrong', {
+    atKeypad(scene, at, card, {
+      id: 'code-wrong',
       title: 'A card with a wrong code is refused',
       instruction: `${present} and ${entering(codes?.unknown)}.`,
       expect: 'Refused, because the code is wrong.',
       judge: { kind: 'refused', card, reason: 'wrongCode' },
     }),
-    test('code-duress', {
-      title: 'The code under duress opens and tells',
-      instruction: `${duress.says}. Leave the leaf shut.`,
-      expect: 'Released like any other, with no alarm to be heard, and the duress is told.',
-      judge: { kind: 'duress', card },
-      cards: duress.cards,
-    }),
+    duressTest(scene, at, card, duress.says, duress.cards),
   ]
 }
 
 function insteadOfCard(scene: Scene, at: AccessPlace, cardsToo: boolean): Test[] {
   const { codes } = scene.kit
   const enter = (code: string | undefined) => `At ${at.part.id}, ${entering(code)}`
-  const test = (id: string, more: Pick<Test, 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>): Test =>
-    made({ id, depends: depends(scene), cards: [byGoodCode], at: at.part.id, ...more })
-  const alone = test('code-alone', {
+  const alone = atKeypad(scene, at, byGoodCode, {
+    id: 'code-alone',
     title: 'A code opens it without a card',
     instruction: `${scene.still}${enter(codes?.good)}, open the leaf and let it close.`,
     expect: scene.contact ? 'Released, opened, closed, locked again, and no alarm.' : 'Released, and locked again.',
@@ -71,17 +79,13 @@ function insteadOfCard(scene: Scene, at: AccessPlace, cardsToo: boolean): Test[]
   })
   return [
     ...(cardsToo ? [alone] : []),
-    test('code-unknown', {
+    atKeypad(scene, at, byGoodCode, {
+      id: 'code-unknown',
       title: 'A code that nobody has is refused',
       instruction: `${enter(codes?.unknown)}.`,
       expect: 'Refused, because nobody has it.',
       judge: { kind: 'refused', card: readByCode(''), reason: 'unknownCode' },
     }),
-    test('code-duress', {
-      title: 'The code under duress opens and tells',
-      instruction: `${enter(codes?.duress)}. Leave the leaf shut.`,
-      expect: 'Released like any other, with no alarm to be heard, and the duress is told.',
-      judge: { kind: 'duress', card: byGoodCode },
-    }),
+    duressTest(scene, at, byGoodCode, enter(codes?.duress), [byGoodCode]),
   ]
 }

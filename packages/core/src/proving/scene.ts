@@ -61,7 +61,10 @@ export const entering = (code: string | undefined): string =>
 /** What an event says was read where the good test code came alone. */
 export const byGoodCode = readByCode('rauta-code')
 
-/** A card presented so that it opens, its code entered where one is asked for; a code alone where nothing reads cards. Where two people come in together, the second person's card after it. */
+/**
+ * A card presented so that it opens, its code entered where one is asked for; a code alone where nothing reads cards. Where two
+ * people come in together, the second person's card after it.
+ */
 export function presenting(
   { door, kit }: Pick<Scene, 'door' | 'kit'>,
   at: AccessPlace,
@@ -83,6 +86,11 @@ export function presenting(
     card,
     cards: [card, cardData(kit.second)],
   }
+}
+
+/** The same by one person alone, also where two come in together. */
+export function presentingAlone({ door, kit: { second: _second, ...kit } }: Scene, at: AccessPlace) {
+  return presenting({ door, kit }, at)
 }
 
 /** What is done to release the door for a test: a good card, or an exit device where nothing reads cards. Null where neither is there. */

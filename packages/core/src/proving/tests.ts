@@ -17,6 +17,7 @@ import {
   made,
   points,
   presenting,
+  presentingAlone,
   readers,
   releaseBy,
   releasing,
@@ -105,11 +106,10 @@ function beforeLoad(scene: Scene, notApplicable: string): Test {
 
 /** Each reader is the one planned, by a card or, where it has only keys, by a code; one of fingers or faces is asked for neither. */
 function readerTests(scene: Scene): Test[] {
-  const alone = { ...scene, door: { ...scene.door, behaviour: { ...scene.door.behaviour, pairWithinS: undefined } } }
   return scene.places.filter(knowsWho).map((place) => {
     const { part, leaving } = place
     const own = readers(scene).filter((p) => p.part.id === part.id)
-    const { says, card, cards } = presenting(alone as Scene, place)
+    const { says, card, cards } = presentingAlone(scene, place)
     return made({
       id: `reader-${part.id}`,
       title: `${part.id} is the one planned`,

@@ -3,6 +3,7 @@ import { fromDuration, toDuration } from '../duration'
 import type { ServicePrefix } from '../namespaces'
 import type { Markup } from '../xml'
 import { child, el, elements, needed, textOf } from '../xml'
+import { codeOnly } from './formats'
 
 /**
  * A kind of record that a device keeps under a token and that is written and listed the same way: Set…, Get…List,
@@ -202,9 +203,6 @@ export interface OnvifCredential {
   code?: string
   duress?: string
 }
-
-/** Format of a credential that has codes and no card. */
-export const codeOnly = 'code'
 
 /** Types of identifiers: the specification's own for a code (from memory), and one of the extension for the code under duress. */
 const codeTypes = { code: 'pt:PIN', duress: 'cx:DuressPIN' } as const

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import type { Bits } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { Clock, NetTable } from '@rauta/protocols'
 import { BusLine } from '../bus/line'
@@ -13,7 +14,7 @@ import { bitsSent, type ReaderSends } from './sending'
 import { TimeServer } from './timeServer'
 import { World } from './world'
 import { MovedStore, withInput } from './moved'
-import type { SiteFile } from './wiring'
+import type { ReaderFile, SiteFile } from './wiring'
 
 export interface RigOptions {
   clock: Clock
@@ -187,30 +188,27 @@ export class Rig {
 
   /** A card at a reader: read by whatever the reader's leads really end at. Swapped data lines turn every bit over. */
   presentCard(door: string, reader: string, card: string): void {
-    const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
-    if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
+    const file = this.readerOf(door, reader)
     const sent = bitsSent(this.cards[card] ?? card, this.sendsOf(door, reader))
-    if (file.bus) {
-      this.busReaders.get(file.bus.serial)?.present(sent)
-      return
-    }
-    const came = file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent
-    this.units.get(file.serial)?.card(file.port, came)
+    if (file.bus) this.busReaders.get(file.bus.serial)?.present(sent)
+    else this.overLeads(file, sent)
   }
 
   /** Presses keys of a reader, one after the other: digits, the star, the hash. */
   typeKeys(door: string, reader: string, keys: string): void {
+    const file = this.readerOf(door, reader)
+    if (!/^[0-9*#]{1,20}$/.test(keys)) throw new Error('Keys are digits, * and #, twenty at most.')
+    if (file.bus) this.busReaders.get(file.bus.serial)?.type(keys)
+    else for (const key of keys) this.overLeads(file, bitsOfKey(key))
+  }
+
+  private readerOf(door: string, reader: string): ReaderFile {
     const file = this.openings.get(door)?.file.readers.find((r) => r.id === reader)
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
-    if (!/^[0-9*#]{1,20}$/.test(keys)) throw new Error('Keys are digits, * and #, twenty at most.')
-    if (file.bus) {
-      this.busReaders.get(file.bus.serial)?.type(keys)
-      return
-    }
-    for (const key of keys) {
-      const sent = bitsOfKey(key)
-      this.units.get(file.serial)?.card(file.port, file.dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent)
-    }
+    return file
+  }
+  private overLeads({ serial, port, dataSwapped }: ReaderFile, sent: Bits): void {
+    this.units.get(serial)?.card(port, dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent)
   }
 
   /** Inputs that a controller has. */

@@ -56,24 +56,27 @@ export interface LockFile extends OutputAt {
   sensing?: InputAt
 }
 
+/** A reader of a door, and where its leads really end. */
+export interface ReaderFile {
+  id: string
+  side: 'outside' | 'inside'
+  serial: string
+  port: string
+  /** What hangs there, where the port is a bus. */
+  bus?: BusReaderFile
+  /** Of a reader that is on a bus, its own entry says so. */
+  dataSwapped?: boolean
+  /** How it sends, where it is another way than 26 bits as they are. */
+  sends?: ReaderSends
+}
+
 export interface DoorFile {
   id: string
   name: string
   lock: LockFile
   /** Of the second leaf, where the door has one. */
   lock2?: LockFile
-  readers: {
-    id: string
-    side: 'outside' | 'inside'
-    serial: string
-    port: string
-    /** What hangs there, where the port is a bus. */
-    bus?: BusReaderFile
-    /** Of a reader that is on a bus, its own entry says so. */
-    dataSwapped?: boolean
-    /** How it sends, where it is another way than 26 bits as they are. */
-    sends?: ReaderSends
-  }[]
+  readers: ReaderFile[]
   contact?: InputAt & { reversed?: boolean }
   contact2?: InputAt
   /** Closes while the bolt is thrown and the leaf shut. */

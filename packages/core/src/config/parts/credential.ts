@@ -19,7 +19,6 @@ import {
   type Scene,
   type Wants,
 } from './kind'
-import type { CodeAsked } from '../../doors/behaviour'
 import { policiesAtDoor } from './profile'
 import { rulesHere } from './rules'
 
@@ -108,21 +107,22 @@ const throughOf = (facts: Facts, rules: readonly Rule[]): Through => ({
 export const codeFormat = 'code'
 const noCard = { format: codeFormat, card: '0' }
 
-/** Which codes a device is told: none that none of its doors asks for. */
+/** Which codes count: beside cards, alone. */
 interface CodesHere {
   withCards: boolean
   alone: boolean
 }
-function codesHere({ doors, board }: Pick<Scene, 'doors' | 'board'>): CodesHere {
-  const asked = new Set<CodeAsked | undefined>(doors.map((d) => d.behaviour.code))
-  const can = (board.controller?.abilities ?? []).includes('codes')
-  return { withCards: can && asked.has('with'), alone: can && (asked.has('instead') || asked.has('alone')) }
-}
+/** @param asked how doors ask for a code; what is none of ours asks for none */
+const codesFor = (asked: readonly unknown[]): CodesHere => ({
+  withCards: asked.includes('with'),
+  alone: asked.includes('instead') || asked.includes('alone'),
+})
+/** Which codes a device is told: none that none of its doors asks for. */
+const codesHere = ({ doors, board }: Pick<Scene, 'doors' | 'board'>): CodesHere =>
+  codesFor((board.controller?.abilities ?? []).includes('codes') ? doors.map((d) => d.behaviour.code) : [])
 /** How a door asks for codes, by what its device holds or shall hold. */
-function codesAskedAt(door: string, { held, wanted }: Both): CodesHere {
-  const asked = [held, wanted].map((config) => asObject(config[`behaviour/${door}`])['code'])
-  return { withCards: asked.includes('with'), alone: asked.includes('instead') || asked.includes('alone') }
-}
+const codesAskedAt = (door: string, { held, wanted }: Both): CodesHere =>
+  codesFor([held, wanted].map((config) => asObject(config[`behaviour/${door}`])['code']))
 const codesOf = ({ code, duress }: Pick<Person, 'code' | 'duress'>) => ({
   ...(code === undefined ? {} : { code }),
   ...(duress === undefined ? {} : { duress }),
@@ -223,13 +223,13 @@ export const credentialKind: PartKind = {
     const { board } = scene
     const good = ['rauta-good']
     const codes = codesHere(scene)
-    const besides = codes.withCards && kit.codes ? codesOf({ code: kit.codes.good, duress: kit.codes.duress }) : {}
+    const kitCodes = kit.codes && codesOf({ code: kit.codes.good, duress: kit.codes.duress })
     const credential = (card: StoredCard, enabled: boolean, profiles: string[], more: Wants = {}): Json => ({
       holder: 'Test card',
       ...identifier(card),
       enabled,
       profiles,
-      ...besides,
+      ...(codes.withCards ? kitCodes : {}),
       ...more,
     })
     return {
@@ -241,17 +241,8 @@ export const credentialKind: PartKind = {
         : {}),
       ...(kit.expired ? { 'rauta-expired': credential(kit.expired, true, good, { until: longPast }) } : {}),
       ...(kit.second ? { 'rauta-second': credential(kit.second, true, good, { holder: 'Second test card' }) } : {}),
-      ...(codes.alone && kit.codes
-        ? {
-            'rauta-code': {
-              holder: 'Test card',
-              ...noCard,
-              enabled: true,
-              profiles: good,
-              code: kit.codes.good,
-              duress: kit.codes.duress,
-            },
-          }
+      ...(codes.alone && kitCodes
+        ? { 'rauta-code': { holder: 'Test card', ...noCard, enabled: true, profiles: good, ...kitCodes } }
         : {}),
       ...(kit.longer ? { 'rauta-longer': credential(kit.longer, true, good, { longer: true }) } : {}),
     }
