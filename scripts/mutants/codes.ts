@@ -98,6 +98,27 @@ export const codeMutants: readonly Mutant[] = [
     tests: firmware,
   },
   {
+    name: 'codes: a second reader without keys is overlooked',
+    file: `${core}/doors/contradictions.ts`,
+    find: "code === 'with' && p.cards && !p.keys",
+    put: 'p.cards && p.leaving',
+    tests: codes,
+  },
+  {
+    name: 'codes: a preview shows them',
+    file: `${core}/config/parts/credential.ts`,
+    find: "if (field === 'code' || field === 'duress') return",
+    put: "if (field === '') return",
+    tests: codes,
+  },
+  {
+    name: 'proving: what was heard before a test began is its evidence',
+    file: `${core}/proving/judge.ts`,
+    find: 'event.received >= startedAt && ',
+    put: '',
+    tests: codes,
+  },
+  {
     name: 'gaps: a number that is still awaited shows nothing',
     file: 'apps/server/src/live/gap.ts',
     find: '&& known && this.awaited.size === 0',

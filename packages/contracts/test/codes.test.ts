@@ -1,15 +1,18 @@
 import fc from 'fast-check'
 import {
   arrivalsOf,
+  behaviourFindings,
   blockerOf,
   codeFault,
   codesOf,
   decide,
+  difference,
   judge,
   marksOf,
   newCode,
   scriptFor,
   touching,
+  twoSided,
   testDigest,
   type Behaviour,
   type CodeAsked,
@@ -214,6 +217,26 @@ describe('a door that asks for a code', () => {
   ] as const)('asked %s with %j of %s: %s', (code, over, entry, rule) => {
     const found = stops(job(code, over, entry)).filter((r) => r.startsWith('code'))
     expect(found).toEqual(rule ? [rule] : [])
+  })
+
+  it('stops where a second reader has no keys, and goes with that reader', () => {
+    const w = job('with')
+    const entry = w.door().parts.find((part) => part.role === 'entryReader')
+    if (!entry) throw new Error('no entry reader')
+    const both = { ...w.door(), parts: [...w.door().parts, { ...entry, id: 'R9', sheet: 'reader-wall' }] }
+    const found = behaviourFindings(w.facts, both, sheets).filter((f) => f.rule.startsWith('code'))
+    expect(found).toMatchObject([{ rule: 'code-keyless-reader', grade: 'stop', at: 'R9' }])
+  })
+
+  it('no code stands in what Load would send, in words', () => {
+    const w = job('with')
+    const before = w.wanted()
+    w.do('person.put', { ...somebody(w), code: '51840', duress: '51847' })
+    const lines = twoSided(difference(before, w.wanted()), w.facts)
+    expect(lines.map((l) => l.what.split(': ')[1])).toEqual(['Code', 'Code under duress'])
+    expect(JSON.stringify(lines)).not.toMatch(/40962|40968|51840|51847/)
+    const alone = job('alone')
+    expect(JSON.stringify(twoSided(difference({}, alone.wanted()), alone.facts))).not.toMatch(/40962|40968|7391|7394/)
   })
 
   it('is stopped on a controller that knows no codes, which is told of none', () => {
