@@ -78,9 +78,10 @@ export class Subscriber {
           }
           cut = null
           if (leftOut) gaps.push(gapEvent(id, from, received, `it told ${leftOut} more at once than are taken`))
+          // What may be missing comes last: of many events the newest are kept at hand, and this must be among them.
           await this.keep(id, [
-            ...gaps,
             ...events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
+            ...gaps,
           ])
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
