@@ -1,7 +1,11 @@
 import fc from 'fast-check'
 import {
   boardOf,
+  causesAt,
   functionFacts,
+  mayFollow,
+  reactingParts,
+  reactionFindings,
   isKind,
   marksOf,
   partFunctions,
@@ -238,6 +242,7 @@ describe('of any door', () => {
     handle: fc.boolean(),
     controller: fc.constantFrom('controller-8', 'controller-4', 'controller-2'),
     addressed: fc.boolean(),
+    reacts: fc.boolean(),
   })
   /** Screws that make a port what it is: where a lead sits on one, something must be told of it. */
   const telling = new Set(['d0', 'd1', 'led', 'busA', 'busB', 'input', 'relayNC', 'relayNO', 'auxC', 'auxNO'])
@@ -245,8 +250,9 @@ describe('of any door', () => {
   it('every wired part is named in what is loaded, on its port, and in at least one test of the script, or it stops the door', () => {
     let placed = 0
     let stopped = 0
+    let driven = 0
     fc.assert(
-      fc.property(doors, ({ hardware: wanted, handle, controller, addressed }) => {
+      fc.property(doors, ({ hardware: wanted, handle, controller, addressed, reacts }) => {
         const w = smallJob({}, { handle })
         w.do('controller.put', {
           id: 'a8',
@@ -278,10 +284,25 @@ describe('of any door', () => {
               w.do('part.address', { door: 'D-01', part: p.id, address: i + 1 })
           })
         const door = w.door()
+        const when = causesAt(door, sheets).find((cause) => cause !== 'input' && cause !== 'inputEnds')
+        if (reacts && when)
+          for (const part of reactingParts(door)) {
+            const id = `re-${part.id}`
+            const drives = { then: 'pulse', output: part.id, seconds: 3 }
+            const act = part.role.startsWith('panel')
+              ? { then: part.role === 'panelUnset' && mayFollow(when, 'unsetPanel') ? 'unsetPanel' : 'setPanel' }
+              : drives
+            w.do('reaction.put', { id, door: 'D-01', when, ...act })
+          }
+        const unkept = reactionFindings(w.facts, door, sheets)
         const stops = new Set(
-          [...planFindings(door, w.facts.controller, sheets, [door]), ...untestedFindings(w.facts, door, sheets)]
+          [
+            ...planFindings(door, w.facts.controller, sheets, [door]),
+            ...untestedFindings(w.facts, door, sheets),
+            ...unkept,
+          ]
             .filter((f) => f.grade === 'stop')
-            .map((f) => f.at),
+            .flatMap((f) => f.at ?? (unkept.includes(f) ? reactingParts(door).map((part) => part.id) : [])),
         )
         const told = Object.values(w.wanted('a8')['terminals/D-01'] as Record<string, { part: string; port: string }>)
         const script = scriptFor(w.facts, door, sheets)
@@ -301,6 +322,7 @@ describe('of any door', () => {
         for (const point of wiredPoints(door, board(w, sheets, 'a8'), sheets)) {
           if (stops.has(point.part.id) || point.function === 'feed') continue
           const test = script.find((t) => t.proves.includes(point.key))
+          if (test?.judge.kind === 'reaction') driven += 1
           expect([point.key, test !== undefined]).toEqual([point.key, true])
           // What a test proves, its digest depends on: a change of the point makes the proof stale.
           if (functionFacts[point.function].side !== 'feed')
@@ -314,6 +336,7 @@ describe('of any door', () => {
     )
     expect(placed).toBeGreaterThan(40)
     expect(stopped).toBeGreaterThan(20)
+    expect(driven).toBeGreaterThan(5)
   })
 })
 

@@ -117,6 +117,7 @@ function fullJob(): World {
   w.put('unitFeed', { id: 'controller/a1', unit: 'u', port: '1', lengthM: 5 })
   w.put('undone', { id: '3', by: 4 })
   w.put('columns', { id: 'doors', meanings: {} })
+  w.put('reaction', { id: 're', door, when: 'granted', then: 'release', lets: 'D-02' })
   w.put('busRun', { id: 'a1/bus', order: [], stations: {} })
   w.put('photo', { id: 'ph', door, cable: '', of: 'other', width: 1, height: 1, sha256: 'ab', by: 'v', at })
   w.put('doorMode', { id: door, mode: 'heldOpen', by: 'v', reason: 'benches', at })

@@ -42,6 +42,16 @@ function job(): World {
     keeps: 'wiegand26',
   })
   w.do('part.format', { door: 'D-02', part: 'R1', format: 'crew-37', order: 'bitsReversed' })
+  w.do('reaction.put', {
+    id: 're',
+    door: 'D-02',
+    when: 'granted',
+    group: 'g',
+    twice: true,
+    schedule: 'day',
+    then: 'release',
+    lets: 'D-01',
+  })
   w.do('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [{ from: '08:00', to: '12:00' }] })
   return w
 }

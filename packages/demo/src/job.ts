@@ -29,7 +29,10 @@ export const controllers = [
     sheet: 'controller-4',
     address: '10.61.8.21',
     serial: 'RG-4001-A1',
-    expanders: [{ id: 'E1', sheet: 'expander-reader' }],
+    expanders: [
+      { id: 'E1', sheet: 'expander-reader' },
+      { id: 'E2', sheet: 'expander-io' },
+    ],
   },
   {
     ...site,
@@ -39,7 +42,10 @@ export const controllers = [
     address: '10.61.8.22',
     cabinet: 'Riser 2',
     serial: 'RG-4002-A2',
-    expanders: [{ id: 'E1', sheet: 'expander-reader' }],
+    expanders: [
+      { id: 'E1', sheet: 'expander-reader' },
+      { id: 'E2', sheet: 'expander-io' },
+    ],
   },
   {
     ...site,
@@ -128,8 +134,8 @@ export const doors: DemoDoor[] = [
     rules: { longReleaseS: 12, code: 'instead' },
     // Its reader turns the bytes of a number round.
     sends: { format: 'wiegand26', order: 'bytesReversed' },
-    hardware: { entryReader: 'reader-card-keypad', ...magnet },
-    lengths: { R1: 34, K1: 36, C1: 36, X1: 30, B1: 18 },
+    hardware: { entryReader: 'reader-card-keypad', ...magnet, sounder: 'sounder-lamp' },
+    lengths: { R1: 34, K1: 36, C1: 36, X1: 30, B1: 18, H1: 32 },
   },
   {
     id: 'Q-02',
@@ -184,8 +190,8 @@ export const doors: DemoDoor[] = [
     group: 'A',
     passagesPerDay: 60,
     enrols: true,
-    hardware: { entryReader: 'reader-slim', ...magnet },
-    lengths: { R1: 28, K1: 30, C1: 30, X1: 24, B1: 12 },
+    hardware: { entryReader: 'reader-slim', ...magnet, panelToggle: 'line-dry', panelState: 'state-dry' },
+    lengths: { R1: 28, K1: 30, C1: 30, X1: 24, B1: 12, P3: 16, P4: 16 },
   },
   {
     id: 'T-02',
@@ -315,6 +321,13 @@ export const rules = [
   },
 ]
 export const doorSets = [{ id: 'quay-doors', name: 'Quay doors', doors: ['Q-01', 'Q-02'] }]
+/** What follows by itself: the quay door sounds while it is forced; whoever is let into the ticket office unsets its alarm panel. */
+export const reactions = [
+  { id: 're-forced', door: 'Q-01', when: 'forced', then: 'hold', output: 'H1' },
+  { id: 're-open', door: 'Q-01', when: 'heldOpen', then: 'pulse', output: 'H1', seconds: 4 },
+  { id: 're-unset', door: 'T-01', when: 'granted', group: 'tickets-all', then: 'unsetPanel' },
+  { id: 're-set', door: 'T-01', when: 'granted', group: 'tickets-all', twice: true, then: 'setPanel' },
+]
 /** Somebody's own: they end by themselves. */
 export const ownRights = [
   { id: 'r-rounds', person: 'p-202', doors: [], sets: ['quay-doors'], schedule: 'sailings', validUntil: '2028-12-31' },

@@ -87,6 +87,7 @@ async function plan(client: Client): Promise<void> {
   for (const rule of demo.rules) await client.command('rule.put', rule)
   for (const holder of [...demo.holders, ...demo.otherHolders]) await client.command('person.put', holder)
   for (const right of demo.ownRights) await client.command('rule.put', right)
+  for (const reaction of demo.reactions) await client.command('reaction.put', reaction)
   await client.command('testCards.put', demo.testCards)
 }
 

@@ -50,7 +50,7 @@ describe('the demo job', () => {
     expect(demo.doors.length + planned.doors.length).toBe(48)
     expect(new Set(planned.doors.map((d) => d.opening ?? 'door'))).toEqual(new Set(openingKinds))
     const used = [
-      ...planned.doors.flatMap((d) => Object.values(d.hardware)),
+      ...[...demo.doors, ...planned.doors].flatMap((d) => Object.values(d.hardware)),
       ...planned.controllers.flatMap((c) => [
         c.sheet,
         c.supply,

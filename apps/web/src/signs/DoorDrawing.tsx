@@ -208,6 +208,12 @@ const partWord: Record<PartRole, string> = {
   opener: 'opener',
   tamper: 'tamper',
   spare: 'spare',
+  sounder: 'sounder',
+  signal: 'signal',
+  panelSet: 'set',
+  panelUnset: 'unset',
+  panelToggle: 'turn',
+  panelState: 'panel',
 }
 
 function PartBox({

@@ -2446,7 +2446,7 @@ return errors === 0;
 }
 
 export const door_add = validate15;
-const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
+const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"sounder":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"signal":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelSet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelUnset":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelToggle":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelState":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
 const pattern16 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
 const pattern19 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
 
@@ -4238,9 +4238,11 @@ vErrors.push(err152);
 errors++;
 }
 }
-}
-else {
-const err153 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data35.sounder !== undefined){
+let data50 = data35.sounder;
+if(typeof data50 === "string"){
+if(func3(data50) > 80){
+const err153 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -4249,11 +4251,8 @@ vErrors.push(err153);
 }
 errors++;
 }
-}
-if(data1.opening !== undefined){
-let data50 = data1.opening;
-if(!(((((((((data50 === "door") || (data50 === "doubleDoor")) || (data50 === "gate")) || (data50 === "shutter")) || (data50 === "turnstile")) || (data50 === "cabinet")) || (data50 === "locker")) || (data50 === "padlock")) || (data50 === "liftCall"))){
-const err154 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+if(func3(data50) < 1){
+const err154 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -4262,10 +4261,8 @@ vErrors.push(err154);
 }
 errors++;
 }
-}
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err155 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(!pattern0.test(data50)){
+const err155 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -4275,9 +4272,8 @@ vErrors.push(err155);
 errors++;
 }
 }
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err156 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+else {
+const err156 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -4287,12 +4283,11 @@ vErrors.push(err156);
 errors++;
 }
 }
-if(data1.decides !== undefined){
-let data53 = data1.decides;
-if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
-if(!(false)){
-if(data53.by === undefined){
-const err157 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data35.signal !== undefined){
+let data51 = data35.signal;
+if(typeof data51 === "string"){
+if(func3(data51) > 80){
+const err157 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -4301,10 +4296,8 @@ vErrors.push(err157);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data53.afterS === undefined){
-const err158 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+if(func3(data51) < 1){
+const err158 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -4313,10 +4306,8 @@ vErrors.push(err158);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data53.then === undefined){
-const err159 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(!pattern0.test(data51)){
+const err159 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -4326,9 +4317,8 @@ vErrors.push(err159);
 errors++;
 }
 }
-for(const key6 in data53){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err160 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+else {
+const err160 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -4338,10 +4328,11 @@ vErrors.push(err160);
 errors++;
 }
 }
-if(data53.by !== undefined){
-let data54 = data53.by;
-if(!((((data54 === "reader") || (data54 === "lock")) || (data54 === "controller")) || (data54 === "server"))){
-const err161 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(data35.panelSet !== undefined){
+let data52 = data35.panelSet;
+if(typeof data52 === "string"){
+if(func3(data52) > 80){
+const err161 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -4350,12 +4341,8 @@ vErrors.push(err161);
 }
 errors++;
 }
-}
-if(data53.afterS !== undefined){
-let data55 = data53.afterS;
-if(typeof data55 == "number"){
-if(data55 > 3600 || isNaN(data55)){
-const err162 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(func3(data52) < 1){
+const err162 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -4364,8 +4351,8 @@ vErrors.push(err162);
 }
 errors++;
 }
-if(data55 < 0 || isNaN(data55)){
-const err163 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!pattern0.test(data52)){
+const err163 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -4376,7 +4363,7 @@ errors++;
 }
 }
 else {
-const err164 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err164 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -4386,10 +4373,11 @@ vErrors.push(err164);
 errors++;
 }
 }
-if(data53.then !== undefined){
-let data56 = data53.then;
-if(!(((data56 === "staysShut") || (data56 === "opens")) || (data56 === "knownCards"))){
-const err165 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(data35.panelUnset !== undefined){
+let data53 = data35.panelUnset;
+if(typeof data53 === "string"){
+if(func3(data53) > 80){
+const err165 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -4398,10 +4386,8 @@ vErrors.push(err165);
 }
 errors++;
 }
-}
-}
-else {
-const err166 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data53) < 1){
+const err166 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -4410,13 +4396,8 @@ vErrors.push(err166);
 }
 errors++;
 }
-}
-if(data1.ends !== undefined){
-let data57 = data1.ends;
-if(data57 && typeof data57 == "object" && !Array.isArray(data57)){
-if(!(false)){
-if(data57.seriesOhm === undefined){
-const err167 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(!pattern0.test(data53)){
+const err167 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -4426,9 +4407,8 @@ vErrors.push(err167);
 errors++;
 }
 }
-if(!(false)){
-if(data57.parallelOhm === undefined){
-const err168 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+else {
+const err168 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -4438,9 +4418,11 @@ vErrors.push(err168);
 errors++;
 }
 }
-if(!(false)){
-if(data57.at === undefined){
-const err169 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(data35.panelToggle !== undefined){
+let data54 = data35.panelToggle;
+if(typeof data54 === "string"){
+if(func3(data54) > 80){
+const err169 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -4449,10 +4431,8 @@ vErrors.push(err169);
 }
 errors++;
 }
-}
-for(const key7 in data57){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err170 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(func3(data54) < 1){
+const err170 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -4461,12 +4441,8 @@ vErrors.push(err170);
 }
 errors++;
 }
-}
-if(data57.seriesOhm !== undefined){
-let data58 = data57.seriesOhm;
-if(typeof data58 == "number"){
-if(data58 > 100000 || isNaN(data58)){
-const err171 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(!pattern0.test(data54)){
+const err171 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -4475,8 +4451,9 @@ vErrors.push(err171);
 }
 errors++;
 }
-if(data58 < 0 || isNaN(data58)){
-const err172 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err172 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -4486,8 +4463,11 @@ vErrors.push(err172);
 errors++;
 }
 }
-else {
-const err173 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data35.panelState !== undefined){
+let data55 = data35.panelState;
+if(typeof data55 === "string"){
+if(func3(data55) > 80){
+const err173 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -4496,12 +4476,8 @@ vErrors.push(err173);
 }
 errors++;
 }
-}
-if(data57.parallelOhm !== undefined){
-let data59 = data57.parallelOhm;
-if(typeof data59 == "number"){
-if(data59 > 100000 || isNaN(data59)){
-const err174 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(func3(data55) < 1){
+const err174 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -4510,8 +4486,8 @@ vErrors.push(err174);
 }
 errors++;
 }
-if(data59 < 0 || isNaN(data59)){
-const err175 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!pattern0.test(data55)){
+const err175 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -4522,7 +4498,7 @@ errors++;
 }
 }
 else {
-const err176 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err176 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -4532,10 +4508,9 @@ vErrors.push(err176);
 errors++;
 }
 }
-if(data57.at !== undefined){
-let data60 = data57.at;
-if(!((data60 === "device") || (data60 === "controller"))){
-const err177 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err177 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -4545,9 +4520,10 @@ vErrors.push(err177);
 errors++;
 }
 }
-}
-else {
-const err178 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.opening !== undefined){
+let data56 = data1.opening;
+if(!(((((((((data56 === "door") || (data56 === "doubleDoor")) || (data56 === "gate")) || (data56 === "shutter")) || (data56 === "turnstile")) || (data56 === "cabinet")) || (data56 === "locker")) || (data56 === "padlock")) || (data56 === "liftCall"))){
+const err178 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -4557,12 +4533,9 @@ vErrors.push(err178);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data61 = data1.drive;
-if(data61 && typeof data61 == "object" && !Array.isArray(data61)){
-if(!(false)){
-if(data61.pullMs === undefined){
-const err179 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err179 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err179];
 }
@@ -4572,9 +4545,9 @@ vErrors.push(err179);
 errors++;
 }
 }
-if(!(false)){
-if(data61.holdShare === undefined){
-const err180 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err180 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err180];
 }
@@ -4584,9 +4557,12 @@ vErrors.push(err180);
 errors++;
 }
 }
-for(const key8 in data61){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err181 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data1.decides !== undefined){
+let data59 = data1.decides;
+if(data59 && typeof data59 == "object" && !Array.isArray(data59)){
+if(!(false)){
+if(data59.by === undefined){
+const err181 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err181];
 }
@@ -4596,11 +4572,9 @@ vErrors.push(err181);
 errors++;
 }
 }
-if(data61.pullMs !== undefined){
-let data62 = data61.pullMs;
-if(typeof data62 == "number"){
-if(data62 > 5000 || isNaN(data62)){
-const err182 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(!(false)){
+if(data59.afterS === undefined){
+const err182 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err182];
 }
@@ -4609,8 +4583,10 @@ vErrors.push(err182);
 }
 errors++;
 }
-if(data62 < 20 || isNaN(data62)){
-const err183 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(!(false)){
+if(data59.then === undefined){
+const err183 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err183];
 }
@@ -4620,8 +4596,9 @@ vErrors.push(err183);
 errors++;
 }
 }
-else {
-const err184 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key6 in data59){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err184 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err184];
 }
@@ -4631,11 +4608,10 @@ vErrors.push(err184);
 errors++;
 }
 }
-if(data61.holdShare !== undefined){
-let data63 = data61.holdShare;
-if(typeof data63 == "number"){
-if(data63 > 1 || isNaN(data63)){
-const err185 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data59.by !== undefined){
+let data60 = data59.by;
+if(!((((data60 === "reader") || (data60 === "lock")) || (data60 === "controller")) || (data60 === "server"))){
+const err185 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err185];
 }
@@ -4644,8 +4620,12 @@ vErrors.push(err185);
 }
 errors++;
 }
-if(data63 < 0.05 || isNaN(data63)){
-const err186 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+if(data59.afterS !== undefined){
+let data61 = data59.afterS;
+if(typeof data61 == "number"){
+if(data61 > 3600 || isNaN(data61)){
+const err186 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err186];
 }
@@ -4654,9 +4634,8 @@ vErrors.push(err186);
 }
 errors++;
 }
-}
-else {
-const err187 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data61 < 0 || isNaN(data61)){
+const err187 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err187];
 }
@@ -4666,9 +4645,8 @@ vErrors.push(err187);
 errors++;
 }
 }
-}
 else {
-const err188 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err188 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err188];
 }
@@ -4678,11 +4656,10 @@ vErrors.push(err188);
 errors++;
 }
 }
-if(data1.distances !== undefined){
-let data64 = data1.distances;
-if(data64 && typeof data64 == "object" && !Array.isArray(data64)){
-if(Object.keys(data64).length > 100){
-const err189 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(data59.then !== undefined){
+let data62 = data59.then;
+if(!(((data62 === "staysShut") || (data62 === "opens")) || (data62 === "knownCards"))){
+const err189 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err189];
 }
@@ -4691,11 +4668,10 @@ vErrors.push(err189);
 }
 errors++;
 }
-for(const key9 in data64){
-let data65 = data64[key9];
-if(typeof data65 == "number"){
-if(data65 > 2000 || isNaN(data65)){
-const err190 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+}
+else {
+const err190 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err190];
 }
@@ -4704,8 +4680,13 @@ vErrors.push(err190);
 }
 errors++;
 }
-if(data65 < 0 || isNaN(data65)){
-const err191 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data1.ends !== undefined){
+let data63 = data1.ends;
+if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
+if(!(false)){
+if(data63.seriesOhm === undefined){
+const err191 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err191];
 }
@@ -4715,8 +4696,9 @@ vErrors.push(err191);
 errors++;
 }
 }
-else {
-const err192 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data63.parallelOhm === undefined){
+const err192 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err192];
 }
@@ -4726,9 +4708,9 @@ vErrors.push(err192);
 errors++;
 }
 }
-}
-else {
-const err193 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data63.at === undefined){
+const err193 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err193];
 }
@@ -4738,12 +4720,9 @@ vErrors.push(err193);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data66 = data1.at;
-if(data66 && typeof data66 == "object" && !Array.isArray(data66)){
-if(!(false)){
-if(data66.x === undefined){
-const err194 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+for(const key7 in data63){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err194 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err194];
 }
@@ -4753,9 +4732,11 @@ vErrors.push(err194);
 errors++;
 }
 }
-if(!(false)){
-if(data66.y === undefined){
-const err195 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data63.seriesOhm !== undefined){
+let data64 = data63.seriesOhm;
+if(typeof data64 == "number"){
+if(data64 > 100000 || isNaN(data64)){
+const err195 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err195];
 }
@@ -4764,10 +4745,8 @@ vErrors.push(err195);
 }
 errors++;
 }
-}
-for(const key10 in data66){
-if(!((key10 === "x") || (key10 === "y"))){
-const err196 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(data64 < 0 || isNaN(data64)){
+const err196 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err196];
 }
@@ -4777,11 +4756,8 @@ vErrors.push(err196);
 errors++;
 }
 }
-if(data66.x !== undefined){
-let data67 = data66.x;
-if(typeof data67 == "number"){
-if(data67 > 100000 || isNaN(data67)){
-const err197 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err197 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err197];
 }
@@ -4790,8 +4766,12 @@ vErrors.push(err197);
 }
 errors++;
 }
-if(data67 < -100000 || isNaN(data67)){
-const err198 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data63.parallelOhm !== undefined){
+let data65 = data63.parallelOhm;
+if(typeof data65 == "number"){
+if(data65 > 100000 || isNaN(data65)){
+const err198 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err198];
 }
@@ -4800,9 +4780,8 @@ vErrors.push(err198);
 }
 errors++;
 }
-}
-else {
-const err199 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data65 < 0 || isNaN(data65)){
+const err199 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err199];
 }
@@ -4812,11 +4791,8 @@ vErrors.push(err199);
 errors++;
 }
 }
-if(data66.y !== undefined){
-let data68 = data66.y;
-if(typeof data68 == "number"){
-if(data68 > 100000 || isNaN(data68)){
-const err200 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err200 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err200];
 }
@@ -4825,8 +4801,11 @@ vErrors.push(err200);
 }
 errors++;
 }
-if(data68 < -100000 || isNaN(data68)){
-const err201 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data63.at !== undefined){
+let data66 = data63.at;
+if(!((data66 === "device") || (data66 === "controller"))){
+const err201 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema16.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err201];
 }
@@ -4836,8 +4815,9 @@ vErrors.push(err201);
 errors++;
 }
 }
+}
 else {
-const err202 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err202 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err202];
 }
@@ -4847,9 +4827,12 @@ vErrors.push(err202);
 errors++;
 }
 }
-}
-else {
-const err203 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.drive !== undefined){
+let data67 = data1.drive;
+if(data67 && typeof data67 == "object" && !Array.isArray(data67)){
+if(!(false)){
+if(data67.pullMs === undefined){
+const err203 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err203];
 }
@@ -4859,9 +4842,9 @@ vErrors.push(err203);
 errors++;
 }
 }
-}
-else {
-const err204 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data67.holdShare === undefined){
+const err204 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
 if(vErrors === null){
 vErrors = [err204];
 }
@@ -4871,9 +4854,9 @@ vErrors.push(err204);
 errors++;
 }
 }
-}
-else {
-const err205 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key8 in data67){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err205 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err205];
 }
@@ -4882,12 +4865,299 @@ vErrors.push(err205);
 }
 errors++;
 }
+}
+if(data67.pullMs !== undefined){
+let data68 = data67.pullMs;
+if(typeof data68 == "number"){
+if(data68 > 5000 || isNaN(data68)){
+const err206 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(vErrors === null){
+vErrors = [err206];
+}
+else {
+vErrors.push(err206);
+}
+errors++;
+}
+if(data68 < 20 || isNaN(data68)){
+const err207 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+if(vErrors === null){
+vErrors = [err207];
+}
+else {
+vErrors.push(err207);
+}
+errors++;
+}
+}
+else {
+const err208 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err208];
+}
+else {
+vErrors.push(err208);
+}
+errors++;
+}
+}
+if(data67.holdShare !== undefined){
+let data69 = data67.holdShare;
+if(typeof data69 == "number"){
+if(data69 > 1 || isNaN(data69)){
+const err209 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err209];
+}
+else {
+vErrors.push(err209);
+}
+errors++;
+}
+if(data69 < 0.05 || isNaN(data69)){
+const err210 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+if(vErrors === null){
+vErrors = [err210];
+}
+else {
+vErrors.push(err210);
+}
+errors++;
+}
+}
+else {
+const err211 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err211];
+}
+else {
+vErrors.push(err211);
+}
+errors++;
+}
+}
+}
+else {
+const err212 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err212];
+}
+else {
+vErrors.push(err212);
+}
+errors++;
+}
+}
+if(data1.distances !== undefined){
+let data70 = data1.distances;
+if(data70 && typeof data70 == "object" && !Array.isArray(data70)){
+if(Object.keys(data70).length > 100){
+const err213 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(vErrors === null){
+vErrors = [err213];
+}
+else {
+vErrors.push(err213);
+}
+errors++;
+}
+for(const key9 in data70){
+let data71 = data70[key9];
+if(typeof data71 == "number"){
+if(data71 > 2000 || isNaN(data71)){
+const err214 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err214];
+}
+else {
+vErrors.push(err214);
+}
+errors++;
+}
+if(data71 < 0 || isNaN(data71)){
+const err215 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err215];
+}
+else {
+vErrors.push(err215);
+}
+errors++;
+}
+}
+else {
+const err216 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err216];
+}
+else {
+vErrors.push(err216);
+}
+errors++;
+}
+}
+}
+else {
+const err217 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err217];
+}
+else {
+vErrors.push(err217);
+}
+errors++;
+}
+}
+if(data1.at !== undefined){
+let data72 = data1.at;
+if(data72 && typeof data72 == "object" && !Array.isArray(data72)){
+if(!(false)){
+if(data72.x === undefined){
+const err218 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(vErrors === null){
+vErrors = [err218];
+}
+else {
+vErrors.push(err218);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data72.y === undefined){
+const err219 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(vErrors === null){
+vErrors = [err219];
+}
+else {
+vErrors.push(err219);
+}
+errors++;
+}
+}
+for(const key10 in data72){
+if(!((key10 === "x") || (key10 === "y"))){
+const err220 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err220];
+}
+else {
+vErrors.push(err220);
+}
+errors++;
+}
+}
+if(data72.x !== undefined){
+let data73 = data72.x;
+if(typeof data73 == "number"){
+if(data73 > 100000 || isNaN(data73)){
+const err221 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err221];
+}
+else {
+vErrors.push(err221);
+}
+errors++;
+}
+if(data73 < -100000 || isNaN(data73)){
+const err222 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err222];
+}
+else {
+vErrors.push(err222);
+}
+errors++;
+}
+}
+else {
+const err223 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err223];
+}
+else {
+vErrors.push(err223);
+}
+errors++;
+}
+}
+if(data72.y !== undefined){
+let data74 = data72.y;
+if(typeof data74 == "number"){
+if(data74 > 100000 || isNaN(data74)){
+const err224 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err224];
+}
+else {
+vErrors.push(err224);
+}
+errors++;
+}
+if(data74 < -100000 || isNaN(data74)){
+const err225 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err225];
+}
+else {
+vErrors.push(err225);
+}
+errors++;
+}
+}
+else {
+const err226 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err226];
+}
+else {
+vErrors.push(err226);
+}
+errors++;
+}
+}
+}
+else {
+const err227 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err227];
+}
+else {
+vErrors.push(err227);
+}
+errors++;
+}
+}
+}
+else {
+const err228 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err228];
+}
+else {
+vErrors.push(err228);
+}
+errors++;
+}
+}
+}
+else {
+const err229 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err229];
+}
+else {
+vErrors.push(err229);
+}
+errors++;
+}
 validate15.errors = vErrors;
 return errors === 0;
 }
 
 export const door_edit = validate16;
-const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
+const schema17 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"sounder":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"signal":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelSet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelUnset":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelToggle":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelState":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":[]}},"required":["id","fields"]};
 
 function validate16(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -6629,9 +6899,11 @@ vErrors.push(err148);
 errors++;
 }
 }
-}
-else {
-const err149 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data35.sounder !== undefined){
+let data50 = data35.sounder;
+if(typeof data50 === "string"){
+if(func3(data50) > 80){
+const err149 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err149];
 }
@@ -6640,11 +6912,8 @@ vErrors.push(err149);
 }
 errors++;
 }
-}
-if(data1.opening !== undefined){
-let data50 = data1.opening;
-if(!(((((((((data50 === "door") || (data50 === "doubleDoor")) || (data50 === "gate")) || (data50 === "shutter")) || (data50 === "turnstile")) || (data50 === "cabinet")) || (data50 === "locker")) || (data50 === "padlock")) || (data50 === "liftCall"))){
-const err150 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
+if(func3(data50) < 1){
+const err150 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err150];
 }
@@ -6653,10 +6922,8 @@ vErrors.push(err150);
 }
 errors++;
 }
-}
-if(data1.outdoor !== undefined){
-if(typeof data1.outdoor !== "boolean"){
-const err151 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(!pattern0.test(data50)){
+const err151 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err151];
 }
@@ -6666,9 +6933,8 @@ vErrors.push(err151);
 errors++;
 }
 }
-if(data1.pinned !== undefined){
-if(typeof data1.pinned !== "boolean"){
-const err152 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+else {
+const err152 = {instancePath:instancePath+"/fields/hardware/sounder",schemaPath:"#/properties/fields/properties/hardware/properties/sounder/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err152];
 }
@@ -6678,12 +6944,11 @@ vErrors.push(err152);
 errors++;
 }
 }
-if(data1.decides !== undefined){
-let data53 = data1.decides;
-if(data53 && typeof data53 == "object" && !Array.isArray(data53)){
-if(!(false)){
-if(data53.by === undefined){
-const err153 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+if(data35.signal !== undefined){
+let data51 = data35.signal;
+if(typeof data51 === "string"){
+if(func3(data51) > 80){
+const err153 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err153];
 }
@@ -6692,10 +6957,8 @@ vErrors.push(err153);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data53.afterS === undefined){
-const err154 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
+if(func3(data51) < 1){
+const err154 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err154];
 }
@@ -6704,10 +6967,8 @@ vErrors.push(err154);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data53.then === undefined){
-const err155 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
+if(!pattern0.test(data51)){
+const err155 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err155];
 }
@@ -6717,9 +6978,8 @@ vErrors.push(err155);
 errors++;
 }
 }
-for(const key6 in data53){
-if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
-const err156 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
+else {
+const err156 = {instancePath:instancePath+"/fields/hardware/signal",schemaPath:"#/properties/fields/properties/hardware/properties/signal/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err156];
 }
@@ -6729,10 +6989,11 @@ vErrors.push(err156);
 errors++;
 }
 }
-if(data53.by !== undefined){
-let data54 = data53.by;
-if(!((((data54 === "reader") || (data54 === "lock")) || (data54 === "controller")) || (data54 === "server"))){
-const err157 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(data35.panelSet !== undefined){
+let data52 = data35.panelSet;
+if(typeof data52 === "string"){
+if(func3(data52) > 80){
+const err157 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err157];
 }
@@ -6741,12 +7002,8 @@ vErrors.push(err157);
 }
 errors++;
 }
-}
-if(data53.afterS !== undefined){
-let data55 = data53.afterS;
-if(typeof data55 == "number"){
-if(data55 > 3600 || isNaN(data55)){
-const err158 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
+if(func3(data52) < 1){
+const err158 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err158];
 }
@@ -6755,8 +7012,8 @@ vErrors.push(err158);
 }
 errors++;
 }
-if(data55 < 0 || isNaN(data55)){
-const err159 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!pattern0.test(data52)){
+const err159 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err159];
 }
@@ -6767,7 +7024,7 @@ errors++;
 }
 }
 else {
-const err160 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err160 = {instancePath:instancePath+"/fields/hardware/panelSet",schemaPath:"#/properties/fields/properties/hardware/properties/panelSet/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err160];
 }
@@ -6777,10 +7034,11 @@ vErrors.push(err160);
 errors++;
 }
 }
-if(data53.then !== undefined){
-let data56 = data53.then;
-if(!(((data56 === "staysShut") || (data56 === "opens")) || (data56 === "knownCards"))){
-const err161 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
+if(data35.panelUnset !== undefined){
+let data53 = data35.panelUnset;
+if(typeof data53 === "string"){
+if(func3(data53) > 80){
+const err161 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err161];
 }
@@ -6789,10 +7047,8 @@ vErrors.push(err161);
 }
 errors++;
 }
-}
-}
-else {
-const err162 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data53) < 1){
+const err162 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err162];
 }
@@ -6801,13 +7057,8 @@ vErrors.push(err162);
 }
 errors++;
 }
-}
-if(data1.ends !== undefined){
-let data57 = data1.ends;
-if(data57 && typeof data57 == "object" && !Array.isArray(data57)){
-if(!(false)){
-if(data57.seriesOhm === undefined){
-const err163 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
+if(!pattern0.test(data53)){
+const err163 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err163];
 }
@@ -6817,9 +7068,8 @@ vErrors.push(err163);
 errors++;
 }
 }
-if(!(false)){
-if(data57.parallelOhm === undefined){
-const err164 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
+else {
+const err164 = {instancePath:instancePath+"/fields/hardware/panelUnset",schemaPath:"#/properties/fields/properties/hardware/properties/panelUnset/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err164];
 }
@@ -6829,9 +7079,11 @@ vErrors.push(err164);
 errors++;
 }
 }
-if(!(false)){
-if(data57.at === undefined){
-const err165 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
+if(data35.panelToggle !== undefined){
+let data54 = data35.panelToggle;
+if(typeof data54 === "string"){
+if(func3(data54) > 80){
+const err165 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err165];
 }
@@ -6840,10 +7092,8 @@ vErrors.push(err165);
 }
 errors++;
 }
-}
-for(const key7 in data57){
-if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
-const err166 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
+if(func3(data54) < 1){
+const err166 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err166];
 }
@@ -6852,12 +7102,8 @@ vErrors.push(err166);
 }
 errors++;
 }
-}
-if(data57.seriesOhm !== undefined){
-let data58 = data57.seriesOhm;
-if(typeof data58 == "number"){
-if(data58 > 100000 || isNaN(data58)){
-const err167 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(!pattern0.test(data54)){
+const err167 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err167];
 }
@@ -6866,8 +7112,9 @@ vErrors.push(err167);
 }
 errors++;
 }
-if(data58 < 0 || isNaN(data58)){
-const err168 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+else {
+const err168 = {instancePath:instancePath+"/fields/hardware/panelToggle",schemaPath:"#/properties/fields/properties/hardware/properties/panelToggle/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err168];
 }
@@ -6877,8 +7124,11 @@ vErrors.push(err168);
 errors++;
 }
 }
-else {
-const err169 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data35.panelState !== undefined){
+let data55 = data35.panelState;
+if(typeof data55 === "string"){
+if(func3(data55) > 80){
+const err169 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err169];
 }
@@ -6887,12 +7137,8 @@ vErrors.push(err169);
 }
 errors++;
 }
-}
-if(data57.parallelOhm !== undefined){
-let data59 = data57.parallelOhm;
-if(typeof data59 == "number"){
-if(data59 > 100000 || isNaN(data59)){
-const err170 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(func3(data55) < 1){
+const err170 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err170];
 }
@@ -6901,8 +7147,8 @@ vErrors.push(err170);
 }
 errors++;
 }
-if(data59 < 0 || isNaN(data59)){
-const err171 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(!pattern0.test(data55)){
+const err171 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err171];
 }
@@ -6913,7 +7159,7 @@ errors++;
 }
 }
 else {
-const err172 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err172 = {instancePath:instancePath+"/fields/hardware/panelState",schemaPath:"#/properties/fields/properties/hardware/properties/panelState/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err172];
 }
@@ -6923,10 +7169,9 @@ vErrors.push(err172);
 errors++;
 }
 }
-if(data57.at !== undefined){
-let data60 = data57.at;
-if(!((data60 === "device") || (data60 === "controller"))){
-const err173 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err173 = {instancePath:instancePath+"/fields/hardware",schemaPath:"#/properties/fields/properties/hardware/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err173];
 }
@@ -6936,9 +7181,10 @@ vErrors.push(err173);
 errors++;
 }
 }
-}
-else {
-const err174 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.opening !== undefined){
+let data56 = data1.opening;
+if(!(((((((((data56 === "door") || (data56 === "doubleDoor")) || (data56 === "gate")) || (data56 === "shutter")) || (data56 === "turnstile")) || (data56 === "cabinet")) || (data56 === "locker")) || (data56 === "padlock")) || (data56 === "liftCall"))){
+const err174 = {instancePath:instancePath+"/fields/opening",schemaPath:"#/properties/fields/properties/opening/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.opening.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err174];
 }
@@ -6948,12 +7194,9 @@ vErrors.push(err174);
 errors++;
 }
 }
-if(data1.drive !== undefined){
-let data61 = data1.drive;
-if(data61 && typeof data61 == "object" && !Array.isArray(data61)){
-if(!(false)){
-if(data61.pullMs === undefined){
-const err175 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
+if(data1.outdoor !== undefined){
+if(typeof data1.outdoor !== "boolean"){
+const err175 = {instancePath:instancePath+"/fields/outdoor",schemaPath:"#/properties/fields/properties/outdoor/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err175];
 }
@@ -6963,9 +7206,9 @@ vErrors.push(err175);
 errors++;
 }
 }
-if(!(false)){
-if(data61.holdShare === undefined){
-const err176 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
+if(data1.pinned !== undefined){
+if(typeof data1.pinned !== "boolean"){
+const err176 = {instancePath:instancePath+"/fields/pinned",schemaPath:"#/properties/fields/properties/pinned/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err176];
 }
@@ -6975,9 +7218,12 @@ vErrors.push(err176);
 errors++;
 }
 }
-for(const key8 in data61){
-if(!((key8 === "pullMs") || (key8 === "holdShare"))){
-const err177 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
+if(data1.decides !== undefined){
+let data59 = data1.decides;
+if(data59 && typeof data59 == "object" && !Array.isArray(data59)){
+if(!(false)){
+if(data59.by === undefined){
+const err177 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err177];
 }
@@ -6987,11 +7233,9 @@ vErrors.push(err177);
 errors++;
 }
 }
-if(data61.pullMs !== undefined){
-let data62 = data61.pullMs;
-if(typeof data62 == "number"){
-if(data62 > 5000 || isNaN(data62)){
-const err178 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(!(false)){
+if(data59.afterS === undefined){
+const err178 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "afterS"},message:"must have required property '"+"afterS"+"'"};
 if(vErrors === null){
 vErrors = [err178];
 }
@@ -7000,8 +7244,10 @@ vErrors.push(err178);
 }
 errors++;
 }
-if(data62 < 20 || isNaN(data62)){
-const err179 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+}
+if(!(false)){
+if(data59.then === undefined){
+const err179 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/required",keyword:"required",params:{missingProperty: "then"},message:"must have required property '"+"then"+"'"};
 if(vErrors === null){
 vErrors = [err179];
 }
@@ -7011,8 +7257,9 @@ vErrors.push(err179);
 errors++;
 }
 }
-else {
-const err180 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key6 in data59){
+if(!(((key6 === "by") || (key6 === "afterS")) || (key6 === "then"))){
+const err180 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key6},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err180];
 }
@@ -7022,11 +7269,10 @@ vErrors.push(err180);
 errors++;
 }
 }
-if(data61.holdShare !== undefined){
-let data63 = data61.holdShare;
-if(typeof data63 == "number"){
-if(data63 > 1 || isNaN(data63)){
-const err181 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data59.by !== undefined){
+let data60 = data59.by;
+if(!((((data60 === "reader") || (data60 === "lock")) || (data60 === "controller")) || (data60 === "server"))){
+const err181 = {instancePath:instancePath+"/fields/decides/by",schemaPath:"#/properties/fields/properties/decides/properties/by/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err181];
 }
@@ -7035,8 +7281,12 @@ vErrors.push(err181);
 }
 errors++;
 }
-if(data63 < 0.05 || isNaN(data63)){
-const err182 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+}
+if(data59.afterS !== undefined){
+let data61 = data59.afterS;
+if(typeof data61 == "number"){
+if(data61 > 3600 || isNaN(data61)){
+const err182 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/maximum",keyword:"maximum",params:{comparison: "<=", limit: 3600},message:"must be <= 3600"};
 if(vErrors === null){
 vErrors = [err182];
 }
@@ -7045,9 +7295,8 @@ vErrors.push(err182);
 }
 errors++;
 }
-}
-else {
-const err183 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data61 < 0 || isNaN(data61)){
+const err183 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err183];
 }
@@ -7057,9 +7306,8 @@ vErrors.push(err183);
 errors++;
 }
 }
-}
 else {
-const err184 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err184 = {instancePath:instancePath+"/fields/decides/afterS",schemaPath:"#/properties/fields/properties/decides/properties/afterS/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err184];
 }
@@ -7069,11 +7317,10 @@ vErrors.push(err184);
 errors++;
 }
 }
-if(data1.distances !== undefined){
-let data64 = data1.distances;
-if(data64 && typeof data64 == "object" && !Array.isArray(data64)){
-if(Object.keys(data64).length > 100){
-const err185 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(data59.then !== undefined){
+let data62 = data59.then;
+if(!(((data62 === "staysShut") || (data62 === "opens")) || (data62 === "knownCards"))){
+const err185 = {instancePath:instancePath+"/fields/decides/then",schemaPath:"#/properties/fields/properties/decides/properties/then/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.decides.properties.then.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err185];
 }
@@ -7082,11 +7329,10 @@ vErrors.push(err185);
 }
 errors++;
 }
-for(const key9 in data64){
-let data65 = data64[key9];
-if(typeof data65 == "number"){
-if(data65 > 2000 || isNaN(data65)){
-const err186 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+}
+}
+else {
+const err186 = {instancePath:instancePath+"/fields/decides",schemaPath:"#/properties/fields/properties/decides/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err186];
 }
@@ -7095,8 +7341,13 @@ vErrors.push(err186);
 }
 errors++;
 }
-if(data65 < 0 || isNaN(data65)){
-const err187 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data1.ends !== undefined){
+let data63 = data1.ends;
+if(data63 && typeof data63 == "object" && !Array.isArray(data63)){
+if(!(false)){
+if(data63.seriesOhm === undefined){
+const err187 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "seriesOhm"},message:"must have required property '"+"seriesOhm"+"'"};
 if(vErrors === null){
 vErrors = [err187];
 }
@@ -7106,8 +7357,9 @@ vErrors.push(err187);
 errors++;
 }
 }
-else {
-const err188 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(!(false)){
+if(data63.parallelOhm === undefined){
+const err188 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "parallelOhm"},message:"must have required property '"+"parallelOhm"+"'"};
 if(vErrors === null){
 vErrors = [err188];
 }
@@ -7117,9 +7369,9 @@ vErrors.push(err188);
 errors++;
 }
 }
-}
-else {
-const err189 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data63.at === undefined){
+const err189 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/required",keyword:"required",params:{missingProperty: "at"},message:"must have required property '"+"at"+"'"};
 if(vErrors === null){
 vErrors = [err189];
 }
@@ -7129,12 +7381,9 @@ vErrors.push(err189);
 errors++;
 }
 }
-if(data1.at !== undefined){
-let data66 = data1.at;
-if(data66 && typeof data66 == "object" && !Array.isArray(data66)){
-if(!(false)){
-if(data66.x === undefined){
-const err190 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+for(const key7 in data63){
+if(!(((key7 === "seriesOhm") || (key7 === "parallelOhm")) || (key7 === "at"))){
+const err190 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key7},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err190];
 }
@@ -7144,9 +7393,11 @@ vErrors.push(err190);
 errors++;
 }
 }
-if(!(false)){
-if(data66.y === undefined){
-const err191 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(data63.seriesOhm !== undefined){
+let data64 = data63.seriesOhm;
+if(typeof data64 == "number"){
+if(data64 > 100000 || isNaN(data64)){
+const err191 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err191];
 }
@@ -7155,10 +7406,8 @@ vErrors.push(err191);
 }
 errors++;
 }
-}
-for(const key10 in data66){
-if(!((key10 === "x") || (key10 === "y"))){
-const err192 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(data64 < 0 || isNaN(data64)){
+const err192 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err192];
 }
@@ -7168,11 +7417,8 @@ vErrors.push(err192);
 errors++;
 }
 }
-if(data66.x !== undefined){
-let data67 = data66.x;
-if(typeof data67 == "number"){
-if(data67 > 100000 || isNaN(data67)){
-const err193 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err193 = {instancePath:instancePath+"/fields/ends/seriesOhm",schemaPath:"#/properties/fields/properties/ends/properties/seriesOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err193];
 }
@@ -7181,8 +7427,12 @@ vErrors.push(err193);
 }
 errors++;
 }
-if(data67 < -100000 || isNaN(data67)){
-const err194 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data63.parallelOhm !== undefined){
+let data65 = data63.parallelOhm;
+if(typeof data65 == "number"){
+if(data65 > 100000 || isNaN(data65)){
+const err194 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
 if(vErrors === null){
 vErrors = [err194];
 }
@@ -7191,9 +7441,8 @@ vErrors.push(err194);
 }
 errors++;
 }
-}
-else {
-const err195 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data65 < 0 || isNaN(data65)){
+const err195 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err195];
 }
@@ -7203,11 +7452,8 @@ vErrors.push(err195);
 errors++;
 }
 }
-if(data66.y !== undefined){
-let data68 = data66.y;
-if(typeof data68 == "number"){
-if(data68 > 100000 || isNaN(data68)){
-const err196 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+else {
+const err196 = {instancePath:instancePath+"/fields/ends/parallelOhm",schemaPath:"#/properties/fields/properties/ends/properties/parallelOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err196];
 }
@@ -7216,8 +7462,11 @@ vErrors.push(err196);
 }
 errors++;
 }
-if(data68 < -100000 || isNaN(data68)){
-const err197 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+}
+if(data63.at !== undefined){
+let data66 = data63.at;
+if(!((data66 === "device") || (data66 === "controller"))){
+const err197 = {instancePath:instancePath+"/fields/ends/at",schemaPath:"#/properties/fields/properties/ends/properties/at/enum",keyword:"enum",params:{allowedValues: schema17.properties.fields.properties.ends.properties.at.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err197];
 }
@@ -7227,8 +7476,9 @@ vErrors.push(err197);
 errors++;
 }
 }
+}
 else {
-const err198 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err198 = {instancePath:instancePath+"/fields/ends",schemaPath:"#/properties/fields/properties/ends/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err198];
 }
@@ -7238,9 +7488,12 @@ vErrors.push(err198);
 errors++;
 }
 }
-}
-else {
-const err199 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data1.drive !== undefined){
+let data67 = data1.drive;
+if(data67 && typeof data67 == "object" && !Array.isArray(data67)){
+if(!(false)){
+if(data67.pullMs === undefined){
+const err199 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "pullMs"},message:"must have required property '"+"pullMs"+"'"};
 if(vErrors === null){
 vErrors = [err199];
 }
@@ -7250,9 +7503,9 @@ vErrors.push(err199);
 errors++;
 }
 }
-}
-else {
-const err200 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data67.holdShare === undefined){
+const err200 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/required",keyword:"required",params:{missingProperty: "holdShare"},message:"must have required property '"+"holdShare"+"'"};
 if(vErrors === null){
 vErrors = [err200];
 }
@@ -7262,14 +7515,301 @@ vErrors.push(err200);
 errors++;
 }
 }
-}
-else {
-const err201 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key8 in data67){
+if(!((key8 === "pullMs") || (key8 === "holdShare"))){
+const err201 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key8},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err201];
 }
 else {
 vErrors.push(err201);
+}
+errors++;
+}
+}
+if(data67.pullMs !== undefined){
+let data68 = data67.pullMs;
+if(typeof data68 == "number"){
+if(data68 > 5000 || isNaN(data68)){
+const err202 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/maximum",keyword:"maximum",params:{comparison: "<=", limit: 5000},message:"must be <= 5000"};
+if(vErrors === null){
+vErrors = [err202];
+}
+else {
+vErrors.push(err202);
+}
+errors++;
+}
+if(data68 < 20 || isNaN(data68)){
+const err203 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/minimum",keyword:"minimum",params:{comparison: ">=", limit: 20},message:"must be >= 20"};
+if(vErrors === null){
+vErrors = [err203];
+}
+else {
+vErrors.push(err203);
+}
+errors++;
+}
+}
+else {
+const err204 = {instancePath:instancePath+"/fields/drive/pullMs",schemaPath:"#/properties/fields/properties/drive/properties/pullMs/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err204];
+}
+else {
+vErrors.push(err204);
+}
+errors++;
+}
+}
+if(data67.holdShare !== undefined){
+let data69 = data67.holdShare;
+if(typeof data69 == "number"){
+if(data69 > 1 || isNaN(data69)){
+const err205 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(vErrors === null){
+vErrors = [err205];
+}
+else {
+vErrors.push(err205);
+}
+errors++;
+}
+if(data69 < 0.05 || isNaN(data69)){
+const err206 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0.05},message:"must be >= 0.05"};
+if(vErrors === null){
+vErrors = [err206];
+}
+else {
+vErrors.push(err206);
+}
+errors++;
+}
+}
+else {
+const err207 = {instancePath:instancePath+"/fields/drive/holdShare",schemaPath:"#/properties/fields/properties/drive/properties/holdShare/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err207];
+}
+else {
+vErrors.push(err207);
+}
+errors++;
+}
+}
+}
+else {
+const err208 = {instancePath:instancePath+"/fields/drive",schemaPath:"#/properties/fields/properties/drive/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err208];
+}
+else {
+vErrors.push(err208);
+}
+errors++;
+}
+}
+if(data1.distances !== undefined){
+let data70 = data1.distances;
+if(data70 && typeof data70 == "object" && !Array.isArray(data70)){
+if(Object.keys(data70).length > 100){
+const err209 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/maxProperties",keyword:"maxProperties",params:{limit: 100},message:"must NOT have more than 100 properties"};
+if(vErrors === null){
+vErrors = [err209];
+}
+else {
+vErrors.push(err209);
+}
+errors++;
+}
+for(const key9 in data70){
+let data71 = data70[key9];
+if(typeof data71 == "number"){
+if(data71 > 2000 || isNaN(data71)){
+const err210 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2000},message:"must be <= 2000"};
+if(vErrors === null){
+vErrors = [err210];
+}
+else {
+vErrors.push(err210);
+}
+errors++;
+}
+if(data71 < 0 || isNaN(data71)){
+const err211 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(vErrors === null){
+vErrors = [err211];
+}
+else {
+vErrors.push(err211);
+}
+errors++;
+}
+}
+else {
+const err212 = {instancePath:instancePath+"/fields/distances/" + key9.replace(/~/g, "~0").replace(/\//g, "~1"),schemaPath:"#/properties/fields/properties/distances/additionalProperties/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err212];
+}
+else {
+vErrors.push(err212);
+}
+errors++;
+}
+}
+}
+else {
+const err213 = {instancePath:instancePath+"/fields/distances",schemaPath:"#/properties/fields/properties/distances/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err213];
+}
+else {
+vErrors.push(err213);
+}
+errors++;
+}
+}
+if(data1.at !== undefined){
+let data72 = data1.at;
+if(data72 && typeof data72 == "object" && !Array.isArray(data72)){
+if(!(false)){
+if(data72.x === undefined){
+const err214 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "x"},message:"must have required property '"+"x"+"'"};
+if(vErrors === null){
+vErrors = [err214];
+}
+else {
+vErrors.push(err214);
+}
+errors++;
+}
+}
+if(!(false)){
+if(data72.y === undefined){
+const err215 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/required",keyword:"required",params:{missingProperty: "y"},message:"must have required property '"+"y"+"'"};
+if(vErrors === null){
+vErrors = [err215];
+}
+else {
+vErrors.push(err215);
+}
+errors++;
+}
+}
+for(const key10 in data72){
+if(!((key10 === "x") || (key10 === "y"))){
+const err216 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key10},message:"must NOT have additional properties"};
+if(vErrors === null){
+vErrors = [err216];
+}
+else {
+vErrors.push(err216);
+}
+errors++;
+}
+}
+if(data72.x !== undefined){
+let data73 = data72.x;
+if(typeof data73 == "number"){
+if(data73 > 100000 || isNaN(data73)){
+const err217 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err217];
+}
+else {
+vErrors.push(err217);
+}
+errors++;
+}
+if(data73 < -100000 || isNaN(data73)){
+const err218 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err218];
+}
+else {
+vErrors.push(err218);
+}
+errors++;
+}
+}
+else {
+const err219 = {instancePath:instancePath+"/fields/at/x",schemaPath:"#/properties/fields/properties/at/properties/x/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err219];
+}
+else {
+vErrors.push(err219);
+}
+errors++;
+}
+}
+if(data72.y !== undefined){
+let data74 = data72.y;
+if(typeof data74 == "number"){
+if(data74 > 100000 || isNaN(data74)){
+const err220 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/maximum",keyword:"maximum",params:{comparison: "<=", limit: 100000},message:"must be <= 100000"};
+if(vErrors === null){
+vErrors = [err220];
+}
+else {
+vErrors.push(err220);
+}
+errors++;
+}
+if(data74 < -100000 || isNaN(data74)){
+const err221 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/minimum",keyword:"minimum",params:{comparison: ">=", limit: -100000},message:"must be >= -100000"};
+if(vErrors === null){
+vErrors = [err221];
+}
+else {
+vErrors.push(err221);
+}
+errors++;
+}
+}
+else {
+const err222 = {instancePath:instancePath+"/fields/at/y",schemaPath:"#/properties/fields/properties/at/properties/y/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(vErrors === null){
+vErrors = [err222];
+}
+else {
+vErrors.push(err222);
+}
+errors++;
+}
+}
+}
+else {
+const err223 = {instancePath:instancePath+"/fields/at",schemaPath:"#/properties/fields/properties/at/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err223];
+}
+else {
+vErrors.push(err223);
+}
+errors++;
+}
+}
+}
+else {
+const err224 = {instancePath:instancePath+"/fields",schemaPath:"#/properties/fields/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err224];
+}
+else {
+vErrors.push(err224);
+}
+errors++;
+}
+}
+}
+else {
+const err225 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err225];
+}
+else {
+vErrors.push(err225);
 }
 errors++;
 }
@@ -7817,9 +8357,9 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback","codes"]},"maxItems":400,"title":"What it can do for a door besides"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
-const pattern60 = new RegExp("^[a-z0-9-]{1,40}$", "u");
-const pattern62 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","sounder","signal","panelSet","panelUnset","panelToggle","panelState","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback","codes"]},"maxItems":400,"title":"What it can do for a door besides"},"reactions":{"type":"integer","minimum":0,"title":"How many reactions it keeps"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const pattern72 = new RegExp("^[a-z0-9-]{1,40}$", "u");
+const pattern74 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
 function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -7936,7 +8476,7 @@ errors++;
 if(data.id !== undefined){
 let data0 = data.id;
 if(typeof data0 === "string"){
-if(!pattern60.test(data0)){
+if(!pattern72.test(data0)){
 const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err9];
@@ -7995,7 +8535,7 @@ errors++;
 }
 if(data.kind !== undefined){
 let data2 = data.kind;
-if(!((((((((((((((((data2 === "controller") || (data2 === "reader")) || (data2 === "lock")) || (data2 === "contact")) || (data2 === "exit")) || (data2 === "breakGlass")) || (data2 === "supply")) || (data2 === "expander")) || (data2 === "hub")) || (data2 === "wirelessLock")) || (data2 === "station")) || (data2 === "module")) || (data2 === "converter")) || (data2 === "switch")) || (data2 === "midspan")) || (data2 === "opener"))){
+if(!(((((((((((((((((((data2 === "controller") || (data2 === "reader")) || (data2 === "lock")) || (data2 === "contact")) || (data2 === "exit")) || (data2 === "breakGlass")) || (data2 === "supply")) || (data2 === "expander")) || (data2 === "hub")) || (data2 === "wirelessLock")) || (data2 === "station")) || (data2 === "module")) || (data2 === "converter")) || (data2 === "switch")) || (data2 === "midspan")) || (data2 === "opener")) || (data2 === "sounder")) || (data2 === "panelLine")) || (data2 === "panelState"))){
 const err14 = {instancePath:instancePath+"/kind",schemaPath:"#/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err14];
@@ -8009,7 +8549,7 @@ errors++;
 if(data.protocol !== undefined){
 let data3 = data.protocol;
 if(typeof data3 === "string"){
-if(!pattern60.test(data3)){
+if(!pattern72.test(data3)){
 const err15 = {instancePath:instancePath+"/protocol",schemaPath:"#/properties/protocol/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err15];
@@ -8438,7 +8978,7 @@ errors++;
 const len2 = data15.length;
 for(let i2=0; i2<len2; i2++){
 let data16 = data15[i2];
-if(!((((((((((((((((data16 === "controller") || (data16 === "reader")) || (data16 === "lock")) || (data16 === "contact")) || (data16 === "exit")) || (data16 === "breakGlass")) || (data16 === "supply")) || (data16 === "expander")) || (data16 === "hub")) || (data16 === "wirelessLock")) || (data16 === "station")) || (data16 === "module")) || (data16 === "converter")) || (data16 === "switch")) || (data16 === "midspan")) || (data16 === "opener"))){
+if(!(((((((((((((((((((data16 === "controller") || (data16 === "reader")) || (data16 === "lock")) || (data16 === "contact")) || (data16 === "exit")) || (data16 === "breakGlass")) || (data16 === "supply")) || (data16 === "expander")) || (data16 === "hub")) || (data16 === "wirelessLock")) || (data16 === "station")) || (data16 === "module")) || (data16 === "converter")) || (data16 === "switch")) || (data16 === "midspan")) || (data16 === "opener")) || (data16 === "sounder")) || (data16 === "panelLine")) || (data16 === "panelState"))){
 const err50 = {instancePath:instancePath+"/also/" + i2,schemaPath:"#/properties/also/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.also.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err50];
@@ -8952,7 +9492,7 @@ errors++;
 if(data30.id !== undefined){
 let data31 = data30.id;
 if(typeof data31 === "string"){
-if(!pattern62.test(data31)){
+if(!pattern74.test(data31)){
 const err92 = {instancePath:instancePath+"/leads/" + i4+"/id",schemaPath:"#/properties/leads/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9]{1,12}$"},message:"must match pattern \""+"^[A-Za-z0-9]{1,12}$"+"\""};
 if(vErrors === null){
 vErrors = [err92];
@@ -10747,7 +11287,7 @@ errors++;
 const len12 = data88.length;
 for(let i12=0; i12<len12; i12++){
 let data89 = data88[i12];
-if(!((((((((((((((((data89 === "entryReader") || (data89 === "exitReader")) || (data89 === "lock")) || (data89 === "secondLock")) || (data89 === "opener")) || (data89 === "contact")) || (data89 === "secondContact")) || (data89 === "lockSensing")) || (data89 === "exitButton")) || (data89 === "exitSensor")) || (data89 === "deskButton")) || (data89 === "glassPole")) || (data89 === "tamper")) || (data89 === "spare")) || (data89 === "emergencyRelease")) || (data89 === "feed"))){
+if(!((((((((((((((((((((((data89 === "entryReader") || (data89 === "exitReader")) || (data89 === "lock")) || (data89 === "secondLock")) || (data89 === "opener")) || (data89 === "contact")) || (data89 === "secondContact")) || (data89 === "lockSensing")) || (data89 === "exitButton")) || (data89 === "exitSensor")) || (data89 === "deskButton")) || (data89 === "glassPole")) || (data89 === "tamper")) || (data89 === "spare")) || (data89 === "sounder")) || (data89 === "signal")) || (data89 === "panelSet")) || (data89 === "panelUnset")) || (data89 === "panelToggle")) || (data89 === "panelState")) || (data89 === "emergencyRelease")) || (data89 === "feed"))){
 const err237 = {instancePath:instancePath+"/controller/functions/" + i12,schemaPath:"#/properties/controller/properties/functions/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.controller.properties.functions.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err237];
@@ -10809,12 +11349,10 @@ vErrors.push(err241);
 errors++;
 }
 }
-if(data48.times !== undefined){
-let data92 = data48.times;
-if(data92 && typeof data92 == "object" && !Array.isArray(data92)){
-if(!(false)){
-if(data92.schedules === undefined){
-const err242 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
+if(data48.reactions !== undefined){
+let data92 = data48.reactions;
+if(!((typeof data92 == "number") && (!(data92 % 1) && !isNaN(data92)))){
+const err242 = {instancePath:instancePath+"/controller/reactions",schemaPath:"#/properties/controller/properties/reactions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err242];
 }
@@ -10823,10 +11361,9 @@ vErrors.push(err242);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data92.periodsADay === undefined){
-const err243 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
+if(typeof data92 == "number"){
+if(data92 < 0 || isNaN(data92)){
+const err243 = {instancePath:instancePath+"/controller/reactions",schemaPath:"#/properties/controller/properties/reactions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err243];
 }
@@ -10836,9 +11373,13 @@ vErrors.push(err243);
 errors++;
 }
 }
+}
+if(data48.times !== undefined){
+let data93 = data48.times;
+if(data93 && typeof data93 == "object" && !Array.isArray(data93)){
 if(!(false)){
-if(data92.specialDays === undefined){
-const err244 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
+if(data93.schedules === undefined){
+const err244 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "schedules"},message:"must have required property '"+"schedules"+"'"};
 if(vErrors === null){
 vErrors = [err244];
 }
@@ -10848,9 +11389,9 @@ vErrors.push(err244);
 errors++;
 }
 }
-for(const key13 in data92){
-if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
-const err245 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
+if(!(false)){
+if(data93.periodsADay === undefined){
+const err245 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "periodsADay"},message:"must have required property '"+"periodsADay"+"'"};
 if(vErrors === null){
 vErrors = [err245];
 }
@@ -10860,10 +11401,9 @@ vErrors.push(err245);
 errors++;
 }
 }
-if(data92.schedules !== undefined){
-let data93 = data92.schedules;
-if(!((typeof data93 == "number") && (!(data93 % 1) && !isNaN(data93)))){
-const err246 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data93.specialDays === undefined){
+const err246 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/required",keyword:"required",params:{missingProperty: "specialDays"},message:"must have required property '"+"specialDays"+"'"};
 if(vErrors === null){
 vErrors = [err246];
 }
@@ -10872,9 +11412,10 @@ vErrors.push(err246);
 }
 errors++;
 }
-if(typeof data93 == "number"){
-if(data93 < 0 || isNaN(data93)){
-const err247 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+for(const key13 in data93){
+if(!(((key13 === "schedules") || (key13 === "periodsADay")) || (key13 === "specialDays"))){
+const err247 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key13},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err247];
 }
@@ -10884,11 +11425,10 @@ vErrors.push(err247);
 errors++;
 }
 }
-}
-if(data92.periodsADay !== undefined){
-let data94 = data92.periodsADay;
+if(data93.schedules !== undefined){
+let data94 = data93.schedules;
 if(!((typeof data94 == "number") && (!(data94 % 1) && !isNaN(data94)))){
-const err248 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+const err248 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err248];
 }
@@ -10899,7 +11439,7 @@ errors++;
 }
 if(typeof data94 == "number"){
 if(data94 < 0 || isNaN(data94)){
-const err249 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const err249 = {instancePath:instancePath+"/controller/times/schedules",schemaPath:"#/properties/controller/properties/times/properties/schedules/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err249];
 }
@@ -10910,10 +11450,10 @@ errors++;
 }
 }
 }
-if(data92.specialDays !== undefined){
-let data95 = data92.specialDays;
+if(data93.periodsADay !== undefined){
+let data95 = data93.periodsADay;
 if(!((typeof data95 == "number") && (!(data95 % 1) && !isNaN(data95)))){
-const err250 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+const err250 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err250];
 }
@@ -10924,7 +11464,7 @@ errors++;
 }
 if(typeof data95 == "number"){
 if(data95 < 0 || isNaN(data95)){
-const err251 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const err251 = {instancePath:instancePath+"/controller/times/periodsADay",schemaPath:"#/properties/controller/properties/times/properties/periodsADay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err251];
 }
@@ -10935,9 +11475,10 @@ errors++;
 }
 }
 }
-}
-else {
-const err252 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data93.specialDays !== undefined){
+let data96 = data93.specialDays;
+if(!((typeof data96 == "number") && (!(data96 % 1) && !isNaN(data96)))){
+const err252 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err252];
 }
@@ -10946,12 +11487,9 @@ vErrors.push(err252);
 }
 errors++;
 }
-}
-if(data48.ownReader !== undefined){
-let data96 = data48.ownReader;
-if(typeof data96 === "string"){
-if(func3(data96) > 200){
-const err253 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(typeof data96 == "number"){
+if(data96 < 0 || isNaN(data96)){
+const err253 = {instancePath:instancePath+"/controller/times/specialDays",schemaPath:"#/properties/controller/properties/times/properties/specialDays/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err253];
 }
@@ -10960,8 +11498,11 @@ vErrors.push(err253);
 }
 errors++;
 }
-if(func3(data96) < 1){
-const err254 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+}
+else {
+const err254 = {instancePath:instancePath+"/controller/times",schemaPath:"#/properties/controller/properties/times/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err254];
 }
@@ -10971,8 +11512,11 @@ vErrors.push(err254);
 errors++;
 }
 }
-else {
-const err255 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data48.ownReader !== undefined){
+let data97 = data48.ownReader;
+if(typeof data97 === "string"){
+if(func3(data97) > 200){
+const err255 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err255];
 }
@@ -10981,10 +11525,8 @@ vErrors.push(err255);
 }
 errors++;
 }
-}
-}
-else {
-const err256 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data97) < 1){
+const err256 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err256];
 }
@@ -10994,12 +11536,8 @@ vErrors.push(err256);
 errors++;
 }
 }
-if(data.supply !== undefined){
-let data97 = data.supply;
-if(data97 && typeof data97 == "object" && !Array.isArray(data97)){
-if(!(false)){
-if(data97.volts === undefined){
-const err257 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err257 = {instancePath:instancePath+"/controller/ownReader",schemaPath:"#/properties/controller/properties/ownReader/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err257];
 }
@@ -11009,9 +11547,9 @@ vErrors.push(err257);
 errors++;
 }
 }
-if(!(false)){
-if(data97.amps === undefined){
-const err258 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+}
+else {
+const err258 = {instancePath:instancePath+"/controller",schemaPath:"#/properties/controller/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err258];
 }
@@ -11021,9 +11559,12 @@ vErrors.push(err258);
 errors++;
 }
 }
+if(data.supply !== undefined){
+let data98 = data.supply;
+if(data98 && typeof data98 == "object" && !Array.isArray(data98)){
 if(!(false)){
-if(data97.internalOhm === undefined){
-const err259 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
+if(data98.volts === undefined){
+const err259 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err259];
 }
@@ -11033,9 +11574,9 @@ vErrors.push(err259);
 errors++;
 }
 }
-for(const key14 in data97){
-if(!(func2.call(schema19.properties.supply.properties, key14))){
-const err260 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
+if(!(false)){
+if(data98.amps === undefined){
+const err260 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err260];
 }
@@ -11045,11 +11586,9 @@ vErrors.push(err260);
 errors++;
 }
 }
-if(data97.volts !== undefined){
-let data98 = data97.volts;
-if(typeof data98 == "number"){
-if(data98 <= 0 || isNaN(data98)){
-const err261 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data98.internalOhm === undefined){
+const err261 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/required",keyword:"required",params:{missingProperty: "internalOhm"},message:"must have required property '"+"internalOhm"+"'"};
 if(vErrors === null){
 vErrors = [err261];
 }
@@ -11059,8 +11598,9 @@ vErrors.push(err261);
 errors++;
 }
 }
-else {
-const err262 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key14 in data98){
+if(!(func2.call(schema19.properties.supply.properties, key14))){
+const err262 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key14},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err262];
 }
@@ -11070,11 +11610,11 @@ vErrors.push(err262);
 errors++;
 }
 }
-if(data97.amps !== undefined){
-let data99 = data97.amps;
+if(data98.volts !== undefined){
+let data99 = data98.volts;
 if(typeof data99 == "number"){
 if(data99 <= 0 || isNaN(data99)){
-const err263 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err263 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err263];
 }
@@ -11085,7 +11625,7 @@ errors++;
 }
 }
 else {
-const err264 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err264 = {instancePath:instancePath+"/supply/volts",schemaPath:"#/properties/supply/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err264];
 }
@@ -11095,11 +11635,11 @@ vErrors.push(err264);
 errors++;
 }
 }
-if(data97.internalOhm !== undefined){
-let data100 = data97.internalOhm;
+if(data98.amps !== undefined){
+let data100 = data98.amps;
 if(typeof data100 == "number"){
-if(data100 < 0 || isNaN(data100)){
-const err265 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data100 <= 0 || isNaN(data100)){
+const err265 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err265];
 }
@@ -11110,7 +11650,7 @@ errors++;
 }
 }
 else {
-const err266 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err266 = {instancePath:instancePath+"/supply/amps",schemaPath:"#/properties/supply/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err266];
 }
@@ -11120,11 +11660,11 @@ vErrors.push(err266);
 errors++;
 }
 }
-if(data97.floatV !== undefined){
-let data101 = data97.floatV;
+if(data98.internalOhm !== undefined){
+let data101 = data98.internalOhm;
 if(typeof data101 == "number"){
-if(data101 <= 0 || isNaN(data101)){
-const err267 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(data101 < 0 || isNaN(data101)){
+const err267 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err267];
 }
@@ -11135,7 +11675,7 @@ errors++;
 }
 }
 else {
-const err268 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err268 = {instancePath:instancePath+"/supply/internalOhm",schemaPath:"#/properties/supply/properties/internalOhm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err268];
 }
@@ -11145,11 +11685,11 @@ vErrors.push(err268);
 errors++;
 }
 }
-if(data97.endV !== undefined){
-let data102 = data97.endV;
+if(data98.floatV !== undefined){
+let data102 = data98.floatV;
 if(typeof data102 == "number"){
 if(data102 <= 0 || isNaN(data102)){
-const err269 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err269 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err269];
 }
@@ -11160,7 +11700,7 @@ errors++;
 }
 }
 else {
-const err270 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err270 = {instancePath:instancePath+"/supply/floatV",schemaPath:"#/properties/supply/properties/floatV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err270];
 }
@@ -11170,11 +11710,11 @@ vErrors.push(err270);
 errors++;
 }
 }
-if(data97.chargerA !== undefined){
-let data103 = data97.chargerA;
+if(data98.endV !== undefined){
+let data103 = data98.endV;
 if(typeof data103 == "number"){
-if(data103 < 0 || isNaN(data103)){
-const err271 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data103 <= 0 || isNaN(data103)){
+const err271 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err271];
 }
@@ -11185,7 +11725,7 @@ errors++;
 }
 }
 else {
-const err272 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err272 = {instancePath:instancePath+"/supply/endV",schemaPath:"#/properties/supply/properties/endV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err272];
 }
@@ -11195,12 +11735,11 @@ vErrors.push(err272);
 errors++;
 }
 }
-if(data97.battery !== undefined){
-let data104 = data97.battery;
-if(data104 && typeof data104 == "object" && !Array.isArray(data104)){
-if(!(false)){
-if(data104.volts === undefined){
-const err273 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+if(data98.chargerA !== undefined){
+let data104 = data98.chargerA;
+if(typeof data104 == "number"){
+if(data104 < 0 || isNaN(data104)){
+const err273 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err273];
 }
@@ -11210,9 +11749,8 @@ vErrors.push(err273);
 errors++;
 }
 }
-if(!(false)){
-if(data104.peukert === undefined){
-const err274 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
+else {
+const err274 = {instancePath:instancePath+"/supply/chargerA",schemaPath:"#/properties/supply/properties/chargerA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err274];
 }
@@ -11222,9 +11760,12 @@ vErrors.push(err274);
 errors++;
 }
 }
-for(const key15 in data104){
-if(!((key15 === "volts") || (key15 === "peukert"))){
-const err275 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
+if(data98.battery !== undefined){
+let data105 = data98.battery;
+if(data105 && typeof data105 == "object" && !Array.isArray(data105)){
+if(!(false)){
+if(data105.volts === undefined){
+const err275 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err275];
 }
@@ -11234,11 +11775,9 @@ vErrors.push(err275);
 errors++;
 }
 }
-if(data104.volts !== undefined){
-let data105 = data104.volts;
-if(typeof data105 == "number"){
-if(data105 <= 0 || isNaN(data105)){
-const err276 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data105.peukert === undefined){
+const err276 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/required",keyword:"required",params:{missingProperty: "peukert"},message:"must have required property '"+"peukert"+"'"};
 if(vErrors === null){
 vErrors = [err276];
 }
@@ -11248,8 +11787,9 @@ vErrors.push(err276);
 errors++;
 }
 }
-else {
-const err277 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key15 in data105){
+if(!((key15 === "volts") || (key15 === "peukert"))){
+const err277 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key15},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err277];
 }
@@ -11259,14 +11799,11 @@ vErrors.push(err277);
 errors++;
 }
 }
-if(data104.peukert !== undefined){
-let data106 = data104.peukert;
-const _errs213 = errors;
-let valid44 = false;
-const _errs214 = errors;
+if(data105.volts !== undefined){
+let data106 = data105.volts;
 if(typeof data106 == "number"){
-if(data106 > 2 || isNaN(data106)){
-const err278 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
+if(data106 <= 0 || isNaN(data106)){
+const err278 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err278];
 }
@@ -11275,8 +11812,9 @@ vErrors.push(err278);
 }
 errors++;
 }
-if(data106 < 1 || isNaN(data106)){
-const err279 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+else {
+const err279 = {instancePath:instancePath+"/supply/battery/volts",schemaPath:"#/properties/supply/properties/battery/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err279];
 }
@@ -11286,8 +11824,14 @@ vErrors.push(err279);
 errors++;
 }
 }
-else {
-const err280 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data105.peukert !== undefined){
+let data107 = data105.peukert;
+const _errs215 = errors;
+let valid44 = false;
+const _errs216 = errors;
+if(typeof data107 == "number"){
+if(data107 > 2 || isNaN(data107)){
+const err280 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/maximum",keyword:"maximum",params:{comparison: "<=", limit: 2},message:"must be <= 2"};
 if(vErrors === null){
 vErrors = [err280];
 }
@@ -11296,12 +11840,8 @@ vErrors.push(err280);
 }
 errors++;
 }
-var _valid0 = _errs214 === errors;
-valid44 = valid44 || _valid0;
-if(!valid44){
-const _errs216 = errors;
-if(data106 !== null){
-const err281 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(data107 < 1 || isNaN(data107)){
+const err281 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err281];
 }
@@ -11310,11 +11850,9 @@ vErrors.push(err281);
 }
 errors++;
 }
-var _valid0 = _errs216 === errors;
-valid44 = valid44 || _valid0;
 }
-if(!valid44){
-const err282 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+else {
+const err282 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/0/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err282];
 }
@@ -11323,11 +11861,38 @@ vErrors.push(err282);
 }
 errors++;
 }
+var _valid0 = _errs216 === errors;
+valid44 = valid44 || _valid0;
+if(!valid44){
+const _errs218 = errors;
+if(data107 !== null){
+const err283 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf/1/type",keyword:"type",params:{type: "null"},message:"must be null"};
+if(vErrors === null){
+vErrors = [err283];
+}
 else {
-errors = _errs213;
+vErrors.push(err283);
+}
+errors++;
+}
+var _valid0 = _errs218 === errors;
+valid44 = valid44 || _valid0;
+}
+if(!valid44){
+const err284 = {instancePath:instancePath+"/supply/battery/peukert",schemaPath:"#/properties/supply/properties/battery/properties/peukert/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err284];
+}
+else {
+vErrors.push(err284);
+}
+errors++;
+}
+else {
+errors = _errs215;
 if(vErrors !== null){
-if(_errs213){
-vErrors.length = _errs213;
+if(_errs215){
+vErrors.length = _errs215;
 }
 else {
 vErrors = null;
@@ -11337,36 +11902,7 @@ vErrors = null;
 }
 }
 else {
-const err283 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
-if(vErrors === null){
-vErrors = [err283];
-}
-else {
-vErrors.push(err283);
-}
-errors++;
-}
-}
-if(data97.outputs !== undefined){
-let data107 = data97.outputs;
-if(Array.isArray(data107)){
-if(data107.length > 400){
-const err284 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
-if(vErrors === null){
-vErrors = [err284];
-}
-else {
-vErrors.push(err284);
-}
-errors++;
-}
-const len14 = data107.length;
-for(let i14=0; i14<len14; i14++){
-let data108 = data107[i14];
-if(data108 && typeof data108 == "object" && !Array.isArray(data108)){
-if(!(false)){
-if(data108.id === undefined){
-const err285 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+const err285 = {instancePath:instancePath+"/supply/battery",schemaPath:"#/properties/supply/properties/battery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err285];
 }
@@ -11376,9 +11912,11 @@ vErrors.push(err285);
 errors++;
 }
 }
-if(!(false)){
-if(data108.fuseA === undefined){
-const err286 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
+if(data98.outputs !== undefined){
+let data108 = data98.outputs;
+if(Array.isArray(data108)){
+if(data108.length > 400){
+const err286 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err286];
 }
@@ -11387,10 +11925,13 @@ vErrors.push(err286);
 }
 errors++;
 }
-}
-for(const key16 in data108){
-if(!((key16 === "id") || (key16 === "fuseA"))){
-const err287 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
+const len14 = data108.length;
+for(let i14=0; i14<len14; i14++){
+let data109 = data108[i14];
+if(data109 && typeof data109 == "object" && !Array.isArray(data109)){
+if(!(false)){
+if(data109.id === undefined){
+const err287 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err287];
 }
@@ -11400,11 +11941,9 @@ vErrors.push(err287);
 errors++;
 }
 }
-if(data108.id !== undefined){
-let data109 = data108.id;
-if(typeof data109 === "string"){
-if(func3(data109) > 200){
-const err288 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data109.fuseA === undefined){
+const err288 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/required",keyword:"required",params:{missingProperty: "fuseA"},message:"must have required property '"+"fuseA"+"'"};
 if(vErrors === null){
 vErrors = [err288];
 }
@@ -11413,8 +11952,10 @@ vErrors.push(err288);
 }
 errors++;
 }
-if(func3(data109) < 1){
-const err289 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key16 in data109){
+if(!((key16 === "id") || (key16 === "fuseA"))){
+const err289 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key16},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err289];
 }
@@ -11424,8 +11965,11 @@ vErrors.push(err289);
 errors++;
 }
 }
-else {
-const err290 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data109.id !== undefined){
+let data110 = data109.id;
+if(typeof data110 === "string"){
+if(func3(data110) > 200){
+const err290 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err290];
 }
@@ -11434,12 +11978,8 @@ vErrors.push(err290);
 }
 errors++;
 }
-}
-if(data108.fuseA !== undefined){
-let data110 = data108.fuseA;
-if(typeof data110 == "number"){
-if(data110 <= 0 || isNaN(data110)){
-const err291 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(func3(data110) < 1){
+const err291 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err291];
 }
@@ -11450,7 +11990,7 @@ errors++;
 }
 }
 else {
-const err292 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err292 = {instancePath:instancePath+"/supply/outputs/" + i14+"/id",schemaPath:"#/properties/supply/properties/outputs/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err292];
 }
@@ -11460,9 +12000,11 @@ vErrors.push(err292);
 errors++;
 }
 }
-}
-else {
-const err293 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data109.fuseA !== undefined){
+let data111 = data109.fuseA;
+if(typeof data111 == "number"){
+if(data111 <= 0 || isNaN(data111)){
+const err293 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err293];
 }
@@ -11472,9 +12014,8 @@ vErrors.push(err293);
 errors++;
 }
 }
-}
 else {
-const err294 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err294 = {instancePath:instancePath+"/supply/outputs/" + i14+"/fuseA",schemaPath:"#/properties/supply/properties/outputs/items/properties/fuseA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err294];
 }
@@ -11484,11 +12025,9 @@ vErrors.push(err294);
 errors++;
 }
 }
-if(data97.tripA !== undefined){
-let data111 = data97.tripA;
-if(typeof data111 == "number"){
-if(data111 <= 0 || isNaN(data111)){
-const err295 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err295 = {instancePath:instancePath+"/supply/outputs/" + i14,schemaPath:"#/properties/supply/properties/outputs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err295];
 }
@@ -11498,8 +12037,9 @@ vErrors.push(err295);
 errors++;
 }
 }
+}
 else {
-const err296 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err296 = {instancePath:instancePath+"/supply/outputs",schemaPath:"#/properties/supply/properties/outputs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err296];
 }
@@ -11509,9 +12049,11 @@ vErrors.push(err296);
 errors++;
 }
 }
-}
-else {
-const err297 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data98.tripA !== undefined){
+let data112 = data98.tripA;
+if(typeof data112 == "number"){
+if(data112 <= 0 || isNaN(data112)){
+const err297 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err297];
 }
@@ -11521,12 +12063,8 @@ vErrors.push(err297);
 errors++;
 }
 }
-if(data.operatingV !== undefined){
-let data112 = data.operatingV;
-if(data112 && typeof data112 == "object" && !Array.isArray(data112)){
-if(!(false)){
-if(data112.least === undefined){
-const err298 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
+else {
+const err298 = {instancePath:instancePath+"/supply/tripA",schemaPath:"#/properties/supply/properties/tripA/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err298];
 }
@@ -11536,9 +12074,9 @@ vErrors.push(err298);
 errors++;
 }
 }
-if(!(false)){
-if(data112.most === undefined){
-const err299 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+}
+else {
+const err299 = {instancePath:instancePath+"/supply",schemaPath:"#/properties/supply/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err299];
 }
@@ -11548,9 +12086,12 @@ vErrors.push(err299);
 errors++;
 }
 }
-for(const key17 in data112){
-if(!((key17 === "least") || (key17 === "most"))){
-const err300 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
+if(data.operatingV !== undefined){
+let data113 = data.operatingV;
+if(data113 && typeof data113 == "object" && !Array.isArray(data113)){
+if(!(false)){
+if(data113.least === undefined){
+const err300 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "least"},message:"must have required property '"+"least"+"'"};
 if(vErrors === null){
 vErrors = [err300];
 }
@@ -11560,11 +12101,9 @@ vErrors.push(err300);
 errors++;
 }
 }
-if(data112.least !== undefined){
-let data113 = data112.least;
-if(typeof data113 == "number"){
-if(data113 <= 0 || isNaN(data113)){
-const err301 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data113.most === undefined){
+const err301 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err301];
 }
@@ -11574,8 +12113,9 @@ vErrors.push(err301);
 errors++;
 }
 }
-else {
-const err302 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key17 in data113){
+if(!((key17 === "least") || (key17 === "most"))){
+const err302 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key17},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err302];
 }
@@ -11585,11 +12125,11 @@ vErrors.push(err302);
 errors++;
 }
 }
-if(data112.most !== undefined){
-let data114 = data112.most;
+if(data113.least !== undefined){
+let data114 = data113.least;
 if(typeof data114 == "number"){
 if(data114 <= 0 || isNaN(data114)){
-const err303 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err303 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err303];
 }
@@ -11600,7 +12140,7 @@ errors++;
 }
 }
 else {
-const err304 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err304 = {instancePath:instancePath+"/operatingV/least",schemaPath:"#/properties/operatingV/properties/least/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err304];
 }
@@ -11610,9 +12150,11 @@ vErrors.push(err304);
 errors++;
 }
 }
-}
-else {
-const err305 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data113.most !== undefined){
+let data115 = data113.most;
+if(typeof data115 == "number"){
+if(data115 <= 0 || isNaN(data115)){
+const err305 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err305];
 }
@@ -11622,12 +12164,8 @@ vErrors.push(err305);
 errors++;
 }
 }
-if(data.inrush !== undefined){
-let data115 = data.inrush;
-if(data115 && typeof data115 == "object" && !Array.isArray(data115)){
-if(!(false)){
-if(data115.amps === undefined){
-const err306 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
+else {
+const err306 = {instancePath:instancePath+"/operatingV/most",schemaPath:"#/properties/operatingV/properties/most/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err306];
 }
@@ -11637,9 +12175,9 @@ vErrors.push(err306);
 errors++;
 }
 }
-if(!(false)){
-if(data115.ms === undefined){
-const err307 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
+}
+else {
+const err307 = {instancePath:instancePath+"/operatingV",schemaPath:"#/properties/operatingV/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err307];
 }
@@ -11649,9 +12187,12 @@ vErrors.push(err307);
 errors++;
 }
 }
-for(const key18 in data115){
-if(!((key18 === "amps") || (key18 === "ms"))){
-const err308 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
+if(data.inrush !== undefined){
+let data116 = data.inrush;
+if(data116 && typeof data116 == "object" && !Array.isArray(data116)){
+if(!(false)){
+if(data116.amps === undefined){
+const err308 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "amps"},message:"must have required property '"+"amps"+"'"};
 if(vErrors === null){
 vErrors = [err308];
 }
@@ -11661,11 +12202,9 @@ vErrors.push(err308);
 errors++;
 }
 }
-if(data115.amps !== undefined){
-let data116 = data115.amps;
-if(typeof data116 == "number"){
-if(data116 <= 0 || isNaN(data116)){
-const err309 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data116.ms === undefined){
+const err309 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/required",keyword:"required",params:{missingProperty: "ms"},message:"must have required property '"+"ms"+"'"};
 if(vErrors === null){
 vErrors = [err309];
 }
@@ -11675,8 +12214,9 @@ vErrors.push(err309);
 errors++;
 }
 }
-else {
-const err310 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key18 in data116){
+if(!((key18 === "amps") || (key18 === "ms"))){
+const err310 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key18},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err310];
 }
@@ -11686,11 +12226,11 @@ vErrors.push(err310);
 errors++;
 }
 }
-if(data115.ms !== undefined){
-let data117 = data115.ms;
+if(data116.amps !== undefined){
+let data117 = data116.amps;
 if(typeof data117 == "number"){
 if(data117 <= 0 || isNaN(data117)){
-const err311 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err311 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err311];
 }
@@ -11701,7 +12241,7 @@ errors++;
 }
 }
 else {
-const err312 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err312 = {instancePath:instancePath+"/inrush/amps",schemaPath:"#/properties/inrush/properties/amps/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err312];
 }
@@ -11711,9 +12251,11 @@ vErrors.push(err312);
 errors++;
 }
 }
-}
-else {
-const err313 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data116.ms !== undefined){
+let data118 = data116.ms;
+if(typeof data118 == "number"){
+if(data118 <= 0 || isNaN(data118)){
+const err313 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err313];
 }
@@ -11723,12 +12265,8 @@ vErrors.push(err313);
 errors++;
 }
 }
-if(data.reading !== undefined){
-let data118 = data.reading;
-if(data118 && typeof data118 == "object" && !Array.isArray(data118)){
-if(!(false)){
-if(data118.by === undefined){
-const err314 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
+else {
+const err314 = {instancePath:instancePath+"/inrush/ms",schemaPath:"#/properties/inrush/properties/ms/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err314];
 }
@@ -11738,9 +12276,9 @@ vErrors.push(err314);
 errors++;
 }
 }
-if(!(false)){
-if(data118.technologies === undefined){
-const err315 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
+}
+else {
+const err315 = {instancePath:instancePath+"/inrush",schemaPath:"#/properties/inrush/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err315];
 }
@@ -11750,9 +12288,12 @@ vErrors.push(err315);
 errors++;
 }
 }
+if(data.reading !== undefined){
+let data119 = data.reading;
+if(data119 && typeof data119 == "object" && !Array.isArray(data119)){
 if(!(false)){
-if(data118.keypad === undefined){
-const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
+if(data119.by === undefined){
+const err316 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "by"},message:"must have required property '"+"by"+"'"};
 if(vErrors === null){
 vErrors = [err316];
 }
@@ -11763,8 +12304,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data118.reachM === undefined){
-const err317 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
+if(data119.technologies === undefined){
+const err317 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "technologies"},message:"must have required property '"+"technologies"+"'"};
 if(vErrors === null){
 vErrors = [err317];
 }
@@ -11774,9 +12315,9 @@ vErrors.push(err317);
 errors++;
 }
 }
-for(const key19 in data118){
-if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
-const err318 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
+if(!(false)){
+if(data119.keypad === undefined){
+const err318 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "keypad"},message:"must have required property '"+"keypad"+"'"};
 if(vErrors === null){
 vErrors = [err318];
 }
@@ -11786,10 +12327,9 @@ vErrors.push(err318);
 errors++;
 }
 }
-if(data118.by !== undefined){
-let data119 = data118.by;
-if(!((((data119 === "wiegand") || (data119 === "osdp")) || (data119 === "network")) || (data119 === "radio"))){
-const err319 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data119.reachM === undefined){
+const err319 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/required",keyword:"required",params:{missingProperty: "reachM"},message:"must have required property '"+"reachM"+"'"};
 if(vErrors === null){
 vErrors = [err319];
 }
@@ -11799,11 +12339,9 @@ vErrors.push(err319);
 errors++;
 }
 }
-if(data118.technologies !== undefined){
-let data120 = data118.technologies;
-if(Array.isArray(data120)){
-if(data120.length > 400){
-const err320 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key19 in data119){
+if(!((((((key19 === "by") || (key19 === "technologies")) || (key19 === "keypad")) || (key19 === "reachM")) || (key19 === "unitLoad")) || (key19 === "takes"))){
+const err320 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key19},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err320];
 }
@@ -11812,12 +12350,11 @@ vErrors.push(err320);
 }
 errors++;
 }
-const len15 = data120.length;
-for(let i15=0; i15<len15; i15++){
-let data121 = data120[i15];
-if(typeof data121 === "string"){
-if(func3(data121) > 200){
-const err321 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data119.by !== undefined){
+let data120 = data119.by;
+if(!((((data120 === "wiegand") || (data120 === "osdp")) || (data120 === "network")) || (data120 === "radio"))){
+const err321 = {instancePath:instancePath+"/reading/by",schemaPath:"#/properties/reading/properties/by/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.by.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err321];
 }
@@ -11826,8 +12363,12 @@ vErrors.push(err321);
 }
 errors++;
 }
-if(func3(data121) < 1){
-const err322 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data119.technologies !== undefined){
+let data121 = data119.technologies;
+if(Array.isArray(data121)){
+if(data121.length > 400){
+const err322 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err322];
 }
@@ -11836,9 +12377,12 @@ vErrors.push(err322);
 }
 errors++;
 }
-}
-else {
-const err323 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len15 = data121.length;
+for(let i15=0; i15<len15; i15++){
+let data122 = data121[i15];
+if(typeof data122 === "string"){
+if(func3(data122) > 200){
+const err323 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err323];
 }
@@ -11847,10 +12391,8 @@ vErrors.push(err323);
 }
 errors++;
 }
-}
-}
-else {
-const err324 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data122) < 1){
+const err324 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err324];
 }
@@ -11860,9 +12402,8 @@ vErrors.push(err324);
 errors++;
 }
 }
-if(data118.keypad !== undefined){
-if(typeof data118.keypad !== "boolean"){
-const err325 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+else {
+const err325 = {instancePath:instancePath+"/reading/technologies/" + i15,schemaPath:"#/properties/reading/properties/technologies/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err325];
 }
@@ -11872,11 +12413,9 @@ vErrors.push(err325);
 errors++;
 }
 }
-if(data118.reachM !== undefined){
-let data123 = data118.reachM;
-if(typeof data123 == "number"){
-if(data123 <= 0 || isNaN(data123)){
-const err326 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err326 = {instancePath:instancePath+"/reading/technologies",schemaPath:"#/properties/reading/properties/technologies/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err326];
 }
@@ -11886,8 +12425,9 @@ vErrors.push(err326);
 errors++;
 }
 }
-else {
-const err327 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data119.keypad !== undefined){
+if(typeof data119.keypad !== "boolean"){
+const err327 = {instancePath:instancePath+"/reading/keypad",schemaPath:"#/properties/reading/properties/keypad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err327];
 }
@@ -11897,11 +12437,11 @@ vErrors.push(err327);
 errors++;
 }
 }
-if(data118.unitLoad !== undefined){
-let data124 = data118.unitLoad;
+if(data119.reachM !== undefined){
+let data124 = data119.reachM;
 if(typeof data124 == "number"){
 if(data124 <= 0 || isNaN(data124)){
-const err328 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err328 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err328];
 }
@@ -11912,7 +12452,7 @@ errors++;
 }
 }
 else {
-const err329 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err329 = {instancePath:instancePath+"/reading/reachM",schemaPath:"#/properties/reading/properties/reachM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err329];
 }
@@ -11922,11 +12462,11 @@ vErrors.push(err329);
 errors++;
 }
 }
-if(data118.takes !== undefined){
-let data125 = data118.takes;
-if(Array.isArray(data125)){
-if(data125.length > 400){
-const err330 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data119.unitLoad !== undefined){
+let data125 = data119.unitLoad;
+if(typeof data125 == "number"){
+if(data125 <= 0 || isNaN(data125)){
+const err330 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err330];
 }
@@ -11935,11 +12475,9 @@ vErrors.push(err330);
 }
 errors++;
 }
-const len16 = data125.length;
-for(let i16=0; i16<len16; i16++){
-let data126 = data125[i16];
-if(!(((((data126 === "card") || (data126 === "code")) || (data126 === "finger")) || (data126 === "face")) || (data126 === "picture"))){
-const err331 = {instancePath:instancePath+"/reading/takes/" + i16,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err331 = {instancePath:instancePath+"/reading/unitLoad",schemaPath:"#/properties/reading/properties/unitLoad/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err331];
 }
@@ -11949,9 +12487,11 @@ vErrors.push(err331);
 errors++;
 }
 }
-}
-else {
-const err332 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data119.takes !== undefined){
+let data126 = data119.takes;
+if(Array.isArray(data126)){
+if(data126.length > 400){
+const err332 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err332];
 }
@@ -11960,10 +12500,11 @@ vErrors.push(err332);
 }
 errors++;
 }
-}
-}
-else {
-const err333 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const len16 = data126.length;
+for(let i16=0; i16<len16; i16++){
+let data127 = data126[i16];
+if(!(((((data127 === "card") || (data127 === "code")) || (data127 === "finger")) || (data127 === "face")) || (data127 === "picture"))){
+const err333 = {instancePath:instancePath+"/reading/takes/" + i16,schemaPath:"#/properties/reading/properties/takes/items/enum",keyword:"enum",params:{allowedValues: schema19.properties.reading.properties.takes.items.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err333];
 }
@@ -11973,12 +12514,9 @@ vErrors.push(err333);
 errors++;
 }
 }
-if(data.coding !== undefined){
-let data127 = data.coding;
-if(data127 && typeof data127 == "object" && !Array.isArray(data127)){
-if(!(false)){
-if(data127.kind === undefined){
-const err334 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+else {
+const err334 = {instancePath:instancePath+"/reading/takes",schemaPath:"#/properties/reading/properties/takes/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err334];
 }
@@ -11988,9 +12526,9 @@ vErrors.push(err334);
 errors++;
 }
 }
-if(!(false)){
-if(data127.positions === undefined){
-const err335 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+}
+else {
+const err335 = {instancePath:instancePath+"/reading",schemaPath:"#/properties/reading/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err335];
 }
@@ -12000,9 +12538,12 @@ vErrors.push(err335);
 errors++;
 }
 }
+if(data.coding !== undefined){
+let data128 = data.coding;
+if(data128 && typeof data128 == "object" && !Array.isArray(data128)){
 if(!(false)){
-if(data127.order === undefined){
-const err336 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
+if(data128.kind === undefined){
+const err336 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err336];
 }
@@ -12013,8 +12554,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data127.inverted === undefined){
-const err337 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
+if(data128.positions === undefined){
+const err337 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err337];
 }
@@ -12025,8 +12566,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data127.offset === undefined){
-const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
+if(data128.order === undefined){
+const err338 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "order"},message:"must have required property '"+"order"+"'"};
 if(vErrors === null){
 vErrors = [err338];
 }
@@ -12037,8 +12578,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data127.factory === undefined){
-const err339 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data128.inverted === undefined){
+const err339 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "inverted"},message:"must have required property '"+"inverted"+"'"};
 if(vErrors === null){
 vErrors = [err339];
 }
@@ -12048,9 +12589,9 @@ vErrors.push(err339);
 errors++;
 }
 }
-for(const key20 in data127){
-if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
-const err340 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
+if(!(false)){
+if(data128.offset === undefined){
+const err340 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "offset"},message:"must have required property '"+"offset"+"'"};
 if(vErrors === null){
 vErrors = [err340];
 }
@@ -12060,10 +12601,9 @@ vErrors.push(err340);
 errors++;
 }
 }
-if(data127.kind !== undefined){
-let data128 = data127.kind;
-if(!((data128 === "binary") || (data128 === "decade"))){
-const err341 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data128.factory === undefined){
+const err341 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err341];
 }
@@ -12073,10 +12613,9 @@ vErrors.push(err341);
 errors++;
 }
 }
-if(data127.positions !== undefined){
-let data129 = data127.positions;
-if(!((typeof data129 == "number") && (!(data129 % 1) && !isNaN(data129)))){
-const err342 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key20 in data128){
+if(!(((((((key20 === "kind") || (key20 === "positions")) || (key20 === "order")) || (key20 === "inverted")) || (key20 === "offset")) || (key20 === "factory")) || (key20 === "says"))){
+const err342 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key20},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err342];
 }
@@ -12085,9 +12624,11 @@ vErrors.push(err342);
 }
 errors++;
 }
-if(typeof data129 == "number"){
-if(data129 > 12 || isNaN(data129)){
-const err343 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
+}
+if(data128.kind !== undefined){
+let data129 = data128.kind;
+if(!((data129 === "binary") || (data129 === "decade"))){
+const err343 = {instancePath:instancePath+"/coding/kind",schemaPath:"#/properties/coding/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err343];
 }
@@ -12096,8 +12637,11 @@ vErrors.push(err343);
 }
 errors++;
 }
-if(data129 < 1 || isNaN(data129)){
-const err344 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data128.positions !== undefined){
+let data130 = data128.positions;
+if(!((typeof data130 == "number") && (!(data130 % 1) && !isNaN(data130)))){
+const err344 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err344];
 }
@@ -12106,12 +12650,9 @@ vErrors.push(err344);
 }
 errors++;
 }
-}
-}
-if(data127.order !== undefined){
-let data130 = data127.order;
-if(!((data130 === "leastFirst") || (data130 === "mostFirst"))){
-const err345 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
+if(typeof data130 == "number"){
+if(data130 > 12 || isNaN(data130)){
+const err345 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/maximum",keyword:"maximum",params:{comparison: "<=", limit: 12},message:"must be <= 12"};
 if(vErrors === null){
 vErrors = [err345];
 }
@@ -12120,10 +12661,8 @@ vErrors.push(err345);
 }
 errors++;
 }
-}
-if(data127.inverted !== undefined){
-if(typeof data127.inverted !== "boolean"){
-const err346 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(data130 < 1 || isNaN(data130)){
+const err346 = {instancePath:instancePath+"/coding/positions",schemaPath:"#/properties/coding/properties/positions/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err346];
 }
@@ -12133,10 +12672,11 @@ vErrors.push(err346);
 errors++;
 }
 }
-if(data127.offset !== undefined){
-let data132 = data127.offset;
-if(!((typeof data132 == "number") && (!(data132 % 1) && !isNaN(data132)))){
-const err347 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+}
+if(data128.order !== undefined){
+let data131 = data128.order;
+if(!((data131 === "leastFirst") || (data131 === "mostFirst"))){
+const err347 = {instancePath:instancePath+"/coding/order",schemaPath:"#/properties/coding/properties/order/enum",keyword:"enum",params:{allowedValues: schema19.properties.coding.properties.order.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err347];
 }
@@ -12145,9 +12685,10 @@ vErrors.push(err347);
 }
 errors++;
 }
-if(typeof data132 == "number"){
-if(data132 > 1000 || isNaN(data132)){
-const err348 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
+}
+if(data128.inverted !== undefined){
+if(typeof data128.inverted !== "boolean"){
+const err348 = {instancePath:instancePath+"/coding/inverted",schemaPath:"#/properties/coding/properties/inverted/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err348];
 }
@@ -12156,8 +12697,11 @@ vErrors.push(err348);
 }
 errors++;
 }
-if(data132 < 0 || isNaN(data132)){
-const err349 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data128.offset !== undefined){
+let data133 = data128.offset;
+if(!((typeof data133 == "number") && (!(data133 % 1) && !isNaN(data133)))){
+const err349 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err349];
 }
@@ -12166,13 +12710,9 @@ vErrors.push(err349);
 }
 errors++;
 }
-}
-}
-if(data127.factory !== undefined){
-let data133 = data127.factory;
-if(Array.isArray(data133)){
-if(data133.length > 400){
-const err350 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(typeof data133 == "number"){
+if(data133 > 1000 || isNaN(data133)){
+const err350 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1000},message:"must be <= 1000"};
 if(vErrors === null){
 vErrors = [err350];
 }
@@ -12181,11 +12721,8 @@ vErrors.push(err350);
 }
 errors++;
 }
-const len17 = data133.length;
-for(let i17=0; i17<len17; i17++){
-let data134 = data133[i17];
-if(!((typeof data134 == "number") && (!(data134 % 1) && !isNaN(data134)))){
-const err351 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data133 < 0 || isNaN(data133)){
+const err351 = {instancePath:instancePath+"/coding/offset",schemaPath:"#/properties/coding/properties/offset/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err351];
 }
@@ -12194,9 +12731,13 @@ vErrors.push(err351);
 }
 errors++;
 }
-if(typeof data134 == "number"){
-if(data134 > 9 || isNaN(data134)){
-const err352 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
+}
+}
+if(data128.factory !== undefined){
+let data134 = data128.factory;
+if(Array.isArray(data134)){
+if(data134.length > 400){
+const err352 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err352];
 }
@@ -12205,8 +12746,11 @@ vErrors.push(err352);
 }
 errors++;
 }
-if(data134 < 0 || isNaN(data134)){
-const err353 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const len17 = data134.length;
+for(let i17=0; i17<len17; i17++){
+let data135 = data134[i17];
+if(!((typeof data135 == "number") && (!(data135 % 1) && !isNaN(data135)))){
+const err353 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err353];
 }
@@ -12215,11 +12759,9 @@ vErrors.push(err353);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err354 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof data135 == "number"){
+if(data135 > 9 || isNaN(data135)){
+const err354 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/maximum",keyword:"maximum",params:{comparison: "<=", limit: 9},message:"must be <= 9"};
 if(vErrors === null){
 vErrors = [err354];
 }
@@ -12228,12 +12770,8 @@ vErrors.push(err354);
 }
 errors++;
 }
-}
-if(data127.says !== undefined){
-let data135 = data127.says;
-if(typeof data135 === "string"){
-if(func3(data135) > 200){
-const err355 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data135 < 0 || isNaN(data135)){
+const err355 = {instancePath:instancePath+"/coding/factory/" + i17,schemaPath:"#/properties/coding/properties/factory/items/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err355];
 }
@@ -12242,8 +12780,11 @@ vErrors.push(err355);
 }
 errors++;
 }
-if(func3(data135) < 1){
-const err356 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+}
+else {
+const err356 = {instancePath:instancePath+"/coding/factory",schemaPath:"#/properties/coding/properties/factory/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err356];
 }
@@ -12253,8 +12794,11 @@ vErrors.push(err356);
 errors++;
 }
 }
-else {
-const err357 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data128.says !== undefined){
+let data136 = data128.says;
+if(typeof data136 === "string"){
+if(func3(data136) > 200){
+const err357 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err357];
 }
@@ -12263,10 +12807,8 @@ vErrors.push(err357);
 }
 errors++;
 }
-}
-}
-else {
-const err358 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data136) < 1){
+const err358 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err358];
 }
@@ -12276,11 +12818,8 @@ vErrors.push(err358);
 errors++;
 }
 }
-if(data.jumpers !== undefined){
-let data136 = data.jumpers;
-if(Array.isArray(data136)){
-if(data136.length > 400){
-const err359 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err359 = {instancePath:instancePath+"/coding/says",schemaPath:"#/properties/coding/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err359];
 }
@@ -12289,13 +12828,10 @@ vErrors.push(err359);
 }
 errors++;
 }
-const len18 = data136.length;
-for(let i18=0; i18<len18; i18++){
-let data137 = data136[i18];
-if(data137 && typeof data137 == "object" && !Array.isArray(data137)){
-if(!(false)){
-if(data137.id === undefined){
-const err360 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+}
+else {
+const err360 = {instancePath:instancePath+"/coding",schemaPath:"#/properties/coding/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err360];
 }
@@ -12305,9 +12841,11 @@ vErrors.push(err360);
 errors++;
 }
 }
-if(!(false)){
-if(data137.says === undefined){
-const err361 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
+if(data.jumpers !== undefined){
+let data137 = data.jumpers;
+if(Array.isArray(data137)){
+if(data137.length > 400){
+const err361 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err361];
 }
@@ -12316,10 +12854,13 @@ vErrors.push(err361);
 }
 errors++;
 }
-}
+const len18 = data137.length;
+for(let i18=0; i18<len18; i18++){
+let data138 = data137[i18];
+if(data138 && typeof data138 == "object" && !Array.isArray(data138)){
 if(!(false)){
-if(data137.positions === undefined){
-const err362 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
+if(data138.id === undefined){
+const err362 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err362];
 }
@@ -12330,8 +12871,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data137.factory === undefined){
-const err363 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
+if(data138.says === undefined){
+const err363 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "says"},message:"must have required property '"+"says"+"'"};
 if(vErrors === null){
 vErrors = [err363];
 }
@@ -12341,9 +12882,9 @@ vErrors.push(err363);
 errors++;
 }
 }
-for(const key21 in data137){
-if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
-const err364 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
+if(!(false)){
+if(data138.positions === undefined){
+const err364 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "positions"},message:"must have required property '"+"positions"+"'"};
 if(vErrors === null){
 vErrors = [err364];
 }
@@ -12353,11 +12894,9 @@ vErrors.push(err364);
 errors++;
 }
 }
-if(data137.id !== undefined){
-let data138 = data137.id;
-if(typeof data138 === "string"){
-if(func3(data138) > 200){
-const err365 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data138.factory === undefined){
+const err365 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/required",keyword:"required",params:{missingProperty: "factory"},message:"must have required property '"+"factory"+"'"};
 if(vErrors === null){
 vErrors = [err365];
 }
@@ -12366,8 +12905,10 @@ vErrors.push(err365);
 }
 errors++;
 }
-if(func3(data138) < 1){
-const err366 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key21 in data138){
+if(!(((((key21 === "id") || (key21 === "says")) || (key21 === "positions")) || (key21 === "factory")) || (key21 === "does"))){
+const err366 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key21},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err366];
 }
@@ -12377,8 +12918,11 @@ vErrors.push(err366);
 errors++;
 }
 }
-else {
-const err367 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data138.id !== undefined){
+let data139 = data138.id;
+if(typeof data139 === "string"){
+if(func3(data139) > 200){
+const err367 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err367];
 }
@@ -12387,12 +12931,8 @@ vErrors.push(err367);
 }
 errors++;
 }
-}
-if(data137.says !== undefined){
-let data139 = data137.says;
-if(typeof data139 === "string"){
-if(func3(data139) > 200){
-const err368 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data139) < 1){
+const err368 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err368];
 }
@@ -12401,8 +12941,9 @@ vErrors.push(err368);
 }
 errors++;
 }
-if(func3(data139) < 1){
-const err369 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err369 = {instancePath:instancePath+"/jumpers/" + i18+"/id",schemaPath:"#/properties/jumpers/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err369];
 }
@@ -12412,8 +12953,11 @@ vErrors.push(err369);
 errors++;
 }
 }
-else {
-const err370 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data138.says !== undefined){
+let data140 = data138.says;
+if(typeof data140 === "string"){
+if(func3(data140) > 200){
+const err370 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err370];
 }
@@ -12422,12 +12966,8 @@ vErrors.push(err370);
 }
 errors++;
 }
-}
-if(data137.positions !== undefined){
-let data140 = data137.positions;
-if(Array.isArray(data140)){
-if(data140.length > 400){
-const err371 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data140) < 1){
+const err371 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err371];
 }
@@ -12436,12 +12976,9 @@ vErrors.push(err371);
 }
 errors++;
 }
-const len19 = data140.length;
-for(let i19=0; i19<len19; i19++){
-let data141 = data140[i19];
-if(typeof data141 === "string"){
-if(func3(data141) > 200){
-const err372 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err372 = {instancePath:instancePath+"/jumpers/" + i18+"/says",schemaPath:"#/properties/jumpers/items/properties/says/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err372];
 }
@@ -12450,8 +12987,12 @@ vErrors.push(err372);
 }
 errors++;
 }
-if(func3(data141) < 1){
-const err373 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data138.positions !== undefined){
+let data141 = data138.positions;
+if(Array.isArray(data141)){
+if(data141.length > 400){
+const err373 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err373];
 }
@@ -12460,9 +13001,12 @@ vErrors.push(err373);
 }
 errors++;
 }
-}
-else {
-const err374 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len19 = data141.length;
+for(let i19=0; i19<len19; i19++){
+let data142 = data141[i19];
+if(typeof data142 === "string"){
+if(func3(data142) > 200){
+const err374 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err374];
 }
@@ -12471,10 +13015,8 @@ vErrors.push(err374);
 }
 errors++;
 }
-}
-}
-else {
-const err375 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data142) < 1){
+const err375 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err375];
 }
@@ -12484,11 +13026,8 @@ vErrors.push(err375);
 errors++;
 }
 }
-if(data137.factory !== undefined){
-let data142 = data137.factory;
-if(typeof data142 === "string"){
-if(func3(data142) > 200){
-const err376 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err376 = {instancePath:instancePath+"/jumpers/" + i18+"/positions/" + i19,schemaPath:"#/properties/jumpers/items/properties/positions/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err376];
 }
@@ -12497,8 +13036,10 @@ vErrors.push(err376);
 }
 errors++;
 }
-if(func3(data142) < 1){
-const err377 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err377 = {instancePath:instancePath+"/jumpers/" + i18+"/positions",schemaPath:"#/properties/jumpers/items/properties/positions/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err377];
 }
@@ -12508,8 +13049,11 @@ vErrors.push(err377);
 errors++;
 }
 }
-else {
-const err378 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data138.factory !== undefined){
+let data143 = data138.factory;
+if(typeof data143 === "string"){
+if(func3(data143) > 200){
+const err378 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err378];
 }
@@ -12518,10 +13062,8 @@ vErrors.push(err378);
 }
 errors++;
 }
-}
-if(data137.does !== undefined){
-if(!(data137.does === "terminator")){
-const err379 = {instancePath:instancePath+"/jumpers/" + i18+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
+if(func3(data143) < 1){
+const err379 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err379];
 }
@@ -12531,9 +13073,8 @@ vErrors.push(err379);
 errors++;
 }
 }
-}
 else {
-const err380 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err380 = {instancePath:instancePath+"/jumpers/" + i18+"/factory",schemaPath:"#/properties/jumpers/items/properties/factory/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err380];
 }
@@ -12543,9 +13084,9 @@ vErrors.push(err380);
 errors++;
 }
 }
-}
-else {
-const err381 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data138.does !== undefined){
+if(!(data138.does === "terminator")){
+const err381 = {instancePath:instancePath+"/jumpers/" + i18+"/does",schemaPath:"#/properties/jumpers/items/properties/does/enum",keyword:"enum",params:{allowedValues: schema19.properties.jumpers.items.properties.does.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err381];
 }
@@ -12555,12 +13096,9 @@ vErrors.push(err381);
 errors++;
 }
 }
-if(data.network !== undefined){
-let data144 = data.network;
-if(data144 && typeof data144 == "object" && !Array.isArray(data144)){
-if(!(false)){
-if(data144.class === undefined){
-const err382 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
+}
+else {
+const err382 = {instancePath:instancePath+"/jumpers/" + i18,schemaPath:"#/properties/jumpers/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err382];
 }
@@ -12570,9 +13108,9 @@ vErrors.push(err382);
 errors++;
 }
 }
-if(!(false)){
-if(data144.restW === undefined){
-const err383 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
+}
+else {
+const err383 = {instancePath:instancePath+"/jumpers",schemaPath:"#/properties/jumpers/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err383];
 }
@@ -12582,9 +13120,12 @@ vErrors.push(err383);
 errors++;
 }
 }
+if(data.network !== undefined){
+let data145 = data.network;
+if(data145 && typeof data145 == "object" && !Array.isArray(data145)){
 if(!(false)){
-if(data144.peakW === undefined){
-const err384 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
+if(data145.class === undefined){
+const err384 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "class"},message:"must have required property '"+"class"+"'"};
 if(vErrors === null){
 vErrors = [err384];
 }
@@ -12594,9 +13135,9 @@ vErrors.push(err384);
 errors++;
 }
 }
-for(const key22 in data144){
-if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
-const err385 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
+if(!(false)){
+if(data145.restW === undefined){
+const err385 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "restW"},message:"must have required property '"+"restW"+"'"};
 if(vErrors === null){
 vErrors = [err385];
 }
@@ -12606,10 +13147,9 @@ vErrors.push(err385);
 errors++;
 }
 }
-if(data144.class !== undefined){
-let data145 = data144.class;
-if(!((typeof data145 == "number") && (!(data145 % 1) && !isNaN(data145)))){
-const err386 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data145.peakW === undefined){
+const err386 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/required",keyword:"required",params:{missingProperty: "peakW"},message:"must have required property '"+"peakW"+"'"};
 if(vErrors === null){
 vErrors = [err386];
 }
@@ -12618,9 +13158,10 @@ vErrors.push(err386);
 }
 errors++;
 }
-if(typeof data145 == "number"){
-if(data145 > 8 || isNaN(data145)){
-const err387 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+for(const key22 in data145){
+if(!(((key22 === "class") || (key22 === "restW")) || (key22 === "peakW"))){
+const err387 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key22},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err387];
 }
@@ -12629,8 +13170,11 @@ vErrors.push(err387);
 }
 errors++;
 }
-if(data145 < 0 || isNaN(data145)){
-const err388 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data145.class !== undefined){
+let data146 = data145.class;
+if(!((typeof data146 == "number") && (!(data146 % 1) && !isNaN(data146)))){
+const err388 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err388];
 }
@@ -12639,13 +13183,9 @@ vErrors.push(err388);
 }
 errors++;
 }
-}
-}
-if(data144.restW !== undefined){
-let data146 = data144.restW;
 if(typeof data146 == "number"){
-if(data146 < 0 || isNaN(data146)){
-const err389 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data146 > 8 || isNaN(data146)){
+const err389 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err389];
 }
@@ -12654,9 +13194,8 @@ vErrors.push(err389);
 }
 errors++;
 }
-}
-else {
-const err390 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data146 < 0 || isNaN(data146)){
+const err390 = {instancePath:instancePath+"/network/class",schemaPath:"#/properties/network/properties/class/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err390];
 }
@@ -12666,11 +13205,12 @@ vErrors.push(err390);
 errors++;
 }
 }
-if(data144.peakW !== undefined){
-let data147 = data144.peakW;
+}
+if(data145.restW !== undefined){
+let data147 = data145.restW;
 if(typeof data147 == "number"){
 if(data147 < 0 || isNaN(data147)){
-const err391 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+const err391 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err391];
 }
@@ -12681,7 +13221,7 @@ errors++;
 }
 }
 else {
-const err392 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err392 = {instancePath:instancePath+"/network/restW",schemaPath:"#/properties/network/properties/restW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err392];
 }
@@ -12691,9 +13231,11 @@ vErrors.push(err392);
 errors++;
 }
 }
-}
-else {
-const err393 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data145.peakW !== undefined){
+let data148 = data145.peakW;
+if(typeof data148 == "number"){
+if(data148 < 0 || isNaN(data148)){
+const err393 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err393];
 }
@@ -12703,12 +13245,8 @@ vErrors.push(err393);
 errors++;
 }
 }
-if(data.feeds !== undefined){
-let data148 = data.feeds;
-if(data148 && typeof data148 == "object" && !Array.isArray(data148)){
-if(!(false)){
-if(data148.volts === undefined){
-const err394 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err394 = {instancePath:instancePath+"/network/peakW",schemaPath:"#/properties/network/properties/peakW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err394];
 }
@@ -12718,9 +13256,9 @@ vErrors.push(err394);
 errors++;
 }
 }
-if(!(false)){
-if(data148.watts === undefined){
-const err395 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
+}
+else {
+const err395 = {instancePath:instancePath+"/network",schemaPath:"#/properties/network/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err395];
 }
@@ -12730,9 +13268,12 @@ vErrors.push(err395);
 errors++;
 }
 }
+if(data.feeds !== undefined){
+let data149 = data.feeds;
+if(data149 && typeof data149 == "object" && !Array.isArray(data149)){
 if(!(false)){
-if(data148.efficiency === undefined){
-const err396 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
+if(data149.volts === undefined){
+const err396 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err396];
 }
@@ -12743,8 +13284,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data148.cutOffV === undefined){
-const err397 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
+if(data149.watts === undefined){
+const err397 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "watts"},message:"must have required property '"+"watts"+"'"};
 if(vErrors === null){
 vErrors = [err397];
 }
@@ -12754,9 +13295,9 @@ vErrors.push(err397);
 errors++;
 }
 }
-for(const key23 in data148){
-if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
-const err398 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
+if(!(false)){
+if(data149.efficiency === undefined){
+const err398 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "efficiency"},message:"must have required property '"+"efficiency"+"'"};
 if(vErrors === null){
 vErrors = [err398];
 }
@@ -12766,11 +13307,9 @@ vErrors.push(err398);
 errors++;
 }
 }
-if(data148.volts !== undefined){
-let data149 = data148.volts;
-if(typeof data149 == "number"){
-if(data149 <= 0 || isNaN(data149)){
-const err399 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data149.cutOffV === undefined){
+const err399 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/required",keyword:"required",params:{missingProperty: "cutOffV"},message:"must have required property '"+"cutOffV"+"'"};
 if(vErrors === null){
 vErrors = [err399];
 }
@@ -12780,8 +13319,9 @@ vErrors.push(err399);
 errors++;
 }
 }
-else {
-const err400 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key23 in data149){
+if(!((((key23 === "volts") || (key23 === "watts")) || (key23 === "efficiency")) || (key23 === "cutOffV"))){
+const err400 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key23},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err400];
 }
@@ -12791,11 +13331,11 @@ vErrors.push(err400);
 errors++;
 }
 }
-if(data148.watts !== undefined){
-let data150 = data148.watts;
+if(data149.volts !== undefined){
+let data150 = data149.volts;
 if(typeof data150 == "number"){
 if(data150 <= 0 || isNaN(data150)){
-const err401 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err401 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err401];
 }
@@ -12806,7 +13346,7 @@ errors++;
 }
 }
 else {
-const err402 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err402 = {instancePath:instancePath+"/feeds/volts",schemaPath:"#/properties/feeds/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err402];
 }
@@ -12816,11 +13356,11 @@ vErrors.push(err402);
 errors++;
 }
 }
-if(data148.efficiency !== undefined){
-let data151 = data148.efficiency;
+if(data149.watts !== undefined){
+let data151 = data149.watts;
 if(typeof data151 == "number"){
-if(data151 > 1 || isNaN(data151)){
-const err403 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
+if(data151 <= 0 || isNaN(data151)){
+const err403 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err403];
 }
@@ -12829,8 +13369,9 @@ vErrors.push(err403);
 }
 errors++;
 }
-if(data151 <= 0 || isNaN(data151)){
-const err404 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+}
+else {
+const err404 = {instancePath:instancePath+"/feeds/watts",schemaPath:"#/properties/feeds/properties/watts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err404];
 }
@@ -12840,8 +13381,11 @@ vErrors.push(err404);
 errors++;
 }
 }
-else {
-const err405 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data149.efficiency !== undefined){
+let data152 = data149.efficiency;
+if(typeof data152 == "number"){
+if(data152 > 1 || isNaN(data152)){
+const err405 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/maximum",keyword:"maximum",params:{comparison: "<=", limit: 1},message:"must be <= 1"};
 if(vErrors === null){
 vErrors = [err405];
 }
@@ -12850,12 +13394,8 @@ vErrors.push(err405);
 }
 errors++;
 }
-}
-if(data148.cutOffV !== undefined){
-let data152 = data148.cutOffV;
-if(typeof data152 == "number"){
 if(data152 <= 0 || isNaN(data152)){
-const err406 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+const err406 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err406];
 }
@@ -12866,7 +13406,7 @@ errors++;
 }
 }
 else {
-const err407 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err407 = {instancePath:instancePath+"/feeds/efficiency",schemaPath:"#/properties/feeds/properties/efficiency/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err407];
 }
@@ -12876,9 +13416,11 @@ vErrors.push(err407);
 errors++;
 }
 }
-}
-else {
-const err408 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data149.cutOffV !== undefined){
+let data153 = data149.cutOffV;
+if(typeof data153 == "number"){
+if(data153 <= 0 || isNaN(data153)){
+const err408 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err408];
 }
@@ -12888,12 +13430,8 @@ vErrors.push(err408);
 errors++;
 }
 }
-if(data.networkSource !== undefined){
-let data153 = data.networkSource;
-if(data153 && typeof data153 == "object" && !Array.isArray(data153)){
-if(!(false)){
-if(data153.volts === undefined){
-const err409 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
+else {
+const err409 = {instancePath:instancePath+"/feeds/cutOffV",schemaPath:"#/properties/feeds/properties/cutOffV/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err409];
 }
@@ -12903,9 +13441,9 @@ vErrors.push(err409);
 errors++;
 }
 }
-if(!(false)){
-if(data153.budgetW === undefined){
-const err410 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
+}
+else {
+const err410 = {instancePath:instancePath+"/feeds",schemaPath:"#/properties/feeds/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err410];
 }
@@ -12915,9 +13453,12 @@ vErrors.push(err410);
 errors++;
 }
 }
+if(data.networkSource !== undefined){
+let data154 = data.networkSource;
+if(data154 && typeof data154 == "object" && !Array.isArray(data154)){
 if(!(false)){
-if(data153.ports === undefined){
-const err411 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
+if(data154.volts === undefined){
+const err411 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "volts"},message:"must have required property '"+"volts"+"'"};
 if(vErrors === null){
 vErrors = [err411];
 }
@@ -12927,9 +13468,9 @@ vErrors.push(err411);
 errors++;
 }
 }
-for(const key24 in data153){
-if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
-const err412 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
+if(!(false)){
+if(data154.budgetW === undefined){
+const err412 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "budgetW"},message:"must have required property '"+"budgetW"+"'"};
 if(vErrors === null){
 vErrors = [err412];
 }
@@ -12939,11 +13480,9 @@ vErrors.push(err412);
 errors++;
 }
 }
-if(data153.volts !== undefined){
-let data154 = data153.volts;
-if(typeof data154 == "number"){
-if(data154 <= 0 || isNaN(data154)){
-const err413 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(!(false)){
+if(data154.ports === undefined){
+const err413 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/required",keyword:"required",params:{missingProperty: "ports"},message:"must have required property '"+"ports"+"'"};
 if(vErrors === null){
 vErrors = [err413];
 }
@@ -12953,8 +13492,9 @@ vErrors.push(err413);
 errors++;
 }
 }
-else {
-const err414 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
+for(const key24 in data154){
+if(!(((key24 === "volts") || (key24 === "budgetW")) || (key24 === "ports"))){
+const err414 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key24},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err414];
 }
@@ -12964,11 +13504,11 @@ vErrors.push(err414);
 errors++;
 }
 }
-if(data153.budgetW !== undefined){
-let data155 = data153.budgetW;
+if(data154.volts !== undefined){
+let data155 = data154.volts;
 if(typeof data155 == "number"){
-if(data155 < 0 || isNaN(data155)){
-const err415 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+if(data155 <= 0 || isNaN(data155)){
+const err415 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err415];
 }
@@ -12979,7 +13519,7 @@ errors++;
 }
 }
 else {
-const err416 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
+const err416 = {instancePath:instancePath+"/networkSource/volts",schemaPath:"#/properties/networkSource/properties/volts/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err416];
 }
@@ -12989,11 +13529,11 @@ vErrors.push(err416);
 errors++;
 }
 }
-if(data153.ports !== undefined){
-let data156 = data153.ports;
-if(Array.isArray(data156)){
-if(data156.length > 400){
-const err417 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data154.budgetW !== undefined){
+let data156 = data154.budgetW;
+if(typeof data156 == "number"){
+if(data156 < 0 || isNaN(data156)){
+const err417 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err417];
 }
@@ -13002,13 +13542,9 @@ vErrors.push(err417);
 }
 errors++;
 }
-const len20 = data156.length;
-for(let i20=0; i20<len20; i20++){
-let data157 = data156[i20];
-if(data157 && typeof data157 == "object" && !Array.isArray(data157)){
-if(!(false)){
-if(data157.id === undefined){
-const err418 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
+}
+else {
+const err418 = {instancePath:instancePath+"/networkSource/budgetW",schemaPath:"#/properties/networkSource/properties/budgetW/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err418];
 }
@@ -13018,9 +13554,11 @@ vErrors.push(err418);
 errors++;
 }
 }
-if(!(false)){
-if(data157.highestClass === undefined){
-const err419 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
+if(data154.ports !== undefined){
+let data157 = data154.ports;
+if(Array.isArray(data157)){
+if(data157.length > 400){
+const err419 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err419];
 }
@@ -13029,10 +13567,13 @@ vErrors.push(err419);
 }
 errors++;
 }
-}
-for(const key25 in data157){
-if(!((key25 === "id") || (key25 === "highestClass"))){
-const err420 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
+const len20 = data157.length;
+for(let i20=0; i20<len20; i20++){
+let data158 = data157[i20];
+if(data158 && typeof data158 == "object" && !Array.isArray(data158)){
+if(!(false)){
+if(data158.id === undefined){
+const err420 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "id"},message:"must have required property '"+"id"+"'"};
 if(vErrors === null){
 vErrors = [err420];
 }
@@ -13042,11 +13583,9 @@ vErrors.push(err420);
 errors++;
 }
 }
-if(data157.id !== undefined){
-let data158 = data157.id;
-if(typeof data158 === "string"){
-if(func3(data158) > 200){
-const err421 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data158.highestClass === undefined){
+const err421 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/required",keyword:"required",params:{missingProperty: "highestClass"},message:"must have required property '"+"highestClass"+"'"};
 if(vErrors === null){
 vErrors = [err421];
 }
@@ -13055,8 +13594,10 @@ vErrors.push(err421);
 }
 errors++;
 }
-if(func3(data158) < 1){
-const err422 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key25 in data158){
+if(!((key25 === "id") || (key25 === "highestClass"))){
+const err422 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key25},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err422];
 }
@@ -13066,8 +13607,11 @@ vErrors.push(err422);
 errors++;
 }
 }
-else {
-const err423 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data158.id !== undefined){
+let data159 = data158.id;
+if(typeof data159 === "string"){
+if(func3(data159) > 200){
+const err423 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err423];
 }
@@ -13076,11 +13620,8 @@ vErrors.push(err423);
 }
 errors++;
 }
-}
-if(data157.highestClass !== undefined){
-let data159 = data157.highestClass;
-if(!((typeof data159 == "number") && (!(data159 % 1) && !isNaN(data159)))){
-const err424 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(func3(data159) < 1){
+const err424 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err424];
 }
@@ -13089,9 +13630,9 @@ vErrors.push(err424);
 }
 errors++;
 }
-if(typeof data159 == "number"){
-if(data159 > 8 || isNaN(data159)){
-const err425 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
+}
+else {
+const err425 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/id",schemaPath:"#/properties/networkSource/properties/ports/items/properties/id/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err425];
 }
@@ -13100,8 +13641,11 @@ vErrors.push(err425);
 }
 errors++;
 }
-if(data159 < 0 || isNaN(data159)){
-const err426 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data158.highestClass !== undefined){
+let data160 = data158.highestClass;
+if(!((typeof data160 == "number") && (!(data160 % 1) && !isNaN(data160)))){
+const err426 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err426];
 }
@@ -13110,11 +13654,9 @@ vErrors.push(err426);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err427 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data160 == "number"){
+if(data160 > 8 || isNaN(data160)){
+const err427 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/maximum",keyword:"maximum",params:{comparison: "<=", limit: 8},message:"must be <= 8"};
 if(vErrors === null){
 vErrors = [err427];
 }
@@ -13123,10 +13665,8 @@ vErrors.push(err427);
 }
 errors++;
 }
-}
-}
-else {
-const err428 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data160 < 0 || isNaN(data160)){
+const err428 = {instancePath:instancePath+"/networkSource/ports/" + i20+"/highestClass",schemaPath:"#/properties/networkSource/properties/ports/items/properties/highestClass/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err428];
 }
@@ -13137,8 +13677,9 @@ errors++;
 }
 }
 }
+}
 else {
-const err429 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err429 = {instancePath:instancePath+"/networkSource/ports/" + i20,schemaPath:"#/properties/networkSource/properties/ports/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err429];
 }
@@ -13148,12 +13689,9 @@ vErrors.push(err429);
 errors++;
 }
 }
-if(data.ownBattery !== undefined){
-let data160 = data.ownBattery;
-if(data160 && typeof data160 == "object" && !Array.isArray(data160)){
-if(!(false)){
-if(data160.passagesPerDay === undefined){
-const err430 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
+}
+else {
+const err430 = {instancePath:instancePath+"/networkSource/ports",schemaPath:"#/properties/networkSource/properties/ports/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err430];
 }
@@ -13163,9 +13701,9 @@ vErrors.push(err430);
 errors++;
 }
 }
-if(!(false)){
-if(data160.cells === undefined){
-const err431 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
+}
+else {
+const err431 = {instancePath:instancePath+"/networkSource",schemaPath:"#/properties/networkSource/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err431];
 }
@@ -13175,9 +13713,12 @@ vErrors.push(err431);
 errors++;
 }
 }
-for(const key26 in data160){
-if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
-const err432 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
+if(data.ownBattery !== undefined){
+let data161 = data.ownBattery;
+if(data161 && typeof data161 == "object" && !Array.isArray(data161)){
+if(!(false)){
+if(data161.passagesPerDay === undefined){
+const err432 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "passagesPerDay"},message:"must have required property '"+"passagesPerDay"+"'"};
 if(vErrors === null){
 vErrors = [err432];
 }
@@ -13187,10 +13728,9 @@ vErrors.push(err432);
 errors++;
 }
 }
-if(data160.passagesPerDay !== undefined){
-let data161 = data160.passagesPerDay;
-if(!((typeof data161 == "number") && (!(data161 % 1) && !isNaN(data161)))){
-const err433 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!(false)){
+if(data161.cells === undefined){
+const err433 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/required",keyword:"required",params:{missingProperty: "cells"},message:"must have required property '"+"cells"+"'"};
 if(vErrors === null){
 vErrors = [err433];
 }
@@ -13199,9 +13739,10 @@ vErrors.push(err433);
 }
 errors++;
 }
-if(typeof data161 == "number"){
-if(data161 < 0 || isNaN(data161)){
-const err434 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+for(const key26 in data161){
+if(!((key26 === "passagesPerDay") || (key26 === "cells"))){
+const err434 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key26},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err434];
 }
@@ -13211,12 +13752,10 @@ vErrors.push(err434);
 errors++;
 }
 }
-}
-if(data160.cells !== undefined){
-let data162 = data160.cells;
-if(typeof data162 === "string"){
-if(func3(data162) > 200){
-const err435 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data161.passagesPerDay !== undefined){
+let data162 = data161.passagesPerDay;
+if(!((typeof data162 == "number") && (!(data162 % 1) && !isNaN(data162)))){
+const err435 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err435];
 }
@@ -13225,8 +13764,9 @@ vErrors.push(err435);
 }
 errors++;
 }
-if(func3(data162) < 1){
-const err436 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(typeof data162 == "number"){
+if(data162 < 0 || isNaN(data162)){
+const err436 = {instancePath:instancePath+"/ownBattery/passagesPerDay",schemaPath:"#/properties/ownBattery/properties/passagesPerDay/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err436];
 }
@@ -13236,8 +13776,12 @@ vErrors.push(err436);
 errors++;
 }
 }
-else {
-const err437 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
+}
+if(data161.cells !== undefined){
+let data163 = data161.cells;
+if(typeof data163 === "string"){
+if(func3(data163) > 200){
+const err437 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err437];
 }
@@ -13246,10 +13790,8 @@ vErrors.push(err437);
 }
 errors++;
 }
-}
-}
-else {
-const err438 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data163) < 1){
+const err438 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err438];
 }
@@ -13259,11 +13801,8 @@ vErrors.push(err438);
 errors++;
 }
 }
-if(data.carries !== undefined){
-let data163 = data.carries;
-if(Array.isArray(data163)){
-if(data163.length > 400){
-const err439 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err439 = {instancePath:instancePath+"/ownBattery/cells",schemaPath:"#/properties/ownBattery/properties/cells/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err439];
 }
@@ -13272,13 +13811,10 @@ vErrors.push(err439);
 }
 errors++;
 }
-const len21 = data163.length;
-for(let i21=0; i21<len21; i21++){
-let data164 = data163[i21];
-if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
-if(!(false)){
-if(data164.kind === undefined){
-const err440 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+}
+else {
+const err440 = {instancePath:instancePath+"/ownBattery",schemaPath:"#/properties/ownBattery/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err440];
 }
@@ -13288,9 +13824,11 @@ vErrors.push(err440);
 errors++;
 }
 }
-if(!(false)){
-if(data164.most === undefined){
-const err441 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+if(data.carries !== undefined){
+let data164 = data.carries;
+if(Array.isArray(data164)){
+if(data164.length > 400){
+const err441 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -13299,10 +13837,13 @@ vErrors.push(err441);
 }
 errors++;
 }
-}
-for(const key27 in data164){
-if(!((key27 === "kind") || (key27 === "most"))){
-const err442 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+const len21 = data164.length;
+for(let i21=0; i21<len21; i21++){
+let data165 = data164[i21];
+if(data165 && typeof data165 == "object" && !Array.isArray(data165)){
+if(!(false)){
+if(data165.kind === undefined){
+const err442 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -13312,10 +13853,9 @@ vErrors.push(err442);
 errors++;
 }
 }
-if(data164.kind !== undefined){
-let data165 = data164.kind;
-if(!((((((((((((((((data165 === "controller") || (data165 === "reader")) || (data165 === "lock")) || (data165 === "contact")) || (data165 === "exit")) || (data165 === "breakGlass")) || (data165 === "supply")) || (data165 === "expander")) || (data165 === "hub")) || (data165 === "wirelessLock")) || (data165 === "station")) || (data165 === "module")) || (data165 === "converter")) || (data165 === "switch")) || (data165 === "midspan")) || (data165 === "opener"))){
-const err443 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data165.most === undefined){
+const err443 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -13325,10 +13865,9 @@ vErrors.push(err443);
 errors++;
 }
 }
-if(data164.most !== undefined){
-let data166 = data164.most;
-if(!((typeof data166 == "number") && (!(data166 % 1) && !isNaN(data166)))){
-const err444 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+for(const key27 in data165){
+if(!((key27 === "kind") || (key27 === "most"))){
+const err444 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -13337,9 +13876,11 @@ vErrors.push(err444);
 }
 errors++;
 }
-if(typeof data166 == "number"){
-if(data166 < 0 || isNaN(data166)){
-const err445 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data165.kind !== undefined){
+let data166 = data165.kind;
+if(!(((((((((((((((((((data166 === "controller") || (data166 === "reader")) || (data166 === "lock")) || (data166 === "contact")) || (data166 === "exit")) || (data166 === "breakGlass")) || (data166 === "supply")) || (data166 === "expander")) || (data166 === "hub")) || (data166 === "wirelessLock")) || (data166 === "station")) || (data166 === "module")) || (data166 === "converter")) || (data166 === "switch")) || (data166 === "midspan")) || (data166 === "opener")) || (data166 === "sounder")) || (data166 === "panelLine")) || (data166 === "panelState"))){
+const err445 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -13349,10 +13890,10 @@ vErrors.push(err445);
 errors++;
 }
 }
-}
-}
-else {
-const err446 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data165.most !== undefined){
+let data167 = data165.most;
+if(!((typeof data167 == "number") && (!(data167 % 1) && !isNaN(data167)))){
+const err446 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -13361,10 +13902,9 @@ vErrors.push(err446);
 }
 errors++;
 }
-}
-}
-else {
-const err447 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(typeof data167 == "number"){
+if(data167 < 0 || isNaN(data167)){
+const err447 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -13374,11 +13914,10 @@ vErrors.push(err447);
 errors++;
 }
 }
-if(data.lamps !== undefined){
-let data167 = data.lamps;
-if(Array.isArray(data167)){
-if(data167.length > 400){
-const err448 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+}
+else {
+const err448 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -13387,13 +13926,10 @@ vErrors.push(err448);
 }
 errors++;
 }
-const len22 = data167.length;
-for(let i22=0; i22<len22; i22++){
-let data168 = data167[i22];
-if(data168 && typeof data168 == "object" && !Array.isArray(data168)){
-if(!(false)){
-if(data168.lamp === undefined){
-const err449 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+}
+}
+else {
+const err449 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -13403,9 +13939,11 @@ vErrors.push(err449);
 errors++;
 }
 }
-if(!(false)){
-if(data168.means === undefined){
-const err450 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data.lamps !== undefined){
+let data168 = data.lamps;
+if(Array.isArray(data168)){
+if(data168.length > 400){
+const err450 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -13414,10 +13952,13 @@ vErrors.push(err450);
 }
 errors++;
 }
-}
-for(const key28 in data168){
-if(!((key28 === "lamp") || (key28 === "means"))){
-const err451 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+const len22 = data168.length;
+for(let i22=0; i22<len22; i22++){
+let data169 = data168[i22];
+if(data169 && typeof data169 == "object" && !Array.isArray(data169)){
+if(!(false)){
+if(data169.lamp === undefined){
+const err451 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -13427,11 +13968,9 @@ vErrors.push(err451);
 errors++;
 }
 }
-if(data168.lamp !== undefined){
-let data169 = data168.lamp;
-if(typeof data169 === "string"){
-if(func3(data169) > 200){
-const err452 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data169.means === undefined){
+const err452 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -13440,8 +13979,10 @@ vErrors.push(err452);
 }
 errors++;
 }
-if(func3(data169) < 1){
-const err453 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key28 in data169){
+if(!((key28 === "lamp") || (key28 === "means"))){
+const err453 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -13451,8 +13992,11 @@ vErrors.push(err453);
 errors++;
 }
 }
-else {
-const err454 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data169.lamp !== undefined){
+let data170 = data169.lamp;
+if(typeof data170 === "string"){
+if(func3(data170) > 200){
+const err454 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -13461,12 +14005,8 @@ vErrors.push(err454);
 }
 errors++;
 }
-}
-if(data168.means !== undefined){
-let data170 = data168.means;
-if(typeof data170 === "string"){
-if(func3(data170) > 200){
-const err455 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data170) < 1){
+const err455 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -13475,8 +14015,9 @@ vErrors.push(err455);
 }
 errors++;
 }
-if(func3(data170) < 1){
-const err456 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err456 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -13486,8 +14027,11 @@ vErrors.push(err456);
 errors++;
 }
 }
-else {
-const err457 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data169.means !== undefined){
+let data171 = data169.means;
+if(typeof data171 === "string"){
+if(func3(data171) > 200){
+const err457 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -13496,10 +14040,8 @@ vErrors.push(err457);
 }
 errors++;
 }
-}
-}
-else {
-const err458 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data171) < 1){
+const err458 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -13509,9 +14051,8 @@ vErrors.push(err458);
 errors++;
 }
 }
-}
 else {
-const err459 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err459 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -13521,11 +14062,9 @@ vErrors.push(err459);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data171 = data.sounds;
-if(Array.isArray(data171)){
-if(data171.length > 400){
-const err460 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err460 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -13534,13 +14073,10 @@ vErrors.push(err460);
 }
 errors++;
 }
-const len23 = data171.length;
-for(let i23=0; i23<len23; i23++){
-let data172 = data171[i23];
-if(data172 && typeof data172 == "object" && !Array.isArray(data172)){
-if(!(false)){
-if(data172.sound === undefined){
-const err461 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+}
+}
+else {
+const err461 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -13550,9 +14086,11 @@ vErrors.push(err461);
 errors++;
 }
 }
-if(!(false)){
-if(data172.means === undefined){
-const err462 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data.sounds !== undefined){
+let data172 = data.sounds;
+if(Array.isArray(data172)){
+if(data172.length > 400){
+const err462 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -13561,10 +14099,13 @@ vErrors.push(err462);
 }
 errors++;
 }
-}
-for(const key29 in data172){
-if(!((key29 === "sound") || (key29 === "means"))){
-const err463 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+const len23 = data172.length;
+for(let i23=0; i23<len23; i23++){
+let data173 = data172[i23];
+if(data173 && typeof data173 == "object" && !Array.isArray(data173)){
+if(!(false)){
+if(data173.sound === undefined){
+const err463 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -13574,11 +14115,9 @@ vErrors.push(err463);
 errors++;
 }
 }
-if(data172.sound !== undefined){
-let data173 = data172.sound;
-if(typeof data173 === "string"){
-if(func3(data173) > 200){
-const err464 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data173.means === undefined){
+const err464 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -13587,8 +14126,10 @@ vErrors.push(err464);
 }
 errors++;
 }
-if(func3(data173) < 1){
-const err465 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key29 in data173){
+if(!((key29 === "sound") || (key29 === "means"))){
+const err465 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -13598,8 +14139,11 @@ vErrors.push(err465);
 errors++;
 }
 }
-else {
-const err466 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data173.sound !== undefined){
+let data174 = data173.sound;
+if(typeof data174 === "string"){
+if(func3(data174) > 200){
+const err466 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -13608,12 +14152,8 @@ vErrors.push(err466);
 }
 errors++;
 }
-}
-if(data172.means !== undefined){
-let data174 = data172.means;
-if(typeof data174 === "string"){
-if(func3(data174) > 200){
-const err467 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(func3(data174) < 1){
+const err467 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -13622,8 +14162,9 @@ vErrors.push(err467);
 }
 errors++;
 }
-if(func3(data174) < 1){
-const err468 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+else {
+const err468 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -13633,8 +14174,11 @@ vErrors.push(err468);
 errors++;
 }
 }
-else {
-const err469 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data173.means !== undefined){
+let data175 = data173.means;
+if(typeof data175 === "string"){
+if(func3(data175) > 200){
+const err469 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -13643,10 +14187,8 @@ vErrors.push(err469);
 }
 errors++;
 }
-}
-}
-else {
-const err470 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(func3(data175) < 1){
+const err470 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -13656,9 +14198,8 @@ vErrors.push(err470);
 errors++;
 }
 }
-}
 else {
-const err471 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err471 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -13668,11 +14209,9 @@ vErrors.push(err471);
 errors++;
 }
 }
-if(data.box !== undefined){
-let data175 = data.box;
-if(Array.isArray(data175)){
-if(data175.length > 400){
-const err472 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err472 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -13681,12 +14220,10 @@ vErrors.push(err472);
 }
 errors++;
 }
-const len24 = data175.length;
-for(let i24=0; i24<len24; i24++){
-let data176 = data175[i24];
-if(typeof data176 === "string"){
-if(func3(data176) > 200){
-const err473 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err473 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -13695,8 +14232,12 @@ vErrors.push(err473);
 }
 errors++;
 }
-if(func3(data176) < 1){
-const err474 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.box !== undefined){
+let data176 = data.box;
+if(Array.isArray(data176)){
+if(data176.length > 400){
+const err474 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -13705,9 +14246,12 @@ vErrors.push(err474);
 }
 errors++;
 }
-}
-else {
-const err475 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len24 = data176.length;
+for(let i24=0; i24<len24; i24++){
+let data177 = data176[i24];
+if(typeof data177 === "string"){
+if(func3(data177) > 200){
+const err475 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -13716,10 +14260,8 @@ vErrors.push(err475);
 }
 errors++;
 }
-}
-}
-else {
-const err476 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data177) < 1){
+const err476 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -13729,11 +14271,8 @@ vErrors.push(err476);
 errors++;
 }
 }
-if(data.mounting !== undefined){
-let data177 = data.mounting;
-if(Array.isArray(data177)){
-if(data177.length > 400){
-const err477 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err477 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -13742,12 +14281,10 @@ vErrors.push(err477);
 }
 errors++;
 }
-const len25 = data177.length;
-for(let i25=0; i25<len25; i25++){
-let data178 = data177[i25];
-if(typeof data178 === "string"){
-if(func3(data178) > 200){
-const err478 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err478 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -13756,8 +14293,12 @@ vErrors.push(err478);
 }
 errors++;
 }
-if(func3(data178) < 1){
-const err479 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.mounting !== undefined){
+let data178 = data.mounting;
+if(Array.isArray(data178)){
+if(data178.length > 400){
+const err479 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err479];
 }
@@ -13766,9 +14307,12 @@ vErrors.push(err479);
 }
 errors++;
 }
-}
-else {
-const err480 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len25 = data178.length;
+for(let i25=0; i25<len25; i25++){
+let data179 = data178[i25];
+if(typeof data179 === "string"){
+if(func3(data179) > 200){
+const err480 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err480];
 }
@@ -13777,10 +14321,8 @@ vErrors.push(err480);
 }
 errors++;
 }
-}
-}
-else {
-const err481 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data179) < 1){
+const err481 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err481];
 }
@@ -13790,11 +14332,8 @@ vErrors.push(err481);
 errors++;
 }
 }
-if(data.setUp !== undefined){
-let data179 = data.setUp;
-if(Array.isArray(data179)){
-if(data179.length > 400){
-const err482 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+else {
+const err482 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err482];
 }
@@ -13803,13 +14342,10 @@ vErrors.push(err482);
 }
 errors++;
 }
-const len26 = data179.length;
-for(let i26=0; i26<len26; i26++){
-let data180 = data179[i26];
-if(data180 && typeof data180 == "object" && !Array.isArray(data180)){
-if(!(false)){
-if(data180.what === undefined){
-const err483 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+}
+}
+else {
+const err483 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err483];
 }
@@ -13819,9 +14355,11 @@ vErrors.push(err483);
 errors++;
 }
 }
-if(!(false)){
-if(data180.kind === undefined){
-const err484 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(data.setUp !== undefined){
+let data180 = data.setUp;
+if(Array.isArray(data180)){
+if(data180.length > 400){
+const err484 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err484];
 }
@@ -13830,10 +14368,13 @@ vErrors.push(err484);
 }
 errors++;
 }
-}
+const len26 = data180.length;
+for(let i26=0; i26<len26; i26++){
+let data181 = data180[i26];
+if(data181 && typeof data181 == "object" && !Array.isArray(data181)){
 if(!(false)){
-if(data180.one === undefined){
-const err485 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+if(data181.what === undefined){
+const err485 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err485];
 }
@@ -13843,9 +14384,9 @@ vErrors.push(err485);
 errors++;
 }
 }
-for(const key30 in data180){
-if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
-const err486 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
+if(!(false)){
+if(data181.kind === undefined){
+const err486 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err486];
 }
@@ -13855,11 +14396,9 @@ vErrors.push(err486);
 errors++;
 }
 }
-if(data180.what !== undefined){
-let data181 = data180.what;
-if(typeof data181 === "string"){
-if(func3(data181) > 200){
-const err487 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(!(false)){
+if(data181.one === undefined){
+const err487 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err487];
 }
@@ -13868,8 +14407,10 @@ vErrors.push(err487);
 }
 errors++;
 }
-if(func3(data181) < 1){
-const err488 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+for(const key30 in data181){
+if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
+const err488 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err488];
 }
@@ -13879,8 +14420,11 @@ vErrors.push(err488);
 errors++;
 }
 }
-else {
-const err489 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data181.what !== undefined){
+let data182 = data181.what;
+if(typeof data182 === "string"){
+if(func3(data182) > 200){
+const err489 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err489];
 }
@@ -13889,11 +14433,8 @@ vErrors.push(err489);
 }
 errors++;
 }
-}
-if(data180.kind !== undefined){
-let data182 = data180.kind;
-if(!(((data182 === "tool") || (data182 === "key")) || (data182 === "licence"))){
-const err490 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(func3(data182) < 1){
+const err490 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err490];
 }
@@ -13903,11 +14444,8 @@ vErrors.push(err490);
 errors++;
 }
 }
-if(data180.runsOn !== undefined){
-let data183 = data180.runsOn;
-if(typeof data183 === "string"){
-if(func3(data183) > 200){
-const err491 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+else {
+const err491 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err491];
 }
@@ -13916,8 +14454,11 @@ vErrors.push(err491);
 }
 errors++;
 }
-if(func3(data183) < 1){
-const err492 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data181.kind !== undefined){
+let data183 = data181.kind;
+if(!(((data183 === "tool") || (data183 === "key")) || (data183 === "licence"))){
+const err492 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err492];
 }
@@ -13927,8 +14468,11 @@ vErrors.push(err492);
 errors++;
 }
 }
-else {
-const err493 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data181.runsOn !== undefined){
+let data184 = data181.runsOn;
+if(typeof data184 === "string"){
+if(func3(data184) > 200){
+const err493 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err493];
 }
@@ -13937,11 +14481,8 @@ vErrors.push(err493);
 }
 errors++;
 }
-}
-if(data180.one !== undefined){
-let data184 = data180.one;
-if(!(((data184 === "job") || (data184 === "device")) || (data184 === "door"))){
-const err494 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(func3(data184) < 1){
+const err494 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err494];
 }
@@ -13951,9 +14492,8 @@ vErrors.push(err494);
 errors++;
 }
 }
-}
 else {
-const err495 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err495 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err495];
 }
@@ -13963,9 +14503,10 @@ vErrors.push(err495);
 errors++;
 }
 }
-}
-else {
-const err496 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data181.one !== undefined){
+let data185 = data181.one;
+if(!(((data185 === "job") || (data185 === "device")) || (data185 === "door"))){
+const err496 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err496];
 }
@@ -13975,11 +14516,9 @@ vErrors.push(err496);
 errors++;
 }
 }
-if(data.atHand !== undefined){
-let data185 = data.atHand;
-if(Array.isArray(data185)){
-if(data185.length > 400){
-const err497 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+}
+else {
+const err497 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err497];
 }
@@ -13988,12 +14527,10 @@ vErrors.push(err497);
 }
 errors++;
 }
-const len27 = data185.length;
-for(let i27=0; i27<len27; i27++){
-let data186 = data185[i27];
-if(typeof data186 === "string"){
-if(func3(data186) > 200){
-const err498 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err498 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err498];
 }
@@ -14002,8 +14539,12 @@ vErrors.push(err498);
 }
 errors++;
 }
-if(func3(data186) < 1){
-const err499 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data.atHand !== undefined){
+let data186 = data.atHand;
+if(Array.isArray(data186)){
+if(data186.length > 400){
+const err499 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err499];
 }
@@ -14012,9 +14553,12 @@ vErrors.push(err499);
 }
 errors++;
 }
-}
-else {
-const err500 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const len27 = data186.length;
+for(let i27=0; i27<len27; i27++){
+let data187 = data186[i27];
+if(typeof data187 === "string"){
+if(func3(data187) > 200){
+const err500 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err500];
 }
@@ -14023,10 +14567,8 @@ vErrors.push(err500);
 }
 errors++;
 }
-}
-}
-else {
-const err501 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data187) < 1){
+const err501 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err501];
 }
@@ -14036,14 +14578,37 @@ vErrors.push(err501);
 errors++;
 }
 }
-}
 else {
-const err502 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err502 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err502];
 }
 else {
 vErrors.push(err502);
+}
+errors++;
+}
+}
+}
+else {
+const err503 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err503];
+}
+else {
+vErrors.push(err503);
+}
+errors++;
+}
+}
+}
+else {
+const err504 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err504];
+}
+else {
+vErrors.push(err504);
 }
 errors++;
 }
@@ -14053,7 +14618,7 @@ return errors === 0;
 
 export const person_put = validate19;
 const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"},"code":{"type":"string","pattern":"^[0-9]+$","minLength":4,"maxLength":8},"duress":{"type":"string","pattern":"^[0-9]+$","minLength":4,"maxLength":8},"knew":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":100}},"required":["id","number","name","cards","groups"]};
-const pattern66 = new RegExp("^[0-9]+$", "u");
+const pattern78 = new RegExp("^[0-9]+$", "u");
 
 function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -14756,7 +15321,7 @@ vErrors.push(err56);
 }
 errors++;
 }
-if(!pattern66.test(data19)){
+if(!pattern78.test(data19)){
 const err57 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/pattern",keyword:"pattern",params:{pattern: "^[0-9]+$"},message:"must match pattern \""+"^[0-9]+$"+"\""};
 if(vErrors === null){
 vErrors = [err57];
@@ -14801,7 +15366,7 @@ vErrors.push(err60);
 }
 errors++;
 }
-if(!pattern66.test(data20)){
+if(!pattern78.test(data20)){
 const err61 = {instancePath:instancePath+"/duress",schemaPath:"#/properties/duress/pattern",keyword:"pattern",params:{pattern: "^[0-9]+$"},message:"must match pattern \""+"^[0-9]+$"+"\""};
 if(vErrors === null){
 vErrors = [err61];
@@ -16662,7 +17227,7 @@ return errors === 0;
 
 export const cardFormat_put = validate25;
 const schema26 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$"},"name":{"type":"string","minLength":1,"maxLength":60,"pattern":"\\S"},"bits":{"type":"integer","minimum":1,"maximum":256},"facility":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"number":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]},"parity":{"type":"array","maxItems":8,"items":{"type":"object","additionalProperties":false,"properties":{"at":{"type":"integer","minimum":0,"maximum":256},"kind":{"enum":["even","odd"]},"over":{"type":"object","additionalProperties":false,"properties":{"from":{"type":"integer","minimum":0,"maximum":256},"length":{"type":"integer","minimum":1,"maximum":256}},"required":["from","length"]}},"required":["at","kind","over"]}},"keeps":{"enum":["wiegand26","wiegand34","serial4","serial7","wide"]}},"required":["id","name","bits","number","parity","keeps"]};
-const pattern83 = new RegExp("\\S", "u");
+const pattern95 = new RegExp("\\S", "u");
 
 function validate25(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -16755,7 +17320,7 @@ errors++;
 if(data.id !== undefined){
 let data0 = data.id;
 if(typeof data0 === "string"){
-if(!pattern60.test(data0)){
+if(!pattern72.test(data0)){
 const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err7];
@@ -16800,7 +17365,7 @@ vErrors.push(err10);
 }
 errors++;
 }
-if(!pattern83.test(data1)){
+if(!pattern95.test(data1)){
 const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/pattern",keyword:"pattern",params:{pattern: "\\S"},message:"must match pattern \""+"\\S"+"\""};
 if(vErrors === null){
 vErrors = [err11];

@@ -335,7 +335,10 @@ export const doorRemove = defineCommand<{ id: string }>()({
     const sets = all(facts, 'doorSet')
       .filter((s) => s.doors.includes(p.id))
       .map((s) => put(facts, 'doorSet', { ...s, doors: s.doors.filter((d) => d !== p.id) }))
-    return [...rules, ...sets, ...drop(facts, 'door', p.id)]
+    const reactions = all(facts, 'reaction')
+      .filter((r) => r.door === p.id || r.lets === p.id)
+      .flatMap((r) => drop(facts, 'reaction', r.id))
+    return [...rules, ...sets, ...reactions, ...drop(facts, 'door', p.id)]
   },
   words: (f, p) => `Removed ${f.door[p.id]?.ref ?? p.id}`,
 })

@@ -13,6 +13,7 @@ import * as ownUnit from './ownUnit'
 import * as people from './people'
 import * as peoplelist from './peoplelist'
 import * as proving from './proving'
+import * as reactions from './reactions'
 import * as readers from './readers'
 import * as rights from './rights'
 import * as sheets from './sheets'
@@ -36,6 +37,7 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     ownUnit,
     busDevices,
     site,
+    reactions,
     readers,
     rights,
     sheets,
@@ -73,6 +75,7 @@ export type CommandPayloads = PayloadsOf<typeof access> &
   PayloadsOf<typeof ownUnit> &
   PayloadsOf<typeof busDevices> &
   PayloadsOf<typeof site> &
+  PayloadsOf<typeof reactions> &
   PayloadsOf<typeof readers> &
   PayloadsOf<typeof rights> &
   PayloadsOf<typeof sheets> &

@@ -20,6 +20,7 @@ import {
   type Person,
   type PersonCard,
   type PersonDetail,
+  type Reaction,
   type Rule,
   type Schedule,
   type SpecialDay,
@@ -128,6 +129,11 @@ const withRules = (facts: Facts, which: (rule: Rule) => boolean): Change[] =>
     .filter(which)
     .flatMap((rule) => drop(facts, 'rule', rule.id))
 
+const withReactions = (facts: Facts, which: (reaction: Reaction) => boolean): Change[] =>
+  all(facts, 'reaction')
+    .filter(which)
+    .flatMap((reaction) => drop(facts, 'reaction', reaction.id))
+
 export const groupRemove = defineCommand<{ id: string }>()({
   name: 'group.remove',
   roles: everyFitter,
@@ -140,6 +146,7 @@ export const groupRemove = defineCommand<{ id: string }>()({
     return [
       ...members.map((x) => put(facts, 'person', { ...x, groups: x.groups.filter((g) => g !== p.id) })),
       ...withRules(facts, (r) => r.group === p.id),
+      ...withReactions(facts, (r) => r.group === p.id),
       ...drop(facts, 'group', p.id),
     ]
   },
@@ -197,7 +204,13 @@ export const scheduleRemove = defineCommand<{ id: string }>()({
       const schedules = day.schedules.filter((s) => s !== p.id)
       return schedules.length ? [put(facts, 'specialDay', { ...day, schedules })] : drop(facts, 'specialDay', day.id)
     })
-    return [...withRules(facts, (r) => r.schedule === p.id), ...doors, ...days, ...drop(facts, 'schedule', p.id)]
+    return [
+      ...withRules(facts, (r) => r.schedule === p.id),
+      ...withReactions(facts, (r) => r.schedule === p.id),
+      ...doors,
+      ...days,
+      ...drop(facts, 'schedule', p.id),
+    ]
   },
   words: (f, p) => `Removed schedule ${f.schedule[p.id]?.name ?? ''}, with the rules on it`,
 })

@@ -3,6 +3,7 @@ import {
   drop,
   hangingOn,
   limitWords,
+  membersProfile,
   ownProfile,
   put,
   ruleFault,
@@ -88,4 +89,6 @@ export const doorSetRemove = defineCommand<{ id: string }>()({
 
 /** Why a group can't have an id: what devices know single rules by. */
 export const groupIdFault = (group: string): string | null =>
-  group.startsWith(ownProfile) ? `A group’s id can’t begin with ${ownProfile}` : null
+  [ownProfile, membersProfile]
+    .filter((taken) => group.startsWith(taken))
+    .map((taken) => `A group’s id can’t begin with ${taken}`)[0] ?? null

@@ -130,6 +130,7 @@ export function doorController(
         ? {}
         : { limitedRights: true, ownFormats: 16, bitOrders: ['bitsReversed', 'bytesReversed', 'bytesMirrored'] }),
       // Nor does it keep in mind who came first, or who is in.
+      ...(doors === 2 ? {} : { reactions: 24 }),
       abilities: doors === 2 ? ['preAlarm', 'unlockDelay', 'ownHours', 'reentry'] : [...doorAbilities],
       times:
         doors === 2

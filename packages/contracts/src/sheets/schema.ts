@@ -67,6 +67,7 @@ const controller = object(
     limitedRights: t('Can be told when a right ends', { const: true }),
     functions: t('What it can be told that a part does', list({ enum: partFunctions })),
     abilities: t('What it can do for a door besides', list({ enum: doorAbilities })),
+    reactions: t('How many reactions it keeps', count),
     times: t(
       'How much of time it holds',
       object({
@@ -77,7 +78,17 @@ const controller = object(
     ),
     ownReader: t('Port of its own reader', words),
   },
-  ['ownFormats', 'bitOrders', 'supervised', 'limitedRights', 'functions', 'abilities', 'times', 'ownReader'],
+  [
+    'ownFormats',
+    'bitOrders',
+    'supervised',
+    'limitedRights',
+    'functions',
+    'abilities',
+    'reactions',
+    'times',
+    'ownReader',
+  ],
 )
 
 const coding = object(

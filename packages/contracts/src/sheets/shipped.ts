@@ -39,7 +39,7 @@ const list: DeviceSheet[] = [
   doorController('controller-2', 'Door controller, 2 doors', 2, '192.168.90.20', 8),
   {
     ...doorController('controller-4', 'Door controller, 4 doors', 4, '192.168.90.40', 12),
-    carries: [{ kind: 'expander', most: 1 }],
+    carries: [{ kind: 'expander', most: 2 }],
   },
   {
     ...base,

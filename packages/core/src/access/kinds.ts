@@ -1,4 +1,5 @@
 import { all } from '../job/facts'
+import { reactionsBy } from '../reactions/records'
 import { doorsRunning } from '../doors/hours'
 import { recordKind } from '../job/kind'
 import type { Schedule } from '../time/schedule'
@@ -48,7 +49,13 @@ export const groupKind = recordKind('group', {
   fields: { id: 'text', name: 'text', parent: 'text?' },
   touches({ id }, facts) {
     const passed = new Set(groupsUpwards(facts.group, id))
-    return { access: controllersWith(facts, (rule) => rule.group !== undefined && passed.has(rule.group)) }
+    const asking = reactionsBy(facts, (r) => r.group !== undefined && passed.has(r.group))
+    return {
+      access: [
+        ...controllersWith(facts, (rule) => rule.group !== undefined && passed.has(rule.group)),
+        ...controllersOf(facts, asking),
+      ],
+    }
   },
 })
 export const ruleKind = recordKind('rule', {
@@ -79,10 +86,10 @@ export const scheduleKind = recordKind('schedule', {
   touches: ({ id }, facts) => ({
     access: [
       ...controllersWith(facts, (rule) => rule.schedule === id),
-      ...controllersOf(
-        facts,
-        doorsRunning(facts, id).map((d) => d.id),
-      ),
+      ...controllersOf(facts, [
+        ...doorsRunning(facts, id).map((d) => d.id),
+        ...reactionsBy(facts, (r) => r.schedule === id),
+      ]),
     ],
   }),
 })

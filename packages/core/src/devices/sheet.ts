@@ -64,6 +64,9 @@ export const deviceKinds = [
   'switch',
   'midspan',
   'opener',
+  'sounder',
+  'panelLine',
+  'panelState',
 ] as const
 export type DeviceKind = (typeof deviceKinds)[number]
 
@@ -144,6 +147,8 @@ export interface ControllerFacts {
   functions?: PartFunction[]
   /** What it can do for a door beyond its plain times; nothing where it is not said. */
   abilities?: DoorAbility[]
+  /** How many reactions it keeps; none where it is not said. */
+  reactions?: number
   /** How much of time it holds; as much as is wanted where it is not said. */
   times?: { schedules: number; periodsADay: number; specialDays: number }
   /** Port of the reader that is part of the device itself: a door station, a wall unit that drives its own lock. */

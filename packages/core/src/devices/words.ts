@@ -12,6 +12,9 @@ export const kindWords: Readonly<Record<DeviceKind, [string, string]>> = {
   exit: ['Exit device', 'Exit devices'],
   breakGlass: ['Break glass', 'Break glasses'],
   opener: ['Opener', 'Openers'],
+  sounder: ['Sounder or lamp', 'Sounders and lamps'],
+  panelLine: ['Line to somebody else’s system', 'Lines to somebody else’s system'],
+  panelState: ['State of an alarm panel', 'States of alarm panels'],
   station: ['Door station', 'Door stations'],
   module: ['Module', 'Modules'],
   converter: ['Converter', 'Converters'],
@@ -55,8 +58,8 @@ export const leadWords: Readonly<Record<LeadKind, string>> = {
   'lock-': 'lock −',
   break1: 'break glass in',
   break2: 'break glass out',
-  drive1: 'opener start',
-  drive2: 'opener common',
+  drive1: 'contact that starts it',
+  drive2: 'contact that starts it, common',
 }
 
 /** Where a controller hangs: its cabinet, or the place on the wall of one that reads for its own door. */

@@ -122,6 +122,17 @@ const words: Readonly<Record<(typeof plainMeanings)[number], string>> = {
     'opener|door operator|operator|o1|oviautomatiikka|avauskoneisto|turantrieb|drehflugelantrieb|dorroppnare|dorrautomatik|ouvre porte|operateur|operador|abrepuertas',
   tamper:
     'tamper|tamper switch|tamper contact|t1|kansikosketin|sabotagekontakt|sabotasjekontakt|contact d autoprotection|autoprotection|contacto antisabotaje|antisabotaje',
+  sounder: 'sounder|siren|beacon|sounder or lamp|h1|summeri|sireeni|signalgeber|sirene|siren|sirena|avisador',
+  signal:
+    'signal line|line that signals elsewhere|h2|halytyslinja|meldelinie|larmlinje|ligne de signalisation|linea de aviso',
+  panelSet:
+    'panel set|set line|arm line|alarm panel set|p1|kytkenta paalle|scharfschaltung|scharf|tillkoppling|mise en service|armado',
+  panelUnset:
+    'panel unset|unset line|disarm line|alarm panel unset|p2|kytkenta pois|unscharfschaltung|unscharf|frankoppling|mise hors service|desarmado',
+  panelToggle:
+    'panel toggle|toggle line|alarm panel turn|p3|vuorokytkenta|wechselschaltung|vaxling|basculement|alternancia',
+  panelState:
+    'panel state|panel status|alarm panel state|p4|halytyskeskuksen tila|zustand der alarmanlage|larmstatus|etat de la centrale|estado de la central',
   spare: 'spare|spare input|s1|varatulo|reserve|reserveeingang|reservingang|entree de reserve|entrada de reserva',
 }
 

@@ -23,6 +23,12 @@ export const partRoles = [
   'opener',
   'tamper',
   'spare',
+  'sounder',
+  'signal',
+  'panelSet',
+  'panelUnset',
+  'panelToggle',
+  'panelState',
 ] as const
 export type PartRole = (typeof partRoles)[number]
 
@@ -42,6 +48,12 @@ export const roleFacts: Readonly<Record<PartRole, { id: string; kind: DeviceKind
   opener: { id: 'O1', kind: 'opener', says: 'Opener' },
   tamper: { id: 'T1', kind: 'contact', says: 'Tamper switch' },
   spare: { id: 'S1', kind: 'contact', says: 'Spare input' },
+  sounder: { id: 'H1', kind: 'sounder', says: 'Sounder or lamp' },
+  signal: { id: 'H2', kind: 'panelLine', says: 'Line that signals elsewhere' },
+  panelSet: { id: 'P1', kind: 'panelLine', says: 'Alarm panel, line that sets it' },
+  panelUnset: { id: 'P2', kind: 'panelLine', says: 'Alarm panel, line that unsets it' },
+  panelToggle: { id: 'P3', kind: 'panelLine', says: 'Alarm panel, line that turns it round' },
+  panelState: { id: 'P4', kind: 'panelState', says: 'Alarm panel, how it stands' },
 }
 
 /** What an opening is. */

@@ -17,6 +17,7 @@ import { rulesAt } from '../access/rights'
 import { rightLimitFindings } from '../config/rightLimits'
 import { timeLimitFindings } from '../config/timeLimits'
 import { behaviourFindings } from '../doors/contradictions'
+import { reactionFindings } from '../reactions/findings'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
 import { openDevices, reachMark } from './reach'
@@ -263,7 +264,7 @@ function loadMark(
   unheard: Finding | undefined,
 ): MarkState {
   const controller = facts.controller[door.placement?.controller ?? '']
-  const findings = behaviourFindings(facts, door, sheets)
+  const findings = [...behaviourFindings(facts, door, sheets), ...reactionFindings(facts, door, sheets)]
   const state = (sign: Sign, share: number, says: string): MarkState => ({ mark: 'load', sign, share, says, findings })
   if (!controller) return state('todo', 0, 'The door is on no controller yet.')
   if (unheard) return state(incomplete.has(unheard.rule) ? 'todo' : 'stopped', 0, unheard.says)

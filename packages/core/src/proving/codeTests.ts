@@ -23,6 +23,15 @@ export function codeTests(scene: Scene): Test[] {
   return code === 'with' ? besideCard(scene, at) : insteadOfCard(scene, at, code === 'instead')
 }
 
+/** What an event says was read where a code that nobody has came. */
+export const byUnknownCode = readByCode('')
+
+/** A card that nobody knows, or, where nothing reads cards, a code that nobody has. */
+export const presentUnknown = ({ kit }: Scene, at: AccessPlace): string =>
+  at.cards
+    ? `Present card ${cardName(kit.unknown)} at ${at.part.id}`
+    : `At ${at.part.id}, ${entering(kit.codes?.unknown)}`
+
 const depends = (scene: Scene): Dependency[] => [...dependsOn(readers(scene)), 'accessPoints']
 
 type Own = Pick<Test, 'id' | 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>
@@ -84,7 +93,7 @@ function insteadOfCard(scene: Scene, at: AccessPlace, cardsToo: boolean): Test[]
       title: 'A code that nobody has is refused',
       instruction: `${enter(codes?.unknown)}.`,
       expect: 'Refused, because nobody has it.',
-      judge: { kind: 'refused', card: readByCode(''), reason: 'unknownCode' },
+      judge: { kind: 'refused', card: byUnknownCode, reason: 'unknownCode' },
     }),
     duressTest(scene, at, byGoodCode, enter(codes?.duress), [byGoodCode]),
   ]

@@ -1,4 +1,5 @@
 import { behaviourRules } from './behaviourRules'
+import { reactionRules } from './reactionRules'
 import { onServerClock, type DeviceEvent } from './events'
 import { grantedHere, readHere, released, timed, type Rule } from './reading'
 import type { TestKind } from './test'
@@ -9,6 +10,7 @@ const orderSlackMs = 3000
 
 export const rules: { [K in TestKind['kind']]: Rule<K> } = {
   ...behaviourRules,
+  ...reactionRules,
   beforeLoad: (_kind, own) => {
     const opened = own.find((e) => e.kind === 'granted' || (e.kind === 'lock' && e.state === 'unlocked'))
     return opened

@@ -5,13 +5,24 @@ import type { AccessPlace } from '../doors/accesspoints'
 import type { Door } from '../doors/door'
 import type { PartFunction } from '../doors/functions'
 import type { WiredPoint } from '../wiring/points'
+import type { Reaction } from '../reactions/records'
 import type { Dependency, Test } from './test'
+
+/** A reaction of the door with what is to be said of it. */
+export interface ReactionHere {
+  reaction: Reaction
+  /** `When somebody is let in: H1 for 10 s`. */
+  says: string
+  /** Door that it lets go; empty where it lets none. */
+  lets: string
+}
 
 /** What the tests of a door are worked out from. */
 export interface Scene {
   door: Door
   kit: TestCards
   points: readonly WiredPoint[]
+  reactions: readonly ReactionHere[]
   places: readonly AccessPlace[]
   /** Where the cards are presented, or a code is entered; null where nothing of the door tells who is there. */
   at: AccessPlace | null

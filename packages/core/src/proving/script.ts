@@ -14,6 +14,10 @@ import { canonicalJson, digestOf } from '../config/canonical'
 import type { TestCards } from '../access/records'
 import { functionFacts } from '../doors/functions'
 import { wiredPoints } from '../wiring/points'
+import { reactionsAt } from '../reactions/records'
+import { reactionWords } from '../reactions/words'
+import { drivenBy, reactingParts } from '../reactions/causes'
+import type { ReactionHere } from './scene'
 import { testsOf } from './tests'
 import type { Dependency, Test } from './test'
 
@@ -26,8 +30,16 @@ export function scriptFor(facts: Facts, door: Door, sheets: Sheets): Test[] {
   const { ended, ...others } = kit
   const ends = ended && board.controller?.limitedRights && hasLimitedRights(facts, door)
   const cards = ends ? kit : others
-  return testsOf(door, wiredPoints(door, board, sheets), cards, sheets, loadedBefore(facts, door))
+  const wired = wiredPoints(door, board, sheets)
+  return testsOf(door, wired, cards, sheets, reactionsHere(facts, door), loadedBefore(facts, door))
 }
+
+const reactionsHere = (facts: Facts, door: Door): ReactionHere[] =>
+  reactionsAt(facts, door.id).map((reaction) => ({
+    reaction,
+    says: reactionWords(facts, reaction),
+    lets: facts.door[reaction.lets ?? '']?.ref ?? '',
+  }))
 
 /** Stands for the test cards where a job has none yet: which tests there are does not hang on their numbers. */
 const anyKit: TestCards = {
@@ -44,9 +56,12 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!controller) return []
   const points = wiredPoints(door, boardOf(sheets, controller), sheets)
-  const proved = new Set(testsOf(door, points, anyKit, sheets).flatMap((t) => t.proves))
+  const proved = new Set(testsOf(door, points, anyKit, sheets, reactionsHere(facts, door)).flatMap((t) => t.proves))
+  // What no reaction drives is told at Load.
+  const driven = new Set(reactionsAt(facts, door.id).map((r) => drivenBy(door, r)?.id))
+  const idle = new Set(reactingParts(door).flatMap((p) => (driven.has(p.id) ? [] : [p.id])))
   return points
-    .filter((p) => p.function !== 'feed' && !proved.has(p.key))
+    .filter((p) => p.function !== 'feed' && !proved.has(p.key) && !idle.has(p.part.id))
     .map((p) => {
       const side = functionFacts[p.function].side
       const why =

@@ -1,4 +1,5 @@
 import type { Rehearsal } from '../doors/hours'
+import type { ReactionCause } from '../reactions/records'
 
 /** How a test is judged; its values are what the events are compared with. `part` is a part's id at the door. */
 export type TestKind =
@@ -54,10 +55,31 @@ export type TestKind =
     }
   | { kind: 'duress'; card: string }
   | { kind: 'inOutIn'; card: string; entry: string; exit: string }
+  | {
+      kind: 'reaction'
+      cause: ReactionCause
+      /** Part whose input it is; empty where it is none. */
+      input: string
+      card: string
+      twice: boolean
+      /** Part that is driven; empty where none is. */
+      output: string
+      hold: boolean
+      /** For how long it is driven; 0 where that is not timed. */
+      seconds: number
+      toleranceS: number
+      /** Input that tells how the alarm panel stands, and how it shall; empty where there is none. */
+      state: string
+      set: boolean
+      /** Door that is let go; empty where none is. */
+      lets: string
+    }
+  | { kind: 'noReaction'; card: string; output: string; lets: string }
   | { kind: 'holds' }
 
 /** A part of the configuration a test depends on: `door.release` is the field `release` of the door's part, `terminals.K1.lock` the wired point. */
-export type Dependency = `door.${string}` | `behaviour.${string}` | `terminals.${string}` | 'accessPoints'
+export type Dependency =
+  `door.${string}` | `behaviour.${string}` | `reactions.${string}` | `terminals.${string}` | 'accessPoints'
 
 export interface Test {
   id: string

@@ -7,6 +7,8 @@ import { hasOwnHours } from '../doors/hours'
 import type { WiredPoint } from '../wiring/points'
 import { behaviourTests } from './behaviourTests'
 import { codeTests } from './codeTests'
+import { forceInstruction } from './forcing'
+import { reactionTests } from './reactionTests'
 import {
   contacts,
   dependsOn,
@@ -22,6 +24,7 @@ import {
   releaseBy,
   releasing,
   workIt,
+  type ReactionHere,
   type Scene,
 } from './scene'
 import { timerToleranceS, type Dependency, type Test } from './test'
@@ -32,6 +35,7 @@ export function testsOf(
   wired: readonly WiredPoint[],
   kit: TestCards,
   sheets: Sheets,
+  reactions: readonly ReactionHere[] = [],
   loadedBefore = '',
 ): Test[] {
   const places = accessPlaces(door, sheets)
@@ -40,6 +44,7 @@ export function testsOf(
     door,
     kit,
     points: wired,
+    reactions,
     places,
     at: places.find((p) => knowsWho(p) && !p.leaving) ?? places.find(knowsWho) ?? null,
     magnetic: !!lock && sheetOf(sheets, lock.sheet).lock?.principle === 'magnetic',
@@ -67,6 +72,7 @@ export function testsOf(
     ...codeTests(scene),
     ...breakGlassTest(scene),
     ...inputTests(scene),
+    ...reactionTests(scene),
     holdsTest(scene),
   ]
     .map((test) => (test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))
@@ -377,15 +383,6 @@ function forcedTest(scene: Scene): Test[] {
   ]
 }
 
-/** Pushing never opens a powered magnetic lock; a strike gives way to its handle or key. */
-function forceInstruction(scene: Scene): string {
-  if (scene.magnetic)
-    return 'A powered magnet does not give way to a push. Pull the lock’s feed at its terminal, push the leaf open, then put the feed back.'
-  return scene.door.handle
-    ? 'Open the leaf with the handle, without card or button.'
-    : 'Open the leaf with the mechanical key, without card or button.'
-}
-
 function heldOpenTest(scene: Scene): Test[] {
   if (!scene.contact || !scene.at) return []
   const { says, card, cards } = presenting(scene, scene.at)
@@ -424,22 +421,37 @@ function breakGlassTest(scene: Scene): Test[] {
   ]
 }
 
-/** What only tells: a tamper contact, a spare input. */
+/** What only tells: a tamper contact, a spare input, how an alarm panel stands. */
 function inputTests(scene: Scene): Test[] {
-  return points(scene, 'tamper', 'spare').map((point) => {
+  const panels = points(scene, 'panelState').map((point) =>
+    made({
+      id: `panel-${point.part.id}`,
+      title: `${point.part.id} tells how the alarm panel stands`,
+      instruction: 'Set the alarm panel at its own keypad, and unset it again.',
+      expect: `${point.part.id} says that it is set, and then that it is unset.`,
+      judge: { kind: 'input', part: point.part.id, quiet: false },
+      depends: dependsOn([point]),
+      proves: [point.key],
+    }),
+  )
+  const plain = points(scene, 'tamper', 'spare').map((point) => {
     const spare = point.function === 'spare'
+    const reacting = scene.reactions.some(({ reaction }) => reaction.part === point.part.id)
     return made({
       id: `${spare ? 'spare' : 'tamper'}-${point.part.id}`,
       title: spare ? `${point.part.id} is a spare input` : `${point.part.id} tells when it is opened`,
       instruction: spare
         ? `Work ${point.part.id} and put it back.`
         : `Open the cover of ${point.part.id} and close it again.`,
-      expect: spare ? 'The controller sees it, and nothing else comes of it.' : 'The tamper comes, and goes again.',
-      judge: { kind: 'input', part: point.part.id, quiet: spare },
+      expect: spare
+        ? `The controller sees it${reacting ? '' : ', and nothing else comes of it'}.`
+        : 'The tamper comes, and goes again.',
+      judge: { kind: 'input', part: point.part.id, quiet: spare && !reacting },
       depends: dependsOn([point]),
       proves: [point.key],
     })
   })
+  return [...panels, ...plain]
 }
 
 function holdsTest(scene: Scene): Test {

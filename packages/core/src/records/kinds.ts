@@ -17,6 +17,7 @@ import { doorModeKind } from '../proving/orders'
 import * as proving from '../proving/records'
 import * as readings from '../readings/records'
 import { photoKind } from '../wiring/photo'
+import { reactionKind } from '../reactions/records'
 import { tickKind } from '../wiring/records'
 
 /** Every kind of record by its name: one line for each, and nothing else in the code lists them. */
@@ -61,6 +62,7 @@ const registry: { readonly [K in RecordKind]: RecordDeclaration<K> } = {
   procured: devices.procuredKind,
   photo: photoKind,
   doorMode: doorModeKind,
+  reaction: reactionKind,
 }
 
 export const recordKinds = Object.keys(registry) as readonly RecordKind[]

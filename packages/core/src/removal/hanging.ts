@@ -4,6 +4,7 @@ import { refsOf } from '../job/order'
 import { doorsOn } from '../devices/records'
 import { specialDayWords } from '../time/specialDays'
 import type { Door } from '../doors/door'
+import type { Reaction } from '../reactions/records'
 import { doorsRunning } from '../doors/hours'
 
 /** What can be taken out of a job by itself. */
@@ -43,6 +44,12 @@ function rulesGo(facts: Facts, which: (rule: Facts['rule'][string]) => boolean):
     : ''
 }
 
+function reactionsGo(facts: Facts, which: (reaction: Reaction) => boolean): string {
+  const found = all(facts, 'reaction').filter(which)
+  const doors = [...new Set(found.map((r) => r.door))].map((d) => facts.door[d])
+  return found.length ? `${count(found.length, 'reaction goes', 'reactions go')} with it, at ${refs(doors)}.` : ''
+}
+
 const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } = {
   person(facts, id) {
     const cards = facts.person[id]?.cards.length ?? 0
@@ -60,6 +67,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
     return free(
       members ? `${count(members, 'person loses', 'people lose')} it.` : '',
       rulesGo(facts, (r) => r.group === id),
+      reactionsGo(facts, (r) => r.group === id),
     )
   },
   rule(facts, id) {
@@ -82,6 +90,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
     const barred = doorsRunning(facts, id).filter((d) => d.behaviour.barredOn === id)
     return free(
       rulesGo(facts, (r) => r.schedule === id),
+      reactionsGo(facts, (r) => r.schedule === id),
       freed.length ? `${refs(freed)} ${freed.length === 1 ? 'is' : 'are'} free at no time any more.` : '',
       alone.length
         ? `${count(alone.length, 'special day', 'special days')} of it alone ${alone.length === 1 ? 'goes' : 'go'} with it.`
@@ -149,6 +158,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
         ? `${count(ticked, 'cable that was worked on', 'cables that were worked on')} and ${count(readings, 'reading', 'readings')} are no longer shown.`
         : '',
       rules ? `${count(rules, 'rule no longer names', 'rules no longer name')} it.` : '',
+      reactionsGo(facts, (r) => r.door === id || r.lets === id),
     )
   },
 }

@@ -18,6 +18,12 @@ const byRole: Readonly<Record<PartRole, Partial<Record<PortClass, PartFunction>>
   opener: { aux: 'opener' },
   tamper: { input: 'tamper' },
   spare: { input: 'spare' },
+  sounder: { aux: 'sounder' },
+  signal: { aux: 'signal' },
+  panelSet: { aux: 'panelSet' },
+  panelUnset: { aux: 'panelUnset' },
+  panelToggle: { aux: 'panelToggle' },
+  panelState: { input: 'panelState' },
 }
 
 /** What a part does on a port of this class, or null for what no controller can be told. */

@@ -119,6 +119,7 @@ function usualIdle(door: Door, does: PartFunction): IdleState {
     case 'deskButton':
       return door.behaviour.exitIdle
     case 'spare':
+    case 'panelState':
       return 'open'
     default:
       return 'closed'

@@ -9,6 +9,7 @@ import {
   disabledReasons,
   digitalInputCodec,
   doorBehaviourCodec,
+  doorReactionsCodec,
   doorCodec,
   doorWiringCodec,
   el,
@@ -22,6 +23,7 @@ import {
 } from '@rauta/protocols'
 import { DeviceError } from '../errors'
 import { severalAtOnce } from '../several'
+import { readReactions, writeReactions } from './reactions'
 import { readBehaviours, writeBehaviour } from './behaviour'
 import { readCardFormats, writeCardFormat } from './cardFormats'
 import { asMoment, limitedOf, plainOf, profilesOf } from './credentialProfiles'
@@ -90,6 +92,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
     write: writeTerminals,
   },
   behaviour: { kept: doorBehaviourCodec, read: readBehaviours, write: writeBehaviour },
+  reactions: { kept: doorReactionsCodec, read: readReactions, write: writeReactions },
   accessPoint: {
     kept: accessPointCodec,
     read: async (session) =>

@@ -17,6 +17,7 @@ import {
 import { daysCover, inForce, localTime } from './calendar'
 import { Pairs, Whereabouts, type Reading } from './entering'
 import { bitsInKey, keyOfBits, Keypads } from './keypads'
+import { Reactions } from './reactions'
 import type { World } from '../site/world'
 import type { Memory } from './memory'
 
@@ -63,6 +64,7 @@ const toldHours = { free: 'Unlocked', controlled: 'Locked', barred: 'Blocked' } 
 
 const isContact = (i: WiredInput) => i.function === 'contact' || i.function === 'secondContact'
 const isLock = (o: WiredOutput) => o.function === 'lock' || o.function === 'secondLock'
+const isOpener = (o: WiredOutput) => o.function === 'opener'
 
 /** Firmware of a door controller: what it does when a card is read, an input changes, a timer ends. */
 export class DoorFirmware {
@@ -73,9 +75,19 @@ export class DoorFirmware {
   private readonly pairs = new Pairs()
   private readonly keypads: Keypads
   private nextMinute: (() => void) | null = null
+  private readonly reactions: Reactions
   constructor(private readonly unit: Board) {
     this.whereabouts = new Whereabouts(() => unit.deviceNow())
     this.keypads = new Keypads((ms, then) => unit.world.after(ms, then))
+    this.reactions = new Reactions({
+      entities: () => unit.memory.entities,
+      now: () => unit.deviceNow(),
+      after: (ms, then) => unit.world.after(ms, then),
+      scheduleOn: (token) => this.scheduleOn(token),
+      active: (port) => this.active(port),
+      drive: (output, on) => this.drive(output, on),
+      release: (wiring) => this.release(wiring),
+    })
   }
 
   /** After power-up every lock is at rest and every door is looked at anew. */
@@ -91,6 +103,7 @@ export class DoorFirmware {
     this.states.clear()
     this.pairs.clear()
     this.keypads.clear()
+    this.reactions.clear()
     this.whereabouts.clear()
     this.nextMinute?.()
     this.nextMinute = null
@@ -105,7 +118,10 @@ export class DoorFirmware {
     const card = cardSent(this.formatNamed(reader.format), reader.order, bits)
     const read = { Card: card ? cardData(card) : '', Bits: bitsText(bits) }
     const credential = card ? this.credentialOf(card.format ?? usualFormat, read.Card) : undefined
-    if (!credential) return this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'CredentialNotFound' })
+    if (!credential) {
+      this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'CredentialNotFound' })
+      return this.refusedAt(wiring, reader)
+    }
     this.known(wiring, reader, credential, read)
   }
 
@@ -127,7 +143,8 @@ export class DoorFirmware {
     )
     if (!credential) {
       const at = { AccessPointToken: reader.accessPoint }
-      return this.unit.emit(topics.unknownCode, at, { By: 'PIN', Reason: 'CodeNotFound' })
+      this.unit.emit(topics.unknownCode, at, { By: 'PIN', Reason: 'CodeNotFound' })
+      return this.refusedAt(wiring, reader)
     }
     this.known(wiring, reader, credential, { By: 'PIN' }, code)
   }
@@ -141,7 +158,7 @@ export class DoorFirmware {
     code?: string,
   ): void {
     const at = { AccessPointToken: reader.accessPoint }
-    const denied = (reason: string, more: Record<string, string> = {}) =>
+    const denied = (reason: string, more: Record<string, string> = {}) => {
       this.unit.emit(topics.denied, at, {
         CredentialToken: credential.token,
         CredentialHolderName: credential.holder,
@@ -149,6 +166,8 @@ export class DoorFirmware {
         ...more,
         Reason: reason,
       })
+      this.refusedAt(wiring, reader)
+    }
     if (!credential.enabled) return denied('CredentialNotEnabled', { StateReason: credential.reason ?? '' })
     const now = this.unit.deviceNow()
     if (credential.validFrom && now < Date.parse(credential.validFrom)) return denied('CredentialNotActive')
@@ -173,7 +192,10 @@ export class DoorFirmware {
     if (objection && !soft) return denied(objection)
     if (soft) this.unit.emit(topics.passback, at, data)
     const enter = (typed?: string) => {
-      if (typed !== undefined && typed === credential.duress) this.unit.emit(topics.duress, at, data)
+      if (typed !== undefined && typed === credential.duress) {
+        this.unit.emit(topics.duress, at, data)
+        this.reactions.happened(wiring, 'Duress', { credential })
+      }
       this.enter(wiring, reader, reading, denied)
     }
     if (code !== undefined || behaviour.code === undefined || behaviour.code === 'InsteadOfCard') return enter(code)
@@ -200,6 +222,11 @@ export class DoorFirmware {
     else this.unit.emit(topics.secondWanted, reading.at, reading.data)
   }
 
+  /** Only whoever wants to come in is refused in the sense of a reaction. */
+  private refusedAt(wiring: DoorWiring, reader: WiredReader): void {
+    if (reader.function !== 'exitReader') this.reactions.happened(wiring, 'Refused')
+  }
+
   private behaviourOf(wiring: DoorWiring): DoorBehaviour {
     return this.unit.memory.entities.DoorBehaviour[wiring.token] ?? { token: wiring.token }
   }
@@ -213,6 +240,7 @@ export class DoorFirmware {
     for (const { at, data, credential } of readings) {
       this.unit.emit(topics.granted, at, data)
       this.whereabouts.passed(wiring.token, this.pointOf(reader), credential.token, entering)
+      if (entering) this.reactions.happened(wiring, 'Granted', { credential })
     }
     const extended = readings.some((r) => r.credential.extendedGrantTime === true)
     const seconds = extended ? this.unit.memory.entities.Door[wiring.token]?.extendedReleaseS : undefined
@@ -340,6 +368,11 @@ export class DoorFirmware {
   /** What an input does for its door; a break glass, a tamper and a spare only tell. */
   private act(wiring: DoorWiring, input: WiredInput): void {
     const active = this.active(input.port)
+    if (active) this.reactions.happened(wiring, 'InputActive', { input: input.part })
+    else {
+      this.reactions.over(wiring, ['InputActive'], input.part)
+      this.reactions.happened(wiring, 'InputIdle', { input: input.part })
+    }
     if (isContact(input)) return this.leaf(wiring, this.anyActive(wiring, isContact))
     if (input.function === 'lockSensing') return this.lockSensed(wiring)
     if (!active) return
@@ -351,6 +384,7 @@ export class DoorFirmware {
       { DoorToken: wiring.token, External: leaving ? 'RequestToExit' : 'RequestToEnter', InputToken: input.port },
     )
     this.release(wiring, input.releaseS)
+    this.reactions.happened(wiring, leaving ? 'ExitRequested' : 'DeskRelease')
   }
 
   /** @param before the input that is changing now counts as it was */
@@ -406,11 +440,11 @@ export class DoorFirmware {
       state.openedAfterRelease = false
       this.unit.emit(topics.lock, { DoorToken: wiring.token }, { State: 'Unlocked' })
       for (const output of wiring.outputs.filter(isLock)) this.drive(output, true)
-      for (const output of wiring.outputs.filter((o) => !isLock(o))) this.startOpener(wiring, state, output)
+      for (const output of wiring.outputs.filter(isOpener)) this.startOpener(wiring, state, output)
     }
     state.relock = this.unit.world.after((seconds ?? door.releaseS) * 1000, () => {
       // The opener lets the leaf fall shut before the lock is asked to hold it.
-      for (const output of wiring.outputs.filter((o) => !isLock(o))) this.drive(output, false)
+      for (const output of wiring.outputs.filter(isOpener)) this.drive(output, false)
       if (!state.leafOpen && !this.staysOpen(state)) this.lock(wiring)
     })
   }
@@ -438,7 +472,7 @@ export class DoorFirmware {
     state.unlocked = false
     state.extended = false
     this.unit.emit(topics.lock, { DoorToken: wiring.token }, { State: 'Locked' })
-    for (const output of wiring.outputs) this.drive(output, false)
+    for (const output of wiring.outputs) if (isLock(output) || isOpener(output)) this.drive(output, false)
   }
 
   private drive(output: WiredOutput, on: boolean): void {
@@ -459,7 +493,7 @@ export class DoorFirmware {
     const sensed = wiring.inputs.filter((i) => i.function === 'lockSensing')
     if (!state.unlocked || !state.openerDue || sensed.some((i) => !this.active(i.port))) return
     state.openerDue = false
-    for (const output of wiring.outputs.filter((o) => !isLock(o))) this.drive(output, true)
+    for (const output of wiring.outputs.filter(isOpener)) this.drive(output, true)
   }
 
   private leaf(wiring: DoorWiring, open: boolean): void {
@@ -496,9 +530,10 @@ export class DoorFirmware {
     state.preAlarm =
       door.preAlarmS === undefined
         ? null
-        : after(Math.max(0, openS - door.preAlarmS), () =>
-            this.unit.emit(topics.preAlarm, { DoorToken: wiring.token }, {}),
-          )
+        : after(Math.max(0, openS - door.preAlarmS), () => {
+            this.unit.emit(topics.preAlarm, { DoorToken: wiring.token }, {})
+            this.reactions.happened(wiring, 'PreAlarm')
+          })
   }
 
   private closed(wiring: DoorWiring, state: DoorState): void {
@@ -517,6 +552,8 @@ export class DoorFirmware {
   private alarm(wiring: DoorWiring, state: DoorState, alarm: DoorState['alarm']): void {
     state.alarm = alarm
     this.unit.emit(topics.alarm, { DoorToken: wiring.token }, { State: alarm })
+    this.reactions.over(wiring, ['ForcedOpen', 'OpenTooLong'])
+    if (alarm !== 'Normal') this.reactions.happened(wiring, alarm === 'DoorForcedOpen' ? 'ForcedOpen' : 'OpenTooLong')
   }
 
   /** Addresses on a bus that a door is wired to. */

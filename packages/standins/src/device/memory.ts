@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import type {
   DigitalInput,
   DoorBehaviour,
+  DoorReactions,
   DoorWiring,
   OnvifAccessPoint,
   OnvifAccessProfile,
@@ -45,6 +46,7 @@ export interface Memory {
     CardFormat: Record<string, OnvifCardFormat>
     DoorWiring: Record<string, DoorWiring>
     DoorBehaviour: Record<string, DoorBehaviour>
+    DoorReactions: Record<string, DoorReactions>
     DigitalInput: Record<string, DigitalInput>
   }
 }
@@ -59,6 +61,7 @@ export const noEntities = (): Memory['entities'] => ({
   CardFormat: {},
   DoorWiring: {},
   DoorBehaviour: {},
+  DoorReactions: {},
   DigitalInput: {},
 })
 

@@ -1,4 +1,4 @@
-import { formatFault, partFunctions, type DoorAbility } from '@rauta/core'
+import { formatFault, partFunctions, testReactions, type DoorAbility } from '@rauta/core'
 import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec,
@@ -17,6 +17,7 @@ import {
   deviceTime,
   digitalInputCodec,
   doorBehaviourCodec,
+  doorReactionsCodec,
   doorCodec,
   doorWiringCodec,
   el,
@@ -453,6 +454,7 @@ const recordNames = [
   'CardFormat',
   'DoorWiring',
   'DoorBehaviour',
+  'DoorReactions',
 ]
 
 /** Whether this type of controller knows a reader's format, by itself or because it was told, and the order of its bits. */
@@ -538,6 +540,28 @@ function askedOf(b: DoorBehaviour): DoorAbility[] {
   return asked.flatMap(([ability, value]) => (value === undefined ? [] : [ability]))
 }
 
+const reactionRecords = entityHandlers(doorReactionsCodec, 'DoorReactions')
+/** A type of controller that keeps no reactions does not know of them; one that does keeps so many, and none that drives what it has not. */
+const reactionHandlers: Record<string, Handler> = Object.fromEntries(
+  Object.entries(reactionRecords).map(([name, handler]): [string, Handler] => [
+    name,
+    (call) => {
+      const most = call.unit.sheet?.reactions ?? 0
+      if (most === 0) throw new Fault('Sender', 'ter:ActionNotSupported', `${name} is not supported here.`)
+      const element = child(call.body, 'DoorReactions')
+      const wanted = element && doorReactionsCodec.read(element)
+      if (wanted) {
+        // What stands beside a door's own for its tests takes no place.
+        const own = ({ token }: { token: string }) => (token.startsWith(testReactions) ? 0 : 1)
+        const held = Object.values(call.unit.memory.entities.DoorReactions).filter((r) => r.token !== wanted.token)
+        const count = [...held, wanted].reduce((sum, r) => sum + r.reactions.length * own(r), 0)
+        if (count > most) throw new Fault('Receiver', 'ter:MaxReactions', `${most} reactions are held at most.`)
+      }
+      return handler(call)
+    },
+  ]),
+)
+
 /** Longest time for which a door may be made to stand for a test, s. */
 const longestRehearsalS = 3600
 
@@ -600,7 +624,7 @@ const handlers: Record<string, Record<string, Handler>> = {
       'ter:MaxSpecialDayGroups',
     ),
   },
-  [servicePaths.cx]: { ...cardFormatHandlers, ...wiring, ...behaviours, ...buses },
+  [servicePaths.cx]: { ...cardFormatHandlers, ...wiring, ...behaviours, ...reactionHandlers, ...buses },
 }
 
 export const isWrite = (operation: string) =>

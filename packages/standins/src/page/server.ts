@@ -47,6 +47,11 @@ export function stateOf(rig: Rig) {
       opener: !!o.file.opener,
       openerOff: o.openerOff,
       worked: Object.keys(o.file.worked ?? {}).map((part) => ({ part, on: o.isWorked(part) })),
+      driven: Object.entries(o.file.driven ?? {}).map(([part, at]) => ({
+        part,
+        on: rig.units.get(at.serial)?.energised(at.relay) ?? false,
+      })),
+      panel: o.file.panel ? { set: o.panelSet } : null,
       handle: o.file.handle,
       inputs: inputsOf(o.file),
       screws: rig.inputsOn(o.file.lock.serial),

@@ -30,6 +30,8 @@ export type Hand = { after?: number } & (
         | 'mendGlass'
         | 'pullFeed'
         | 'mendFeed'
+        | 'setPanel'
+        | 'unsetPanel'
       door: string
     }
   | { do: 'power'; serial: string; on: boolean }
@@ -220,6 +222,11 @@ function actOnDoor(rig: Rig, hand: Exclude<Extract<Hand, { door: string }>, { do
     case 'mendFeed':
       opening.setFeed(false)
       return 'feed back'
+    case 'setPanel':
+    case 'unsetPanel':
+      if (!opening.file.panel) throw new Error(`Door ${hand.door} has no alarm panel.`)
+      opening.setPanel(hand.do === 'setPanel')
+      return opening.panelSet ? 'panel set' : 'panel unset'
   }
 }
 

@@ -1,3 +1,4 @@
+import { AlarmPanel } from './panel'
 import type { DoorFile, LockFile } from './wiring'
 
 /** What acts on the electrics of a door from outside: relay contacts and whether the cabinet feeds it. */
@@ -26,12 +27,25 @@ export class Opening {
   openerOff = false
   private openerDriven = false
   private wired: DoorFile
+  private readonly panel: AlarmPanel
   constructor(
     file: DoorFile,
     private readonly feed: Feed,
     private readonly hooks: OpeningHooks,
   ) {
     this.wired = file
+    this.panel = new AlarmPanel(
+      (ms, then) => hooks.after(ms, then),
+      () => this.tell(),
+    )
+  }
+
+  get panelSet(): boolean {
+    return this.panel.isSet
+  }
+  /** Somebody sets or unsets the alarm panel at its own keypad. */
+  setPanel(set: boolean): void {
+    this.panel.stand(set)
   }
 
   get file(): DoorFile {
@@ -116,7 +130,8 @@ export class Opening {
 
   /** A relay of a controller moved: locks and the opener follow. */
   relayMoved(serial: string): void {
-    const { opener } = this.file
+    const { opener, panel } = this.file
+    if (panel) this.panel.lines(panel, serial, (relay) => this.feed.energised(serial, relay))
     if (opener?.serial === serial) this.openerMoved(this.feed.energised(serial, opener.relay))
     this.tell()
   }
@@ -153,6 +168,7 @@ export class Opening {
     say(file.contact, this.leafOpen === (file.contact?.reversed ?? false))
     say(file.contact2, !this.leaf2Open)
     say(file.exit, this.buttonPressed)
+    say(file.panel?.state, this.panel.isSet)
     for (const [part, at] of Object.entries(file.worked ?? {}))
       say(at, (at.rests === 'closed') !== this.worked.has(part))
     return seen

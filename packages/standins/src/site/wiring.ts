@@ -40,7 +40,7 @@ interface InputAt {
   serial: string
   input: string
 }
-interface OutputAt {
+export interface OutputAt {
   serial: string
   relay: string
 }
@@ -87,6 +87,10 @@ export interface DoorFile {
   glassPole?: InputAt
   /** Moves the leaf while its relay is driven, unless the lock holds it. */
   opener?: OutputAt
+  /** What only shows or sounds while its relay is driven, by the part. */
+  driven?: Record<string, OutputAt>
+  /** Alarm panel of somebody else: each line acts as it is driven, and its state closes a contact while it is set. */
+  panel?: { set?: OutputAt; unset?: OutputAt; toggle?: OutputAt; state?: InputAt }
   /** What hands work besides, by the part: exit sensor, desk button, tamper, spare. */
   worked?: Record<string, InputAt & { rests: 'open' | 'closed' }>
   handle: boolean

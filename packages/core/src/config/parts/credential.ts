@@ -3,6 +3,7 @@ import { codeToken } from '../../access/codes'
 import type { Person, Rule } from '../../access/records'
 import { RulesByHolder, isLimited, profileOf, ruleOfProfile, ruleValidity, whoWords } from '../../access/rights'
 import { validityOf, type Validity } from '../../access/validity'
+import { groupsPassed } from '../../access/groups'
 import { all, type Facts } from '../../job/facts'
 import { jobOf } from '../../job/records'
 import { wallText } from '../../time/wallClock'
@@ -20,6 +21,7 @@ import {
   type Wants,
 } from './kind'
 import { policiesAtDoor } from './profile'
+import { groupsAskedFor, membersProfile } from './reactions'
 import { rulesHere } from './rules'
 
 const text = { type: 'string' }
@@ -95,13 +97,19 @@ interface Through {
 }
 
 /** What rules make somebody pass as. */
-const throughOf = (facts: Facts, rules: readonly Rule[]): Through => ({
-  profiles: [...new Set(rules.filter((r) => !isLimited(r)).map(profileOf))].sort(),
+const throughOf = (facts: Facts, rules: readonly Rule[], member: readonly string[]): Through => ({
+  profiles: [...new Set([...rules.filter((r) => !isLimited(r)).map(profileOf), ...member])].sort(),
   limited: rules
     .filter(isLimited)
     .map((r) => ({ profile: profileOf(r), ...limits(ruleValidity(facts, r)) }))
     .sort((a, b) => a.profile.localeCompare(b.profile)),
 })
+
+/** As members of which of the groups asked for somebody is known. */
+function membershipsOf(facts: Facts, person: Person, asked: readonly string[]): string[] {
+  const passed = groupsPassed(facts.group, person.groups)
+  return asked.filter((group) => passed.includes(group)).map((group) => `${membersProfile}${group}`)
+}
 
 /** Format of a credential that has no card: whoever has it enters its code alone. */
 export const codeFormat = 'code'
@@ -169,7 +177,18 @@ function momentWords(value: Json | undefined, facts: Facts): string {
   return Number.isNaN(at) ? plainWords(value) : wallText(at, jobOf(facts)?.zone ?? 'UTC')
 }
 
+/** Memberships that reactions of a door ask for, by what its device holds or shall hold. */
+const membersAt = ({ held, wanted }: Both, door: string): string[] =>
+  [held, wanted].flatMap((config) =>
+    Object.values(asObject(config[`reactions/${door}`])).flatMap((r) => {
+      const { members } = asObject(r)
+      return members === undefined ? [] : [plainWords(members)]
+    }),
+  )
+
 const profileWords = (profile: string, facts: Facts): string => {
+  if (profile.startsWith(membersProfile))
+    return `member of ${facts.group[profile.slice(membersProfile.length)]?.name ?? profile}`
   const rule = ruleOfProfile(facts, profile)
   return rule ? whoWords(facts, rule) : (facts.group[profile]?.name ?? profile)
 }
@@ -212,16 +231,22 @@ export const credentialKind: PartKind = {
     const rules = new RulesByHolder(rulesHere(scene))
     const codes = codesHere(scene)
     const wants: Wants = {}
+    const asked = groupsAskedFor(scene)
     for (const person of all(scene.facts, 'person')) {
-      const through = throughOf(scene.facts, rules.of(scene.facts.group, person))
-      if (through.profiles.length + through.limited.length > 0)
+      const theirs = rules.of(scene.facts.group, person)
+      if (theirs.length > 0) {
+        const member = asked.length === 0 ? [] : membershipsOf(scene.facts, person, asked)
+        const through = throughOf(scene.facts, theirs, member)
         Object.assign(wants, cardsOf(person, through, zone, codes))
+      }
     }
     return wants
   },
   wantForTests({ kit }, scene) {
     const { board } = scene
     const good = ['rauta-good']
+    // The good card is of every group that a reaction asks for, the second of none.
+    const first = [...good, ...groupsAskedFor(scene).map((group) => `${membersProfile}${group}`)]
     const codes = codesHere(scene)
     const kitCodes = kit.codes && codesOf({ code: kit.codes.good, duress: kit.codes.duress })
     const credential = (card: StoredCard, enabled: boolean, profiles: string[], more: Wants = {}): Json => ({
@@ -233,7 +258,7 @@ export const credentialKind: PartKind = {
       ...more,
     })
     return {
-      'rauta-good': credential(kit.good, true, good),
+      'rauta-good': credential(kit.good, true, first),
       'rauta-lost': credential(kit.lost, false, good),
       'rauta-hours': credential(kit.outOfHours, true, ['rauta-hours']),
       ...(kit.ended && board.controller?.limitedRights
@@ -242,7 +267,7 @@ export const credentialKind: PartKind = {
       ...(kit.expired ? { 'rauta-expired': credential(kit.expired, true, good, { until: longPast }) } : {}),
       ...(kit.second ? { 'rauta-second': credential(kit.second, true, good, { holder: 'Second test card' }) } : {}),
       ...(codes.alone && kitCodes
-        ? { 'rauta-code': { holder: 'Test card', ...noCard, enabled: true, profiles: good, ...kitCodes } }
+        ? { 'rauta-code': { holder: 'Test card', ...noCard, enabled: true, profiles: first, ...kitCodes } }
         : {}),
       ...(kit.longer ? { 'rauta-longer': credential(kit.longer, true, good, { longer: true }) } : {}),
     }
@@ -253,7 +278,7 @@ export const credentialKind: PartKind = {
    * counts where it is asked for.
    */
   touches(door, both) {
-    const passing = new Set(policiesAtDoor(both, door).map((p) => p.profile))
+    const passing = new Set([...policiesAtDoor(both, door).map((p) => p.profile), ...membersAt(both, door)])
     const passes = (profile: string) => passing.has(profile)
     const asked = codesAskedAt(door, both)
     const here = (value: Json | undefined): Json => {

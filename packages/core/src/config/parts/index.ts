@@ -5,11 +5,13 @@ import { credentialKind } from './credential'
 import { doorKind } from './door'
 import type { PartKind } from './kind'
 import { profileKind } from './profile'
+import { reactionsKind } from './reactions'
 import { scheduleKind } from './schedule'
 import { specialDaysKind } from './specialDays'
 import { terminalsKind } from './terminals'
 
 export type { PartKind } from './kind'
+export { membersProfile, testReactions } from './reactions'
 export { testSchedules } from './schedule'
 export { momentText } from './credential'
 
@@ -23,6 +25,7 @@ export const partKinds: readonly PartKind[] = [
   terminalsKind,
   behaviourKind,
   profileKind,
+  reactionsKind,
   credentialKind,
 ]
 

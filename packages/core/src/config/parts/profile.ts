@@ -5,6 +5,7 @@ import type { Config, Json } from '../records'
 import { doorNamed } from './accessPoint'
 import { asObject, plainWords, shape, type Both, type PartKind, type Scene } from './kind'
 import { profileOf, ruleOfProfile, whoWords } from '../../access/rights'
+import { groupsAskedFor, membersProfile } from './reactions'
 import { rulesHere } from './rules'
 
 /** Where a group may pass, and on which schedule. */
@@ -60,6 +61,10 @@ const placesOf = (scene: Scene, door: Door) => accessPlaces(door, scene.sheets)
 
 /** Whose it is: a group, or one rule that is somebody's alone or ends by itself. */
 function profileName(facts: Scene['facts'], profile: string): string {
+  if (profile.startsWith(membersProfile)) {
+    const group = profile.slice(membersProfile.length)
+    return `Members of ${facts.group[group]?.name ?? group}`
+  }
   const rule = ruleOfProfile(facts, profile)
   if (!rule) return facts.group[profile]?.name ?? profile
   return whoWords(facts, rule)
@@ -71,8 +76,10 @@ export const profileKind: PartKind = {
   schema: shape({ name: text, policies: { type: 'array', items: shape({ at: text, schedule: text }) } }),
   want(scene) {
     const rules = rulesHere(scene)
+    // Whom a reaction asks for is told apart from where anybody may pass: by being known so alone nobody gets in anywhere.
+    const members = groupsAskedFor(scene).map((group) => `${membersProfile}${group}`)
     return Object.fromEntries(
-      [...new Set(rules.map(profileOf))].map((profile) => {
+      [...new Set([...rules.map(profileOf), ...members])].map((profile) => {
         const policies = rules
           .filter((r) => profileOf(r) === profile)
           .flatMap((rule) =>
@@ -111,7 +118,11 @@ export const profileKind: PartKind = {
     ({ held, wanted }) =>
       policiesAt(held, door, both.held) !== policiesAt(wanted, door, both.held),
   group: 'People',
-  title: ({ token }, facts) => `${ruleOfProfile(facts, token) ? 'Right of' : 'Group'} ${profileName(facts, token)}`,
+  title({ token }, facts) {
+    const name = profileName(facts, token)
+    if (token.startsWith(membersProfile)) return name
+    return `${ruleOfProfile(facts, token) ? 'Right of' : 'Group'} ${name}`
+  },
   summary: (value, facts) => doorsOf(value, facts),
   field: (field, value, _other, facts) =>
     field === 'policies'

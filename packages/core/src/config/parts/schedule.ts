@@ -4,6 +4,7 @@ import { specialDaysOf } from '../../time/specialDays'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
 import { policiesAtDoor } from './profile'
+import { reactionsHere } from './reactions'
 import { rulesHere } from './rules'
 import { schedulesOfDoor } from '../../doors/hours'
 
@@ -30,7 +31,11 @@ export const scheduleKind: PartKind = {
   }),
   want(scene) {
     const { facts } = scene
-    const ids = [...rulesHere(scene).map((rule) => rule.schedule), ...scene.doors.flatMap(schedulesOfDoor)]
+    const ids = [
+      ...rulesHere(scene).map((rule) => rule.schedule),
+      ...scene.doors.flatMap(schedulesOfDoor),
+      ...reactionsHere(scene).flatMap((r) => r.schedule ?? []),
+    ]
     const used = [...new Set(ids)].flatMap((id) => facts.schedule[id] ?? [])
     return Object.fromEntries(
       used.map((s) => [s.id, { name: s.name, periods: periodsJson(s.periods), special: specialJson(facts, s) }]),
@@ -48,11 +53,12 @@ export const scheduleKind: PartKind = {
     }
   },
   doorOf: () => null,
-  /** Through the groups that pass this door on it, and through the door's own hours. */
+  /** Through the groups that pass this door on it, through the door's own hours, and through its reactions. */
   touches(door, both) {
     const own = [both.held, both.wanted].flatMap((config) => {
       const value = asObject(config[`behaviour/${door}`])
-      return [value['freeOn'], value['barredOn']]
+      const reactions = Object.values(asObject(config[`reactions/${door}`])).map((r) => asObject(r)['schedule'])
+      return [value['freeOn'], value['barredOn'], ...reactions].filter((id) => id !== undefined)
     })
     const here = new Set<Json | undefined>([...policiesAtDoor(both, door).map((p) => p.schedule), ...own])
     return ({ token }) => here.has(token)

@@ -1,0 +1,6 @@
+export * from './causes'
+export * from './faults'
+export * from './findings'
+export * from './records'
+export * from './rehearse'
+export * from './words'
