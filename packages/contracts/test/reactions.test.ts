@@ -359,7 +359,7 @@ describe('what a controller is told of them', () => {
     expect(profilesOf('cs')).toEqual(['g'])
     expect(w.wanted()[`profile/${members}`]).toEqual({ name: 'Members of Night', policies: [] })
     const testCard = w.wanted()['test/credential/rauta-good'] as { profiles: string[] }
-    expect(testCard.profiles).toEqual(['rauta-good', members])
+    expect(testCard.profiles).toEqual([members, 'rauta-good'])
     expect((w.wanted()['test/credential/rauta-second'] as { profiles: string[] }).profiles).toEqual(['rauta-good'])
     expect(refusalOf(() => w.do('group.put', { id: `${membersProfile}x`, name: 'X' })).says).toContain('can’t begin')
   })

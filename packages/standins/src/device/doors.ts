@@ -357,12 +357,13 @@ export class DoorFirmware {
   }
 
   inputChanged(port: string, closed: boolean): void {
+    const outer = this.changing
     this.changing = { port, closed }
     this.unit.emit(topics.input, { InputToken: port }, { LogicalState: this.active(port) ? 'true' : 'false' })
     for (const wiring of Object.values(this.unit.memory.entities.DoorWiring)) {
       for (const input of wiring.inputs) if (input.port === port) this.act(wiring, input)
     }
-    this.changing = null
+    this.changing = outer
   }
 
   /** What an input does for its door; a break glass, a tamper and a spare only tell. */

@@ -19,6 +19,9 @@ interface Happening {
   input?: string
 }
 
+/** What releases the door is moved by nothing but its release. */
+const ofTheDoor: ReadonlySet<string> = new Set(['lock', 'secondLock', 'opener'])
+
 /** Tokens of records that stand beside a door's own for its tests begin so. */
 const besides = 'rauta-'
 
@@ -81,7 +84,7 @@ export class Reactions {
     const { DoorWiring } = this.board.entities()
     const other = DoorWiring[r.door ?? '']
     if (r.action === 'ReleaseDoor' && other) this.board.release(other)
-    const output = wiring.outputs.find((o) => o.part === r.output)
+    const output = wiring.outputs.find((o) => o.part === r.output && !ofTheDoor.has(o.function))
     if (!output || (r.action !== 'Pulse' && r.action !== 'Hold')) return
     const wants = this.wanted.get(output.port) ?? new Map<string, () => void>()
     this.wanted.set(output.port, wants)

@@ -63,6 +63,7 @@ export class Unit {
   readonly buses = new Map<string, BusMaster>()
   readonly tokens = new TokenChecker(60_000)
   wrongSecrets: number[] = []
+  private readonly changing = new Map<string, boolean>()
   private sequence = 0
   private saving = false
   private cancelBoot: (() => void) | null = null
@@ -268,9 +269,13 @@ export class Unit {
   }
 
   input(port: string, closed: boolean): void {
-    if (this.inputs.get(port) === closed) return
-    // The firmware compares with what the input was before, so the new state is kept last.
+    if ((this.changing.get(port) ?? this.inputs.get(port)) === closed) return
+    // The firmware compares with what the input was before, so the new state is kept last. A relay that it drives meanwhile
+    // moves things on site, which are told again: what is changing already is no change.
+    this.changing.set(port, closed)
     if (this.up) this.doors.inputChanged(port, closed)
+    if (this.changing.get(port) !== closed) return
+    this.changing.delete(port)
     this.inputs.set(port, closed)
   }
 

@@ -246,7 +246,7 @@ export const credentialKind: PartKind = {
     const { board } = scene
     const good = ['rauta-good']
     // The good card is of every group that a reaction asks for, the second of none.
-    const first = [...good, ...groupsAskedFor(scene).map((group) => `${membersProfile}${group}`)]
+    const first = [...good, ...groupsAskedFor(scene).map((group) => `${membersProfile}${group}`)].sort()
     const codes = codesHere(scene)
     const kitCodes = kit.codes && codesOf({ code: kit.codes.good, duress: kit.codes.duress })
     const credential = (card: StoredCard, enabled: boolean, profiles: string[], more: Wants = {}): Json => ({
@@ -278,8 +278,10 @@ export const credentialKind: PartKind = {
    * counts where it is asked for.
    */
   touches(door, both) {
-    const passing = new Set([...policiesAtDoor(both, door).map((p) => p.profile), ...membersAt(both, door)])
+    const passing = new Set(policiesAtDoor(both, door).map((p) => p.profile))
     const passes = (profile: string) => passing.has(profile)
+    const member = new Set(membersAt(both, door))
+    const counts = (profile: string) => passes(profile) || member.has(profile)
     const asked = codesAskedAt(door, both)
     const here = (value: Json | undefined): Json => {
       if (value === undefined || !profilesIn(value).some(passes)) return null
@@ -288,7 +290,7 @@ export const credentialKind: PartKind = {
       return {
         ...rest,
         ...(rest['format'] === codeFormat || asked.withCards ? { code: code ?? null, duress: duress ?? null } : {}),
-        profiles: (Array.isArray(profiles) ? profiles : []).filter((p) => passes(plainWords(p))),
+        profiles: (Array.isArray(profiles) ? profiles : []).filter((p) => counts(plainWords(p))),
         limited: limitedIn(limited).filter((l) => passes(plainWords(l['profile']))),
       }
     }

@@ -68,7 +68,7 @@ export const reactionsKind: PartKind = {
   title: () => 'Reactions',
   summary: (value, facts) =>
     Object.values(asObject(value))
-      .map((reaction) => words(reaction, facts))
+      .map((reaction) => `when ${causeWords(reaction)}: ${words(reaction, facts)}`)
       .join('; '),
   field: (field, value, other, facts) => ({
     name: Object.hasOwn(facts.reaction, field) ? `When ${causeWords(value ?? other)}` : `Reaction ${field}`,

@@ -1,0 +1,144 @@
+import { heldConfig, marksOf, scriptFor, type Door, type Reaction } from '@rauta/core'
+import { shippedSheets } from '@rauta/contracts'
+import type { Hand } from '@rauta/standins'
+import { serial, Site, siteFile } from './site'
+
+const strike = { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame', exit: 'button-exit' }
+const hardware: Record<string, Record<string, string>> = {
+  'D-01': { ...strike, sounder: 'sounder-lamp', spare: 'contact-frame' },
+  'D-02': { ...strike, panelToggle: 'line-dry', panelState: 'state-dry' },
+}
+const sound = { then: 'pulse', output: 'H1', seconds: 3 } as const
+const reactions: Reaction[] = [
+  { id: 'in', door: 'D-01', when: 'granted', group: 'g', ...sound },
+  { id: 'hours', door: 'D-01', when: 'exit', schedule: 'day', ...sound },
+  { id: 'no', door: 'D-01', when: 'refused', ...sound },
+  { id: 'forced', door: 'D-01', when: 'forced', then: 'hold', output: 'H1' },
+  { id: 'open', door: 'D-01', when: 'heldOpen', ...sound },
+  { id: 'works', door: 'D-01', when: 'input', part: 'S1', then: 'hold', output: 'H1' },
+  { id: 'rests', door: 'D-01', when: 'inputEnds', part: 'S1', ...sound },
+  { id: 'other', door: 'D-01', when: 'exit', then: 'release', lets: 'D-02' },
+  { id: 'unset', door: 'D-02', when: 'granted', then: 'unsetPanel' },
+  { id: 'set', door: 'D-02', when: 'granted', twice: true, then: 'setPanel' },
+]
+
+/** Reactions: told to the controller, done by it alone, read back, and proved at the door from what it tells. */
+describe('what follows by itself, over the wire', () => {
+  let site: Site
+  const doorOf = (id: string): Door => {
+    const found = site.facts.door[id]
+    if (!found) throw new Error(`no door ${id}`)
+    return found
+  }
+  const load = (id: string) => marksOf(site.facts, doorOf(id), shippedSheets).load
+  const card = (door: string, which = 'good', after = 0): Hand => ({
+    after,
+    do: 'card',
+    door,
+    reader: 'R1',
+    card: which,
+  })
+  const act = (door: string, what: string, after = 0): Hand => ({ after, do: what, door }) as Hand
+  const s1 = (what: 'work' | 'let', after = 0): Hand => ({ after, do: what, door: 'D-01', part: 'S1' })
+  const press = (door: string) => [act(door, 'press'), act(door, 'release', 300)]
+  const hands: Record<string, Hand[]> = {
+    'reaction-in': [card('D-01')],
+    'reaction-in-others': [card('D-01', 'second')],
+    'reaction-hours': press('D-01'),
+    'reaction-no': [card('D-01', 'unknown')],
+    'reaction-forced': [act('D-01', 'handle'), act('D-01', 'close', 3000)],
+    'reaction-open': [card('D-01'), { after: 800, do: 'lean', door: 'D-01', ms: 3000 }, act('D-01', 'close', 24_000)],
+    'reaction-works': [s1('work'), s1('let', 2000)],
+    'reaction-rests': [s1('work'), s1('let', 1000)],
+    'reaction-other': press('D-01'),
+    'reaction-unset': [act('D-02', 'setPanel'), card('D-02', 'good', 1500)],
+    'reaction-set': [act('D-02', 'unsetPanel'), card('D-02', 'good', 1500), card('D-02', 'good', 2000)],
+    'panel-P4': [act('D-02', 'unsetPanel'), act('D-02', 'setPanel', 800), act('D-02', 'unsetPanel', 800)],
+    'spare-S1': [s1('work'), s1('let', 1000)],
+  }
+
+  beforeAll(async () => {
+    site = await new Site(
+      siteFile((file) => {
+        for (const device of file.devices) device.model = 'controller-8'
+        for (const [k, door] of file.doors.entries()) {
+          door.lock.relay = `relay ${2 * k + 1}`
+          door.contact = { serial, input: `input ${4 * k + 1}` }
+          door.exit = { serial, input: `input ${4 * k + 2}` }
+        }
+        Object.assign(file.doors[0] ?? {}, {
+          driven: { H1: { serial, relay: 'relay 2' } },
+          worked: { S1: { serial, input: 'input 3', rests: 'open' } },
+        })
+        Object.assign(file.doors[1] ?? {}, {
+          panel: { toggle: { serial, relay: 'relay 4' }, state: { serial, input: 'input 7' } },
+        })
+        file.cards['second'] = '582717'
+      }),
+    ).start()
+    await site.plan(2, { sheet: 'controller-8' })
+    await site.command('testCards.put', { ...site.facts.testCards['kit'], second: { facility: 88, number: 10007 } })
+    for (const [id, wanted] of Object.entries(hardware)) {
+      await site.command('door.edit', { id, fields: { hardware: wanted, handle: true } })
+      await site.command('door.placeProposed', { id, controller: 'a1' })
+    }
+    // Hours in which nobody tests: what counts in them alone is proved all the same.
+    await site.command('schedule.put', {
+      id: 'day',
+      name: 'Sunday night',
+      periods: [{ days: [7], from: '03:00', to: '03:01' }],
+    })
+    for (const reaction of reactions) await site.command('reaction.put', reaction)
+    await site.take()
+    await site.load()
+  })
+  afterAll(() => site.stop())
+
+  it('is held as it was told, read back, and makes Load', () => {
+    const held = heldConfig(site.facts, 'a1')
+    expect(held['reactions/D-01']).toMatchObject({
+      in: { when: 'granted', members: 'members.g', then: 'pulse', output: 'H1', seconds: 3 },
+      forced: { when: 'forced', then: 'hold', output: 'H1' },
+      other: { when: 'exit', then: 'release', lets: 'D-02' },
+      rests: { when: 'inputEnds', input: 'S1' },
+    })
+    expect(held['reactions/D-02']).toMatchObject({ set: { output: 'P3', unless: 'P4', is: 'active', twiceWithin: 5 } })
+    expect(held['test/reactions/rauta-D-01']).toMatchObject({ hours: { then: 'pulse' } })
+    for (const id of ['D-01', 'D-02'])
+      expect([id, load(id).sign, load(id).says]).toEqual([id, 'given', expect.any(String)])
+  })
+
+  it('is proved, each by its own test', async () => {
+    for (const id of ['D-01', 'D-02']) {
+      const tests = scriptFor(site.facts, doorOf(id), shippedSheets).map((t) => t.id)
+      const ours = tests.filter((t) => t.startsWith('reaction-') || t.startsWith('panel-') || t.startsWith('spare-'))
+      expect(ours.length).toBeGreaterThan(2)
+      for (const test of ours) {
+        const proof = await site.prove(id, test, hands[test] ?? [], 40_000)
+        expect([test, proof.verdict, proof.verdict === 'passed' ? '' : proof.says]).toEqual([test, 'passed', ''])
+      }
+    }
+  }, 240_000)
+
+  it('that a device lost past everybody takes Load from its door and from no other', async () => {
+    const { DoorReactions } = site.unit().memory.entities
+    const right = DoorReactions['D-01']
+    delete DoorReactions['D-01']
+    await site.until('it to be seen', () => load('D-01').sign === 'stale', 60_000)
+    expect(load('D-01').says).toContain('when it is forced open: drive an output while it lasts, H1')
+    expect(load('D-02').sign).toBe('given')
+    if (right) DoorReactions['D-01'] = right
+    await site.until('it to be right again', () => load('D-01').sign === 'given', 60_000)
+  }, 130_000)
+
+  it('that one who is not of the group, or a card of nobody, brings nothing about', async () => {
+    const outputs = () => Object.values(site.facts.event).filter((e) => e.kind === 'output' && e.part === 'H1').length
+    const before = outputs()
+    await site.hands([card('D-01', 'second')])
+    await site.until('it to be let in', (f) =>
+      Object.values(f.event).some((e) => e.kind === 'granted' && e.says.includes('Second')),
+    )
+    await site.clock.sleep(4000)
+    expect(outputs()).toBe(before)
+  })
+})
