@@ -17,6 +17,7 @@ export const formCommands = [
   'person.put',
   'group.put',
   'rule.put',
+  'reaction.put',
   'doorSet.put',
   'schedule.put',
   'specialDay.put',

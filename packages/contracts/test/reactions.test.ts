@@ -21,7 +21,7 @@ import {
   type Test,
 } from '@rauta/core'
 import { Refusal, type Role } from '../src'
-import { event, sheets, smallJob, World } from './world'
+import { event, sheets, smallJob, type World } from './world'
 
 const hardware = {
   entryReader: 'reader-slim',
@@ -407,6 +407,12 @@ describe('its tests', () => {
     expect(testFor(w, 'reaction-re1').instruction).toContain('Have the alarm panel set first.')
     expect(testFor(w, 'reaction-re2').instruction).toContain('Have the alarm panel unset first.')
     expect(marksOf(w.facts, w.door(), sheets).plan.findings.map((f) => f.rule)).not.toContain('untested')
+  })
+
+  it('that it keeps still for others is tried where it would come: with the panel as it would be found', () => {
+    const w = job()
+    react(w, { when: 'granted', group: 'night', then: 'unsetPanel' })
+    expect(testFor(w, 'reaction-re1-others').instruction).toContain('Have the alarm panel set first.')
   })
 
   it('every cause that can happen at a door has a test, whatever follows', () => {

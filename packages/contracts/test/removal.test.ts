@@ -13,6 +13,7 @@ function job(): World {
   w.do('doorSet.put', { id: 'set', name: 'Both doors', doors: ['D-01', 'D-02'] })
   w.do('rule.put', { id: 'own', person: 'p', doors: ['D-02'], schedule: 'day' })
   w.do('specialDay.put', { id: 'sd', date: '2031-12-24', name: 'shut', periods: [] })
+  w.do('reaction.put', { id: 're', door: 'D-01', when: 'exit', then: 'release', lets: 'D-02' })
   w.do('area.put', { id: 'spare', code: 'X', name: 'Spare' })
   w.do('cabinetPlace.put', { id: 'Old riser', x: 1, y: 2 })
   w.do('door.edit', { id: 'D-02', fields: { distances: { 'Old riser': 12, Riser: 20 } } })
@@ -23,6 +24,7 @@ const ids: Readonly<Record<Removable, string>> = {
   person: 'p',
   group: 'g',
   rule: 'r',
+  reaction: 're',
   doorSet: 'set',
   schedule: 'day',
   specialDay: 'sd',
@@ -51,6 +53,12 @@ function dangling(w: World): string[] {
       ),
       ...missing(`schedule ${r.schedule}`, !!facts.schedule[r.schedule]),
       ...r.doors.flatMap((d) => missing(`door ${d}`, !!facts.door[d])),
+    ]),
+    ...all(facts, 'reaction').flatMap((r) => [
+      ...missing(`door ${r.door}`, !!facts.door[r.door]),
+      ...missing(`door ${r.lets} that is let go`, r.lets === undefined || !!facts.door[r.lets]),
+      ...missing(`schedule ${r.schedule}`, r.schedule === undefined || !!facts.schedule[r.schedule]),
+      ...missing(`group ${r.group}`, r.group === undefined || !!facts.group[r.group]),
     ]),
     ...all(facts, 'doorSet').flatMap((s) => s.doors.flatMap((d) => missing(`door ${d} of ${s.name}`, !!facts.door[d]))),
     ...all(facts, 'door').flatMap((d) => [
@@ -90,7 +98,9 @@ describe('taking something out of a job', () => {
     expect(says(w, 'specialDay')).toBe('On 2031-12-24 every schedule runs as on any such weekday.')
     expect(says(w, 'cabinetPlace')).toBe('How far 1 door is from it is forgotten.')
     expect(says(w, 'controller')).toBe('D-01 loses its place on it. What was checked off in its cabinet goes.')
-    expect(says(w, 'door')).toBe('Its terminals become free. 2 rules no longer name it.')
+    expect(says(w, 'door')).toBe(
+      'Its terminals become free. 2 rules no longer name it. 1 reaction goes with it, at D-01.',
+    )
     for (const kind of removables) expect(typeof says({ facts: emptyFacts() } as World, kind, 'nobody')).toBe('string')
   })
 

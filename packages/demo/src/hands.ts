@@ -125,6 +125,20 @@ export function handsFor(
         : [at(0, 'handle'), at(2500, 'close')]
     case 'held-open':
       return [...good(), open(1000), at(heldOpenS * 1000 + 4000, 'close')]
+    case 'reaction-re-forced':
+      return handsFor('forced', door, { heldOpenS, magnetic, waits })
+    case 'reaction-re-open':
+      return handsFor('held-open', door, { heldOpenS, magnetic, waits })
+    case 'panel-P4':
+      return [at(0, 'unsetPanel'), at(1000, 'setPanel'), at(1000, 'unsetPanel')]
+    case 'reaction-re-unset':
+      return [at(0, 'setPanel'), { ...card('good'), after: 1500 }]
+    case 'reaction-re-set':
+      return [at(0, 'unsetPanel'), { ...card('good'), after: 1500 }, { ...card('good'), after: 2500 }]
+    case 'reaction-re-unset-others':
+      return [at(0, 'setPanel'), { ...card('second'), after: 1500 }]
+    case 'reaction-re-set-others':
+      return [at(0, 'unsetPanel'), { ...card('second'), after: 1500 }, { ...card('second'), after: 2500 }]
     case 'break-glass':
       return [at(0, 'breakGlass'), open(900), at(2000, 'close'), at(800, 'mendGlass')]
     case 'holds':

@@ -207,10 +207,12 @@ async function wire(client: Client): Promise<void> {
     for (const item of [
       'box',
       'box-E1',
+      'box-E2',
       'mount-1',
       'mount-2',
       'mounted',
       'link-E1',
+      'link-E2',
       'earth',
       'supply',
       ...(planned.powerPlans.some((p) => p.id === controller) ? ['bank'] : []),
@@ -362,6 +364,10 @@ class OnSite {
       ...(rules['firstPerson'] ? ['first-person'] : []),
       ...(rules['barredOn'] ? ['barred-hours'] : []),
       ...(has['breakGlass'] ? ['break-glass'] : []),
+      ...(has['panelState'] ? ['panel-P4'] : []),
+      ...demo.reactions
+        .filter((r) => r.door === door)
+        .flatMap((r) => [`reaction-${r.id}`, ...(r.group ? [`reaction-${r.id}-others`] : [])]),
       'holds',
     ]
   }
@@ -377,7 +383,9 @@ class OnSite {
         proof = await this.tryOnce(door, test, dead)
       }
       if (proof.verdict !== 'passed' && !dead) throw new Error(`${door} ${test}: ${proof.verdict}: ${proof.says}`)
-      await this.pause(/^(reader|exit-button|unlock-delay|code-duress|reentry|passback)/.test(test) ? 7000 : 1500)
+      await this.pause(
+        /^(reader|exit-button|unlock-delay|code-duress|reentry|passback|reaction)/.test(test) ? 7000 : 1500,
+      )
     }
   }
 

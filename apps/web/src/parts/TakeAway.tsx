@@ -13,6 +13,7 @@ const command = {
   person: 'person.remove',
   group: 'group.remove',
   rule: 'rule.remove',
+  reaction: 'reaction.remove',
   doorSet: 'doorSet.remove',
   schedule: 'schedule.remove',
   specialDay: 'specialDay.remove',

@@ -12,6 +12,7 @@ export const doors_edit: Check
 export const person_put: Check
 export const group_put: Check
 export const rule_put: Check
+export const reaction_put: Check
 export const doorSet_put: Check
 export const schedule_put: Check
 export const specialDay_put: Check

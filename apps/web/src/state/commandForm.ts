@@ -18,6 +18,7 @@ const ofCommands = {
   'person.put': checks.person_put,
   'group.put': checks.group_put,
   'rule.put': checks.rule_put,
+  'reaction.put': checks.reaction_put,
   'doorSet.put': checks.doorSet_put,
   'schedule.put': checks.schedule_put,
   'specialDay.put': checks.specialDay_put,

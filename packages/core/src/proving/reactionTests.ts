@@ -1,7 +1,7 @@
 import { byUnknownCode, presentUnknown } from './codeTests'
 import { cardData } from '../cards/card'
 import type { Part } from '../doors/door'
-import { causeFacts, drivenBy, panelWay } from '../reactions/causes'
+import { drivenBy, panelWay } from '../reactions/causes'
 import { twiceWithinS, type Reaction, type ReactionCause } from '../reactions/records'
 import { forceInstruction } from './forcing'
 import {
@@ -44,7 +44,7 @@ function comesOf(scene: Scene, { reaction, says, lets }: ReactionHere, doing: Do
   const way = then === 'setPanel' || then === 'unsetPanel' ? panelWay(scene.door, then) : null
   const outputs = output ? scene.points.filter((p) => p.part.id === output.id) : []
   const states = way?.state ? points(scene, 'panelState') : []
-  const first = way ? `Have the alarm panel ${then === 'setPanel' ? 'unset' : 'set'} first. ` : ''
+  const first = panelFirst(then)
   return made({
     id: `reaction-${id}`,
     title: says,
@@ -78,6 +78,12 @@ function comesOf(scene: Scene, { reaction, says, lets }: ReactionHere, doing: Do
   })
 }
 
+/** Else its line would not be driven, whoever comes. */
+const panelFirst = (then: Reaction['then']): string =>
+  then === 'setPanel' || then === 'unsetPanel'
+    ? `Have the alarm panel ${then === 'setPanel' ? 'unset' : 'set'} first. `
+    : ''
+
 function expected({ then, seconds }: Reaction, output: Part | null, state: Part | undefined, lets: string): string {
   switch (then) {
     case 'pulse':
@@ -93,7 +99,7 @@ function expected({ then, seconds }: Reaction, output: Part | null, state: Part 
 }
 
 /** For a card that is of no group the reaction asks for: the second test card. */
-function staysStill(scene: Scene, { reaction, says, lets }: ReactionHere): Test[] {
+function staysStill(scene: Scene, { reaction, says }: ReactionHere): Test[] {
   const { second } = scene.kit
   const { code, pairWithinS } = scene.door.behaviour
   const entry = scene.places.find((p) => p.cards && !p.leaving)
@@ -104,7 +110,7 @@ function staysStill(scene: Scene, { reaction, says, lets }: ReactionHere): Test[
     made({
       id: `reaction-${reaction.id}-others`,
       title: `Not for others: ${says.charAt(0).toLowerCase()}${says.slice(1)}`,
-      instruction: `${scene.still}${present}${reaction.twice ? `, and once more within ${twiceWithinS} s` : ''}. Leave the leaf shut.`,
+      instruction: `${scene.still}${panelFirst(reaction.then)}${present}${reaction.twice ? `, and once more within ${twiceWithinS} s` : ''}. Leave the leaf shut.`,
       expect: 'Released, and nothing else comes of it.',
       judge: { kind: 'noReaction', card, output: output?.id ?? '', lets: reaction.lets ?? '' },
       depends: [

@@ -71,12 +71,11 @@ export function causesAt(door: Door, sheets: Sheets): ReactionCause[] {
 }
 
 /** What may follow a cause: nothing is opened or unset by whoever is refused or forces a door. */
-export const mayFollow = (when: ReactionCause, then: ReactionAct): boolean =>
-  then === 'hold'
-    ? causeFacts[when].lasts
-    : then === 'release' || then === 'unsetPanel'
-      ? causeFacts[when].wellMeant
-      : true
+export function mayFollow(when: ReactionCause, then: ReactionAct): boolean {
+  const { lasts, wellMeant } = causeFacts[when]
+  if (then === 'hold') return lasts
+  return wellMeant || (then !== 'release' && then !== 'unsetPanel')
+}
 
 /** How a panel of a door is brought to stand: by a line of its own, by one that turns it round, or not at all. */
 export interface PanelWay {

@@ -12,6 +12,7 @@ export const removables = [
   'person',
   'group',
   'rule',
+  'reaction',
   'doorSet',
   'schedule',
   'specialDay',
@@ -76,6 +77,7 @@ const by: { readonly [K in Removable]: (facts: Facts, id: string) => Hanging } =
     const doors = doorsOfRule(facts, rule).map((d) => facts.door[d])
     return free(`${whoWords(facts, rule)} no longer passes ${refs(doors)} by it.`)
   },
+  reaction: () => free('Nothing follows by itself any more, once the device is loaded.'),
   doorSet(facts, id) {
     const users = all(facts, 'rule').filter((r) => r.sets?.includes(id))
     return users.length

@@ -7,6 +7,7 @@ import {
   noGroup,
   openSnags,
   ownUnitOf,
+  reactionsAt,
   sheetOf,
   type DeviceSheet,
   type Door,
@@ -174,6 +175,14 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
             label="Behaviour"
             aside={`${door.behaviour.releaseS} s`}
             onPress={() => router.push(`/doors/${door.id}/behaviour`)}
+          />
+        ) : null}
+        {canFit(me) ? (
+          <Action
+            kind="plain"
+            label="Reactions"
+            aside={String(reactionsAt(facts, door.id).length)}
+            onPress={() => router.push(`/doors/${door.id}/reactions`)}
           />
         ) : null}
         {canFit(me) && readsCards ? (

@@ -309,7 +309,7 @@ function Hardware({
       {shown.length < partRoles.length ? (
         <Action
           kind="plain"
-          label="More: second leaf, bolt contact, sensor, desk button, opener, tamper, spare"
+          label="More: second leaf, bolt contact, sensor, desk button, opener, tamper, spare, sounder, alarm panel"
           onPress={() => setMore(true)}
         />
       ) : null}
