@@ -9,6 +9,8 @@ const views = [
   '/doors/Q-02/plan',
   '/doors/P-01/wire',
   '/doors/Q-01/behaviour',
+  '/doors/T-01/reactions',
+  '/doors/T-01/reaction',
   '/doors/T-01/prove',
   '/doors/T-01/reads',
   '/formats',

@@ -58,9 +58,9 @@ function isOn(facts: Facts, id: string, at: number): boolean {
 
 /** Why it does not come, in words. */
 export const objectionWords: Readonly<Record<ReactionObjection, string>> = {
-  notOfGroup: 'not of that group',
-  notTwice: 'shown once',
-  hours: 'outside its hours',
-  panelIsSo: 'the panel stands so already',
-  panelUnknown: 'it hangs on how the panel stands',
+  notOfGroup: 'Not of that group',
+  notTwice: 'Shown once',
+  hours: 'Outside its hours',
+  panelIsSo: 'The panel stands so already',
+  panelUnknown: 'It hangs on how the panel stands',
 }

@@ -58,7 +58,7 @@ export function ReactionsPage({ id }: { id: string }) {
         {reactions.map((r) => (
           <Line key={r.id}>
             <T face="strong">{`When ${whenWords(facts, r)}`}</T>
-            <T>{thenWords(facts, r)}</T>
+            <T size={17}>{thenWords(facts, r)}</T>
             {r.blind === undefined ? null : <T size={13} tone="ochre">{`Blindly, by the lead’s word: ${r.blind}`}</T>}
             <View style={{ marginTop: 6 }}>
               <Action
@@ -92,7 +92,7 @@ function Dry({ door }: { door: Door }) {
   const [part, setPart] = useState(tellingParts(door)[0]?.id ?? '')
   const [person, setPerson] = useState(people[0]?.id ?? '')
   const [again, setAgain] = useState(false)
-  const [panel, setPanel] = useState<'set' | 'unset'>('unset')
+  const [panel, setPanel] = useState<'set' | 'unset'>('set')
   const [when, setWhen] = useState('')
   const at = when.trim() ? (momentIn(zone, when) ?? NaN) : Date.now()
   const happening: Happening = {
@@ -152,12 +152,12 @@ function Dry({ door }: { door: Door }) {
         onChange={setWhen}
         error={Number.isNaN(at) ? 'This moment is left out here: clocks are put forward over it.' : undefined}
       />
-      <View role="status" style={{ gap: 8 }}>
+      <View style={{ gap: 8 }}>
         {come.map(({ reaction, not }) => (
           <Notice key={reaction.id} tone={not === null ? 'verdigris' : 'slate'}>
             {not === null
               ? `Follows: ${thenWords(facts, reaction)}.`
-              : `Does not follow: ${thenWords(facts, reaction)}, because it is asked for when ${whenWords(facts, reaction)}: ${objectionWords[not]}.`}
+              : `Does not follow: ${thenWords(facts, reaction)}. ${objectionWords[not]}; it waits until ${whenWords(facts, reaction)}.`}
           </Notice>
         ))}
         {come.length === 0 ? <Notice tone="slate">Nothing follows: no reaction waits for that.</Notice> : null}
