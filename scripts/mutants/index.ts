@@ -17,6 +17,7 @@ import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
 import { codeMutants } from './codes'
+import { reactionMutants } from './reactions'
 import { readerMutants } from './readers'
 import { rightMutants } from './rights'
 import { peopleMutants } from './people'
@@ -97,6 +98,7 @@ const chosen = [
   ...readerMutants,
   ...rightMutants,
   ...codeMutants,
+  ...reactionMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))
 for (const [pattern, wire] of new Map(chosen.map((m) => [m.tests, m.wire ?? false]))) {
