@@ -1,4 +1,4 @@
-import { heldConfig, marksOf, scriptFor, type Door, type Reaction } from '@rauta/core'
+import { boardOf, heldConfig, marksOf, scriptFor, toldPoints, type Door, type Reaction } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { Hand } from '@rauta/standins'
 import { serial, Site, siteFile } from './site'
@@ -7,6 +7,7 @@ const strike = { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'co
 const hardware: Record<string, Record<string, string>> = {
   'D-01': { ...strike, sounder: 'sounder-lamp', spare: 'contact-frame' },
   'D-02': { ...strike, panelToggle: 'line-dry', panelState: 'state-dry' },
+  'D-03': { ...strike, signal: 'line-dry', panelSet: 'line-dry', panelUnset: 'line-dry', panelState: 'state-dry' },
 }
 const sound = { then: 'pulse', output: 'H1', seconds: 3 } as const
 const reactions: Reaction[] = [
@@ -20,6 +21,9 @@ const reactions: Reaction[] = [
   { id: 'other', door: 'D-01', when: 'exit', then: 'release', lets: 'D-02' },
   { id: 'unset', door: 'D-02', when: 'granted', then: 'unsetPanel' },
   { id: 'set', door: 'D-02', when: 'granted', twice: true, then: 'setPanel' },
+  { id: 'guard', door: 'D-03', when: 'exit', then: 'pulse', output: 'H2', seconds: 2 },
+  { id: 'arm', door: 'D-03', when: 'exit', then: 'setPanel' },
+  { id: 'disarm', door: 'D-03', when: 'granted', then: 'unsetPanel' },
 ]
 
 /** Reactions: told to the controller, done by it alone, read back, and proved at the door from what it tells. */
@@ -53,6 +57,12 @@ describe('what follows by itself, over the wire', () => {
     'reaction-other': press('D-01'),
     'reaction-unset': [act('D-02', 'setPanel'), card('D-02', 'good', 1500)],
     'reaction-set': [act('D-02', 'unsetPanel'), card('D-02', 'good', 1500), card('D-02', 'good', 2000)],
+    'reaction-guard': press('D-03'),
+    'reaction-arm': [
+      act('D-03', 'unsetPanel'),
+      ...press('D-03').map((hand, i) => ({ ...hand, after: 1500 - 1200 * i })),
+    ],
+    'reaction-disarm': [act('D-03', 'setPanel'), card('D-03', 'good', 1500)],
     'panel-P4': [act('D-02', 'unsetPanel'), act('D-02', 'setPanel', 800), act('D-02', 'unsetPanel', 800)],
     'spare-S1': [s1('work'), s1('let', 1000)],
   }
@@ -73,10 +83,18 @@ describe('what follows by itself, over the wire', () => {
         Object.assign(file.doors[1] ?? {}, {
           panel: { toggle: { serial, relay: 'relay 4' }, state: { serial, input: 'input 7' } },
         })
+        Object.assign(file.doors[2] ?? {}, {
+          driven: { H2: { serial, relay: 'relay 6' } },
+          panel: {
+            set: { serial, relay: 'E1 relay 1' },
+            unset: { serial, relay: 'E1 relay 2' },
+            state: { serial, input: 'input 11' },
+          },
+        })
         file.cards['second'] = '582717'
       }),
     ).start()
-    await site.plan(2, { sheet: 'controller-8' })
+    await site.plan(3, { sheet: 'controller-8', expanders: [{ id: 'E1', sheet: 'expander-io' }] })
     await site.command('testCards.put', { ...site.facts.testCards['kit'], second: { facility: 88, number: 10007 } })
     for (const [id, wanted] of Object.entries(hardware)) {
       await site.command('door.edit', { id, fields: { hardware: wanted, handle: true } })
@@ -104,17 +122,36 @@ describe('what follows by itself, over the wire', () => {
     })
     expect(held['reactions/D-02']).toMatchObject({ set: { output: 'P3', unless: 'P4', is: 'active', twiceWithin: 5 } })
     expect(held['test/reactions/rauta-D-01']).toMatchObject({ hours: { then: 'pulse' } })
-    for (const id of ['D-01', 'D-02'])
+    for (const id of Object.keys(hardware))
       expect([id, load(id).sign, load(id).says]).toEqual([id, 'given', expect.any(String)])
   })
 
+  it('is wired for every function that nothing else drives, on the port that the rig is wired to', () => {
+    const controller = site.facts.controller['a1']
+    if (!controller) throw new Error('no controller')
+    const points = Object.keys(hardware).flatMap((id) =>
+      toldPoints(doorOf(id), boardOf(shippedSheets, controller), shippedSheets).map((p) => [`${id} ${p.key}`, p.port]),
+    )
+    expect(Object.fromEntries(points)).toMatchObject({
+      'D-01 H1.sounder': 'relay 2',
+      'D-01 S1.spare': 'input 3',
+      'D-02 P3.panelToggle': 'relay 4',
+      'D-02 P4.panelState': 'input 7',
+      'D-03 H2.signal': 'relay 6',
+      'D-03 P1.panelSet': 'E1 relay 1',
+      'D-03 P2.panelUnset': 'E1 relay 2',
+      'D-03 P4.panelState': 'input 11',
+    })
+  })
+
   it('is proved, each by its own test', async () => {
-    for (const id of ['D-01', 'D-02']) {
+    for (const id of Object.keys(hardware)) {
       const tests = scriptFor(site.facts, doorOf(id), shippedSheets).map((t) => t.id)
       const ours = tests.filter((t) => t.startsWith('reaction-') || t.startsWith('panel-') || t.startsWith('spare-'))
       expect(ours.length).toBeGreaterThan(2)
       for (const test of ours) {
-        const proof = await site.prove(id, test, hands[test] ?? [], 40_000)
+        const played = (hands[test] ?? []).map((hand) => (test === 'panel-P4' ? { ...hand, door: id } : hand) as Hand)
+        const proof = await site.prove(id, test, played, 40_000)
         expect([test, proof.verdict, proof.verdict === 'passed' ? '' : proof.says]).toEqual([test, 'passed', ''])
       }
     }

@@ -250,7 +250,6 @@ describe('of any door', () => {
   it('every wired part is named in what is loaded, on its port, and in at least one test of the script, or it stops the door', () => {
     let placed = 0
     let stopped = 0
-    let driven = 0
     fc.assert(
       fc.property(doors, ({ hardware: wanted, handle, controller, addressed, reacts }) => {
         const w = smallJob({}, { handle })
@@ -322,7 +321,6 @@ describe('of any door', () => {
         for (const point of wiredPoints(door, board(w, sheets, 'a8'), sheets)) {
           if (stops.has(point.part.id) || point.function === 'feed') continue
           const test = script.find((t) => t.proves.includes(point.key))
-          if (test?.judge.kind === 'reaction') driven += 1
           expect([point.key, test !== undefined]).toEqual([point.key, true])
           // What a test proves, its digest depends on: a change of the point makes the proof stale.
           if (functionFacts[point.function].side !== 'feed')
@@ -336,7 +334,6 @@ describe('of any door', () => {
     )
     expect(placed).toBeGreaterThan(40)
     expect(stopped).toBeGreaterThan(20)
-    expect(driven).toBeGreaterThan(5)
   })
 })
 

@@ -227,6 +227,14 @@ describe('findings stop a door whose reactions', () => {
       'reaction-contrary',
     ],
     [
+      'drive one output twice at the same thing',
+      (w) => {
+        react(w, { when: 'granted', ...sound })
+        react(w, { when: 'granted', group: 'night', ...sound, seconds: 20 })
+      },
+      'reaction-twice-driven',
+    ],
+    [
       'wait for a second showing that is refused',
       (w) => {
         w.do('door.edit', { id: 'D-01', fields: { behaviour: { ...w.door().behaviour, reentryS: 30 } } })
@@ -364,6 +372,18 @@ describe('what a controller is told of them', () => {
     expect(refusalOf(() => w.do('group.put', { id: `${membersProfile}x`, name: 'X' })).says).toContain('can’t begin')
   })
 
+  it('a group that a device forgets touches the door that asks for it, and no other', () => {
+    const w = job()
+    react(w, { when: 'granted', group: 'night', ...sound })
+    w.loaded()
+    const { [`profile/${membersProfile}night`]: _gone, ...rest } = w.held()
+    w.holds(rest)
+    const changes = difference(w.held(), w.wanted())
+    expect(changes).toHaveLength(1)
+    expect(touching(changes, 'D-01', w.held(), w.wanted())).toHaveLength(1)
+    expect(touching(changes, 'D-02', w.held(), w.wanted())).toHaveLength(0)
+  })
+
   it('one that joins the group touches the door that asks for it, and no other', () => {
     const w = job()
     w.do('rule.put', { id: 'r2', group: 'g', doors: ['D-01', 'D-02'], schedule: 'day' })
@@ -425,6 +445,7 @@ describe('its tests', () => {
     })
     expect(causesAt(w.door(), sheets).sort()).toEqual([...reactionCauses].sort())
     for (const when of reactionCauses) {
+      for (const id of Object.keys(w.facts.reaction)) w.do('reaction.remove', { id })
       const part = when === 'input' || when === 'inputEnds' ? { part: 'S1' } : {}
       const { id } = react(w, { when, ...part, then: 'pulse', output: 'H1', seconds: 4 })
       const test = testFor(w, `reaction-${id}`)
@@ -448,6 +469,59 @@ describe('its tests', () => {
     w.do('reaction.put', { id, door: 'D-01', when: 'exit', ...sound, seconds: 11 })
     expect(digest()).not.toBe(before)
     expect(others()).toBe(other)
+  })
+})
+
+describe('of any door', () => {
+  it('each reaction has a test of its own, or the door is stopped', () => {
+    const some = (sheet: string) => fc.constantFrom('', sheet)
+    const mostly = (sheet: string) => fc.constantFrom('', sheet, sheet, sheet, sheet, sheet)
+    const doors = fc.record({
+      entryReader: fc.constantFrom('', 'reader-slim', 'reader-card-keypad', 'reader-keypad'),
+      lock: mostly('magnet-300'),
+      contact: mostly('contact-frame'),
+      exit: mostly('button-exit'),
+      exitSensor: some('sensor-exit'),
+      deskButton: some('button-desk'),
+      breakGlass: mostly('break-glass'),
+      tamper: some('switch-tamper'),
+      spare: some('contact-frame'),
+      sounder: some('sounder-lamp'),
+      panelState: some('state-dry'),
+    })
+    let tested = 0
+    fc.assert(
+      fc.property(
+        doors,
+        fc.constantFrom(...reactionCauses),
+        fc.constantFrom('with', 'instead', 'alone', undefined),
+        fc.constantFrom(undefined, 5),
+        (fitted, when, code, preAlarmS) => {
+          const w = job({
+            panelToggle: undefined,
+            ...Object.fromEntries(Object.entries(fitted).map(([role, sheet]) => [role, sheet || undefined])),
+          })
+          const part = w.door().parts.find((p) => p.role === 'spare' || p.role === 'panelState')?.id
+          if ((when === 'input' || when === 'inputEnds') && !part) return
+          const { code: _code, preAlarmS: _pre, ...plain } = w.door().behaviour
+          w.do('door.edit', {
+            id: 'D-01',
+            fields: { behaviour: { ...plain, ...(code ? { code } : {}), ...(preAlarmS ? { preAlarmS } : {}) } },
+          })
+          const ofInput = when === 'input' || when === 'inputEnds'
+          const act = fitted.sounder ? sound : ({ then: 'release', lets: 'D-02' } as const)
+          if (!mayFollow(when, act.then)) return
+          const { id } = react(w, { when, ...(ofInput && part ? { part } : {}), ...act })
+          const { plan, load } = marksOf(w.facts, w.door(), sheets)
+          const stopped = [...plan.findings, ...load.findings].some((f) => f.grade === 'stop')
+          const has = script(w).some((t) => t.id === `reaction-${id}` && t.judge.kind === 'reaction')
+          if (!stopped) tested += 1
+          expect([fitted, when, code, stopped || has]).toEqual([fitted, when, code, true])
+        },
+      ),
+      { numRuns: 400 },
+    )
+    expect(tested).toBeGreaterThan(20)
   })
 })
 

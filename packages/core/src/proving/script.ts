@@ -15,7 +15,7 @@ import type { TestCards } from '../access/records'
 import { functionFacts } from '../doors/functions'
 import { wiredPoints } from '../wiring/points'
 import { reactionsAt } from '../reactions/records'
-import { reactionWords } from '../reactions/words'
+import { reactionWords, whenWords } from '../reactions/words'
 import { drivenBy, reactingParts } from '../reactions/causes'
 import type { ReactionHere } from './scene'
 import { testsOf } from './tests'
@@ -56,11 +56,21 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!controller) return []
   const points = wiredPoints(door, boardOf(sheets, controller), sheets)
-  const proved = new Set(testsOf(door, points, anyKit, sheets, reactionsHere(facts, door)).flatMap((t) => t.proves))
+  const tests = testsOf(door, points, anyKit, sheets, reactionsHere(facts, door))
+  const proved = new Set(tests.flatMap((t) => t.proves))
   // What no reaction drives is told at Load.
   const driven = new Set(reactionsAt(facts, door.id).map((r) => drivenBy(door, r)?.id))
   const idle = new Set(reactingParts(door).flatMap((p) => (driven.has(p.id) ? [] : [p.id])))
-  return points
+  const unproved = reactionsAt(facts, door.id)
+    .filter((r) => !tests.some((t) => t.id === `reaction-${r.id}`))
+    .map((r) =>
+      stop(
+        'plan',
+        'untested',
+        `No test would prove what follows when ${whenWords(facts, r)}: nothing at this door brings that about. Plan what does, or take the reaction away.`,
+      ),
+    )
+  const unseen = points
     .filter((p) => p.function !== 'feed' && !proved.has(p.key) && !idle.has(p.part.id))
     .map((p) => {
       const side = functionFacts[p.function].side
@@ -75,6 +85,7 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
         p.part.id,
       )
     })
+  return [...unseen, ...unproved]
 }
 
 /** What the test cards cannot prove: readers that take no card of their format, whose tests would wait for ever, and longer times without a card for them. */
@@ -106,6 +117,11 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
       'Two people come in here together, and there is one good test card: no test of a card can pass. Add a second, under Job.',
     ),
   ]
+  const others = lacks(
+    'kit-others',
+    !kit.second && reactionsAt(facts, door.id).some((r) => r.group !== undefined),
+    'A reaction here is for one group, and nothing proves that it keeps still for others: there is no second good test card. Add one, under Job.',
+  )
   const { code } = door.behaviour
   const codeless = lacks(
     'kit-codes',
@@ -122,7 +138,7 @@ export function kitFindings(facts: Facts, door: Door, sheets: Sheets): Finding[]
         part.id,
       ),
     )
-  return [...unproved, ...codeless, ...strange]
+  return [...unproved, ...others, ...codeless, ...strange]
 }
 
 function loadedBefore(facts: Facts, door: Door): string {

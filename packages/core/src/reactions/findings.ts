@@ -16,6 +16,7 @@ export function reactionFindings(facts: Facts, door: Door, sheets: Sheets): Find
     ...reactions.flatMap((r) => [...neverFindings(facts, door, sheets, r), ...actFindings(facts, door, r)]),
     ...idleParts(door, reactions),
     ...contraryFindings(facts, reactions),
+    ...twiceDriven(facts, reactions),
     ...(reactions.length ? keptFindings(facts, door, sheets) : []),
   ]
 }
@@ -108,6 +109,21 @@ const idleParts = (door: Door, reactions: readonly Reaction[]): Finding[] =>
         part.id,
       ),
     )
+
+/** What is driven by two reactions to the same thing proves neither of them: nobody can tell which one did it. */
+function twiceDriven(facts: Facts, reactions: readonly Reaction[]): Finding[] {
+  const same = (a: Reaction, b: Reaction) =>
+    a.output !== undefined && a.output === b.output && a.when === b.when && a.part === b.part
+  return reactions
+    .filter((r, i) => reactions.slice(0, i).some((other) => same(other, r)))
+    .map((r) =>
+      stops(
+        'reaction-twice-driven',
+        `When ${whenWords(facts, r)}, ${r.output ?? '?'} is driven, and another reaction to the same drives it too: nobody could tell which of them did. Join them, or let one drive another output.`,
+        r.output,
+      ),
+    )
+}
 
 /** The same moment may not bring the panel both ways. */
 function contraryFindings(facts: Facts, reactions: readonly Reaction[]): Finding[] {

@@ -21,7 +21,7 @@ import {
   type Wants,
 } from './kind'
 import { policiesAtDoor } from './profile'
-import { groupsAskedFor, membersProfile } from './reactions'
+import { groupsAskedFor, membersAt, membersProfile } from './reactions'
 import { rulesHere } from './rules'
 
 const text = { type: 'string' }
@@ -176,15 +176,6 @@ function momentWords(value: Json | undefined, facts: Facts): string {
   const at = typeof value === 'string' ? Date.parse(value) : NaN
   return Number.isNaN(at) ? plainWords(value) : wallText(at, jobOf(facts)?.zone ?? 'UTC')
 }
-
-/** Memberships that reactions of a door ask for, by what its device holds or shall hold. */
-const membersAt = ({ held, wanted }: Both, door: string): string[] =>
-  [held, wanted].flatMap((config) =>
-    Object.values(asObject(config[`reactions/${door}`])).flatMap((r) => {
-      const { members } = asObject(r)
-      return members === undefined ? [] : [plainWords(members)]
-    }),
-  )
 
 const profileWords = (profile: string, facts: Facts): string => {
   if (profile.startsWith(membersProfile))

@@ -5,7 +5,7 @@ import type { Config, Json } from '../records'
 import { doorNamed } from './accessPoint'
 import { asObject, plainWords, shape, type Both, type PartKind, type Scene } from './kind'
 import { profileOf, ruleOfProfile, whoWords } from '../../access/rights'
-import { groupsAskedFor, membersProfile } from './reactions'
+import { groupsAskedFor, membersAt, membersProfile } from './reactions'
 import { rulesHere } from './rules'
 
 /** Where a group may pass, and on which schedule. */
@@ -113,10 +113,12 @@ export const profileKind: PartKind = {
     const may = new Set(policiesIn(given).map((p) => canonicalJson({ ...p })))
     return policiesIn(held).every((p) => may.has(canonicalJson({ ...p })))
   },
-  touches:
-    (door, both) =>
-    ({ held, wanted }) =>
-      policiesAt(held, door, both.held) !== policiesAt(wanted, door, both.held),
+  /** Those that pass it, and those that one of its reactions asks for. */
+  touches(door, both) {
+    const asked = new Set(membersAt(both, door))
+    return ({ token, held, wanted }) =>
+      asked.has(token) || policiesAt(held, door, both.held) !== policiesAt(wanted, door, both.held)
+  },
   group: 'People',
   title({ token }, facts) {
     const name = profileName(facts, token)

@@ -11,7 +11,7 @@ import {
   type ReactionCause,
 } from '../../reactions/records'
 import type { Json } from '../records'
-import { asObject, plainWords, seconds, shape, type PartKind, type Scene, type Timers } from './kind'
+import { asObject, plainWords, seconds, shape, type Both, type PartKind, type Scene, type Timers } from './kind'
 
 const text = { type: 'string' }
 
@@ -75,6 +75,15 @@ export const reactionsKind: PartKind = {
     says: value === undefined ? 'nothing follows' : words(value, facts),
   }),
 }
+
+/** Memberships that reactions of a door ask for, by what its device holds or shall hold. */
+export const membersAt = ({ held, wanted }: Both, door: string): string[] =>
+  [held, wanted].flatMap((config) =>
+    Object.values(asObject(config[`reactions/${door}`])).flatMap((r) => {
+      const { members } = asObject(r)
+      return members === undefined ? [] : [plainWords(members)]
+    }),
+  )
 
 /** Begins the token of what stands beside a door's reactions for its tests. */
 export const testReactions = 'rauta-'
