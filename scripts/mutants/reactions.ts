@@ -141,6 +141,13 @@ export const reactionMutants: readonly Mutant[] = [
     tests,
   },
   {
+    name: 'reactions: what was on before and goes off is waited for',
+    file: `${core}/proving/reactionRules.ts`,
+    find: "before?.state === 'active' && off",
+    put: "before?.state === 'idle' && off",
+    tests,
+  },
+  {
     name: 'reactions: a panel that stands the wrong way passes',
     file: `${core}/proving/reactionRules.ts`,
     find: 'return told.state === wanted',

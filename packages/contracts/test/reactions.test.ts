@@ -555,7 +555,8 @@ describe('is judged', () => {
     ['off too late', [exit(1), on(1.2), off(15)], 'failed'],
     ['on too late', [exit(1), on(4), off(14)], 'failed'],
     ['another output', [exit(1), on(1.1, 'P3'), off(11, 'P3')], 'waiting'],
-    ['on before its cause', [on(1), exit(1.5)], 'waiting'],
+    ['on before its cause', [on(1), exit(1.5), off(11)], 'not judged'],
+    ['on before its cause, and off again', [on(0.2), off(0.9), exit(1.5), on(1.6), off(11.5)], 'passed'],
   ])('a pulse: %s', (_name, events, state) => {
     const w = job()
     react(w, { when: 'exit', ...sound })

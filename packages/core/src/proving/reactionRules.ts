@@ -2,7 +2,20 @@ import type { ReactionCause } from '../reactions/records'
 import { onServerClock, type DeviceEvent } from './events'
 import { cardAgain, grantedHere, readHere, type Rule } from './reading'
 import type { TestKind } from './test'
-import { after, failed, find, one, passed, seconds, waiting, windowOf, within, type Judgement } from './verdict'
+import {
+  after,
+  cameAfter,
+  failed,
+  find,
+  notJudged,
+  one,
+  passed,
+  seconds,
+  waiting,
+  windowOf,
+  within,
+  type Judgement,
+} from './verdict'
 
 /** An output that a controller drives by itself comes on so soon after its cause, s (common practice, no source). */
 const atOnceS = 2
@@ -19,7 +32,7 @@ export const reactionRules: { [K in 'reaction' | 'noReaction']: Rule<K> } = {
     const { cause, evidence } = happened
     if (kind.lets) return letGo(kind, events, cause, evidence, input.refOf)
     const on = after(own, cause, 'output', 'active', kind.output)
-    if (!on) return waiting(`Seen. Waiting for ${kind.output}.`, evidence)
+    if (!on) return onAlready(kind, own, cause) ?? waiting(`Seen. Waiting for ${kind.output}.`, evidence)
     const late = seconds(cause, on)
     if (late > atOnceS) return failed(`${kind.output} came on only after ${one(late)} s.`, [...evidence, on])
     const seen = [...evidence, on]
@@ -48,6 +61,15 @@ export const reactionRules: { [K in 'reaction' | 'noReaction']: Rule<K> } = {
       ? passed('Released and locked again, and nothing else came of it.', [granted, unlocked, locked])
       : waiting('Released. Leave the leaf shut.', [granted])
   },
+}
+
+/** What was on before and went off later never came on for this. */
+function onAlready(kind: Kind, own: DeviceEvent[], cause: DeviceEvent): Judgement | null {
+  const before = own.filter((e) => e.kind === 'output' && e.part === kind.output && cameAfter(cause, e)).at(-1)
+  const off = after(own, cause, 'output', 'idle', kind.output)
+  return before?.state === 'active' && off && seconds(cause, off) > atOnceS
+    ? notJudged(`${kind.output} was on already. Wait until it is off, then do it again.`, [before, cause, off])
+    : null
 }
 
 function causeOf(kind: Kind, own: DeviceEvent[], events: DeviceEvent[], input: Parameters<Rule<'reaction'>>[3]): Cause {

@@ -11,6 +11,7 @@ import {
   reactionWords,
   tellingParts,
   twiceWithinS,
+  type Door,
   type Reaction,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
@@ -37,19 +38,27 @@ import {
 /** One reaction of a door: what happens, for whom and when it counts, and what follows. */
 export function ReactionForm({ id, reaction }: { id: string; reaction?: string | undefined }) {
   const facts = useFacts()
-  const sheets = sheetsFor(facts)
   const door = facts.door[id]
   const before = reaction === undefined ? undefined : facts.reaction[reaction]
-  const others = doorsOn(facts, door?.placement?.controller ?? '').filter((d) => d.id !== id)
-  const first = door && firstFields(door, others, sheets)
+  if (!door) return <Missing what="door" which={id} />
+  if (reaction !== undefined && !before) return <Missing what="reaction" which={reaction} />
+  return <FormOf door={door} before={before} />
+}
+
+function FormOf({ door, before }: { door: Door; before: Reaction | undefined }) {
+  const facts = useFacts()
+  const sheets = sheetsFor(facts)
+  const { id } = door
+  const others = doorsOn(facts, door.placement?.controller ?? '').filter((d) => d.id !== id)
+  const first = firstFields(door, others, sheets)
   const blindly = ({ then }: Pick<Reaction, 'then'>) => {
-    const way = door && (then === 'setPanel' || then === 'unsetPanel') ? panelWay(door, then) : null
+    const way = then === 'setPanel' || then === 'unsetPanel' ? panelWay(door, then) : null
     return way !== null && way.turns && !way.state
   }
   const form = useCommandForm<'reaction.put', ReactionFields>({
     command: 'reaction.put',
-    draft: `reaction-${reaction ?? `new-${id}`}`,
-    first: (before && first ? fieldsOf(before, first) : first) as ReactionFields,
+    draft: `reaction-${before?.id ?? `new-${id}`}`,
+    first: before ? fieldsOf(before, first) : first,
     payload: (typed) => reactionOf(typed, blindly(typed)),
     also(wanted) {
       const fault = reactionFault(wanted)
@@ -57,8 +66,6 @@ export function ReactionForm({ id, reaction }: { id: string; reaction?: string |
     },
     onSent: () => router.push(`/doors/${id}/reactions`),
   })
-  if (!door || !first) return <Missing what="door" which={id} />
-  if (reaction !== undefined && !before) return <Missing what="reaction" which={reaction} />
   const { value, put, set, error } = form
   const groups = groupTree(facts)
   const acts = actsFor(door, others, value.when, before?.then)
