@@ -24,8 +24,8 @@ export const reactionMutants: readonly Mutant[] = [
   {
     name: 'reactions: a panel is turned round blindly',
     file: `${core}/reactions/findings.ts`,
-    find: 'way?.turns && !way.state && r.blind === undefined',
-    put: 'way?.turns && way.state && r.blind === undefined',
+    find: 'turnsBlindly(door, r.then) && r.blind === undefined',
+    put: '!turnsBlindly(door, r.then) && r.blind === undefined',
     tests,
   },
   {

@@ -1,7 +1,7 @@
 import { heldConfig, marksOf, scriptFor, type CodeAsked, type Door } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { Hand } from '@rauta/standins'
-import { busReader, serial, Site, siteFile } from './site'
+import { busReader, onLargeBoard, Site, siteFile } from './site'
 
 const codes = { good: '7391', duress: '7394', unknown: '5183' }
 const asked: Record<string, { code: CodeAsked; reader: string }> = {
@@ -60,12 +60,7 @@ describe('doors that ask for a code, over the wire', () => {
   beforeAll(async () => {
     site = await new Site(
       siteFile((file) => {
-        for (const device of file.devices) device.model = 'controller-8'
-        for (const [k, door] of file.doors.entries()) {
-          door.lock.relay = `relay ${2 * k + 1}`
-          door.contact = { serial, input: `input ${4 * k + 1}` }
-          door.exit = { serial, input: `input ${4 * k + 2}` }
-        }
+        onLargeBoard(file)
         const reader = file.doors[2]?.readers[0]
         if (reader) Object.assign(reader, { port: 'bus 3', bus: busReader('0A0000C3', { address: 3 }) })
       }),

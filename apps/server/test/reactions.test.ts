@@ -1,7 +1,7 @@
 import { boardOf, heldConfig, marksOf, scriptFor, toldPoints, type Door, type Reaction } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
 import type { Hand } from '@rauta/standins'
-import { serial, Site, siteFile } from './site'
+import { onLargeBoard, serial, Site, siteFile } from './site'
 
 const strike = { entryReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame', exit: 'button-exit' }
 const hardware: Record<string, Record<string, string>> = {
@@ -70,12 +70,7 @@ describe('what follows by itself, over the wire', () => {
   beforeAll(async () => {
     site = await new Site(
       siteFile((file) => {
-        for (const device of file.devices) device.model = 'controller-8'
-        for (const [k, door] of file.doors.entries()) {
-          door.lock.relay = `relay ${2 * k + 1}`
-          door.contact = { serial, input: `input ${4 * k + 1}` }
-          door.exit = { serial, input: `input ${4 * k + 2}` }
-        }
+        onLargeBoard(file)
         Object.assign(file.doors[0] ?? {}, {
           driven: { H1: { serial, relay: 'relay 2' } },
           worked: { S1: { serial, input: 'input 3', rests: 'open' } },

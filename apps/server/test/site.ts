@@ -87,6 +87,16 @@ export function siteFile(change: (site: SiteFile) => void = () => undefined): Si
   return site
 }
 
+/** The doors of a site on boards with a bus, a second relay and four inputs at each door port. */
+export function onLargeBoard(site: SiteFile): void {
+  for (const device of site.devices) device.model = 'controller-8'
+  for (const [k, door] of site.doors.entries()) {
+    door.lock.relay = `relay ${2 * k + 1}`
+    door.contact = { serial, input: `input ${4 * k + 1}` }
+    door.exit = { serial, input: `input ${4 * k + 2}` }
+  }
+}
+
 /** Those that a failed test left running: an open server would keep the whole run from ending. The bench uses sites without a test around. */
 const running = new Set<Site>()
 if (typeof afterAll === 'function')

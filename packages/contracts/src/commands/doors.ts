@@ -25,6 +25,7 @@ import {
 import { cableType, checkCores } from './cable'
 import { defineCommand, everyFitter, existing, flag, id, name, object, Refusal } from './command'
 import { placeDoor } from './ownUnit'
+import { withReactions } from './reactions'
 import { placementSchema } from './site'
 
 const seconds = { type: 'number', minimum: 0, maximum: 3600 } as const
@@ -335,9 +336,7 @@ export const doorRemove = defineCommand<{ id: string }>()({
     const sets = all(facts, 'doorSet')
       .filter((s) => s.doors.includes(p.id))
       .map((s) => put(facts, 'doorSet', { ...s, doors: s.doors.filter((d) => d !== p.id) }))
-    const reactions = all(facts, 'reaction')
-      .filter((r) => r.door === p.id || r.lets === p.id)
-      .flatMap((r) => drop(facts, 'reaction', r.id))
+    const reactions = withReactions(facts, (r) => r.door === p.id || r.lets === p.id)
     return [...rules, ...sets, ...reactions, ...drop(facts, 'door', p.id)]
   },
   words: (f, p) => `Removed ${f.door[p.id]?.ref ?? p.id}`,

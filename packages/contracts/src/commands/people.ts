@@ -20,7 +20,6 @@ import {
   type Person,
   type PersonCard,
   type PersonDetail,
-  type Reaction,
   type Rule,
   type Schedule,
   type SpecialDay,
@@ -28,6 +27,7 @@ import {
 } from '@rauta/core'
 import { card, checkCard, checkPersonCard, optionalOfCard } from './cards'
 import { checkCodes, checkTestCodes, digits } from './codes'
+import { withReactions } from './reactions'
 import { groupIdFault } from './rights'
 import { day, defineCommand, everyFitter, existing, flag, id, name, object, Refusal, text } from './command'
 
@@ -128,11 +128,6 @@ const withRules = (facts: Facts, which: (rule: Rule) => boolean): Change[] =>
   all(facts, 'rule')
     .filter(which)
     .flatMap((rule) => drop(facts, 'rule', rule.id))
-
-const withReactions = (facts: Facts, which: (reaction: Reaction) => boolean): Change[] =>
-  all(facts, 'reaction')
-    .filter(which)
-    .flatMap((reaction) => drop(facts, 'reaction', reaction.id))
 
 export const groupRemove = defineCommand<{ id: string }>()({
   name: 'group.remove',

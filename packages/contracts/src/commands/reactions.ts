@@ -1,4 +1,5 @@
 import {
+  all,
   drop,
   put,
   reactionActs,
@@ -7,9 +8,17 @@ import {
   reactionWords,
   tellingParts,
   drivenParts,
+  type Change,
+  type Facts,
   type Reaction,
 } from '@rauta/core'
 import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
+
+/** Takes away the reactions that go with something. */
+export const withReactions = (facts: Facts, which: (reaction: Reaction) => boolean): Change[] =>
+  all(facts, 'reaction')
+    .filter(which)
+    .flatMap((reaction) => drop(facts, 'reaction', reaction.id))
 
 /** Why a line may turn a panel round blindly. */
 const word = { type: 'string', minLength: 4, maxLength: 300, pattern: '\\S' } as const

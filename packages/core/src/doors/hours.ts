@@ -22,13 +22,15 @@ export const schedulesOfDoor = ({ behaviour: { freeOn, barredOn } }: Door): stri
  * @param atMs milliseconds since 1970 UTC
  */
 export function hoursAt(facts: Facts, { behaviour }: Door, atMs: number): DoorHours {
+  if (scheduleOn(facts, behaviour.barredOn, atMs)) return 'barred'
+  return scheduleOn(facts, behaviour.freeOn, atMs) ? 'free' : 'controlled'
+}
+
+/** Whether a schedule is in force by the site's clock; one that is not there never is. @param atMs milliseconds since 1970 UTC */
+export function scheduleOn(facts: Facts, id: string | undefined, atMs: number): boolean {
+  const schedule = id === undefined ? undefined : facts.schedule[id]
   const zone = jobOf(facts)?.zone ?? 'UTC'
-  const on = (id: string | undefined): boolean => {
-    const schedule = id === undefined ? undefined : facts.schedule[id]
-    return schedule !== undefined && scheduleActive(schedule, all(facts, 'specialDay'), atMs, zone)
-  }
-  if (on(behaviour.barredOn)) return 'barred'
-  return on(behaviour.freeOn) ? 'free' : 'controlled'
+  return schedule !== undefined && scheduleActive(schedule, all(facts, 'specialDay'), atMs, zone)
 }
 
 /** Doors that run a schedule by themselves. */

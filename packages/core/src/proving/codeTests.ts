@@ -32,6 +32,12 @@ export const presentUnknown = ({ kit }: Scene, at: AccessPlace): string =>
     ? `Present card ${cardName(kit.unknown)} at ${at.part.id}`
     : `At ${at.part.id}, ${entering(kit.codes?.unknown)}`
 
+/** As `presenting`, with the code under duress for the good one. */
+export function presentingUnderDuress({ door, kit }: Scene, at: AccessPlace) {
+  const { codes } = kit
+  return presenting({ door, kit: codes ? { ...kit, codes: { ...codes, good: codes.duress } } : kit }, at)
+}
+
 const depends = (scene: Scene): Dependency[] => [...dependsOn(readers(scene)), 'accessPoints']
 
 type Own = Pick<Test, 'id' | 'title' | 'instruction' | 'expect' | 'judge'> & Partial<Test>
@@ -52,8 +58,7 @@ const duressTest = (scene: Scene, at: AccessPlace, card: string, says: string, c
 function besideCard(scene: Scene, at: AccessPlace): Test[] {
   const { good, codes } = scene.kit
   const card = cardData(good)
-  const forced = codes ? { ...scene.kit, codes: { ...codes, good: codes.duress } } : scene.kit
-  const duress = presenting({ door: scene.door, kit: forced }, at)
+  const duress = presentingUnderDuress(scene, at)
   const present = `Present card ${cardName(good)} at ${at.part.id}`
   return [
     atKeypad(scene, at, card, {

@@ -145,9 +145,7 @@ function letGo(
 
 function panelStands(kind: Kind, own: DeviceEvent[], on: DeviceEvent, seen: DeviceEvent[]): Judgement {
   const wanted = kind.set ? 'active' : 'idle'
-  const told = own.find(
-    (e) => e.kind === 'input' && e.part === kind.state && (e.at > on.at || (e.at === on.at && e.seq > on.seq)),
-  )
+  const told = own.find((e) => e.kind === 'input' && e.part === kind.state && cameAfter(e, on))
   if (!told) return waiting(`${kind.output} was driven. Waiting for ${kind.state}.`, seen)
   return told.state === wanted
     ? passed(`${kind.output} was driven, and the panel is ${kind.set ? 'set' : 'unset'}.`, [...seen, told])

@@ -1,7 +1,7 @@
-import { byUnknownCode, presentUnknown } from './codeTests'
+import { byUnknownCode, presentingUnderDuress, presentUnknown } from './codeTests'
 import { cardData } from '../cards/card'
 import type { Part } from '../doors/door'
-import { drivenBy, panelWay } from '../reactions/causes'
+import { drivenBy, isOfPanel, panelWay } from '../reactions/causes'
 import { twiceWithinS, type Reaction, type ReactionCause } from '../reactions/records'
 import { forceInstruction } from './forcing'
 import {
@@ -41,7 +41,7 @@ export const reactionTests = (scene: Scene): Test[] =>
 function comesOf(scene: Scene, { reaction, says, lets }: ReactionHere, doing: Doing): Test {
   const { id, then, seconds = 0, twice = false } = reaction
   const output = drivenBy(scene.door, reaction)
-  const way = then === 'setPanel' || then === 'unsetPanel' ? panelWay(scene.door, then) : null
+  const way = panelWay(scene.door, then)
   const outputs = output ? scene.points.filter((p) => p.part.id === output.id) : []
   const states = way?.state ? points(scene, 'panelState') : []
   const first = panelFirst(then)
@@ -80,9 +80,7 @@ function comesOf(scene: Scene, { reaction, says, lets }: ReactionHere, doing: Do
 
 /** Else its line would not be driven, whoever comes. */
 const panelFirst = (then: Reaction['then']): string =>
-  then === 'setPanel' || then === 'unsetPanel'
-    ? `Have the alarm panel ${then === 'setPanel' ? 'unset' : 'set'} first. `
-    : ''
+  isOfPanel(then) ? `Have the alarm panel ${then === 'setPanel' ? 'unset' : 'set'} first. ` : ''
 
 function expected({ then, seconds }: Reaction, output: Part | null, state: Part | undefined, lets: string): string {
   switch (then) {
@@ -149,12 +147,10 @@ function doingFor(scene: Scene, { when, part, twice }: Reaction): Doing | null {
       return { says, card, cards: [card], depends: read }
     },
     duress() {
-      const { codes } = scene.kit
-      const kit = codes ? { ...scene.kit, codes: { ...codes, good: codes.duress } } : scene.kit
       const keypad = scene.places.find((p) => p.keys && !p.leaving)
       if (!keypad || scene.door.behaviour.code === undefined) return null
       const place = scene.door.behaviour.code === 'with' ? keypad : { ...keypad, cards: false }
-      const { says, card, cards } = presenting({ door: scene.door, kit }, place)
+      const { says, card, cards } = presentingUnderDuress(scene, place)
       return { says, card, cards, depends: [...read, 'behaviour.code'] }
     },
     forced: () => (scene.contact ? byHand(forceInstruction(scene), ['door.forcedAlarm', ...seen]) : null),

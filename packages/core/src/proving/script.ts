@@ -31,10 +31,10 @@ export function scriptFor(facts: Facts, door: Door, sheets: Sheets): Test[] {
   const ends = ended && board.controller?.limitedRights && hasLimitedRights(facts, door)
   const cards = ends ? kit : others
   const wired = wiredPoints(door, board, sheets)
-  return testsOf(door, wired, cards, sheets, reactionsHere(facts, door), loadedBefore(facts, door))
+  return testsOf(door, wired, cards, sheets, reactionsToProve(facts, door), loadedBefore(facts, door))
 }
 
-const reactionsHere = (facts: Facts, door: Door): ReactionHere[] =>
+const reactionsToProve = (facts: Facts, door: Door): ReactionHere[] =>
   reactionsAt(facts, door.id).map((reaction) => ({
     reaction,
     says: reactionWords(facts, reaction),
@@ -56,12 +56,13 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!controller) return []
   const points = wiredPoints(door, boardOf(sheets, controller), sheets)
-  const tests = testsOf(door, points, anyKit, sheets, reactionsHere(facts, door))
+  const tests = testsOf(door, points, anyKit, sheets, reactionsToProve(facts, door))
   const proved = new Set(tests.flatMap((t) => t.proves))
   // What no reaction drives is told at Load.
-  const driven = new Set(reactionsAt(facts, door.id).map((r) => drivenBy(door, r)?.id))
+  const reactions = reactionsAt(facts, door.id)
+  const driven = new Set(reactions.map((r) => drivenBy(door, r)?.id))
   const idle = new Set(reactingParts(door).flatMap((p) => (driven.has(p.id) ? [] : [p.id])))
-  const unproved = reactionsAt(facts, door.id)
+  const unproved = reactions
     .filter((r) => !tests.some((t) => t.id === `reaction-${r.id}`))
     .map((r) =>
       stop(

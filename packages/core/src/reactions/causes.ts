@@ -77,6 +77,12 @@ export function mayFollow(when: ReactionCause, then: ReactionAct): boolean {
   return wellMeant || (then !== 'release' && then !== 'unsetPanel')
 }
 
+export const isOfInput = (when: ReactionCause): boolean => when === 'input' || when === 'inputEnds'
+/** Whether an act drives an output that is named. */
+export const isDriven = (then: ReactionAct): boolean => then === 'pulse' || then === 'hold'
+export const isOfPanel = (then: ReactionAct): then is 'setPanel' | 'unsetPanel' =>
+  then === 'setPanel' || then === 'unsetPanel'
+
 /** How a panel of a door is brought to stand: by a line of its own, by one that turns it round, or not at all. */
 export interface PanelWay {
   line: Part
@@ -86,16 +92,23 @@ export interface PanelWay {
   turns: boolean
 }
 
-export function panelWay(door: Door, then: 'setPanel' | 'unsetPanel'): PanelWay | null {
+/** Null for an act that is not the panel's, and where no line does it. */
+export function panelWay(door: Door, then: ReactionAct): PanelWay | null {
+  if (!isOfPanel(then)) return null
   const own = partOf(door, then === 'setPanel' ? panelLines.set : panelLines.unset)
   const line = own ?? partOf(door, panelLines.toggle)
   const state = partOf(door, 'panelState')
   return line ? { line, turns: !own, ...(state ? { state } : {}) } : null
 }
 
+/** Whether an act would turn the panel round with nothing that tells how it stands. */
+export function turnsBlindly(door: Door, then: ReactionAct): boolean {
+  const way = panelWay(door, then)
+  return way !== null && way.turns && !way.state
+}
+
 /** The part that a reaction drives, or null where it drives none that there is. */
 export function drivenBy(door: Door, { then, output }: Pick<Reaction, 'then' | 'output'>): Part | null {
-  if (then === 'release') return null
-  if (then === 'setPanel' || then === 'unsetPanel') return panelWay(door, then)?.line ?? null
-  return drivenParts(door).find((p) => p.id === output) ?? null
+  const named = isDriven(then) ? drivenParts(door).find((p) => p.id === output) : undefined
+  return named ?? panelWay(door, then)?.line ?? null
 }

@@ -1,11 +1,10 @@
-import { actWords, causeFacts, mayFollow } from './causes'
+import { actWords, causeFacts, isDriven, isOfInput, isOfPanel, mayFollow } from './causes'
 import type { Reaction } from './records'
 
 /** What is wrong with a reaction by itself, whatever else there is: in which field, and how to mend it. */
 export function reactionFault(r: Reaction): { field: string; says: string } | null {
-  const ofInput = r.when === 'input' || r.when === 'inputEnds'
-  const panel = r.then === 'setPanel' || r.then === 'unsetPanel'
-  const drives = r.then === 'pulse' || r.then === 'hold'
+  const ofInput = isOfInput(r.when)
+  const drives = isDriven(r.then)
   const wrong: [boolean, string, string][] = [
     [ofInput && r.part === undefined, 'part', 'Say which input it is.'],
     [!ofInput && r.part !== undefined, 'part', 'Only an input’s change is of a part.'],
@@ -33,7 +32,7 @@ export function reactionFault(r: Reaction): { field: string; says: string } | nu
     [r.then === 'release' && r.lets === undefined, 'lets', 'Say which door it lets go.'],
     [r.then !== 'release' && r.lets !== undefined, 'lets', 'Only a door that is let go is named.'],
     [r.lets === r.door, 'lets', 'A door that lets itself go needs no reaction. Choose another door.'],
-    [!panel && r.blind !== undefined, 'blind', 'A word is asked for only where a panel is turned round.'],
+    [!isOfPanel(r.then) && r.blind !== undefined, 'blind', 'A word is asked for only where a panel is turned round.'],
   ]
   const found = wrong.find(([is]) => is)
   return found ? { field: found[1], says: found[2] } : null

@@ -3,7 +3,16 @@ import type { Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { all, type Facts } from '../job/facts'
 import { stop, type Finding } from '../job/finding'
-import { causeFacts, causesAt, drivenBy, drivenParts, panelWay, reactingParts, tellingParts } from './causes'
+import {
+  causeFacts,
+  causesAt,
+  drivenBy,
+  drivenParts,
+  isDriven,
+  reactingParts,
+  tellingParts,
+  turnsBlindly,
+} from './causes'
 import { reactionsAt, type Reaction } from './records'
 import { whenWords } from './words'
 
@@ -67,11 +76,12 @@ function actFindings(facts: Facts, door: Door, r: Reaction): Finding[] {
           ),
         ]
   }
-  if (!drivenBy(door, r))
+  const line = drivenBy(door, r)
+  if (!line)
     return [
       stops(
         'reaction-no-output',
-        r.then === 'pulse' || r.then === 'hold'
+        isDriven(r.then)
           ? `When ${when}, ${r.output ?? '?'} is to be driven, which is no output of ${door.ref} any more. Choose another, or take the reaction away.`
           : `When ${when}, the alarm panel is to be ${r.then === 'setPanel' ? 'set' : 'unset'}, and no line of ${door.ref} does that. Plan one, or take the reaction away.`,
       ),
@@ -86,13 +96,12 @@ function actFindings(facts: Facts, door: Door, r: Reaction): Finding[] {
         loud.id,
       ),
     ]
-  const way = r.then === 'setPanel' || r.then === 'unsetPanel' ? panelWay(door, r.then) : null
-  return way?.turns && !way.state && r.blind === undefined
+  return turnsBlindly(door, r.then) && r.blind === undefined
     ? [
         stops(
           'reaction-blind',
-          `${way.line.id} turns the alarm panel round, and nothing tells whether it is set: driven blindly it may unset what was to be set. Bring the panel’s own state back on an input, or have the lead say why it may.`,
-          way.line.id,
+          `${line.id} turns the alarm panel round, and nothing tells whether it is set: driven blindly it may unset what was to be set. Bring the panel’s own state back on an input, or have the lead say why it may.`,
+          line.id,
         ),
       ]
     : []

@@ -1,7 +1,6 @@
 import { groupsPassed } from '../access/groups'
-import { all, type Facts } from '../job/facts'
-import { jobOf } from '../job/records'
-import { scheduleActive } from '../time/schedule'
+import { scheduleOn } from '../doors/hours'
+import type { Facts } from '../job/facts'
 import { panelWay } from './causes'
 import { reactionsAt, twiceWithinS, type Reaction, type ReactionCause } from './records'
 
@@ -39,10 +38,9 @@ export const outcomes = (facts: Facts, happening: Happening): Outcome[] =>
 function objection(facts: Facts, r: Reaction, h: Happening): ReactionObjection | null {
   if (r.group !== undefined && !isOf(facts, h.person, r.group)) return 'notOfGroup'
   if (r.twice && (h.againAfterS === undefined || h.againAfterS > twiceWithinS)) return 'notTwice'
-  if (r.schedule !== undefined && !isOn(facts, r.schedule, h.at)) return 'hours'
+  if (r.schedule !== undefined && !scheduleOn(facts, r.schedule, h.at)) return 'hours'
   const door = facts.door[r.door]
-  if (!door || (r.then !== 'setPanel' && r.then !== 'unsetPanel')) return null
-  const way = panelWay(door, r.then)
+  const way = door && panelWay(door, r.then)
   if (!way?.turns || !way.state) return null
   if (h.panelSet === undefined) return 'panelUnknown'
   return h.panelSet === (r.then === 'setPanel') ? 'panelIsSo' : null
@@ -50,11 +48,6 @@ function objection(facts: Facts, r: Reaction, h: Happening): ReactionObjection |
 
 const isOf = (facts: Facts, person: string | undefined, group: string): boolean =>
   groupsPassed(facts.group, facts.person[person ?? '']?.groups ?? []).includes(group)
-
-function isOn(facts: Facts, id: string, at: number): boolean {
-  const schedule = facts.schedule[id]
-  return schedule !== undefined && scheduleActive(schedule, all(facts, 'specialDay'), at, jobOf(facts)?.zone ?? 'UTC')
-}
 
 /** Why it does not come, in words. */
 export const objectionWords: Readonly<Record<ReactionObjection, string>> = {

@@ -1,7 +1,7 @@
 import type { Json } from '@rauta/core'
 import { doorBehaviourCodec, type DoorBehaviour } from '@rauta/protocols'
 import { list, listIfKnown, set } from './entity'
-import { text, type Dict } from './json'
+import { ours, text, theirs, type Dict } from './json'
 import type { OnvifSession } from './session'
 
 const times = {
@@ -15,12 +15,6 @@ const words = {
   relockAt: { opening: 'Opening' },
   passback: { refuse: 'Hard', tell: 'Soft' },
 } as const
-
-/** Our word for a word of the extension; one that it has not stays as it was told, and so differs. */
-const ours = (known: Readonly<Record<string, string>>, told: string): string =>
-  Object.entries(known).find(([, theirs]) => theirs === told)?.[0] ?? told
-const theirs = (known: Readonly<Record<string, string>>, word: string): string =>
-  Object.hasOwn(known, word) ? (known[word] ?? word) : word
 
 /** What a device holds of its doors' own rules; nothing where it does not know of such a thing. */
 export async function readBehaviours(session: OnvifSession): Promise<[token: string, value: Json][]> {

@@ -1,7 +1,7 @@
 import type { Json, ReactionCause } from '@rauta/core'
 import { doorReactionsCodec, type OnvifReaction } from '@rauta/protocols'
 import { list, listIfKnown, set } from './entity'
-import { dict, text, type Dict } from './json'
+import { dict, ours, text, theirs, type Dict } from './json'
 import type { OnvifSession } from './session'
 
 const causes: Readonly<Record<ReactionCause, string>> = {
@@ -29,12 +29,6 @@ const words = {
   is: 'unlessState',
 } as const
 const times = { twiceWithin: 'twiceWithinS', seconds: 'seconds' } as const
-
-/** Our word for a word of the extension; one that it has not stays as it was told, and so differs. */
-const ours = (known: Readonly<Record<string, string>>, told: string): string =>
-  Object.entries(known).find(([, theirs]) => theirs === told)?.[0] ?? told
-const theirs = (known: Readonly<Record<string, string>>, word: string): string =>
-  Object.hasOwn(known, word) ? (known[word] ?? word) : word
 
 function valueOf(r: OnvifReaction): Json {
   const value: { [field: string]: Json } = { when: ours(causes, r.cause), then: ours(actions, r.action) }

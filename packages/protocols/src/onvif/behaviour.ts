@@ -1,7 +1,7 @@
 import { fromDuration, toDuration } from '../duration'
 import type { Element, Markup } from '../xml'
 import { el, MalformedError, needed, textOf } from '../xml'
-import { optional, type EntityCodec } from './entities'
+import { cxText, cxTime, optional, type EntityCodec } from './entities'
 
 /** Extension: what a door does beyond the times that the door control specification has. What is absent is not asked of it. */
 export interface DoorBehaviour {
@@ -23,10 +23,6 @@ export interface DoorBehaviour {
   passbackS?: number
 }
 
-const time = (name: string, seconds: number | undefined) =>
-  seconds === undefined ? null : el(`cx:${name}`, toDuration(seconds))
-const word = (name: string, text: string | undefined) => (text === undefined ? null : el(`cx:${name}`, text))
-
 export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
   service: 'cx',
   name: 'DoorBehaviour',
@@ -35,16 +31,16 @@ export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
     el(
       'cx:DoorBehaviour',
       { token: b.token },
-      time('UnlockDelay', b.unlockAfterS),
-      word('RelockAt', b.relockAt),
-      word('FreeSchedule', b.freeOn),
-      word('BarredSchedule', b.barredOn),
+      cxTime('UnlockDelay', b.unlockAfterS),
+      cxText('RelockAt', b.relockAt),
+      cxText('FreeSchedule', b.freeOn),
+      cxText('BarredSchedule', b.barredOn),
       b.firstPerson ? el('cx:FirstPerson', true) : null,
-      word('Code', b.code),
-      time('SecondPersonWithin', b.pairWithinS),
-      time('ReentryBlock', b.reentryS),
-      word('Antipassback', b.passback),
-      time('AntipassbackTimeout', b.passbackS),
+      cxText('Code', b.code),
+      cxTime('SecondPersonWithin', b.pairWithinS),
+      cxTime('ReentryBlock', b.reentryS),
+      cxText('Antipassback', b.passback),
+      cxTime('AntipassbackTimeout', b.passbackS),
     ),
   read: (e) => ({
     token: e.getAttribute('token') ?? '',

@@ -23,6 +23,12 @@ export interface EntityCodec<T extends { token: string }> {
 export const optional = <K extends string, V>(key: K, text: string, read: (text: string) => V) =>
   (text === '' ? {} : { [key]: read(text) }) as { [P in K]?: V }
 
+/** An element of an extension of ours; left out where there is nothing to say. */
+export const cxText = (name: string, text: string | undefined): Markup | null =>
+  text === undefined ? null : el(`cx:${name}`, text)
+export const cxTime = (name: string, seconds: number | undefined): Markup | null =>
+  cxText(name, seconds === undefined ? undefined : toDuration(seconds))
+
 export interface OnvifDoor {
   token: string
   name: string

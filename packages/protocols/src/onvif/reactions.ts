@@ -1,6 +1,6 @@
-import { fromDuration, toDuration } from '../duration'
+import { fromDuration } from '../duration'
 import { el, elements, textOf, type Element, type Markup } from '../xml'
-import { optional, type EntityCodec } from './entities'
+import { cxText, cxTime, optional, type EntityCodec } from './entities'
 
 /** Extension: something that a controller does by itself when something happens at one of its doors. */
 export interface OnvifReaction {
@@ -32,25 +32,21 @@ export interface DoorReactions {
   reactions: OnvifReaction[]
 }
 
-const word = (name: string, text: string | undefined) => (text === undefined ? null : el(`cx:${name}`, text))
-const time = (name: string, seconds: number | undefined) =>
-  seconds === undefined ? null : el(`cx:${name}`, toDuration(seconds))
-
 const writeReaction = (r: OnvifReaction): Markup =>
   el(
     'cx:Reaction',
     { token: r.token },
     el('cx:Cause', r.cause),
-    word('Input', r.input),
-    word('Members', r.members),
-    time('TwiceWithin', r.twiceWithinS),
-    word('Schedule', r.schedule),
+    cxText('Input', r.input),
+    cxText('Members', r.members),
+    cxTime('TwiceWithin', r.twiceWithinS),
+    cxText('Schedule', r.schedule),
     el('cx:Action', r.action),
-    word('Output', r.output),
-    time('Duration', r.seconds),
-    word('Door', r.door),
-    word('UnlessInput', r.unless),
-    word('UnlessState', r.unlessState),
+    cxText('Output', r.output),
+    cxTime('Duration', r.seconds),
+    cxText('Door', r.door),
+    cxText('UnlessInput', r.unless),
+    cxText('UnlessState', r.unlessState),
   )
 
 const readReaction = (e: Element): OnvifReaction => ({

@@ -541,7 +541,7 @@ function askedOf(b: DoorBehaviour): DoorAbility[] {
 }
 
 const reactionRecords = entityHandlers(doorReactionsCodec, 'DoorReactions')
-/** A type of controller that keeps no reactions does not know of them; one that does keeps so many, and none that drives what it has not. */
+/** A type of controller that keeps no reactions does not know of them; one that does keeps so many. */
 const reactionHandlers: Record<string, Handler> = Object.fromEntries(
   Object.entries(reactionRecords).map(([name, handler]): [string, Handler] => [
     name,

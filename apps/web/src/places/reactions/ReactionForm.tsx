@@ -6,10 +6,12 @@ import {
   drivenParts,
   groupPath,
   groupTree,
-  panelWay,
+  isDriven,
+  isOfInput,
   reactionFault,
   reactionWords,
   tellingParts,
+  turnsBlindly,
   twiceWithinS,
   type Door,
   type Reaction,
@@ -24,16 +26,7 @@ import { TakeAway } from '../../parts/TakeAway'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { Missing } from '../shell/Missing'
-import {
-  actsFor,
-  causesFor,
-  fieldsOf,
-  firstFields,
-  isDriven,
-  isOfInput,
-  reactionOf,
-  type ReactionFields,
-} from './reactionFields'
+import { actsFor, causesFor, fieldsOf, firstFields, reactionOf, type ReactionFields } from './reactionFields'
 
 /** One reaction of a door: what happens, for whom and when it counts, and what follows. */
 export function ReactionForm({ id, reaction }: { id: string; reaction?: string | undefined }) {
@@ -51,15 +44,11 @@ function FormOf({ door, before }: { door: Door; before: Reaction | undefined }) 
   const { id } = door
   const others = doorsOn(facts, door.placement?.controller ?? '').filter((d) => d.id !== id)
   const first = firstFields(door, others, sheets)
-  const blindly = ({ then }: Pick<Reaction, 'then'>) => {
-    const way = then === 'setPanel' || then === 'unsetPanel' ? panelWay(door, then) : null
-    return way !== null && way.turns && !way.state
-  }
   const form = useCommandForm<'reaction.put', ReactionFields>({
     command: 'reaction.put',
     draft: `reaction-${before?.id ?? `new-${id}`}`,
     first: before ? fieldsOf(before, first) : first,
-    payload: (typed) => reactionOf(typed, blindly(typed)),
+    payload: (typed) => reactionOf(typed, turnsBlindly(door, typed.then)),
     also(wanted) {
       const fault = reactionFault(wanted)
       return fault ? [{ path: fault.field, says: fault.says }] : []
@@ -169,7 +158,7 @@ function FormOf({ door, before }: { door: Door; before: Reaction | undefined }) 
             error={error('lets')}
           />
         ) : null}
-        {blindly(value) ? (
+        {turnsBlindly(door, value.then) ? (
           <Field
             label="The lead’s word: why the panel may be turned round with nothing that tells how it stands"
             value={value.blind}

@@ -2,6 +2,7 @@ import {
   boardOf,
   causeFacts,
   causesAt,
+  isOfInput,
   jobOf,
   momentIn,
   objectionWords,
@@ -30,7 +31,6 @@ import { When } from '../../parts/When'
 import { peopleInOrder } from '../../state/inOrder'
 import { useFacts } from '../../state/job'
 import { Missing } from '../shell/Missing'
-import { isOfInput } from './reactionFields'
 
 /** What follows by itself at a door, who does it, and what would come of something. */
 export function ReactionsPage({ id }: { id: string }) {

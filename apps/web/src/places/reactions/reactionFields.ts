@@ -2,6 +2,8 @@ import {
   accessPlaces,
   causesAt,
   drivenParts,
+  isDriven,
+  isOfInput,
   mayFollow,
   panelWay,
   reactionActs,
@@ -30,9 +32,6 @@ export interface ReactionFields {
   lets: string
   blind: string
 }
-
-export const isOfInput = (when: ReactionCause): boolean => when === 'input' || when === 'inputEnds'
-export const isDriven = (then: ReactionAct): boolean => then === 'pulse' || then === 'hold'
 
 /** What can happen at the door, and what is chosen already. */
 export const causesFor = (door: Door, sheets: Sheets, chosen: ReactionCause): ReactionCause[] => {
