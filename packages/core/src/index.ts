@@ -10,6 +10,7 @@ export * from './time'
 export * from './access'
 export * from './config'
 export * from './reactions'
+export * from './radio'
 export * from './areas'
 export * from './cabinets'
 /** Reading door schedules and lists of people have entries of their own, `@rauta/core/doorlist` and `@rauta/core/peoplelist`, and so has siting, `@rauta/core/siting`: few screens need them. */

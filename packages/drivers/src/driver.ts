@@ -10,7 +10,7 @@ import type {
   Secured,
   StandingMode,
 } from '@rauta/core'
-import type { BusLoan, BusSeen, Clock } from '@rauta/protocols'
+import type { BusLoan, BusSeen, Clock, HubSeen } from '@rauta/protocols'
 import type { Dialer } from './dialer'
 import { DeviceError } from './errors'
 
@@ -106,6 +106,16 @@ export interface Abilities {
   onBus(loan: BusLoan): Promise<Uint8Array>
   /** Tells it the key of a device on one of its buses; null takes it away. */
   setBusKey(port: string, address: number, key: Uint8Array | null): Promise<void>
+  /** Hubs for wireless locks that it hears, with their locks. */
+  hubs(): Promise<HubSeen[]>
+  /** Gives a hub the radio key. */
+  setRadioKey(hub: number, key: Uint8Array): Promise<void>
+  /** Has a hub wait for the next lock at which a set-up card is presented; null ends that. */
+  pairLock(hub: number, place: number | null): Promise<void>
+  /** Lets go of the lock in a place of a hub. */
+  removeLock(hub: number, place: number): Promise<void>
+  /** Has a hub flash, so that it can be told from its neighbours. */
+  blinkHub(hub: number): Promise<void>
 }
 
 /** What a driver can do with one device at one address under one password. Every device says who it is and what time it has; the rest is asked for. */
@@ -135,6 +145,11 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   busDevices: 'say what hangs on its buses',
   onBus: 'let others send on its buses',
   setBusKey: 'be given the keys of its readers',
+  hubs: 'say which hubs for wireless locks hang on it',
+  setRadioKey: 'give its hubs a radio key',
+  pairLock: 'have its hubs wait for a lock',
+  removeLock: 'have its hubs let go of a lock',
+  blinkHub: 'have its hubs flash',
 }
 
 /** An ability of a device. @throws DeviceError `unsupported`, told for a fitter, where its driver has it not */

@@ -1,8 +1,9 @@
 import { answers, bodies, sheetsFor, type Sweep } from '@rauta/contracts'
 import type { Secret } from '@rauta/drivers'
-import { addressesIn, busDeviceOf, ipv4, partDeviceId } from '@rauta/core'
+import { addressesIn, busDeviceOf, ipv4, partDeviceId, radioDeviceOf } from '@rauta/core'
 import type { Context } from '../context'
 import { blinkOnBus } from '../reach/bus/blink'
+import { blinkHub } from '../reach/radio/blink'
 import { keepEntered, tryAgain, waitsForPassword } from '../reach/entered'
 import { askAddress, search } from '../reach/search'
 import { Sweeps } from '../reach/sweep'
@@ -61,13 +62,18 @@ export function reachRoutes(context: Context): Route[] {
     {
       method: 'post',
       path: '/blink',
-      says: 'Lets a reader on a bus flash and beep, so that it can be told from its neighbours',
+      says: 'Lets a reader on a bus flash and beep, or a hub (door `unit`, part its id) flash, so that it can be told from its neighbours',
       roles: ['lead', 'engineer'],
       body: bodies.blink,
       answer: answers.ok,
       async handle(request, response) {
         const { door, part } = request.body as { door: string; part: string }
         const { facts } = context.log
+        const hub = radioDeviceOf(facts, sheetsFor(facts), partDeviceId(door, part))
+        if (hub?.kind === 'hub') {
+          await asking(response, (gone) => blinkHub(context, hub, gone))
+          return { says: `${hub.ref} flashes now.` }
+        }
         const device = busDeviceOf(facts, sheetsFor(facts), partDeviceId(door, part))
         if (!device) throw new HttpProblem(404, 'Not there', `There is no ${part} on a bus at this door.`, 'part')
         await asking(response, (gone) => blinkOnBus(context, device, gone))

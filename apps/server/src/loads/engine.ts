@@ -5,6 +5,8 @@ import {
   type Config,
   type Difference,
   digestOf,
+  handWords,
+  waitingForHands,
   operationsFor,
   put,
   readKey,
@@ -114,6 +116,8 @@ export class LoadEngine {
     }
     await this.watcher.remember(load.controller, read)
     const left = asked(read.config, wanted, load)
+    const hands = waitingForHands(left)
+    if (hands) return await this.end(load.id, 'differs', `${sent} sent. ${handWords(hands)}`, sent)
     if (left.length)
       return await this.end(
         load.id,

@@ -1,6 +1,7 @@
 import { moveSteps, type Claim } from '@rauta/core'
 import { protocolOf, type Context } from '../context'
 import { busTakingOf } from './bus/steps'
+import { radioTakingOf } from './radio/steps'
 import { stepCalled, type Taking } from './step'
 import { steps } from './steps'
 
@@ -8,7 +9,7 @@ import { steps } from './steps'
 export function takingOf(context: Context, claim: Claim): Taking | null {
   const { facts } = context.log
   const controller = facts.controller[claim.id]
-  if (!controller) return busTakingOf(context, claim)
+  if (!controller) return busTakingOf(context, claim) ?? radioTakingOf(context, claim)
   const found = facts.found[claim.found]
   if (!found) return null
   return {

@@ -2,6 +2,7 @@ import { all, jobOf, put, readingChanges, usualLimits, type Config } from '@raut
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import type { Context } from '../context'
 import { lookAtBuses } from './bus/look'
+import { lookAtRadio } from './radio/look'
 import { eachInService } from './eachInService'
 import { proven } from './inService'
 import { StoreFullError } from '../store/room'
@@ -64,6 +65,7 @@ export class Watcher {
     const time = await driver.time()
     await this.answered(id, time.offsetMs, time.zone, identity.firmware)
     await lookAtBuses(this.context, id, driver, this.gapMs())
+    await lookAtRadio(this.context, id, driver, this.gapMs())
     if (!this.beingLoaded(id)) await this.compare(id, driver)
   }
 

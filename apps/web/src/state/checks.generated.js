@@ -5,7 +5,7 @@ import * as module1 from 'ajv-formats/dist/formats'
 const exportsOf = (m) => (m.default && typeof m.default === 'object' ? m.default : m)
 
 export const controller_put = validate10;
-const schema11 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"ref":{"type":"string","pattern":"^[A-Za-z0-9-]{1,8}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"cabinet":{"type":"string","minLength":1,"maxLength":120},"supply":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"address":{"type":"string","maxLength":200},"serial":{"type":"string","maxLength":200},"mac":{"type":"string","maxLength":200},"expanders":{"type":"array","maxItems":16,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^E[0-9]{1,2}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","sheet"]}},"fedFrom":{"type":"object","additionalProperties":false,"properties":{"controller":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lengthM":{"type":"number","exclusiveMinimum":0,"maximum":500},"type":{"anyOf":[{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"iec"},"conductorClass":{"enum":[2,5]},"mm2":{"enum":[0.5,0.75,1,1.5,2.5]},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","conductorClass","mm2","cores"]},{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"awg"},"gauge":{"type":"integer","minimum":10,"maximum":28},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","gauge","cores"]}]}},"required":["controller","lengthM","type"]}},"required":["id","ref","sheet","cabinet","supply","address","serial","mac"]};
+const schema11 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"ref":{"type":"string","pattern":"^[A-Za-z0-9-]{1,8}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"cabinet":{"type":"string","minLength":1,"maxLength":120},"supply":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"address":{"type":"string","maxLength":200},"serial":{"type":"string","maxLength":200},"mac":{"type":"string","maxLength":200},"expanders":{"type":"array","maxItems":16,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^E[0-9]{1,2}$"},"sheet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","sheet"]}},"hubs":{"type":"array","maxItems":64,"items":{"type":"object","additionalProperties":false,"properties":{"unit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"address":{"type":"integer","minimum":0,"maximum":63}},"required":["unit","address"]}},"fedFrom":{"type":"object","additionalProperties":false,"properties":{"controller":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lengthM":{"type":"number","exclusiveMinimum":0,"maximum":500},"type":{"anyOf":[{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"iec"},"conductorClass":{"enum":[2,5]},"mm2":{"enum":[0.5,0.75,1,1.5,2.5]},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","conductorClass","mm2","cores"]},{"type":"object","additionalProperties":false,"properties":{"kind":{"const":"awg"},"gauge":{"type":"integer","minimum":10,"maximum":28},"cores":{"type":"integer","minimum":1,"maximum":24},"perConductor":{"type":"integer","minimum":1,"maximum":4},"clad":{"type":"boolean"}},"required":["kind","gauge","cores"]}]}},"required":["controller","lengthM","type"]}},"required":["id","ref","sheet","cabinet","supply","address","serial","mac"]};
 const func2 = Object.prototype.hasOwnProperty;
 const func3 = exportsOf(module0).default;
 const pattern0 = new RegExp("^[A-Za-z0-9_.:-]+$", "u");
@@ -541,12 +541,11 @@ vErrors.push(err43);
 errors++;
 }
 }
-if(data.fedFrom !== undefined){
-let data12 = data.fedFrom;
-if(data12 && typeof data12 == "object" && !Array.isArray(data12)){
-if(!(false)){
-if(data12.controller === undefined){
-const err44 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "controller"},message:"must have required property '"+"controller"+"'"};
+if(data.hubs !== undefined){
+let data12 = data.hubs;
+if(Array.isArray(data12)){
+if(data12.length > 64){
+const err44 = {instancePath:instancePath+"/hubs",schemaPath:"#/properties/hubs/maxItems",keyword:"maxItems",params:{limit: 64},message:"must NOT have more than 64 items"};
 if(vErrors === null){
 vErrors = [err44];
 }
@@ -555,10 +554,13 @@ vErrors.push(err44);
 }
 errors++;
 }
-}
+const len1 = data12.length;
+for(let i1=0; i1<len1; i1++){
+let data13 = data12[i1];
+if(data13 && typeof data13 == "object" && !Array.isArray(data13)){
 if(!(false)){
-if(data12.lengthM === undefined){
-const err45 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "lengthM"},message:"must have required property '"+"lengthM"+"'"};
+if(data13.unit === undefined){
+const err45 = {instancePath:instancePath+"/hubs/" + i1,schemaPath:"#/properties/hubs/items/required",keyword:"required",params:{missingProperty: "unit"},message:"must have required property '"+"unit"+"'"};
 if(vErrors === null){
 vErrors = [err45];
 }
@@ -569,8 +571,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data12.type === undefined){
-const err46 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "type"},message:"must have required property '"+"type"+"'"};
+if(data13.address === undefined){
+const err46 = {instancePath:instancePath+"/hubs/" + i1,schemaPath:"#/properties/hubs/items/required",keyword:"required",params:{missingProperty: "address"},message:"must have required property '"+"address"+"'"};
 if(vErrors === null){
 vErrors = [err46];
 }
@@ -580,9 +582,9 @@ vErrors.push(err46);
 errors++;
 }
 }
-for(const key2 in data12){
-if(!(((key2 === "controller") || (key2 === "lengthM")) || (key2 === "type"))){
-const err47 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
+for(const key2 in data13){
+if(!((key2 === "unit") || (key2 === "address"))){
+const err47 = {instancePath:instancePath+"/hubs/" + i1,schemaPath:"#/properties/hubs/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key2},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err47];
 }
@@ -592,11 +594,11 @@ vErrors.push(err47);
 errors++;
 }
 }
-if(data12.controller !== undefined){
-let data13 = data12.controller;
-if(typeof data13 === "string"){
-if(func3(data13) > 80){
-const err48 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
+if(data13.unit !== undefined){
+let data14 = data13.unit;
+if(typeof data14 === "string"){
+if(func3(data14) > 80){
+const err48 = {instancePath:instancePath+"/hubs/" + i1+"/unit",schemaPath:"#/properties/hubs/items/properties/unit/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err48];
 }
@@ -605,8 +607,8 @@ vErrors.push(err48);
 }
 errors++;
 }
-if(func3(data13) < 1){
-const err49 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data14) < 1){
+const err49 = {instancePath:instancePath+"/hubs/" + i1+"/unit",schemaPath:"#/properties/hubs/items/properties/unit/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err49];
 }
@@ -615,8 +617,8 @@ vErrors.push(err49);
 }
 errors++;
 }
-if(!pattern0.test(data13)){
-const err50 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
+if(!pattern0.test(data14)){
+const err50 = {instancePath:instancePath+"/hubs/" + i1+"/unit",schemaPath:"#/properties/hubs/items/properties/unit/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err50];
 }
@@ -627,7 +629,7 @@ errors++;
 }
 }
 else {
-const err51 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err51 = {instancePath:instancePath+"/hubs/" + i1+"/unit",schemaPath:"#/properties/hubs/items/properties/unit/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err51];
 }
@@ -637,11 +639,10 @@ vErrors.push(err51);
 errors++;
 }
 }
-if(data12.lengthM !== undefined){
-let data14 = data12.lengthM;
-if(typeof data14 == "number"){
-if(data14 > 500 || isNaN(data14)){
-const err52 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/maximum",keyword:"maximum",params:{comparison: "<=", limit: 500},message:"must be <= 500"};
+if(data13.address !== undefined){
+let data15 = data13.address;
+if(!((typeof data15 == "number") && (!(data15 % 1) && !isNaN(data15)))){
+const err52 = {instancePath:instancePath+"/hubs/" + i1+"/address",schemaPath:"#/properties/hubs/items/properties/address/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err52];
 }
@@ -650,8 +651,9 @@ vErrors.push(err52);
 }
 errors++;
 }
-if(data14 <= 0 || isNaN(data14)){
-const err53 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
+if(typeof data15 == "number"){
+if(data15 > 63 || isNaN(data15)){
+const err53 = {instancePath:instancePath+"/hubs/" + i1+"/address",schemaPath:"#/properties/hubs/items/properties/address/maximum",keyword:"maximum",params:{comparison: "<=", limit: 63},message:"must be <= 63"};
 if(vErrors === null){
 vErrors = [err53];
 }
@@ -660,9 +662,8 @@ vErrors.push(err53);
 }
 errors++;
 }
-}
-else {
-const err54 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/type",keyword:"type",params:{type: "number"},message:"must be number"};
+if(data15 < 0 || isNaN(data15)){
+const err54 = {instancePath:instancePath+"/hubs/" + i1+"/address",schemaPath:"#/properties/hubs/items/properties/address/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err54];
 }
@@ -672,15 +673,10 @@ vErrors.push(err54);
 errors++;
 }
 }
-if(data12.type !== undefined){
-let data15 = data12.type;
-const _errs35 = errors;
-let valid5 = false;
-const _errs36 = errors;
-if(data15 && typeof data15 == "object" && !Array.isArray(data15)){
-if(!(false)){
-if(data15.kind === undefined){
-const err55 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+}
+else {
+const err55 = {instancePath:instancePath+"/hubs/" + i1,schemaPath:"#/properties/hubs/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err55];
 }
@@ -690,9 +686,9 @@ vErrors.push(err55);
 errors++;
 }
 }
-if(!(false)){
-if(data15.conductorClass === undefined){
-const err56 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "conductorClass"},message:"must have required property '"+"conductorClass"+"'"};
+}
+else {
+const err56 = {instancePath:instancePath+"/hubs",schemaPath:"#/properties/hubs/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err56];
 }
@@ -702,9 +698,12 @@ vErrors.push(err56);
 errors++;
 }
 }
+if(data.fedFrom !== undefined){
+let data16 = data.fedFrom;
+if(data16 && typeof data16 == "object" && !Array.isArray(data16)){
 if(!(false)){
-if(data15.mm2 === undefined){
-const err57 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "mm2"},message:"must have required property '"+"mm2"+"'"};
+if(data16.controller === undefined){
+const err57 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "controller"},message:"must have required property '"+"controller"+"'"};
 if(vErrors === null){
 vErrors = [err57];
 }
@@ -715,8 +714,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data15.cores === undefined){
-const err58 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "cores"},message:"must have required property '"+"cores"+"'"};
+if(data16.lengthM === undefined){
+const err58 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "lengthM"},message:"must have required property '"+"lengthM"+"'"};
 if(vErrors === null){
 vErrors = [err58];
 }
@@ -726,9 +725,9 @@ vErrors.push(err58);
 errors++;
 }
 }
-for(const key3 in data15){
-if(!((((((key3 === "kind") || (key3 === "conductorClass")) || (key3 === "mm2")) || (key3 === "cores")) || (key3 === "perConductor")) || (key3 === "clad"))){
-const err59 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
+if(!(false)){
+if(data16.type === undefined){
+const err59 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/required",keyword:"required",params:{missingProperty: "type"},message:"must have required property '"+"type"+"'"};
 if(vErrors === null){
 vErrors = [err59];
 }
@@ -738,9 +737,9 @@ vErrors.push(err59);
 errors++;
 }
 }
-if(data15.kind !== undefined){
-if("iec" !== data15.kind){
-const err60 = {instancePath:instancePath+"/fedFrom/type/kind",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/kind/const",keyword:"const",params:{allowedValue: "iec"},message:"must be equal to constant"};
+for(const key3 in data16){
+if(!(((key3 === "controller") || (key3 === "lengthM")) || (key3 === "type"))){
+const err60 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key3},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err60];
 }
@@ -750,10 +749,11 @@ vErrors.push(err60);
 errors++;
 }
 }
-if(data15.conductorClass !== undefined){
-let data17 = data15.conductorClass;
-if(!((data17 === 2) || (data17 === 5))){
-const err61 = {instancePath:instancePath+"/fedFrom/type/conductorClass",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/conductorClass/enum",keyword:"enum",params:{allowedValues: schema11.properties.fedFrom.properties.type.anyOf[0].properties.conductorClass.enum},message:"must be equal to one of the allowed values"};
+if(data16.controller !== undefined){
+let data17 = data16.controller;
+if(typeof data17 === "string"){
+if(func3(data17) > 80){
+const err61 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/maxLength",keyword:"maxLength",params:{limit: 80},message:"must NOT have more than 80 characters"};
 if(vErrors === null){
 vErrors = [err61];
 }
@@ -762,11 +762,8 @@ vErrors.push(err61);
 }
 errors++;
 }
-}
-if(data15.mm2 !== undefined){
-let data18 = data15.mm2;
-if(!(((((data18 === 0.5) || (data18 === 0.75)) || (data18 === 1)) || (data18 === 1.5)) || (data18 === 2.5))){
-const err62 = {instancePath:instancePath+"/fedFrom/type/mm2",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/mm2/enum",keyword:"enum",params:{allowedValues: schema11.properties.fedFrom.properties.type.anyOf[0].properties.mm2.enum},message:"must be equal to one of the allowed values"};
+if(func3(data17) < 1){
+const err62 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err62];
 }
@@ -775,11 +772,8 @@ vErrors.push(err62);
 }
 errors++;
 }
-}
-if(data15.cores !== undefined){
-let data19 = data15.cores;
-if(!((typeof data19 == "number") && (!(data19 % 1) && !isNaN(data19)))){
-const err63 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(!pattern0.test(data17)){
+const err63 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9_.:-]+$"},message:"must match pattern \""+"^[A-Za-z0-9_.:-]+$"+"\""};
 if(vErrors === null){
 vErrors = [err63];
 }
@@ -788,9 +782,9 @@ vErrors.push(err63);
 }
 errors++;
 }
-if(typeof data19 == "number"){
-if(data19 > 24 || isNaN(data19)){
-const err64 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/maximum",keyword:"maximum",params:{comparison: "<=", limit: 24},message:"must be <= 24"};
+}
+else {
+const err64 = {instancePath:instancePath+"/fedFrom/controller",schemaPath:"#/properties/fedFrom/properties/controller/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err64];
 }
@@ -799,8 +793,12 @@ vErrors.push(err64);
 }
 errors++;
 }
-if(data19 < 1 || isNaN(data19)){
-const err65 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data16.lengthM !== undefined){
+let data18 = data16.lengthM;
+if(typeof data18 == "number"){
+if(data18 > 500 || isNaN(data18)){
+const err65 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/maximum",keyword:"maximum",params:{comparison: "<=", limit: 500},message:"must be <= 500"};
 if(vErrors === null){
 vErrors = [err65];
 }
@@ -809,12 +807,8 @@ vErrors.push(err65);
 }
 errors++;
 }
-}
-}
-if(data15.perConductor !== undefined){
-let data20 = data15.perConductor;
-if(!((typeof data20 == "number") && (!(data20 % 1) && !isNaN(data20)))){
-const err66 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data18 <= 0 || isNaN(data18)){
+const err66 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err66];
 }
@@ -823,9 +817,9 @@ vErrors.push(err66);
 }
 errors++;
 }
-if(typeof data20 == "number"){
-if(data20 > 4 || isNaN(data20)){
-const err67 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/maximum",keyword:"maximum",params:{comparison: "<=", limit: 4},message:"must be <= 4"};
+}
+else {
+const err67 = {instancePath:instancePath+"/fedFrom/lengthM",schemaPath:"#/properties/fedFrom/properties/lengthM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err67];
 }
@@ -834,8 +828,16 @@ vErrors.push(err67);
 }
 errors++;
 }
-if(data20 < 1 || isNaN(data20)){
-const err68 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+}
+if(data16.type !== undefined){
+let data19 = data16.type;
+const _errs44 = errors;
+let valid8 = false;
+const _errs45 = errors;
+if(data19 && typeof data19 == "object" && !Array.isArray(data19)){
+if(!(false)){
+if(data19.kind === undefined){
+const err68 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err68];
 }
@@ -845,10 +847,9 @@ vErrors.push(err68);
 errors++;
 }
 }
-}
-if(data15.clad !== undefined){
-if(typeof data15.clad !== "boolean"){
-const err69 = {instancePath:instancePath+"/fedFrom/type/clad",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/clad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(!(false)){
+if(data19.conductorClass === undefined){
+const err69 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "conductorClass"},message:"must have required property '"+"conductorClass"+"'"};
 if(vErrors === null){
 vErrors = [err69];
 }
@@ -858,9 +859,9 @@ vErrors.push(err69);
 errors++;
 }
 }
-}
-else {
-const err70 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data19.mm2 === undefined){
+const err70 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "mm2"},message:"must have required property '"+"mm2"+"'"};
 if(vErrors === null){
 vErrors = [err70];
 }
@@ -869,14 +870,10 @@ vErrors.push(err70);
 }
 errors++;
 }
-var _valid0 = _errs36 === errors;
-valid5 = valid5 || _valid0;
-if(!valid5){
-const _errs48 = errors;
-if(data15 && typeof data15 == "object" && !Array.isArray(data15)){
+}
 if(!(false)){
-if(data15.kind === undefined){
-const err71 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+if(data19.cores === undefined){
+const err71 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/required",keyword:"required",params:{missingProperty: "cores"},message:"must have required property '"+"cores"+"'"};
 if(vErrors === null){
 vErrors = [err71];
 }
@@ -886,9 +883,9 @@ vErrors.push(err71);
 errors++;
 }
 }
-if(!(false)){
-if(data15.gauge === undefined){
-const err72 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "gauge"},message:"must have required property '"+"gauge"+"'"};
+for(const key4 in data19){
+if(!((((((key4 === "kind") || (key4 === "conductorClass")) || (key4 === "mm2")) || (key4 === "cores")) || (key4 === "perConductor")) || (key4 === "clad"))){
+const err72 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err72];
 }
@@ -898,9 +895,9 @@ vErrors.push(err72);
 errors++;
 }
 }
-if(!(false)){
-if(data15.cores === undefined){
-const err73 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "cores"},message:"must have required property '"+"cores"+"'"};
+if(data19.kind !== undefined){
+if("iec" !== data19.kind){
+const err73 = {instancePath:instancePath+"/fedFrom/type/kind",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/kind/const",keyword:"const",params:{allowedValue: "iec"},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err73];
 }
@@ -910,9 +907,10 @@ vErrors.push(err73);
 errors++;
 }
 }
-for(const key4 in data15){
-if(!(((((key4 === "kind") || (key4 === "gauge")) || (key4 === "cores")) || (key4 === "perConductor")) || (key4 === "clad"))){
-const err74 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key4},message:"must NOT have additional properties"};
+if(data19.conductorClass !== undefined){
+let data21 = data19.conductorClass;
+if(!((data21 === 2) || (data21 === 5))){
+const err74 = {instancePath:instancePath+"/fedFrom/type/conductorClass",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/conductorClass/enum",keyword:"enum",params:{allowedValues: schema11.properties.fedFrom.properties.type.anyOf[0].properties.conductorClass.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err74];
 }
@@ -922,9 +920,10 @@ vErrors.push(err74);
 errors++;
 }
 }
-if(data15.kind !== undefined){
-if("awg" !== data15.kind){
-const err75 = {instancePath:instancePath+"/fedFrom/type/kind",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/kind/const",keyword:"const",params:{allowedValue: "awg"},message:"must be equal to constant"};
+if(data19.mm2 !== undefined){
+let data22 = data19.mm2;
+if(!(((((data22 === 0.5) || (data22 === 0.75)) || (data22 === 1)) || (data22 === 1.5)) || (data22 === 2.5))){
+const err75 = {instancePath:instancePath+"/fedFrom/type/mm2",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/mm2/enum",keyword:"enum",params:{allowedValues: schema11.properties.fedFrom.properties.type.anyOf[0].properties.mm2.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err75];
 }
@@ -934,10 +933,10 @@ vErrors.push(err75);
 errors++;
 }
 }
-if(data15.gauge !== undefined){
-let data23 = data15.gauge;
+if(data19.cores !== undefined){
+let data23 = data19.cores;
 if(!((typeof data23 == "number") && (!(data23 % 1) && !isNaN(data23)))){
-const err76 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+const err76 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err76];
 }
@@ -947,8 +946,8 @@ vErrors.push(err76);
 errors++;
 }
 if(typeof data23 == "number"){
-if(data23 > 28 || isNaN(data23)){
-const err77 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/maximum",keyword:"maximum",params:{comparison: "<=", limit: 28},message:"must be <= 28"};
+if(data23 > 24 || isNaN(data23)){
+const err77 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/maximum",keyword:"maximum",params:{comparison: "<=", limit: 24},message:"must be <= 24"};
 if(vErrors === null){
 vErrors = [err77];
 }
@@ -957,8 +956,8 @@ vErrors.push(err77);
 }
 errors++;
 }
-if(data23 < 10 || isNaN(data23)){
-const err78 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/minimum",keyword:"minimum",params:{comparison: ">=", limit: 10},message:"must be >= 10"};
+if(data23 < 1 || isNaN(data23)){
+const err78 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/cores/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err78];
 }
@@ -969,10 +968,10 @@ errors++;
 }
 }
 }
-if(data15.cores !== undefined){
-let data24 = data15.cores;
+if(data19.perConductor !== undefined){
+let data24 = data19.perConductor;
 if(!((typeof data24 == "number") && (!(data24 % 1) && !isNaN(data24)))){
-const err79 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+const err79 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err79];
 }
@@ -982,8 +981,8 @@ vErrors.push(err79);
 errors++;
 }
 if(typeof data24 == "number"){
-if(data24 > 24 || isNaN(data24)){
-const err80 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/maximum",keyword:"maximum",params:{comparison: "<=", limit: 24},message:"must be <= 24"};
+if(data24 > 4 || isNaN(data24)){
+const err80 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/maximum",keyword:"maximum",params:{comparison: "<=", limit: 4},message:"must be <= 4"};
 if(vErrors === null){
 vErrors = [err80];
 }
@@ -993,7 +992,7 @@ vErrors.push(err80);
 errors++;
 }
 if(data24 < 1 || isNaN(data24)){
-const err81 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+const err81 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/perConductor/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
 if(vErrors === null){
 vErrors = [err81];
 }
@@ -1004,10 +1003,9 @@ errors++;
 }
 }
 }
-if(data15.perConductor !== undefined){
-let data25 = data15.perConductor;
-if(!((typeof data25 == "number") && (!(data25 % 1) && !isNaN(data25)))){
-const err82 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(data19.clad !== undefined){
+if(typeof data19.clad !== "boolean"){
+const err82 = {instancePath:instancePath+"/fedFrom/type/clad",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/properties/clad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
 if(vErrors === null){
 vErrors = [err82];
 }
@@ -1016,9 +1014,10 @@ vErrors.push(err82);
 }
 errors++;
 }
-if(typeof data25 == "number"){
-if(data25 > 4 || isNaN(data25)){
-const err83 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/maximum",keyword:"maximum",params:{comparison: "<=", limit: 4},message:"must be <= 4"};
+}
+}
+else {
+const err83 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/0/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err83];
 }
@@ -1027,8 +1026,14 @@ vErrors.push(err83);
 }
 errors++;
 }
-if(data25 < 1 || isNaN(data25)){
-const err84 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+var _valid0 = _errs45 === errors;
+valid8 = valid8 || _valid0;
+if(!valid8){
+const _errs57 = errors;
+if(data19 && typeof data19 == "object" && !Array.isArray(data19)){
+if(!(false)){
+if(data19.kind === undefined){
+const err84 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err84];
 }
@@ -1038,10 +1043,9 @@ vErrors.push(err84);
 errors++;
 }
 }
-}
-if(data15.clad !== undefined){
-if(typeof data15.clad !== "boolean"){
-const err85 = {instancePath:instancePath+"/fedFrom/type/clad",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/clad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(!(false)){
+if(data19.gauge === undefined){
+const err85 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "gauge"},message:"must have required property '"+"gauge"+"'"};
 if(vErrors === null){
 vErrors = [err85];
 }
@@ -1051,9 +1055,9 @@ vErrors.push(err85);
 errors++;
 }
 }
-}
-else {
-const err86 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(!(false)){
+if(data19.cores === undefined){
+const err86 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/required",keyword:"required",params:{missingProperty: "cores"},message:"must have required property '"+"cores"+"'"};
 if(vErrors === null){
 vErrors = [err86];
 }
@@ -1062,11 +1066,10 @@ vErrors.push(err86);
 }
 errors++;
 }
-var _valid0 = _errs48 === errors;
-valid5 = valid5 || _valid0;
 }
-if(!valid5){
-const err87 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+for(const key5 in data19){
+if(!(((((key5 === "kind") || (key5 === "gauge")) || (key5 === "cores")) || (key5 === "perConductor")) || (key5 === "clad"))){
+const err87 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key5},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err87];
 }
@@ -1075,21 +1078,10 @@ vErrors.push(err87);
 }
 errors++;
 }
-else {
-errors = _errs35;
-if(vErrors !== null){
-if(_errs35){
-vErrors.length = _errs35;
 }
-else {
-vErrors = null;
-}
-}
-}
-}
-}
-else {
-const err88 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data19.kind !== undefined){
+if("awg" !== data19.kind){
+const err88 = {instancePath:instancePath+"/fedFrom/type/kind",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/kind/const",keyword:"const",params:{allowedValue: "awg"},message:"must be equal to constant"};
 if(vErrors === null){
 vErrors = [err88];
 }
@@ -1099,14 +1091,179 @@ vErrors.push(err88);
 errors++;
 }
 }
-}
-else {
-const err89 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(data19.gauge !== undefined){
+let data27 = data19.gauge;
+if(!((typeof data27 == "number") && (!(data27 % 1) && !isNaN(data27)))){
+const err89 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err89];
 }
 else {
 vErrors.push(err89);
+}
+errors++;
+}
+if(typeof data27 == "number"){
+if(data27 > 28 || isNaN(data27)){
+const err90 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/maximum",keyword:"maximum",params:{comparison: "<=", limit: 28},message:"must be <= 28"};
+if(vErrors === null){
+vErrors = [err90];
+}
+else {
+vErrors.push(err90);
+}
+errors++;
+}
+if(data27 < 10 || isNaN(data27)){
+const err91 = {instancePath:instancePath+"/fedFrom/type/gauge",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/gauge/minimum",keyword:"minimum",params:{comparison: ">=", limit: 10},message:"must be >= 10"};
+if(vErrors === null){
+vErrors = [err91];
+}
+else {
+vErrors.push(err91);
+}
+errors++;
+}
+}
+}
+if(data19.cores !== undefined){
+let data28 = data19.cores;
+if(!((typeof data28 == "number") && (!(data28 % 1) && !isNaN(data28)))){
+const err92 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err92];
+}
+else {
+vErrors.push(err92);
+}
+errors++;
+}
+if(typeof data28 == "number"){
+if(data28 > 24 || isNaN(data28)){
+const err93 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/maximum",keyword:"maximum",params:{comparison: "<=", limit: 24},message:"must be <= 24"};
+if(vErrors === null){
+vErrors = [err93];
+}
+else {
+vErrors.push(err93);
+}
+errors++;
+}
+if(data28 < 1 || isNaN(data28)){
+const err94 = {instancePath:instancePath+"/fedFrom/type/cores",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/cores/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err94];
+}
+else {
+vErrors.push(err94);
+}
+errors++;
+}
+}
+}
+if(data19.perConductor !== undefined){
+let data29 = data19.perConductor;
+if(!((typeof data29 == "number") && (!(data29 % 1) && !isNaN(data29)))){
+const err95 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+if(vErrors === null){
+vErrors = [err95];
+}
+else {
+vErrors.push(err95);
+}
+errors++;
+}
+if(typeof data29 == "number"){
+if(data29 > 4 || isNaN(data29)){
+const err96 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/maximum",keyword:"maximum",params:{comparison: "<=", limit: 4},message:"must be <= 4"};
+if(vErrors === null){
+vErrors = [err96];
+}
+else {
+vErrors.push(err96);
+}
+errors++;
+}
+if(data29 < 1 || isNaN(data29)){
+const err97 = {instancePath:instancePath+"/fedFrom/type/perConductor",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/perConductor/minimum",keyword:"minimum",params:{comparison: ">=", limit: 1},message:"must be >= 1"};
+if(vErrors === null){
+vErrors = [err97];
+}
+else {
+vErrors.push(err97);
+}
+errors++;
+}
+}
+}
+if(data19.clad !== undefined){
+if(typeof data19.clad !== "boolean"){
+const err98 = {instancePath:instancePath+"/fedFrom/type/clad",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/properties/clad/type",keyword:"type",params:{type: "boolean"},message:"must be boolean"};
+if(vErrors === null){
+vErrors = [err98];
+}
+else {
+vErrors.push(err98);
+}
+errors++;
+}
+}
+}
+else {
+const err99 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf/1/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err99];
+}
+else {
+vErrors.push(err99);
+}
+errors++;
+}
+var _valid0 = _errs57 === errors;
+valid8 = valid8 || _valid0;
+}
+if(!valid8){
+const err100 = {instancePath:instancePath+"/fedFrom/type",schemaPath:"#/properties/fedFrom/properties/type/anyOf",keyword:"anyOf",params:{},message:"must match a schema in anyOf"};
+if(vErrors === null){
+vErrors = [err100];
+}
+else {
+vErrors.push(err100);
+}
+errors++;
+}
+else {
+errors = _errs44;
+if(vErrors !== null){
+if(_errs44){
+vErrors.length = _errs44;
+}
+else {
+vErrors = null;
+}
+}
+}
+}
+}
+else {
+const err101 = {instancePath:instancePath+"/fedFrom",schemaPath:"#/properties/fedFrom/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err101];
+}
+else {
+vErrors.push(err101);
+}
+errors++;
+}
+}
+}
+else {
+const err102 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err102];
+}
+else {
+vErrors.push(err102);
 }
 errors++;
 }
@@ -1385,7 +1542,7 @@ return errors === 0;
 
 export const unitFeed_put = validate12;
 const schema13 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$"},"unit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"port":{"type":"string","minLength":1,"maxLength":20},"lengthM":{"type":"number","minimum":0,"maximum":2000}},"required":["id","unit","port","lengthM"]};
-const pattern10 = new RegExp("^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$", "u");
+const pattern11 = new RegExp("^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$", "u");
 
 function validate12(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -1454,7 +1611,7 @@ errors++;
 if(data.id !== undefined){
 let data0 = data.id;
 if(typeof data0 === "string"){
-if(!pattern10.test(data0)){
+if(!pattern11.test(data0)){
 const err5 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$"},message:"must match pattern \""+"^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$"+"\""};
 if(vErrors === null){
 vErrors = [err5];
@@ -2226,7 +2383,7 @@ return errors === 0;
 
 export const area_put = validate14;
 const schema15 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"code":{"type":"string","pattern":"^[A-Z0-9]{1,4}$"},"name":{"type":"string","minLength":1,"maxLength":120},"parent":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":["id","code","name"]};
-const pattern13 = new RegExp("^[A-Z0-9]{1,4}$", "u");
+const pattern14 = new RegExp("^[A-Z0-9]{1,4}$", "u");
 
 function validate14(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -2328,7 +2485,7 @@ errors++;
 if(data.code !== undefined){
 let data1 = data.code;
 if(typeof data1 === "string"){
-if(!pattern13.test(data1)){
+if(!pattern14.test(data1)){
 const err8 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/pattern",keyword:"pattern",params:{pattern: "^[A-Z0-9]{1,4}$"},message:"must match pattern \""+"^[A-Z0-9]{1,4}$"+"\""};
 if(vErrors === null){
 vErrors = [err8];
@@ -2447,8 +2604,8 @@ return errors === 0;
 
 export const door_add = validate15;
 const schema16 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"fields":{"type":"object","additionalProperties":false,"properties":{"ref":{"type":"string","pattern":"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},"name":{"type":"string","minLength":1,"maxLength":120},"from":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"to":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"escapeRoute":{"type":"boolean"},"passagesPerDay":{"type":"integer","minimum":0,"maximum":100000},"walk":{"type":"integer"},"handle":{"type":"boolean"},"otherWayOut":{"type":"boolean"},"behaviour":{"type":"object","additionalProperties":false,"properties":{"releaseS":{"type":"number","minimum":0.5,"maximum":3600},"heldOpenS":{"type":"number","minimum":1,"maximum":3600},"relockDelayS":{"type":"number","minimum":0,"maximum":3600},"contactIdle":{"enum":["closed","open"]},"exitIdle":{"enum":["closed","open"]},"forcedAlarm":{"type":"boolean"},"openerAfterS":{"type":"number","minimum":0,"maximum":60},"deskReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longReleaseS":{"type":"number","minimum":0.5,"maximum":3600},"longOpenS":{"type":"number","minimum":1,"maximum":3600},"idle":{"type":"object","maxProperties":40,"propertyNames":{"pattern":"^[A-Z][0-9]{1,2}$"},"additionalProperties":{"enum":["closed","open"]}},"preAlarmS":{"type":"number","minimum":1,"maximum":3600},"unlockAfterS":{"type":"number","minimum":1,"maximum":60},"relockAt":{"const":"opening"},"freeOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"barredOn":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"firstPerson":{"const":true},"code":{"enum":["with","instead","alone"]},"pairWithinS":{"type":"number","minimum":2,"maximum":60},"reentryS":{"type":"number","minimum":2,"maximum":86400},"passback":{"enum":["refuse","tell"]},"passbackS":{"type":"number","minimum":60,"maximum":86400}},"required":["releaseS","heldOpenS","relockDelayS","contactIdle","exitIdle","forcedAlarm"]},"hardware":{"type":"object","additionalProperties":false,"properties":{"entryReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitReader":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"lock2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"contact2":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"boltContact":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exit":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"exitSensor":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"deskButton":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"breakGlass":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"opener":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"tamper":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"spare":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"sounder":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"signal":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelSet":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelUnset":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelToggle":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"panelState":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"}},"required":[]},"opening":{"enum":["door","doubleDoor","gate","shutter","turnstile","cabinet","locker","padlock","liftCall"]},"outdoor":{"type":"boolean"},"pinned":{"type":"boolean"},"decides":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["reader","lock","controller","server"]},"afterS":{"type":"number","minimum":0,"maximum":3600},"then":{"enum":["staysShut","opens","knownCards"]}},"required":["by","afterS","then"]},"ends":{"type":"object","additionalProperties":false,"properties":{"seriesOhm":{"type":"number","minimum":0,"maximum":100000},"parallelOhm":{"type":"number","minimum":0,"maximum":100000},"at":{"enum":["device","controller"]}},"required":["seriesOhm","parallelOhm","at"]},"drive":{"type":"object","additionalProperties":false,"properties":{"pullMs":{"type":"number","minimum":20,"maximum":5000},"holdShare":{"type":"number","minimum":0.05,"maximum":1}},"required":["pullMs","holdShare"]},"distances":{"type":"object","maxProperties":100,"additionalProperties":{"type":"number","minimum":0,"maximum":2000}},"at":{"type":"object","additionalProperties":false,"properties":{"x":{"type":"number","minimum":-100000,"maximum":100000},"y":{"type":"number","minimum":-100000,"maximum":100000}},"required":["x","y"]}},"required":["ref","name","from","to"]}},"required":["id","fields"]};
-const pattern16 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
-const pattern19 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
+const pattern17 = new RegExp("^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$", "u");
+const pattern20 = new RegExp("^[A-Z][0-9]{1,2}$", "u");
 
 function validate15(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -2601,7 +2758,7 @@ errors++;
 if(data1.ref !== undefined){
 let data2 = data1.ref;
 if(typeof data2 === "string"){
-if(!pattern16.test(data2)){
+if(!pattern17.test(data2)){
 const err12 = {instancePath:instancePath+"/fields/ref",schemaPath:"#/properties/fields/properties/ref/pattern",keyword:"pattern",params:{pattern: "^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},message:"must match pattern \""+"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"+"\""};
 if(vErrors === null){
 vErrors = [err12];
@@ -3218,7 +3375,7 @@ errors++;
 for(const key3 in data22){
 const _errs48 = errors;
 if(typeof key3 === "string"){
-if(!pattern19.test(key3)){
+if(!pattern20.test(key3)){
 const err64 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
 if(vErrors === null){
 vErrors = [err64];
@@ -5262,7 +5419,7 @@ errors++;
 if(data1.ref !== undefined){
 let data2 = data1.ref;
 if(typeof data2 === "string"){
-if(!pattern16.test(data2)){
+if(!pattern17.test(data2)){
 const err8 = {instancePath:instancePath+"/fields/ref",schemaPath:"#/properties/fields/properties/ref/pattern",keyword:"pattern",params:{pattern: "^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"},message:"must match pattern \""+"^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$"+"\""};
 if(vErrors === null){
 vErrors = [err8];
@@ -5879,7 +6036,7 @@ errors++;
 for(const key3 in data22){
 const _errs48 = errors;
 if(typeof key3 === "string"){
-if(!pattern19.test(key3)){
+if(!pattern20.test(key3)){
 const err60 = {instancePath:instancePath+"/fields/behaviour/idle",schemaPath:"#/properties/fields/properties/behaviour/properties/idle/propertyNames/pattern",keyword:"pattern",params:{pattern: "^[A-Z][0-9]{1,2}$"},message:"must match pattern \""+"^[A-Z][0-9]{1,2}$"+"\"",propertyName:key3};
 if(vErrors === null){
 vErrors = [err60];
@@ -8357,9 +8514,9 @@ return errors === 0;
 }
 
 export const sheet_put = validate18;
-const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","sounder","signal","panelSet","panelUnset","panelToggle","panelState","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback","codes"]},"maxItems":400,"title":"What it can do for a door besides"},"reactions":{"type":"integer","minimum":0,"title":"How many reactions it keeps"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
-const pattern72 = new RegExp("^[a-z0-9-]{1,40}$", "u");
-const pattern74 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
+const schema19 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Short name, small letters"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"],"title":"Kind"},"protocol":{"type":"string","pattern":"^[a-z0-9-]{1,40}$","title":"Speaks on the network"},"listens":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"}},"required":["transport","port","protocol"]},"maxItems":400,"title":"Ports it listens on"},"calls":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"transport":{"enum":["tcp","udp"],"title":"Over"},"port":{"type":"integer","minimum":1,"maximum":65535,"title":"Port"},"protocol":{"type":"string","minLength":1,"maxLength":200,"title":"What is spoken"},"whom":{"type":"string","minLength":1,"maxLength":200,"title":"Whom"}},"required":["transport","port","protocol","whom"]},"maxItems":400,"title":"Whom it calls by itself"},"also":{"type":"array","items":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"]},"maxItems":400,"title":"And at once"},"says":{"type":"string","maxLength":400,"title":"In a sentence"},"restA":{"type":"number","minimum":0,"maximum":100,"title":"Amps at rest, A"},"place":{"enum":["indoor","outdoor"],"title":"Made for"},"terminals":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Number"},"label":{"type":"string","minLength":1,"maxLength":200,"title":"Printed beside it"},"kind":{"enum":["reader+","reader-","d0","d1","led","busA","busB","bus0","input","inputCommon","relayC","relayNO","relayNC","auxC","auxNO","feed+","feed-"],"title":"Kind"},"group":{"type":"string","minLength":1,"maxLength":200,"title":"Door port"},"port":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"maxConductors":{"type":"integer","minimum":1,"maximum":10,"title":"Conductors at most"},"mostMm2":{"type":"number","exclusiveMinimum":0,"title":"Thickest core, mm²"}},"required":["id","label","kind","group","port","maxConductors"]},"maxItems":400,"title":"Terminals"},"leads":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","pattern":"^[A-Za-z0-9]{1,12}$","title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"colour":{"type":"string","maxLength":40,"title":"Colour"},"kind":{"enum":["supply+","supply-","d0","d1","led","busA","busB","bus0","contactA","contactB","lock+","lock-","break1","break2","drive1","drive2"],"title":"Goes to"}},"required":["id","name","colour","kind"]},"maxItems":400,"title":"Leads"},"lock":{"type":"object","additionalProperties":false,"properties":{"principle":{"enum":["magnetic","strike","motor"],"title":"Principle"},"fail":{"enum":["safe","secure"],"title":"Without power"},"current":{"enum":["direct","alternating"],"title":"Current"},"nominalV":{"type":"number","exclusiveMinimum":0,"title":"Made for, V"},"leastV":{"type":"number","exclusiveMinimum":0,"title":"Least volts at pull-in, V"},"pullA":{"type":"number","exclusiveMinimum":0,"title":"Amps at pull-in, A"},"pullMs":{"type":"number","exclusiveMinimum":0,"title":"Time of pulling in, ms"},"holdA":{"type":"number","minimum":0,"title":"Amps held, A"},"dropOutV":{"type":"number","minimum":0,"title":"Lets go under, V"},"duty":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Share of time it may be driven"},"sensing":{"type":"boolean","title":"Tells that it is locked"},"suppressionMs":{"type":"number","minimum":0,"title":"Suppression slows its letting go by, ms"}},"required":["principle","fail","nominalV","leastV","pullA","sensing"],"title":"Lock"},"controller":{"type":"object","additionalProperties":false,"properties":{"doors":{"type":"integer","minimum":0,"title":"Doors"},"portGroups":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"name":{"type":"string","minLength":1,"maxLength":200,"title":"Name"}},"required":["id","name"]},"maxItems":400,"title":"Door ports"},"releaseStepS":{"type":"number","exclusiveMinimum":0,"title":"Step of its timers, s"},"longestReleaseS":{"type":"number","exclusiveMinimum":0,"title":"Longest release, s"},"cardFormats":{"type":"array","items":{"enum":["wiegand26","wiegand34","serial4","serial7"]},"maxItems":400,"title":"Card formats"},"ownFormats":{"type":"integer","minimum":0,"title":"Card formats by fields that it can be told"},"bitOrders":{"type":"array","items":{"enum":["bitsReversed","bytesReversed","bytesMirrored"]},"maxItems":400,"title":"Orders of bits that a reader can be set to"},"feedVolts":{"type":"number","minimum":0,"title":"Volts at its lock feed, V"},"feedA":{"type":"number","minimum":0,"title":"Amps its lock feed gives in all, A"},"factory":{"type":"object","additionalProperties":false,"properties":{"address":{"type":"string","title":"Address"},"user":{"type":"string","title":"User"},"password":{"type":"string","title":"Password"}},"required":["address","user","password"],"title":"From the factory"},"terminalOneAt":{"enum":["left","right"],"title":"Terminal 1 is at the"},"reset":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to do"},"seconds":{"type":"number","minimum":0,"title":"Seconds"},"holds":{"const":true,"title":"A key is held"}},"required":["says","seconds"]},"maxItems":400,"title":"Reset by hand, step by step"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"cabinet":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What to check"},"after":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Only after"}},"required":["id","says"]},"maxItems":400,"title":"Check-off of the cabinet"},"supervised":{"type":"object","additionalProperties":false,"properties":{"shortBelow":{"type":"number","exclusiveMinimum":0,"title":"Short below, Ω"},"closedBelow":{"type":"number","exclusiveMinimum":0,"title":"Closed below, Ω"},"cutAbove":{"type":"number","exclusiveMinimum":0,"title":"Cut above, Ω"}},"required":["shortBelow","closedBelow","cutAbove"],"title":"Supervised inputs"},"limitedRights":{"const":true,"title":"Can be told when a right ends"},"functions":{"type":"array","items":{"enum":["entryReader","exitReader","lock","secondLock","opener","contact","secondContact","lockSensing","exitButton","exitSensor","deskButton","glassPole","tamper","spare","sounder","signal","panelSet","panelUnset","panelToggle","panelState","emergencyRelease","feed"]},"maxItems":400,"title":"What it can be told that a part does"},"abilities":{"type":"array","items":{"enum":["preAlarm","unlockDelay","relockAtOpening","ownHours","firstPerson","twoPeople","reentry","passback","codes"]},"maxItems":400,"title":"What it can do for a door besides"},"reactions":{"type":"integer","minimum":0,"title":"How many reactions it keeps"},"times":{"type":"object","additionalProperties":false,"properties":{"schedules":{"type":"integer","minimum":0,"title":"Schedules"},"periodsADay":{"type":"integer","minimum":0,"title":"Periods a day"},"specialDays":{"type":"integer","minimum":0,"title":"Special days"}},"required":["schedules","periodsADay","specialDays"],"title":"How much of time it holds"},"ownReader":{"type":"string","minLength":1,"maxLength":200,"title":"Port of its own reader"}},"required":["doors","portGroups","releaseStepS","longestReleaseS","cardFormats","feedVolts","feedA","factory","terminalOneAt","reset","lamps","cabinet"],"title":"Controller"},"supply":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"internalOhm":{"type":"number","minimum":0,"title":"Inside resistance, Ω"},"floatV":{"type":"number","exclusiveMinimum":0,"title":"Floating, V"},"endV":{"type":"number","exclusiveMinimum":0,"title":"End of the battery, V"},"chargerA":{"type":"number","minimum":0,"title":"Amps of its charger, A"},"battery":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts of one, V"},"peukert":{"anyOf":[{"type":"number","minimum":1,"maximum":2},{"type":"null"}],"title":"Peukert’s exponent"}},"required":["volts","peukert"],"title":"Battery"},"outputs":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Name"},"fuseA":{"type":"number","exclusiveMinimum":0,"title":"Fuse, A"}},"required":["id","fuseA"]},"maxItems":400,"title":"Outputs"},"tripA":{"type":"number","exclusiveMinimum":0,"title":"Trips in the first moment at, A"}},"required":["volts","amps","internalOhm"],"title":"Supply"},"operatingV":{"type":"object","additionalProperties":false,"properties":{"least":{"type":"number","exclusiveMinimum":0,"title":"Least, V"},"most":{"type":"number","exclusiveMinimum":0,"title":"Most, V"}},"required":["least","most"],"title":"Works from and to"},"inrush":{"type":"object","additionalProperties":false,"properties":{"amps":{"type":"number","exclusiveMinimum":0,"title":"Amps, A"},"ms":{"type":"number","exclusiveMinimum":0,"title":"For, ms"}},"required":["amps","ms"],"title":"First moment of power"},"reading":{"type":"object","additionalProperties":false,"properties":{"by":{"enum":["wiegand","osdp","network","radio"],"title":"Hands on by"},"technologies":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Technologies"},"keypad":{"type":"boolean","title":"Has keys"},"reachM":{"type":"number","exclusiveMinimum":0,"title":"Reads up to, m"},"unitLoad":{"type":"number","exclusiveMinimum":0,"title":"Unit loads on a bus"},"takes":{"type":"array","items":{"enum":["card","code","finger","face","picture"]},"maxItems":400,"title":"Is presented with"}},"required":["by","technologies","keypad","reachM"],"title":"Reading"},"coding":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["binary","decade"],"title":"Kind of switch"},"positions":{"type":"integer","minimum":1,"maximum":12,"title":"Switches"},"order":{"enum":["leastFirst","mostFirst"],"title":"Which counts"},"inverted":{"type":"boolean","title":"A switch that is on counts nothing"},"offset":{"type":"integer","minimum":0,"maximum":1000,"title":"Added to what they show"},"factory":{"type":"array","items":{"type":"integer","minimum":0,"maximum":9},"maxItems":400,"title":"Factory position"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"Remark"}},"required":["kind","positions","order","inverted","offset","factory"],"title":"Switches for its address"},"jumpers":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Id"},"says":{"type":"string","minLength":1,"maxLength":200,"title":"What for"},"positions":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Positions"},"factory":{"type":"string","minLength":1,"maxLength":200,"title":"Factory position"},"does":{"enum":["terminator"],"title":"Switches the"}},"required":["id","says","positions","factory"]},"maxItems":400,"title":"Jumpers"},"network":{"type":"object","additionalProperties":false,"properties":{"class":{"type":"integer","minimum":0,"maximum":8,"title":"Class"},"restW":{"type":"number","minimum":0,"title":"Watts at rest, W"},"peakW":{"type":"number","minimum":0,"title":"Watts at its peak, W"}},"required":["class","restW","peakW"],"title":"Power from the network"},"feeds":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"watts":{"type":"number","exclusiveMinimum":0,"title":"Watts, W"},"efficiency":{"type":"number","exclusiveMinimum":0,"maximum":1,"title":"Efficiency, 0 to 1"},"cutOffV":{"type":"number","exclusiveMinimum":0,"title":"Cuts off under, V"}},"required":["volts","watts","efficiency","cutOffV"],"title":"Feeds its door"},"networkSource":{"type":"object","additionalProperties":false,"properties":{"volts":{"type":"number","exclusiveMinimum":0,"title":"Volts, V"},"budgetW":{"type":"number","minimum":0,"title":"Watts in all, W"},"ports":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":200,"title":"Port"},"highestClass":{"type":"integer","minimum":0,"maximum":8,"title":"Highest class"}},"required":["id","highestClass"]},"maxItems":400,"title":"Ports"}},"required":["volts","budgetW","ports"],"title":"Gives network power"},"ownBattery":{"type":"object","additionalProperties":false,"properties":{"passagesPerDay":{"type":"integer","minimum":0,"title":"Suits passages a day"},"cells":{"type":"string","minLength":1,"maxLength":200,"title":"Cells"}},"required":["passagesPerDay","cells"],"title":"Battery of its own"},"radio":{"type":"object","additionalProperties":false,"properties":{"openM":{"type":"number","exclusiveMinimum":0,"title":"Reaches in the open, m"},"leastDbm":{"type":"number","minimum":-120,"maximum":0,"title":"Weakest signal, dBm"},"standby":{"type":"integer","minimum":0,"title":"Standby credentials that it keeps"}},"required":[],"title":"Radio"},"carries":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"kind":{"enum":["controller","reader","lock","contact","exit","breakGlass","supply","expander","hub","wirelessLock","station","module","converter","switch","midspan","opener","sounder","panelLine","panelState"],"title":"Kind"},"most":{"type":"integer","minimum":0,"title":"At most"}},"required":["kind","most"]},"maxItems":400,"title":"How many may hang on it"},"lamps":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"lamp":{"type":"string","minLength":1,"maxLength":200,"title":"Lamp"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["lamp","means"]},"maxItems":400,"title":"Lamps"},"sounds":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"sound":{"type":"string","minLength":1,"maxLength":200,"title":"Sound"},"means":{"type":"string","minLength":1,"maxLength":200,"title":"Means"}},"required":["sound","means"]},"maxItems":400,"title":"Sounds"},"box":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"In the box"},"mounting":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Mounting"},"setUp":{"type":"array","items":{"type":"object","additionalProperties":false,"properties":{"what":{"type":"string","minLength":1,"maxLength":200,"title":"What"},"kind":{"enum":["tool","key","licence"],"title":"Kind"},"runsOn":{"type":"string","minLength":1,"maxLength":200,"title":"Runs on"},"one":{"enum":["job","device","door"],"title":"One for each"}},"required":["what","kind","one"]},"maxItems":400,"title":"Needed to set it up"},"atHand":{"type":"array","items":{"type":"string","minLength":1,"maxLength":200},"maxItems":400,"title":"Must be at hand"}},"required":["id","name","kind","says","restA","terminals","leads","atHand"]};
+const pattern73 = new RegExp("^[a-z0-9-]{1,40}$", "u");
+const pattern75 = new RegExp("^[A-Za-z0-9]{1,12}$", "u");
 
 function validate18(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -8476,7 +8633,7 @@ errors++;
 if(data.id !== undefined){
 let data0 = data.id;
 if(typeof data0 === "string"){
-if(!pattern72.test(data0)){
+if(!pattern73.test(data0)){
 const err9 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err9];
@@ -8549,7 +8706,7 @@ errors++;
 if(data.protocol !== undefined){
 let data3 = data.protocol;
 if(typeof data3 === "string"){
-if(!pattern72.test(data3)){
+if(!pattern73.test(data3)){
 const err15 = {instancePath:instancePath+"/protocol",schemaPath:"#/properties/protocol/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err15];
@@ -9492,7 +9649,7 @@ errors++;
 if(data30.id !== undefined){
 let data31 = data30.id;
 if(typeof data31 === "string"){
-if(!pattern74.test(data31)){
+if(!pattern75.test(data31)){
 const err92 = {instancePath:instancePath+"/leads/" + i4+"/id",schemaPath:"#/properties/leads/items/properties/id/pattern",keyword:"pattern",params:{pattern: "^[A-Za-z0-9]{1,12}$"},message:"must match pattern \""+"^[A-Za-z0-9]{1,12}$"+"\""};
 if(vErrors === null){
 vErrors = [err92];
@@ -13824,11 +13981,12 @@ vErrors.push(err440);
 errors++;
 }
 }
-if(data.carries !== undefined){
-let data164 = data.carries;
-if(Array.isArray(data164)){
-if(data164.length > 400){
-const err441 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(data.radio !== undefined){
+let data164 = data.radio;
+if(data164 && typeof data164 == "object" && !Array.isArray(data164)){
+for(const key27 in data164){
+if(!(((key27 === "openM") || (key27 === "leastDbm")) || (key27 === "standby"))){
+const err441 = {instancePath:instancePath+"/radio",schemaPath:"#/properties/radio/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err441];
 }
@@ -13837,13 +13995,12 @@ vErrors.push(err441);
 }
 errors++;
 }
-const len21 = data164.length;
-for(let i21=0; i21<len21; i21++){
-let data165 = data164[i21];
-if(data165 && typeof data165 == "object" && !Array.isArray(data165)){
-if(!(false)){
-if(data165.kind === undefined){
-const err442 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+}
+if(data164.openM !== undefined){
+let data165 = data164.openM;
+if(typeof data165 == "number"){
+if(data165 <= 0 || isNaN(data165)){
+const err442 = {instancePath:instancePath+"/radio/openM",schemaPath:"#/properties/radio/properties/openM/exclusiveMinimum",keyword:"exclusiveMinimum",params:{comparison: ">", limit: 0},message:"must be > 0"};
 if(vErrors === null){
 vErrors = [err442];
 }
@@ -13853,9 +14010,8 @@ vErrors.push(err442);
 errors++;
 }
 }
-if(!(false)){
-if(data165.most === undefined){
-const err443 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
+else {
+const err443 = {instancePath:instancePath+"/radio/openM",schemaPath:"#/properties/radio/properties/openM/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err443];
 }
@@ -13865,9 +14021,11 @@ vErrors.push(err443);
 errors++;
 }
 }
-for(const key27 in data165){
-if(!((key27 === "kind") || (key27 === "most"))){
-const err444 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key27},message:"must NOT have additional properties"};
+if(data164.leastDbm !== undefined){
+let data166 = data164.leastDbm;
+if(typeof data166 == "number"){
+if(data166 > 0 || isNaN(data166)){
+const err444 = {instancePath:instancePath+"/radio/leastDbm",schemaPath:"#/properties/radio/properties/leastDbm/maximum",keyword:"maximum",params:{comparison: "<=", limit: 0},message:"must be <= 0"};
 if(vErrors === null){
 vErrors = [err444];
 }
@@ -13876,11 +14034,8 @@ vErrors.push(err444);
 }
 errors++;
 }
-}
-if(data165.kind !== undefined){
-let data166 = data165.kind;
-if(!(((((((((((((((((((data166 === "controller") || (data166 === "reader")) || (data166 === "lock")) || (data166 === "contact")) || (data166 === "exit")) || (data166 === "breakGlass")) || (data166 === "supply")) || (data166 === "expander")) || (data166 === "hub")) || (data166 === "wirelessLock")) || (data166 === "station")) || (data166 === "module")) || (data166 === "converter")) || (data166 === "switch")) || (data166 === "midspan")) || (data166 === "opener")) || (data166 === "sounder")) || (data166 === "panelLine")) || (data166 === "panelState"))){
-const err445 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+if(data166 < -120 || isNaN(data166)){
+const err445 = {instancePath:instancePath+"/radio/leastDbm",schemaPath:"#/properties/radio/properties/leastDbm/minimum",keyword:"minimum",params:{comparison: ">=", limit: -120},message:"must be >= -120"};
 if(vErrors === null){
 vErrors = [err445];
 }
@@ -13890,10 +14045,8 @@ vErrors.push(err445);
 errors++;
 }
 }
-if(data165.most !== undefined){
-let data167 = data165.most;
-if(!((typeof data167 == "number") && (!(data167 % 1) && !isNaN(data167)))){
-const err446 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
+else {
+const err446 = {instancePath:instancePath+"/radio/leastDbm",schemaPath:"#/properties/radio/properties/leastDbm/type",keyword:"type",params:{type: "number"},message:"must be number"};
 if(vErrors === null){
 vErrors = [err446];
 }
@@ -13902,9 +14055,11 @@ vErrors.push(err446);
 }
 errors++;
 }
-if(typeof data167 == "number"){
-if(data167 < 0 || isNaN(data167)){
-const err447 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
+}
+if(data164.standby !== undefined){
+let data167 = data164.standby;
+if(!((typeof data167 == "number") && (!(data167 % 1) && !isNaN(data167)))){
+const err447 = {instancePath:instancePath+"/radio/standby",schemaPath:"#/properties/radio/properties/standby/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err447];
 }
@@ -13913,11 +14068,9 @@ vErrors.push(err447);
 }
 errors++;
 }
-}
-}
-}
-else {
-const err448 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(typeof data167 == "number"){
+if(data167 < 0 || isNaN(data167)){
+const err448 = {instancePath:instancePath+"/radio/standby",schemaPath:"#/properties/radio/properties/standby/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err448];
 }
@@ -13928,8 +14081,9 @@ errors++;
 }
 }
 }
+}
 else {
-const err449 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
+const err449 = {instancePath:instancePath+"/radio",schemaPath:"#/properties/radio/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err449];
 }
@@ -13939,11 +14093,11 @@ vErrors.push(err449);
 errors++;
 }
 }
-if(data.lamps !== undefined){
-let data168 = data.lamps;
+if(data.carries !== undefined){
+let data168 = data.carries;
 if(Array.isArray(data168)){
 if(data168.length > 400){
-const err450 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const err450 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err450];
 }
@@ -13952,13 +14106,13 @@ vErrors.push(err450);
 }
 errors++;
 }
-const len22 = data168.length;
-for(let i22=0; i22<len22; i22++){
-let data169 = data168[i22];
+const len21 = data168.length;
+for(let i21=0; i21<len21; i21++){
+let data169 = data168[i21];
 if(data169 && typeof data169 == "object" && !Array.isArray(data169)){
 if(!(false)){
-if(data169.lamp === undefined){
-const err451 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
+if(data169.kind === undefined){
+const err451 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err451];
 }
@@ -13969,8 +14123,8 @@ errors++;
 }
 }
 if(!(false)){
-if(data169.means === undefined){
-const err452 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(data169.most === undefined){
+const err452 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/required",keyword:"required",params:{missingProperty: "most"},message:"must have required property '"+"most"+"'"};
 if(vErrors === null){
 vErrors = [err452];
 }
@@ -13981,8 +14135,8 @@ errors++;
 }
 }
 for(const key28 in data169){
-if(!((key28 === "lamp") || (key28 === "means"))){
-const err453 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
+if(!((key28 === "kind") || (key28 === "most"))){
+const err453 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key28},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err453];
 }
@@ -13992,11 +14146,10 @@ vErrors.push(err453);
 errors++;
 }
 }
-if(data169.lamp !== undefined){
-let data170 = data169.lamp;
-if(typeof data170 === "string"){
-if(func3(data170) > 200){
-const err454 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data169.kind !== undefined){
+let data170 = data169.kind;
+if(!(((((((((((((((((((data170 === "controller") || (data170 === "reader")) || (data170 === "lock")) || (data170 === "contact")) || (data170 === "exit")) || (data170 === "breakGlass")) || (data170 === "supply")) || (data170 === "expander")) || (data170 === "hub")) || (data170 === "wirelessLock")) || (data170 === "station")) || (data170 === "module")) || (data170 === "converter")) || (data170 === "switch")) || (data170 === "midspan")) || (data170 === "opener")) || (data170 === "sounder")) || (data170 === "panelLine")) || (data170 === "panelState"))){
+const err454 = {instancePath:instancePath+"/carries/" + i21+"/kind",schemaPath:"#/properties/carries/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.carries.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err454];
 }
@@ -14005,8 +14158,11 @@ vErrors.push(err454);
 }
 errors++;
 }
-if(func3(data170) < 1){
-const err455 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data169.most !== undefined){
+let data171 = data169.most;
+if(!((typeof data171 == "number") && (!(data171 % 1) && !isNaN(data171)))){
+const err455 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/type",keyword:"type",params:{type: "integer"},message:"must be integer"};
 if(vErrors === null){
 vErrors = [err455];
 }
@@ -14015,9 +14171,9 @@ vErrors.push(err455);
 }
 errors++;
 }
-}
-else {
-const err456 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(typeof data171 == "number"){
+if(data171 < 0 || isNaN(data171)){
+const err456 = {instancePath:instancePath+"/carries/" + i21+"/most",schemaPath:"#/properties/carries/items/properties/most/minimum",keyword:"minimum",params:{comparison: ">=", limit: 0},message:"must be >= 0"};
 if(vErrors === null){
 vErrors = [err456];
 }
@@ -14027,11 +14183,10 @@ vErrors.push(err456);
 errors++;
 }
 }
-if(data169.means !== undefined){
-let data171 = data169.means;
-if(typeof data171 === "string"){
-if(func3(data171) > 200){
-const err457 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+}
+else {
+const err457 = {instancePath:instancePath+"/carries/" + i21,schemaPath:"#/properties/carries/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err457];
 }
@@ -14040,8 +14195,10 @@ vErrors.push(err457);
 }
 errors++;
 }
-if(func3(data171) < 1){
-const err458 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err458 = {instancePath:instancePath+"/carries",schemaPath:"#/properties/carries/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err458];
 }
@@ -14051,8 +14208,11 @@ vErrors.push(err458);
 errors++;
 }
 }
-else {
-const err459 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.lamps !== undefined){
+let data172 = data.lamps;
+if(Array.isArray(data172)){
+if(data172.length > 400){
+const err459 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err459];
 }
@@ -14061,10 +14221,13 @@ vErrors.push(err459);
 }
 errors++;
 }
-}
-}
-else {
-const err460 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const len22 = data172.length;
+for(let i22=0; i22<len22; i22++){
+let data173 = data172[i22];
+if(data173 && typeof data173 == "object" && !Array.isArray(data173)){
+if(!(false)){
+if(data173.lamp === undefined){
+const err460 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "lamp"},message:"must have required property '"+"lamp"+"'"};
 if(vErrors === null){
 vErrors = [err460];
 }
@@ -14074,9 +14237,9 @@ vErrors.push(err460);
 errors++;
 }
 }
-}
-else {
-const err461 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(!(false)){
+if(data173.means === undefined){
+const err461 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err461];
 }
@@ -14086,11 +14249,9 @@ vErrors.push(err461);
 errors++;
 }
 }
-if(data.sounds !== undefined){
-let data172 = data.sounds;
-if(Array.isArray(data172)){
-if(data172.length > 400){
-const err462 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key29 in data173){
+if(!((key29 === "lamp") || (key29 === "means"))){
+const err462 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err462];
 }
@@ -14099,13 +14260,12 @@ vErrors.push(err462);
 }
 errors++;
 }
-const len23 = data172.length;
-for(let i23=0; i23<len23; i23++){
-let data173 = data172[i23];
-if(data173 && typeof data173 == "object" && !Array.isArray(data173)){
-if(!(false)){
-if(data173.sound === undefined){
-const err463 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
+}
+if(data173.lamp !== undefined){
+let data174 = data173.lamp;
+if(typeof data174 === "string"){
+if(func3(data174) > 200){
+const err463 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err463];
 }
@@ -14114,10 +14274,8 @@ vErrors.push(err463);
 }
 errors++;
 }
-}
-if(!(false)){
-if(data173.means === undefined){
-const err464 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
+if(func3(data174) < 1){
+const err464 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err464];
 }
@@ -14127,9 +14285,8 @@ vErrors.push(err464);
 errors++;
 }
 }
-for(const key29 in data173){
-if(!((key29 === "sound") || (key29 === "means"))){
-const err465 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key29},message:"must NOT have additional properties"};
+else {
+const err465 = {instancePath:instancePath+"/lamps/" + i22+"/lamp",schemaPath:"#/properties/lamps/items/properties/lamp/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err465];
 }
@@ -14139,11 +14296,11 @@ vErrors.push(err465);
 errors++;
 }
 }
-if(data173.sound !== undefined){
-let data174 = data173.sound;
-if(typeof data174 === "string"){
-if(func3(data174) > 200){
-const err466 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data173.means !== undefined){
+let data175 = data173.means;
+if(typeof data175 === "string"){
+if(func3(data175) > 200){
+const err466 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err466];
 }
@@ -14152,8 +14309,8 @@ vErrors.push(err466);
 }
 errors++;
 }
-if(func3(data174) < 1){
-const err467 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data175) < 1){
+const err467 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err467];
 }
@@ -14164,7 +14321,7 @@ errors++;
 }
 }
 else {
-const err468 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err468 = {instancePath:instancePath+"/lamps/" + i22+"/means",schemaPath:"#/properties/lamps/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err468];
 }
@@ -14174,11 +14331,9 @@ vErrors.push(err468);
 errors++;
 }
 }
-if(data173.means !== undefined){
-let data175 = data173.means;
-if(typeof data175 === "string"){
-if(func3(data175) > 200){
-const err469 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err469 = {instancePath:instancePath+"/lamps/" + i22,schemaPath:"#/properties/lamps/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err469];
 }
@@ -14187,8 +14342,10 @@ vErrors.push(err469);
 }
 errors++;
 }
-if(func3(data175) < 1){
-const err470 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err470 = {instancePath:instancePath+"/lamps",schemaPath:"#/properties/lamps/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err470];
 }
@@ -14198,8 +14355,11 @@ vErrors.push(err470);
 errors++;
 }
 }
-else {
-const err471 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data.sounds !== undefined){
+let data176 = data.sounds;
+if(Array.isArray(data176)){
+if(data176.length > 400){
+const err471 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err471];
 }
@@ -14208,10 +14368,13 @@ vErrors.push(err471);
 }
 errors++;
 }
-}
-}
-else {
-const err472 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const len23 = data176.length;
+for(let i23=0; i23<len23; i23++){
+let data177 = data176[i23];
+if(data177 && typeof data177 == "object" && !Array.isArray(data177)){
+if(!(false)){
+if(data177.sound === undefined){
+const err472 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "sound"},message:"must have required property '"+"sound"+"'"};
 if(vErrors === null){
 vErrors = [err472];
 }
@@ -14221,9 +14384,9 @@ vErrors.push(err472);
 errors++;
 }
 }
-}
-else {
-const err473 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(!(false)){
+if(data177.means === undefined){
+const err473 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/required",keyword:"required",params:{missingProperty: "means"},message:"must have required property '"+"means"+"'"};
 if(vErrors === null){
 vErrors = [err473];
 }
@@ -14233,11 +14396,9 @@ vErrors.push(err473);
 errors++;
 }
 }
-if(data.box !== undefined){
-let data176 = data.box;
-if(Array.isArray(data176)){
-if(data176.length > 400){
-const err474 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+for(const key30 in data177){
+if(!((key30 === "sound") || (key30 === "means"))){
+const err474 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err474];
 }
@@ -14246,12 +14407,12 @@ vErrors.push(err474);
 }
 errors++;
 }
-const len24 = data176.length;
-for(let i24=0; i24<len24; i24++){
-let data177 = data176[i24];
-if(typeof data177 === "string"){
-if(func3(data177) > 200){
-const err475 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+if(data177.sound !== undefined){
+let data178 = data177.sound;
+if(typeof data178 === "string"){
+if(func3(data178) > 200){
+const err475 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err475];
 }
@@ -14260,8 +14421,8 @@ vErrors.push(err475);
 }
 errors++;
 }
-if(func3(data177) < 1){
-const err476 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data178) < 1){
+const err476 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err476];
 }
@@ -14272,7 +14433,7 @@ errors++;
 }
 }
 else {
-const err477 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err477 = {instancePath:instancePath+"/sounds/" + i23+"/sound",schemaPath:"#/properties/sounds/items/properties/sound/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err477];
 }
@@ -14282,9 +14443,11 @@ vErrors.push(err477);
 errors++;
 }
 }
-}
-else {
-const err478 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data177.means !== undefined){
+let data179 = data177.means;
+if(typeof data179 === "string"){
+if(func3(data179) > 200){
+const err478 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err478];
 }
@@ -14293,12 +14456,8 @@ vErrors.push(err478);
 }
 errors++;
 }
-}
-if(data.mounting !== undefined){
-let data178 = data.mounting;
-if(Array.isArray(data178)){
-if(data178.length > 400){
-const err479 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data179) < 1){
+const err479 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err479];
 }
@@ -14307,12 +14466,9 @@ vErrors.push(err479);
 }
 errors++;
 }
-const len25 = data178.length;
-for(let i25=0; i25<len25; i25++){
-let data179 = data178[i25];
-if(typeof data179 === "string"){
-if(func3(data179) > 200){
-const err480 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err480 = {instancePath:instancePath+"/sounds/" + i23+"/means",schemaPath:"#/properties/sounds/items/properties/means/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err480];
 }
@@ -14321,8 +14477,10 @@ vErrors.push(err480);
 }
 errors++;
 }
-if(func3(data179) < 1){
-const err481 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+}
+else {
+const err481 = {instancePath:instancePath+"/sounds/" + i23,schemaPath:"#/properties/sounds/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
 if(vErrors === null){
 vErrors = [err481];
 }
@@ -14332,8 +14490,9 @@ vErrors.push(err481);
 errors++;
 }
 }
+}
 else {
-const err482 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err482 = {instancePath:instancePath+"/sounds",schemaPath:"#/properties/sounds/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err482];
 }
@@ -14343,9 +14502,11 @@ vErrors.push(err482);
 errors++;
 }
 }
-}
-else {
-const err483 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data.box !== undefined){
+let data180 = data.box;
+if(Array.isArray(data180)){
+if(data180.length > 400){
+const err483 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err483];
 }
@@ -14354,12 +14515,12 @@ vErrors.push(err483);
 }
 errors++;
 }
-}
-if(data.setUp !== undefined){
-let data180 = data.setUp;
-if(Array.isArray(data180)){
-if(data180.length > 400){
-const err484 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+const len24 = data180.length;
+for(let i24=0; i24<len24; i24++){
+let data181 = data180[i24];
+if(typeof data181 === "string"){
+if(func3(data181) > 200){
+const err484 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err484];
 }
@@ -14368,13 +14529,8 @@ vErrors.push(err484);
 }
 errors++;
 }
-const len26 = data180.length;
-for(let i26=0; i26<len26; i26++){
-let data181 = data180[i26];
-if(data181 && typeof data181 == "object" && !Array.isArray(data181)){
-if(!(false)){
-if(data181.what === undefined){
-const err485 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
+if(func3(data181) < 1){
+const err485 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err485];
 }
@@ -14384,9 +14540,8 @@ vErrors.push(err485);
 errors++;
 }
 }
-if(!(false)){
-if(data181.kind === undefined){
-const err486 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
+else {
+const err486 = {instancePath:instancePath+"/box/" + i24,schemaPath:"#/properties/box/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err486];
 }
@@ -14396,9 +14551,9 @@ vErrors.push(err486);
 errors++;
 }
 }
-if(!(false)){
-if(data181.one === undefined){
-const err487 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
+}
+else {
+const err487 = {instancePath:instancePath+"/box",schemaPath:"#/properties/box/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err487];
 }
@@ -14408,9 +14563,11 @@ vErrors.push(err487);
 errors++;
 }
 }
-for(const key30 in data181){
-if(!((((key30 === "what") || (key30 === "kind")) || (key30 === "runsOn")) || (key30 === "one"))){
-const err488 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key30},message:"must NOT have additional properties"};
+if(data.mounting !== undefined){
+let data182 = data.mounting;
+if(Array.isArray(data182)){
+if(data182.length > 400){
+const err488 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err488];
 }
@@ -14419,12 +14576,12 @@ vErrors.push(err488);
 }
 errors++;
 }
-}
-if(data181.what !== undefined){
-let data182 = data181.what;
-if(typeof data182 === "string"){
-if(func3(data182) > 200){
-const err489 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+const len25 = data182.length;
+for(let i25=0; i25<len25; i25++){
+let data183 = data182[i25];
+if(typeof data183 === "string"){
+if(func3(data183) > 200){
+const err489 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err489];
 }
@@ -14433,8 +14590,8 @@ vErrors.push(err489);
 }
 errors++;
 }
-if(func3(data182) < 1){
-const err490 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(func3(data183) < 1){
+const err490 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err490];
 }
@@ -14445,7 +14602,7 @@ errors++;
 }
 }
 else {
-const err491 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
+const err491 = {instancePath:instancePath+"/mounting/" + i25,schemaPath:"#/properties/mounting/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err491];
 }
@@ -14455,10 +14612,9 @@ vErrors.push(err491);
 errors++;
 }
 }
-if(data181.kind !== undefined){
-let data183 = data181.kind;
-if(!(((data183 === "tool") || (data183 === "key")) || (data183 === "licence"))){
-const err492 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
+}
+else {
+const err492 = {instancePath:instancePath+"/mounting",schemaPath:"#/properties/mounting/type",keyword:"type",params:{type: "array"},message:"must be array"};
 if(vErrors === null){
 vErrors = [err492];
 }
@@ -14468,11 +14624,11 @@ vErrors.push(err492);
 errors++;
 }
 }
-if(data181.runsOn !== undefined){
-let data184 = data181.runsOn;
-if(typeof data184 === "string"){
-if(func3(data184) > 200){
-const err493 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(data.setUp !== undefined){
+let data184 = data.setUp;
+if(Array.isArray(data184)){
+if(data184.length > 400){
+const err493 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
 if(vErrors === null){
 vErrors = [err493];
 }
@@ -14481,8 +14637,13 @@ vErrors.push(err493);
 }
 errors++;
 }
-if(func3(data184) < 1){
-const err494 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+const len26 = data184.length;
+for(let i26=0; i26<len26; i26++){
+let data185 = data184[i26];
+if(data185 && typeof data185 == "object" && !Array.isArray(data185)){
+if(!(false)){
+if(data185.what === undefined){
+const err494 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "what"},message:"must have required property '"+"what"+"'"};
 if(vErrors === null){
 vErrors = [err494];
 }
@@ -14492,8 +14653,9 @@ vErrors.push(err494);
 errors++;
 }
 }
-else {
-const err495 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(!(false)){
+if(data185.kind === undefined){
+const err495 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "kind"},message:"must have required property '"+"kind"+"'"};
 if(vErrors === null){
 vErrors = [err495];
 }
@@ -14503,10 +14665,9 @@ vErrors.push(err495);
 errors++;
 }
 }
-if(data181.one !== undefined){
-let data185 = data181.one;
-if(!(((data185 === "job") || (data185 === "device")) || (data185 === "door"))){
-const err496 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(!(false)){
+if(data185.one === undefined){
+const err496 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/required",keyword:"required",params:{missingProperty: "one"},message:"must have required property '"+"one"+"'"};
 if(vErrors === null){
 vErrors = [err496];
 }
@@ -14516,9 +14677,9 @@ vErrors.push(err496);
 errors++;
 }
 }
-}
-else {
-const err497 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+for(const key31 in data185){
+if(!((((key31 === "what") || (key31 === "kind")) || (key31 === "runsOn")) || (key31 === "one"))){
+const err497 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/additionalProperties",keyword:"additionalProperties",params:{additionalProperty: key31},message:"must NOT have additional properties"};
 if(vErrors === null){
 vErrors = [err497];
 }
@@ -14528,9 +14689,11 @@ vErrors.push(err497);
 errors++;
 }
 }
-}
-else {
-const err498 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(data185.what !== undefined){
+let data186 = data185.what;
+if(typeof data186 === "string"){
+if(func3(data186) > 200){
+const err498 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err498];
 }
@@ -14539,12 +14702,8 @@ vErrors.push(err498);
 }
 errors++;
 }
-}
-if(data.atHand !== undefined){
-let data186 = data.atHand;
-if(Array.isArray(data186)){
-if(data186.length > 400){
-const err499 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(func3(data186) < 1){
+const err499 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err499];
 }
@@ -14553,12 +14712,9 @@ vErrors.push(err499);
 }
 errors++;
 }
-const len27 = data186.length;
-for(let i27=0; i27<len27; i27++){
-let data187 = data186[i27];
-if(typeof data187 === "string"){
-if(func3(data187) > 200){
-const err500 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+}
+else {
+const err500 = {instancePath:instancePath+"/setUp/" + i26+"/what",schemaPath:"#/properties/setUp/items/properties/what/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err500];
 }
@@ -14567,8 +14723,11 @@ vErrors.push(err500);
 }
 errors++;
 }
-if(func3(data187) < 1){
-const err501 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+}
+if(data185.kind !== undefined){
+let data187 = data185.kind;
+if(!(((data187 === "tool") || (data187 === "key")) || (data187 === "licence"))){
+const err501 = {instancePath:instancePath+"/setUp/" + i26+"/kind",schemaPath:"#/properties/setUp/items/properties/kind/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.kind.enum},message:"must be equal to one of the allowed values"};
 if(vErrors === null){
 vErrors = [err501];
 }
@@ -14578,8 +14737,11 @@ vErrors.push(err501);
 errors++;
 }
 }
-else {
-const err502 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(data185.runsOn !== undefined){
+let data188 = data185.runsOn;
+if(typeof data188 === "string"){
+if(func3(data188) > 200){
+const err502 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
 if(vErrors === null){
 vErrors = [err502];
 }
@@ -14588,10 +14750,8 @@ vErrors.push(err502);
 }
 errors++;
 }
-}
-}
-else {
-const err503 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(func3(data188) < 1){
+const err503 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
 if(vErrors === null){
 vErrors = [err503];
 }
@@ -14601,14 +14761,123 @@ vErrors.push(err503);
 errors++;
 }
 }
-}
 else {
-const err504 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+const err504 = {instancePath:instancePath+"/setUp/" + i26+"/runsOn",schemaPath:"#/properties/setUp/items/properties/runsOn/type",keyword:"type",params:{type: "string"},message:"must be string"};
 if(vErrors === null){
 vErrors = [err504];
 }
 else {
 vErrors.push(err504);
+}
+errors++;
+}
+}
+if(data185.one !== undefined){
+let data189 = data185.one;
+if(!(((data189 === "job") || (data189 === "device")) || (data189 === "door"))){
+const err505 = {instancePath:instancePath+"/setUp/" + i26+"/one",schemaPath:"#/properties/setUp/items/properties/one/enum",keyword:"enum",params:{allowedValues: schema19.properties.setUp.items.properties.one.enum},message:"must be equal to one of the allowed values"};
+if(vErrors === null){
+vErrors = [err505];
+}
+else {
+vErrors.push(err505);
+}
+errors++;
+}
+}
+}
+else {
+const err506 = {instancePath:instancePath+"/setUp/" + i26,schemaPath:"#/properties/setUp/items/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err506];
+}
+else {
+vErrors.push(err506);
+}
+errors++;
+}
+}
+}
+else {
+const err507 = {instancePath:instancePath+"/setUp",schemaPath:"#/properties/setUp/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err507];
+}
+else {
+vErrors.push(err507);
+}
+errors++;
+}
+}
+if(data.atHand !== undefined){
+let data190 = data.atHand;
+if(Array.isArray(data190)){
+if(data190.length > 400){
+const err508 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/maxItems",keyword:"maxItems",params:{limit: 400},message:"must NOT have more than 400 items"};
+if(vErrors === null){
+vErrors = [err508];
+}
+else {
+vErrors.push(err508);
+}
+errors++;
+}
+const len27 = data190.length;
+for(let i27=0; i27<len27; i27++){
+let data191 = data190[i27];
+if(typeof data191 === "string"){
+if(func3(data191) > 200){
+const err509 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/maxLength",keyword:"maxLength",params:{limit: 200},message:"must NOT have more than 200 characters"};
+if(vErrors === null){
+vErrors = [err509];
+}
+else {
+vErrors.push(err509);
+}
+errors++;
+}
+if(func3(data191) < 1){
+const err510 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/minLength",keyword:"minLength",params:{limit: 1},message:"must NOT have fewer than 1 characters"};
+if(vErrors === null){
+vErrors = [err510];
+}
+else {
+vErrors.push(err510);
+}
+errors++;
+}
+}
+else {
+const err511 = {instancePath:instancePath+"/atHand/" + i27,schemaPath:"#/properties/atHand/items/type",keyword:"type",params:{type: "string"},message:"must be string"};
+if(vErrors === null){
+vErrors = [err511];
+}
+else {
+vErrors.push(err511);
+}
+errors++;
+}
+}
+}
+else {
+const err512 = {instancePath:instancePath+"/atHand",schemaPath:"#/properties/atHand/type",keyword:"type",params:{type: "array"},message:"must be array"};
+if(vErrors === null){
+vErrors = [err512];
+}
+else {
+vErrors.push(err512);
+}
+errors++;
+}
+}
+}
+else {
+const err513 = {instancePath,schemaPath:"#/type",keyword:"type",params:{type: "object"},message:"must be object"};
+if(vErrors === null){
+vErrors = [err513];
+}
+else {
+vErrors.push(err513);
 }
 errors++;
 }
@@ -14618,7 +14887,7 @@ return errors === 0;
 
 export const person_put = validate19;
 const schema20 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"number":{"type":"string","maxLength":200},"name":{"type":"string","minLength":1,"maxLength":120},"cards":{"type":"array","maxItems":10,"items":{"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"format":{"type":"string","maxLength":40},"facility":{"type":"integer"},"number":{"type":"integer"},"serial":{"type":"string","maxLength":40},"state":{"enum":["in use","lost","withdrawn"]}},"required":["id","facility","number","state"]}},"groups":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":50,"uniqueItems":true},"company":{"type":"string","minLength":1,"maxLength":120},"contact":{"type":"string","minLength":1,"maxLength":120},"remark":{"type":"string","minLength":1,"maxLength":500},"validFrom":{"type":"string","maxLength":16},"validUntil":{"type":"string","maxLength":16},"longer":{"type":"boolean"},"code":{"type":"string","pattern":"^[0-9]+$","minLength":4,"maxLength":8},"duress":{"type":"string","pattern":"^[0-9]+$","minLength":4,"maxLength":8},"knew":{"type":"array","items":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"maxItems":100}},"required":["id","number","name","cards","groups"]};
-const pattern78 = new RegExp("^[0-9]+$", "u");
+const pattern79 = new RegExp("^[0-9]+$", "u");
 
 function validate19(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -15321,7 +15590,7 @@ vErrors.push(err56);
 }
 errors++;
 }
-if(!pattern78.test(data19)){
+if(!pattern79.test(data19)){
 const err57 = {instancePath:instancePath+"/code",schemaPath:"#/properties/code/pattern",keyword:"pattern",params:{pattern: "^[0-9]+$"},message:"must match pattern \""+"^[0-9]+$"+"\""};
 if(vErrors === null){
 vErrors = [err57];
@@ -15366,7 +15635,7 @@ vErrors.push(err60);
 }
 errors++;
 }
-if(!pattern78.test(data20)){
+if(!pattern79.test(data20)){
 const err61 = {instancePath:instancePath+"/duress",schemaPath:"#/properties/duress/pattern",keyword:"pattern",params:{pattern: "^[0-9]+$"},message:"must match pattern \""+"^[0-9]+$"+"\""};
 if(vErrors === null){
 vErrors = [err61];
@@ -16149,7 +16418,7 @@ return errors === 0;
 
 export const reaction_put = validate22;
 const schema23 = {"type":"object","additionalProperties":false,"properties":{"id":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"door":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"when":{"enum":["granted","refused","duress","forced","heldOpen","preAlarm","exit","desk","input","inputEnds"]},"part":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"group":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"twice":{"const":true},"schedule":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"then":{"enum":["pulse","hold","setPanel","unsetPanel","release"]},"output":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"seconds":{"type":"number","minimum":0.5,"maximum":3600},"lets":{"type":"string","minLength":1,"maxLength":80,"pattern":"^[A-Za-z0-9_.:-]+$"},"blind":{"type":"string","minLength":4,"maxLength":300,"pattern":"\\S"}},"required":["id","door","when","then"]};
-const pattern96 = new RegExp("\\S", "u");
+const pattern97 = new RegExp("\\S", "u");
 
 function validate22(data, {instancePath="", parentData, parentDataProperty, rootData=data, isAllOfVariant = 0}={}){
 let vErrors = null;
@@ -16626,7 +16895,7 @@ vErrors.push(err40);
 }
 errors++;
 }
-if(!pattern96.test(data11)){
+if(!pattern97.test(data11)){
 const err41 = {instancePath:instancePath+"/blind",schemaPath:"#/properties/blind/pattern",keyword:"pattern",params:{pattern: "\\S"},message:"must match pattern \""+"\\S"+"\""};
 if(vErrors === null){
 vErrors = [err41];
@@ -17835,7 +18104,7 @@ errors++;
 if(data.id !== undefined){
 let data0 = data.id;
 if(typeof data0 === "string"){
-if(!pattern72.test(data0)){
+if(!pattern73.test(data0)){
 const err7 = {instancePath:instancePath+"/id",schemaPath:"#/properties/id/pattern",keyword:"pattern",params:{pattern: "^[a-z0-9-]{1,40}$"},message:"must match pattern \""+"^[a-z0-9-]{1,40}$"+"\""};
 if(vErrors === null){
 vErrors = [err7];
@@ -17880,7 +18149,7 @@ vErrors.push(err10);
 }
 errors++;
 }
-if(!pattern96.test(data1)){
+if(!pattern97.test(data1)){
 const err11 = {instancePath:instancePath+"/name",schemaPath:"#/properties/name/pattern",keyword:"pattern",params:{pattern: "\\S"},message:"must match pattern \""+"\\S"+"\""};
 if(vErrors === null){
 vErrors = [err11];

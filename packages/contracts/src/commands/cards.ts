@@ -3,6 +3,7 @@ import {
   cardKey,
   cardName,
   cardStates,
+  isStandby,
   isTestCard,
   mostCards,
   ownerOf,
@@ -27,6 +28,12 @@ export function checkCard(facts: Facts, c: StoredCard, person: string, field: st
   if (fault) throw new Refusal(fault, field)
   const owner = ownerOf(facts, c, person)
   if (owner) throw new Refusal(`Card ${cardName(c)} already belongs to ${owner}.`, field)
+  noStandby(facts, c, field)
+}
+
+function noStandby(facts: Facts, c: StoredCard, field?: string): void {
+  if (isStandby(facts, c))
+    throw new Refusal(`Card ${cardName(c)} is the standby credential of the wireless locks.`, field)
 }
 
 /** A card of a list: as its format writes it, in one row alone, and none of the test cards. @param seen cards of the list so far */
@@ -36,6 +43,7 @@ export function soundCard(facts: Facts, c: StoredCard, seen: Set<string>): void 
   if (seen.has(cardKey(c))) throw new Refusal(`Card ${cardName(c)} stands in the list twice.`)
   seen.add(cardKey(c))
   noTestCard(facts, c)
+  noStandby(facts, c)
 }
 
 function noTestCard(facts: Facts, c: StoredCard, field?: string): void {

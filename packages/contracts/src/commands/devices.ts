@@ -19,6 +19,7 @@ import {
   put,
   sheetOf,
   stepsToDo,
+  switchesFor,
   takenAddresses,
   wrongTypeWords,
   type Change,
@@ -48,13 +49,18 @@ export const controllerSchema = object(
       maxItems: 16,
       items: object({ id: { type: 'string', pattern: '^E[0-9]{1,2}$' }, sheet: id }),
     },
+    hubs: {
+      type: 'array',
+      maxItems: 64,
+      items: object({ unit: id, address: { type: 'integer', minimum: 0, maximum: 63 } }),
+    },
     fedFrom: object({
       controller: id,
       lengthM: { type: 'number', exclusiveMinimum: 0, maximum: 500 },
       type: cableType,
     }),
   },
-  ['expanders', 'fedFrom'],
+  ['expanders', 'fedFrom', 'hubs'],
 )
 
 /** A planned controller, checked against its sheet and the site's addresses. An empty address is one that is still to come. */
@@ -76,7 +82,28 @@ export function putController(facts: Facts, p: Controller, sheets: Sheets): Chan
     )
   const odd = expanders.find((e) => !sheets[e.sheet] || !isKind(sheetOf(sheets, e.sheet), 'expander'))
   if (odd) throw new Refusal(`${odd.id} is not an expander. Choose one from the device sheets.`, 'expanders')
-  return put(facts, 'controller', p)
+  // Hubs are hung with a command of their own: whoever says nothing of them leaves them as they are.
+  const hubs = p.hubs ?? facts.controller[p.id]?.hubs
+  checkHubs(facts, hubs ? { ...p, hubs } : p, sheets)
+  return put(facts, 'controller', hubs ? { ...p, hubs } : p)
+}
+
+/** Each hub once, at an address that no other one behind it has, and that its switches can show. @throws Refusal */
+function checkHubs(facts: Facts, p: Controller, sheets: Sheets): void {
+  const hubs = p.hubs ?? []
+  const most = sheets[p.sheet]?.carries?.find((c) => c.kind === 'hub')?.most ?? 0
+  if (hubs.length > most) throw new Refusal(`${p.ref} carries ${most} hubs; ${hubs.length} are planned.`, 'hubs')
+  for (const [i, { unit, address }] of hubs.entries()) {
+    const hub = existing(facts.unit[unit], 'hub', unit)
+    const sheet = sheetOf(sheets, hub.sheet)
+    if (!isKind(sheet, 'hub')) throw new Refusal(`${hub.ref} is no hub.`, 'hubs')
+    const at = all(facts, 'controller').find((c) => c.id !== p.id && c.hubs?.some((h) => h.unit === unit))
+    if (at) throw new Refusal(`${hub.ref} hangs on ${at.ref}. Take it off there first.`, 'hubs')
+    const twin = hubs.slice(0, i).find((h) => h.unit === unit || h.address === address)
+    if (twin) throw new Refusal(`Address ${address} behind ${p.ref} is already given. Choose another.`, 'address')
+    const set = sheet.coding ? switchesFor(sheet.coding, address) : null
+    if (set && !set.ok) throw new Refusal(set.says, 'address')
+  }
 }
 
 function checkFeed(facts: Facts, p: Controller, sheets: Sheets): void {

@@ -13,6 +13,7 @@ import * as ownUnit from './ownUnit'
 import * as people from './people'
 import * as peoplelist from './peoplelist'
 import * as proving from './proving'
+import * as radio from './radio'
 import * as reactions from './reactions'
 import * as readers from './readers'
 import * as rights from './rights'
@@ -37,6 +38,7 @@ export const commands: Readonly<Record<string, Command>> = Object.fromEntries(
     ownUnit,
     busDevices,
     site,
+    radio,
     reactions,
     readers,
     rights,
@@ -75,6 +77,7 @@ export type CommandPayloads = PayloadsOf<typeof access> &
   PayloadsOf<typeof ownUnit> &
   PayloadsOf<typeof busDevices> &
   PayloadsOf<typeof site> &
+  PayloadsOf<typeof radio> &
   PayloadsOf<typeof reactions> &
   PayloadsOf<typeof readers> &
   PayloadsOf<typeof rights> &
@@ -95,6 +98,7 @@ export { type PeopleImport } from './peoplelist'
 export { type DoorFields, type Hardware } from './doors'
 export { type ManyFields } from './manyDoors'
 export { acceptedElsewhere } from './busDevices'
+export { radioFirmwareAccepted } from './radio'
 export { cabinetsOf, type SitePlacement } from './site'
 export { planEdits, undoAndRedo, type PlanEdit } from './undo'
 export { proofChanges } from './proving'

@@ -9,6 +9,7 @@ import {
   jobOf,
   proposePlacement,
   put,
+  radioHubs,
   inNameOrder,
   sheetOf,
   type BusRun,
@@ -25,6 +26,7 @@ import {
 } from '@rauta/core'
 import { controllerSchema, putController } from './devices'
 import { placeDoor } from './ownUnit'
+import { offTheAir } from './radio'
 import { defineCommand, everyFitter, existing, id, name, object, Refusal, text } from './command'
 
 const metres = { type: 'number', minimum: -100000, maximum: 100000 } as const
@@ -142,6 +144,12 @@ export const unitPut = defineCommand<Unit>()({
     if (!sheets[p.sheet]) throw new Refusal('Choose a device from the sheets.', 'sheet')
     const twin = [...all(facts, 'unit'), ...all(facts, 'controller')].find((u) => u.ref === p.ref && u.id !== p.id)
     if (twin) throw new Refusal(`${p.ref} is already used. Choose another.`, 'ref')
+    const before = facts.unit[p.id]
+    if (before && before.sheet !== p.sheet && radioHubs(facts, sheets).some((h) => h.unit.id === p.id && h.controller))
+      throw new Refusal(
+        `${before.ref} hangs on a controller as a hub. Take it off there before it becomes another type.`,
+        'sheet',
+      )
     return [put(facts, 'unit', p)]
   },
   words: (_f, p) => `Planned ${p.ref}`,
@@ -152,6 +160,7 @@ export const unitRemove = defineCommand<{ id: string }>()({
   roles: everyFitter,
   schema: object({ id }),
   apply: (facts, p) => [
+    ...offTheAir(facts, p.id),
     ...all(facts, 'unitFeed')
       .filter((f) => f.unit === p.id)
       .flatMap((f) => drop(facts, 'unitFeed', f.id)),

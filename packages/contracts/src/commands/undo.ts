@@ -40,6 +40,10 @@ export const planEdits: ReadonlySet<string> = new Set([
   'behaviour.copy',
   'people.import',
   'access.cell',
+  'hub.hang',
+  'lock.join',
+  'radio.spread',
+  'radioPlan.put',
 ])
 const planKinds: ReadonlySet<RecordKind> = new Set([
   'door',
@@ -57,6 +61,7 @@ const planKinds: ReadonlySet<RecordKind> = new Set([
   'undone',
   'columns',
   'cardFormat',
+  'radioPlan',
 ])
 const called: Partial<Record<RecordKind, string>> = {
   door: 'door',

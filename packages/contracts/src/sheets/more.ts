@@ -119,7 +119,8 @@ const radioLock = (id: string, name: string, says: string, passagesPerDay: numbe
     { lamp: 'Red three times', means: 'refused' },
     { lamp: 'Red, slow', means: 'battery low' },
   ],
-  atHand: ['Site radio key', 'Standby credential', 'Spare cells'],
+  radio: { standby: 1 },
+  atHand: ['Set-up card of the wireless locks', 'Standby credential', 'Spare cells'],
 })
 
 /** Device sheets beyond the first twelve; all types are invented. */
@@ -167,12 +168,15 @@ export const moreSheets: readonly DeviceSheet[] = [
     network: { class: 1, restW: 2.2, peakW: 3.2 },
     coding: { ...bank(6, 'mostFirst', false, 0), says: 'Switch 1 counts most' },
     carries: [{ kind: 'wirelessLock', most: 8 }],
-    place: 'indoor',
-    atHand: ['Site radio key', 'Network lead'],
-    setUp: [
-      { what: 'Radio set-up tool', kind: 'tool', runsOn: 'a laptop with a USB port', one: 'job' },
-      { what: 'Set-up key of the radio', kind: 'key', one: 'job' },
+    radio: { openM: 36, leastDbm: -84 },
+    lamps: [
+      { lamp: 'Green, steady', means: 'joined to its controller' },
+      { lamp: 'Green, slow', means: 'waits for a lock to be paired' },
+      { lamp: 'Red, steady', means: 'no radio key' },
     ],
+    place: 'indoor',
+    atHand: ['Network lead', 'Bus lead to its controller'],
+    setUp: [{ what: 'Set-up card of the wireless locks', kind: 'key', one: 'job' }],
   },
   radioLock('wireless-handle', 'Wireless lock, handle', 'A handle with its own reader; for doors of modest use.', 90),
   radioLock('wireless-cylinder', 'Wireless lock, cylinder', 'A turning knob with its own reader.', 60),

@@ -259,6 +259,17 @@ export const sheetSchema = object(
       'Battery of its own',
       object({ passagesPerDay: t('Suits passages a day', count), cells: t('Cells', words) }),
     ),
+    radio: t(
+      'Radio',
+      object(
+        {
+          openM: t('Reaches in the open, m', some),
+          leastDbm: t('Weakest signal, dBm', { type: 'number', minimum: -120, maximum: 0 }),
+          standby: t('Standby credentials that it keeps', count),
+        },
+        ['openM', 'leastDbm', 'standby'],
+      ),
+    ),
     carries: t(
       'How many may hang on it',
       list(object({ kind: t('Kind', { enum: deviceKinds }), most: t('At most', count) })),
@@ -301,6 +312,7 @@ export const sheetSchema = object(
     'feeds',
     'networkSource',
     'ownBattery',
+    'radio',
     'carries',
     'lamps',
     'sounds',

@@ -53,6 +53,20 @@ export function touching(differences: readonly Difference[], door: string, held:
   })
 }
 
+/** Parts at doors that wait for a hand before they take what they were sent, where nothing else differs; null where something does. */
+export function waitingForHands(differences: readonly Difference[]): string[] | null {
+  const hands = differences.map(({ key, held }) => {
+    const { kind, token } = readKey(key)
+    const parts = held === undefined ? [] : (kind?.waits?.(held) ?? [])
+    return parts.map((part) => `${kind?.doorOf(token) ?? token} ${part}`)
+  })
+  return hands.length > 0 && hands.every((h) => h.length > 0) ? hands.flat() : null
+}
+
+/** What a fitter does for parts that wait for a hand, named by door and part. */
+export const handWords = (parts: readonly string[]): string =>
+  `${parts.slice(0, 5).join(', ')}${parts.length > 5 ? ` and ${parts.length - 5} more` : ''} ${parts.length === 1 ? 'waits' : 'wait'} for a hand at the door: present any card there, so that it takes what it was sent.`
+
 /** One thing a driver does; safe to repeat. */
 export type Operation = { do: 'set'; key: string; value: Json } | { do: 'remove'; key: string }
 

@@ -34,6 +34,7 @@ export const sheetKind = recordKind('sheet', {
     feeds: 'object?',
     networkSource: 'object?',
     ownBattery: 'object?',
+    radio: 'object?',
     carries: 'list?',
     lamps: 'list?',
     sounds: 'list?',

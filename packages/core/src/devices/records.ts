@@ -1,5 +1,6 @@
 import { all, type Facts } from '../job/facts'
 import { partOfDeviceId } from '../doors/door'
+import type { HubBehind } from './sheet'
 import { recordKind, type ChainLink, type Touched } from '../job/kind'
 import type { CableType } from '../power/conductor'
 
@@ -23,6 +24,8 @@ export interface Controller {
   /** From the label, where known; matching a found device fills both. */
   serial: string
   mac: string
+  /** Hubs for wireless locks behind it. */
+  hubs?: HubBehind[]
   /** Expanders behind it, in order: `E1`, `E2`. */
   expanders?: { id: string; sheet: string }[]
   /** Set where it has no supply of its own: `supply` then says nothing. */
@@ -103,9 +106,17 @@ export const claimSteps = [
 ] as const
 /** A reader on a bus is set on its line and then joined to its controller. */
 export const busClaimSteps = ['identity', 'network', 'secret', 'joined', 'firmware', 'ready'] as const
+/** A hub is found behind its controller, and given the radio key of the job. */
+export const hubClaimSteps = ['identity', 'secret', 'firmware', 'ready'] as const
+/** A wireless lock is paired by a hand at the door, and then answers by radio. */
+export const lockClaimSteps = ['paired', 'joined', 'firmware', 'ready'] as const
 /** A device in service is given another address, mask or gateway: nothing of it is erased. */
 export const moveSteps = ['network', 'restart', 'clock'] as const
-export type ClaimStepName = (typeof claimSteps)[number] | (typeof busClaimSteps)[number]
+export type ClaimStepName =
+  | (typeof claimSteps)[number]
+  | (typeof busClaimSteps)[number]
+  | (typeof hubClaimSteps)[number]
+  | (typeof lockClaimSteps)[number]
 export interface ClaimStep {
   name: ClaimStepName
   state: 'todo' | 'running' | 'done' | 'waits' | 'failed'
@@ -137,6 +148,8 @@ export interface Claim {
   /** Empty for a device on a bus: it is reached through its controller. */
   found: string
   onBus?: OnBus
+  /** Serial of a hub or a wireless lock, as it was found or paired. */
+  byRadio?: { serial: string }
   steps: ClaimStep[]
   /** Who agreed to erase what the device held. */
   eraseAgreed: (Done & { holds: Holds }) | null
@@ -168,6 +181,22 @@ export interface SeenOnBus {
   tamper?: boolean
 }
 
+/** How the controller of a hub or of a wireless lock sees it. */
+export interface SeenByRadio {
+  controller: string
+  /** Of the hub. */
+  hub: number
+  /** Of the lock at its hub; absent for a hub. */
+  place?: number
+  /** Of whoever is there. */
+  serial: string
+  /** `otherKey`: its hub has another radio key than this job's. */
+  state: 'silent' | 'joined' | 'noKey' | 'otherKey'
+  /** dBm at the hub. */
+  signal?: number
+  batteryLow?: true
+}
+
 /** What the server knows of a device in service; its id is the controller's, or `door/part`. */
 export interface Reach {
   id: string
@@ -195,6 +224,8 @@ export interface Reach {
   says: string
   /** Of a device on a bus. */
   onBus?: SeenOnBus
+  /** Of a hub, or of a wireless lock. */
+  byRadio?: SeenByRadio
 }
 
 /** The planned address of a device in service that answers at another one; null where it is there, or has none planned. */
@@ -224,6 +255,7 @@ export const controllerKind = recordKind('controller', {
     serial: 'text',
     mac: 'text',
     expanders: 'list?',
+    hubs: 'list?',
     fedFrom: 'object?',
   },
   touches: ({ id }) => ({ feeds: [id] }),
@@ -274,6 +306,7 @@ export const claimKind = recordKind('claim', {
     resetStep: 'number',
     startedBy: 'text',
     onBus: 'object?',
+    byRadio: 'object?',
   },
   touches: ({ id }) => touchedBy(id),
 })
@@ -329,6 +362,7 @@ export const reachKind = recordKind('reach', {
     silentMs: 'number',
     says: 'text',
     onBus: 'object?',
+    byRadio: 'object?',
   },
   recorded: (after, before, facts) => (after.owned && !sameTaking(after, before) ? takenLinks(after, facts) : []),
   touches: ({ id }) => touchedBy(id),

@@ -153,6 +153,24 @@ export interface ControllerFacts {
   times?: { schedules: number; periodsADay: number; specialDays: number }
   /** Port of the reader that is part of the device itself: a door station, a wall unit that drives its own lock. */
   ownReader?: string
+  /** Hubs for wireless locks behind a planned controller; never on a sheet. */
+  hubs?: HubBehind[]
+}
+
+/** A hub behind a controller: the planned unit, and its address on the bus between them. */
+export interface HubBehind {
+  unit: string
+  address: number
+}
+
+/** What a hub, or a lock that it joins, is on the air. */
+export interface RadioFacts {
+  /** Metres that a hub reaches in the open. */
+  openM?: number
+  /** Weakest signal at which it still works, dBm. */
+  leastDbm?: number
+  /** Standby credentials that a lock keeps. */
+  standby?: number
 }
 
 /** What a reader is presented with. Tags are cards here; a `picture` is a code on paper or a phone. */
@@ -234,6 +252,7 @@ export interface DeviceSheet {
   /** A converter's other side: what it makes of what it gets. */
   feeds?: { volts: number; watts: number; efficiency: number; cutOffV: number }
   networkSource?: { volts: number; budgetW: number; ports: { id: string; highestClass: number }[] }
+  radio?: RadioFacts
   /** A battery of its own: passages a day that it suits. */
   ownBattery?: { passagesPerDay: number; cells: string }
   /** How many of what may hang on it. */

@@ -91,6 +91,8 @@ export interface Part {
   order?: ReaderOrder
   /** On the site's network. */
   ip?: string
+  /** Of a wireless lock: its hub, by the unit's id, and its place there from 1. */
+  radio?: { hub: string; place: number }
   /** Cards may be read in at it. */
   enrols?: true
   /** Sheet of a converter that stands between it and the controller, near the part. */

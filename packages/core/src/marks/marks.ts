@@ -1,5 +1,5 @@
 import { digestOf } from '../config/canonical'
-import { difference, lasting, touching, type Difference } from '../config/difference'
+import { difference, handWords, lasting, touching, waitingForHands, type Difference } from '../config/difference'
 import { twoSided } from '../config/words'
 import { heldConfig } from '../config/held'
 import type { Config } from '../config/records'
@@ -18,6 +18,7 @@ import { rightLimitFindings } from '../config/rightLimits'
 import { timeLimitFindings } from '../config/timeLimits'
 import { behaviourFindings } from '../doors/contradictions'
 import { reactionFindings } from '../reactions/findings'
+import { radioFindings } from '../radio/findings'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
 import { openDevices, reachMark } from './reach'
@@ -122,17 +123,19 @@ export function nextMark(state: DoorMarks): MarkState | null {
   return marks.map((m) => state[m]).find((m) => m.sign !== 'given' && m.sign !== 'notNeeded') ?? null
 }
 
-const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose', 'no-bus-address'])
+const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose', 'no-bus-address', 'no-hub'])
+
+const unheardRules = new Set(['untold', 'untested', 'no-bus-address', 'no-hub'])
 
 /** A part that is wired and that its controller is not told of, or that no test would prove: it stops the door before Load. */
-const silent = (plan: MarkState): Finding | undefined =>
-  plan.findings.find((f) => f.rule === 'untold' || f.rule === 'untested' || f.rule === 'no-bus-address')
+const silent = (plan: MarkState): Finding | undefined => plan.findings.find((f) => unheardRules.has(f.rule))
 
 function planMark(facts: Facts, door: Door, sheets: Sheets, neighbours: readonly Door[]): MarkState {
   const findings = [
     ...planFindings(door, facts.controller, sheets, neighbours, facts.powerPlan, sendings(facts)),
     ...untestedFindings(facts, door, sheets),
     ...kitFindings(facts, door, sheets),
+    ...radioFindings(facts, door, sheets),
   ]
   const stops = findings.filter((f) => f.grade === 'stop')
   const faults = stops.filter((f) => !incomplete.has(f.rule))
@@ -289,6 +292,8 @@ function loadMark(
   if (fault) return state('stale', 1, `${controller.ref} could not be read back: ${fault}`)
   const open = touching(differences(), door.id, held, wanted)
   if (open.length === 0) return state('given', 1, `${controller.ref} holds what the job wants of this door, read back.`)
+  const hands = waitingForHands(open)
+  if (hands) return state('underWay', 0.9, handWords(hands))
   const loads = all(facts, 'load').filter((l) => l.controller === controller.id)
   const lines = differenceWords(open, facts, controller.ref)
   const running = loads.find((l) => l.state === 'running' || l.state === 'queued')

@@ -1,4 +1,4 @@
-import { movesTo, type Controller, type Reach, type SeenOnBus } from '../devices/records'
+import { movesTo, type Controller, type Reach, type SeenByRadio, type SeenOnBus } from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { isItsController } from '../doors/ownUnit'
@@ -6,6 +6,9 @@ import { type Facts } from '../job/facts'
 import { jobOf, usualLimits, type JobLimits } from '../job/records'
 import { stop, warn, type Finding } from '../job/finding'
 import { busDeviceOf, onBus, type BusDevice } from '../network/busDevices'
+import { byRadio } from '../radio/port'
+import { radioDeviceOf, unitDeviceId, type RadioDevice } from '../radio/devices'
+import { radioStanding } from './radioReach'
 import type { MarkState } from './state'
 
 /** A device of a door that has an address of its own: on the network, on a bus, or by radio. */
@@ -26,7 +29,7 @@ const addressWords: Readonly<Record<OwnDevice['by'], string>> = {
 /** How a part is addressed, or null where it is reached through its controller’s terminals only. */
 function ownAddress(part: Part, sheets: Sheets): OwnDevice['by'] | null {
   const sheet = sheetOf(sheets, part.sheet)
-  if (sheet.reading?.by === 'radio') return 'radio'
+  if (byRadio(part, sheets)) return 'radio'
   if (sheet.network || sheet.reading?.by === 'network') return 'network'
   return onBus(part, sheets) ? 'bus' : null
 }
@@ -38,7 +41,12 @@ export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[
     const by = isItsController(door, part, facts.controller, sheets) ? null : ownAddress(part, sheets)
     return by ? [{ id: partDeviceId(door.id, part.id), ref: `${part.id} ${sheetOf(sheets, part.sheet).name}`, by }] : []
   })
-  return [...(controller ? [{ id: controller.id, ref: controller.ref, by: 'network' as const }] : []), ...parts]
+  const hubs = [...new Set(door.parts.flatMap((part) => facts.unit[part.radio?.hub ?? ''] ?? []))]
+  return [
+    ...(controller ? [{ id: controller.id, ref: controller.ref, by: 'network' as const }] : []),
+    ...hubs.map((unit) => ({ id: unitDeviceId(unit.id), ref: unit.ref, by: 'radio' as const })),
+    ...parts,
+  ]
 }
 
 /** Where one device stands; the first that is true counts. */
@@ -69,6 +77,10 @@ export function deviceToReach(facts: Facts, door: Door, sheets: Sheets): OwnDevi
 /** Where a device on a bus stands by itself, whatever its door lacks besides. */
 export const deviceStanding = (facts: Facts, { id, part, sheet }: BusDevice, sheets: Sheets): DeviceStanding =>
   standingOf({ id, ref: `${part.id} ${sheet.name}`, by: 'bus' }, facts, jobOf(facts)?.limits ?? usualLimits, sheets)
+
+/** Where a hub or a wireless lock stands by itself, whatever its door lacks besides. */
+export const radioDeviceStanding = (facts: Facts, { id, ref }: RadioDevice, sheets: Sheets): DeviceStanding =>
+  standingOf({ id, ref, by: 'radio' }, facts, jobOf(facts)?.limits ?? usualLimits, sheets)
 
 /** Reach of a door: given when every device of it that has an address of its own is reached. */
 export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
@@ -102,11 +114,23 @@ export function reachMark(facts: Facts, door: Door, sheets: Sheets): MarkState {
 function standingOf(device: OwnDevice, facts: Facts, limits: JobLimits, sheets: Sheets): DeviceStanding {
   const controller = facts.controller[device.id]
   const reach = facts.reach[device.id]
+  const radio = device.by === 'radio' ? radioDeviceOf(facts, sheets, device.id) : null
+  if (reach && radio)
+    return radioStanding(device.ref, radio, reach, facts) ?? reachedStanding(device, reach, controller, limits)
   if (reach) return busStanding(device, reach, facts, sheets) ?? reachedStanding(device, reach, controller, limits)
   const claim = facts.claim[device.id]
   if (!controller && device.by === 'bus' && !claim)
     return { sign: 'todo', share: 0, says: `${device.ref} is still to be taken into service on its bus.` }
-  if (!controller && device.by !== 'bus')
+  if (device.by === 'radio' && !claim)
+    return {
+      sign: 'todo',
+      share: 0,
+      says:
+        radio?.kind === 'hub'
+          ? `${device.ref} is still to be taken into service behind its controller.`
+          : `${device.ref} is still to be paired with its hub.`,
+    }
+  if (!controller && device.by === 'network')
     return {
       sign: 'todo',
       share: 0,
@@ -146,7 +170,18 @@ function busStanding({ id, ref, by }: OwnDevice, reach: Reach, facts: Facts, she
 
 /** Devices of a door that are talked to in clear, or under a key that everybody knows: nobody signs for such a door. */
 export function openDevices(facts: Facts, door: Door, sheets: Sheets): Finding[] {
-  return ownDevices(door, facts, sheets)
+  const own = ownDevices(door, facts, sheets)
+  const foreign = own
+    .filter(({ id, by }) => by === 'radio' && !(facts.reach[id]?.owned && keyed.has(facts.reach[id].byRadio?.state)))
+    .map(({ id, ref }) =>
+      stop(
+        'sign',
+        'other-radio-key',
+        `${ref} has not the radio key of this job: whoever has its key opens the door. Take it into service.`,
+        partOfDeviceId(id)?.part,
+      ),
+    )
+  const clear = own
     .filter(({ id, by }) => by === 'bus' && !(facts.reach[id]?.owned && !openStates.has(facts.reach[id].onBus?.state)))
     .map(({ id, ref }) =>
       stop(
@@ -156,7 +191,9 @@ export function openDevices(facts: Facts, door: Door, sheets: Sheets): Finding[]
         partOfDeviceId(id)?.part,
       ),
     )
+  return [...foreign, ...clear]
 }
+const keyed: ReadonlySet<SeenByRadio['state'] | undefined> = new Set(['joined', 'silent'])
 const openStates: ReadonlySet<SeenOnBus['state'] | undefined> = new Set([undefined, 'clear', 'wrongKey', 'keyWanted'])
 
 /** How a device on a bus is not as it should be; silence counts by its time, as with every other device. */

@@ -1,5 +1,6 @@
 import { behaviourRules } from './behaviourRules'
 import { reactionRules } from './reactionRules'
+import { radioRules } from './radioRules'
 import { onServerClock, type DeviceEvent } from './events'
 import { grantedHere, readHere, released, timed, type Rule } from './reading'
 import type { TestKind } from './test'
@@ -11,6 +12,7 @@ const orderSlackMs = 3000
 export const rules: { [K in TestKind['kind']]: Rule<K> } = {
   ...behaviourRules,
   ...reactionRules,
+  ...radioRules,
   beforeLoad: (_kind, own) => {
     const opened = own.find((e) => e.kind === 'granted' || (e.kind === 'lock' && e.state === 'unlocked'))
     return opened

@@ -6,6 +6,7 @@ import type { Door } from '../doors/door'
 import type { PartFunction } from '../doors/functions'
 import type { WiredPoint } from '../wiring/points'
 import type { Reaction } from '../reactions/records'
+import type { RadioHere } from './radioTests'
 import type { Dependency, Test } from './test'
 
 /** A reaction of the door with what is to be said of it. */
@@ -23,6 +24,7 @@ export interface Scene {
   kit: TestCards
   points: readonly WiredPoint[]
   reactions: readonly ReactionHere[]
+  radio: readonly RadioHere[]
   places: readonly AccessPlace[]
   /** Where the cards are presented, or a code is entered; null where nothing of the door tells who is there. */
   at: AccessPlace | null

@@ -18,6 +18,7 @@ import { reactionsAt } from '../reactions/records'
 import { reactionWords, whenWords } from '../reactions/words'
 import { drivenBy, reactingParts } from '../reactions/causes'
 import type { ReactionHere } from './scene'
+import { radioToProve } from './radioTests'
 import { testsOf } from './tests'
 import type { Dependency, Test } from './test'
 
@@ -31,7 +32,11 @@ export function scriptFor(facts: Facts, door: Door, sheets: Sheets): Test[] {
   const ends = ended && board.controller?.limitedRights && hasLimitedRights(facts, door)
   const cards = ends ? kit : others
   const wired = wiredPoints(door, board, sheets)
-  return testsOf(door, wired, cards, sheets, reactionsToProve(facts, door), loadedBefore(facts, door))
+  return testsOf(door, wired, cards, sheets, {
+    reactions: reactionsToProve(facts, door),
+    radio: radioToProve(facts, door, sheets),
+    loadedBefore: loadedBefore(facts, door),
+  })
 }
 
 const reactionsToProve = (facts: Facts, door: Door): ReactionHere[] =>
@@ -56,7 +61,7 @@ export function untestedFindings(facts: Facts, door: Door, sheets: Sheets): Find
   const controller = facts.controller[door.placement?.controller ?? '']
   if (!controller) return []
   const points = wiredPoints(door, boardOf(sheets, controller), sheets)
-  const tests = testsOf(door, points, anyKit, sheets, reactionsToProve(facts, door))
+  const tests = testsOf(door, points, anyKit, sheets, { reactions: reactionsToProve(facts, door) })
   const proved = new Set(tests.flatMap((t) => t.proves))
   // What no reaction drives is told at Load.
   const reactions = reactionsAt(facts, door.id)

@@ -75,11 +75,17 @@ export type TestKind =
       lets: string
     }
   | { kind: 'noReaction'; card: string; output: string; lets: string }
+  | { kind: 'withoutRadio'; card: string; /** What opens it alone; empty where nothing does. */ standby: string }
   | { kind: 'holds' }
 
 /** A part of the configuration a test depends on: `door.release` is the field `release` of the door's part, `terminals.K1.lock` the wired point. */
 export type Dependency =
-  `door.${string}` | `behaviour.${string}` | `reactions.${string}` | `terminals.${string}` | 'accessPoints'
+  | `door.${string}`
+  | `behaviour.${string}`
+  | `reactions.${string}`
+  | `radio.${string}`
+  | `terminals.${string}`
+  | 'accessPoints'
 
 export interface Test {
   id: string

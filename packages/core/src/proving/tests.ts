@@ -8,6 +8,7 @@ import type { WiredPoint } from '../wiring/points'
 import { behaviourTests } from './behaviourTests'
 import { codeTests } from './codeTests'
 import { forceInstruction } from './forcing'
+import { radioTests, type RadioHere } from './radioTests'
 import { reactionTests } from './reactionTests'
 import {
   contacts,
@@ -29,14 +30,21 @@ import {
 } from './scene'
 import { timerToleranceS, type Dependency, type Test } from './test'
 
+/** What the tests of a door hang on beside its own hardware. */
+export interface Surroundings {
+  reactions?: readonly ReactionHere[]
+  radio?: readonly RadioHere[]
+  /** Why nothing can be tried before the first load any more; empty where it can. */
+  loadedBefore?: string
+}
+
 /** The tests that a door's hardware and configuration call for, in an order that makes sense while standing there. */
 export function testsOf(
   door: Door,
   wired: readonly WiredPoint[],
   kit: TestCards,
   sheets: Sheets,
-  reactions: readonly ReactionHere[] = [],
-  loadedBefore = '',
+  { reactions = [], radio = [], loadedBefore = '' }: Surroundings = {},
 ): Test[] {
   const places = accessPlaces(door, sheets)
   const lock = partOf(door, 'lock')
@@ -45,6 +53,7 @@ export function testsOf(
     kit,
     points: wired,
     reactions,
+    radio,
     places,
     at: places.find((p) => knowsWho(p) && !p.leaving) ?? places.find(knowsWho) ?? null,
     magnetic: !!lock && sheetOf(sheets, lock.sheet).lock?.principle === 'magnetic',
@@ -73,6 +82,7 @@ export function testsOf(
     ...breakGlassTest(scene),
     ...inputTests(scene),
     ...reactionTests(scene),
+    ...radioTests(scene),
     holdsTest(scene),
   ]
     .map((test) => (test.cards.length && !test.at ? { ...test, at: scene.at?.part.id ?? '' } : test))

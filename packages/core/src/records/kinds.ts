@@ -18,6 +18,7 @@ import * as proving from '../proving/records'
 import * as readings from '../readings/records'
 import { photoKind } from '../wiring/photo'
 import { reactionKind } from '../reactions/records'
+import { radioPlanKind } from '../radio/records'
 import { tickKind } from '../wiring/records'
 
 /** Every kind of record by its name: one line for each, and nothing else in the code lists them. */
@@ -63,6 +64,7 @@ const registry: { readonly [K in RecordKind]: RecordDeclaration<K> } = {
   photo: photoKind,
   doorMode: doorModeKind,
   reaction: reactionKind,
+  radioPlan: radioPlanKind,
 }
 
 export const recordKinds = Object.keys(registry) as readonly RecordKind[]

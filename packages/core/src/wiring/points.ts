@@ -6,6 +6,7 @@ import { sheetOf } from '../devices/sheet'
 import type { Door, IdleState, Part } from '../doors/door'
 import { stop, type Finding } from '../job/finding'
 import { functionFacts, type PartFunction } from '../doors/functions'
+import { byRadio, portByRadio } from '../radio/port'
 import { ownUnitOf, unitFault, unitWanted } from '../doors/ownUnit'
 import { functionOf } from './functions'
 import { wantsOf } from './placement'
@@ -37,7 +38,8 @@ export interface WiredPoint {
 export const usualOpenerAfterS = 1
 
 /** The screws by which the port of a class is known. */
-const portScrews: Readonly<Record<PortClass, readonly TerminalKind[]>> = {
+const portScrews: Readonly<Record<PortClass | 'air', readonly TerminalKind[]>> = {
+  air: [],
   reader: ['d0'],
   bus: ['busA'],
   power: ['reader+'],
@@ -49,7 +51,7 @@ const portScrews: Readonly<Record<PortClass, readonly TerminalKind[]>> = {
 /** A part's leads that go to one class of port, with what they do there. */
 interface Use {
   part: Part
-  class: PortClass
+  class: PortClass | 'air'
   does: PartFunction | null
   leads: string[]
   kinds: TerminalKind[]
@@ -67,12 +69,17 @@ function usesOf(door: Door, sheets: Sheets, board?: DeviceSheet): Use[] {
       kinds: wants.map((w) => w.kind),
     }))
     const own: Use = { part, class: 'reader', does: functionOf(part.role, 'reader'), leads: [], kinds: [] }
-    return part === unit ? [own, ...wired] : wired
+    return [...(part === unit ? [own] : []), ...wired, ...(byRadio(part, sheets) ? airUses(part) : [])]
   })
 }
 
+/** A wireless lock is reader and lock at once, with no lead to either. */
+const airUses = (part: Part): Use[] =>
+  (['entryReader', 'lock'] as const).map((does) => ({ part, class: 'air', does, leads: [], kinds: [] }))
+
 /** The port that a use's leads end on, empty where they are on none. */
 function portOf(use: Use, door: Door, board: DeviceSheet): string {
+  if (use.class === 'air') return portByRadio(use.part, board)
   if (use.leads.length === 0) return board.controller?.ownReader ?? ''
   for (const lead of use.leads) {
     const terminal = board.terminals.find((t) => t.id === door.placement?.terminals[`${use.part.id}.${lead}`])
@@ -93,7 +100,7 @@ export function wiredPoints(door: Door, board: DeviceSheet, sheets: Sheets): Wir
 export const toldPoints = (door: Door, board: DeviceSheet, sheets: Sheets): WiredPoint[] =>
   wiredPoints(door, board, sheets).filter((p) => functionFacts[p.function].side !== 'feed')
 
-function pointOf(door: Door, part: Part, does: PartFunction, port: string, portClass: PortClass): WiredPoint {
+function pointOf(door: Door, part: Part, does: PartFunction, port: string, portClass: Use['class']): WiredPoint {
   const b = door.behaviour
   const point: WiredPoint = { key: `${part.id}.${does}`, part, function: does, port }
   if (functionFacts[does].side === 'input') point.idle = b.idle?.[part.id] ?? usualIdle(door, does)
@@ -175,13 +182,14 @@ export function untoldFindings(
   const unit = unitFault(door, board, ref, sheets)
   const alone = unit ? [stop('plan', 'untold', unit, unitWanted(door, sheets)?.id)] : []
   const wired = uses.flatMap((use) => {
+    if (use.class === 'air' && !portOf(use, door, board)) return use.does === 'lock' ? [noHub(use.part, ref)] : []
     const name = `${use.part.id} ${sheetOf(sheets, use.part.sheet).name}`
     if (!use.does)
       return [
         stop(
           'plan',
           'untold',
-          `${name} has leads for a ${portWords[use.class]}, and no controller can be told what they do there. Choose another device, or leave those leads off its sheet.`,
+          `${name} has leads for a ${use.class === 'air' ? 'radio' : portWords[use.class]}, and no controller can be told what they do there. Choose another device, or leave those leads off its sheet.`,
           use.part.id,
         ),
       ]
@@ -215,6 +223,16 @@ export function untoldFindings(
   })
   return [...alone, ...wired]
 }
+
+const noHub = ({ id, radio }: Part, ref: string): Finding =>
+  stop(
+    'plan',
+    'no-hub',
+    radio
+      ? `The hub that ${id} was given does not hang on ${ref}. Give it one that does, under Radio.`
+      : `${id} is at no hub yet. Give it one under Radio.`,
+    id,
+  )
 
 /** Leads of one use on two ports: a reader with its data lines on two ports never reads. */
 function splitFindings(use: Use, door: Door, board: DeviceSheet): Finding[] {

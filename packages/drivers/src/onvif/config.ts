@@ -9,6 +9,7 @@ import {
   disabledReasons,
   digitalInputCodec,
   doorBehaviourCodec,
+  doorRadioCodec,
   doorReactionsCodec,
   doorCodec,
   doorWiringCodec,
@@ -23,6 +24,7 @@ import {
 } from '@rauta/protocols'
 import { DeviceError } from '../errors'
 import { severalAtOnce } from '../several'
+import { readRadio, writeRadio } from './radio'
 import { readReactions, writeReactions } from './reactions'
 import { readBehaviours, writeBehaviour } from './behaviour'
 import { readCardFormats, writeCardFormat } from './cardFormats'
@@ -92,6 +94,7 @@ const handlers: Readonly<Record<string, PartHandler>> = {
     write: writeTerminals,
   },
   behaviour: { kept: doorBehaviourCodec, read: readBehaviours, write: writeBehaviour },
+  radio: { kept: doorRadioCodec, read: readRadio, write: writeRadio },
   reactions: { kept: doorReactionsCodec, read: readReactions, write: writeReactions },
   accessPoint: {
     kept: accessPointCodec,

@@ -8,6 +8,9 @@ import {
   deviceInformation,
   elements,
   el,
+  hubKey,
+  hubPlace,
+  hubsSeen,
   networkInterface,
   networkProtocol,
   readNotifications,
@@ -164,6 +167,22 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
     onBus: async (loan) => busLoanAnswer.read(await session.call('cx', busLoan.write(loan))),
     async setBusKey(port, address, key) {
       await session.call('cx', busKey.write(port, address, key))
+    },
+    hubs: async () => hubsSeen(await session.call('cx', el('cx:GetRadio'))),
+    async setRadioKey(hub, key) {
+      await session.call('cx', hubKey.write(hub, key))
+    },
+    async pairLock(hub, place) {
+      await session.call(
+        'cx',
+        place === null ? hubPlace.write('EndPairing', hub) : hubPlace.write('PairLock', hub, place),
+      )
+    },
+    async removeLock(hub, place) {
+      await session.call('cx', hubPlace.write('RemoveLock', hub, place))
+    },
+    async blinkHub(hub) {
+      await session.call('cx', hubPlace.write('BlinkHub', hub))
     },
     async order(door, order) {
       const tell = (operation: string) => session.call('tdc', el(`tdc:${operation}`, el('tdc:Token', door)))

@@ -16,6 +16,7 @@ const reasons: Record<string, [string, string]> = {
   InvalidPIN: ['wrongCode', 'the code is wrong'],
   CodeMissing: ['noCode', 'no code came'],
   CodeNotFound: ['unknownCode', 'nobody has this code'],
+  NoRadio: ['noRadio', 'its radio was gone'],
   SecondPersonMissing: ['alone', 'the second person did not come'],
 }
 const alarms: Record<string, [string, string]> = {
@@ -29,6 +30,7 @@ const notices: Record<string, [string, string]> = {
   [topics.passback]: ['passback', 'In already, and let in again'],
   [topics.codeWanted]: ['code', 'Waits for the code'],
   [topics.duress]: ['duress', 'Under duress'],
+  [topics.standby]: ['standby', 'Let go without radio for the standby credential'],
   [topics.secondWanted]: ['second', 'Waits for the second person'],
 }
 /** As its own hours have a door: modes of the ONVIF door control specification. */
@@ -110,6 +112,7 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
     case topics.passback:
     case topics.codeWanted:
     case topics.duress:
+    case topics.standby:
     case topics.secondWanted: {
       const [state, says] = notices[n.topic] ?? ['other', '']
       return made('notice', state, holder ? `${says}: ${holder} at ${reader}` : says)

@@ -72,6 +72,7 @@ export const topics = {
   /** As the access control specification has it (from memory). */
   duress: 'AccessControl/Duress',
   /** These are the extension's own. */
+  standby: 'AccessControl/StandbyGranted',
   unknownCode: 'AccessControl/Denied/CredentialNotFound/PIN',
   codeWanted: 'AccessControl/CodeWanted',
   preAlarm: 'Door/State/DoorPreAlarm',

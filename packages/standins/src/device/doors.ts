@@ -125,6 +125,17 @@ export class DoorFirmware {
     this.known(wiring, reader, credential, read)
   }
 
+  /** What a wireless lock did while it was out of radio: told now, and of nobody that this side knows. */
+  doneAlone(port: string, bits: Bits, lets: boolean, agoMs: number): void {
+    const { wiring, reader } = this.readerOn(port)
+    if (!wiring || !reader) return
+    const card = cardSent(this.formatNamed(reader.format), reader.order, bits)
+    const read = { Card: card ? cardData(card) : '', Bits: bitsText(bits), Ago: String(Math.round(agoMs / 1000)) }
+    const at = { AccessPointToken: reader.accessPoint }
+    if (lets) this.unit.emit(topics.standby, at, read)
+    else this.unit.emit(topics.unknownCard, at, { ...read, Reason: 'NoRadio' })
+  }
+
   /** Keys that were pressed at a reader, one after the other; only whoever comes in is asked for a code. */
   typed(port: string, keys: string, address?: number): void {
     const { wiring, reader } = this.readerOn(port, address)

@@ -4,6 +4,7 @@ import { join } from 'node:path'
 import type {
   DigitalInput,
   DoorBehaviour,
+  DoorRadio,
   DoorReactions,
   DoorWiring,
   OnvifAccessPoint,
@@ -16,6 +17,7 @@ import type {
   OnvifUser,
 } from '@rauta/protocols'
 
+import type { Kept } from '../radio/lock'
 import type { BusKeys } from '../bus/master'
 import type { OwnCertificate } from './certificate'
 
@@ -36,6 +38,8 @@ export interface Memory {
   factoryNew: boolean
   /** Keys of the readers on its buses. */
   busKeys?: BusKeys
+  /** What wireless locks last told that they keep, by their ports. */
+  radioTold?: Record<string, Kept>
   entities: {
     Door: Record<string, OnvifDoor>
     AccessPoint: Record<string, OnvifAccessPoint>
@@ -47,6 +51,7 @@ export interface Memory {
     DoorWiring: Record<string, DoorWiring>
     DoorBehaviour: Record<string, DoorBehaviour>
     DoorReactions: Record<string, DoorReactions>
+    DoorRadio: Record<string, DoorRadio>
     DigitalInput: Record<string, DigitalInput>
   }
 }
@@ -62,6 +67,7 @@ export const noEntities = (): Memory['entities'] => ({
   DoorWiring: {},
   DoorBehaviour: {},
   DoorReactions: {},
+  DoorRadio: {},
   DigitalInput: {},
 })
 

@@ -17,12 +17,16 @@ import {
   deviceTime,
   digitalInputCodec,
   doorBehaviourCodec,
+  doorRadioCodec,
   doorReactionsCodec,
   doorCodec,
   doorWiringCodec,
   el,
   elements,
   fromDuration,
+  hubKey,
+  hubPlace,
+  hubSeen,
   namespaces,
   needed,
   networkInterface,
@@ -43,6 +47,7 @@ import {
   type ServicePrefix,
   type WiredReader,
 } from '@rauta/protocols'
+import { shippedSheets } from '@rauta/contracts'
 import type { Memory } from './memory'
 import type { Unit } from './unit'
 
@@ -607,6 +612,68 @@ const buses: Record<string, Handler> = {
   },
 }
 
+const radioOf = (unit: Unit) => {
+  if (unit.radio) return unit.radio
+  throw new Fault('Sender', 'ter:ActionNotSupported', 'No hub for wireless locks hangs here.')
+}
+function hubAt(unit: Unit, address: number) {
+  const hub = radioOf(unit).hubAt(address)
+  if (!hub) throw new Fault('Receiver', 'ter:HubNotFound', `No hub answers at address ${address}.`)
+  return hub
+}
+
+const radioRecords = entityHandlers(doorRadioCodec, 'DoorRadio')
+/** What the controller lets others do with its hubs, and through them with their locks. */
+const radio: Record<string, Handler> = {
+  ...Object.fromEntries(
+    Object.entries(radioRecords).map(([name, handler]): [string, Handler] => [
+      name,
+      (call) => {
+        radioOf(call.unit)
+        return handler(call)
+      },
+    ]),
+  ),
+  // What is listed is what the locks keep, and not what was sent for them.
+  GetDoorRadioList: ({ unit }) => {
+    const side = radioOf(unit)
+    const doors = Object.values(unit.memory.entities.DoorRadio).map((door) => side.kept(door))
+    return answer('cx:GetDoorRadioListResponse', doors.map(doorRadioCodec.write))
+  },
+  GetRadio: ({ unit }) => answer('cx:GetRadioResponse', radioOf(unit).seen().map(hubSeen.write)),
+  SetRadioKey: ({ unit, body }) => {
+    const { address, key } = hubKey.read(body)
+    hubAt(unit, address).remember({ key: Buffer.from(key).toString('hex') })
+    radioOf(unit).follow()
+    return answer('cx:SetRadioKeyResponse')
+  },
+  PairLock: ({ unit, body }) => {
+    const { address, place } = hubPlace.read(body)
+    const hub = hubAt(unit, address)
+    const most = shippedSheets[hub.file.model]?.carries?.find((c) => c.kind === 'wirelessLock')?.most ?? 0
+    if (hub.memory.key === null) throw new Fault('Sender', 'ter:NoRadioKey', 'The hub has no radio key yet.')
+    if (place < 1 || place > most) throw new Fault('Sender', 'ter:InvalidArgVal', `The hub has ${most} places.`)
+    hub.pair(place)
+    return answer('cx:PairLockResponse')
+  },
+  EndPairing: ({ unit, body }) => {
+    hubAt(unit, hubPlace.read(body).address).endPairing()
+    return answer('cx:EndPairingResponse')
+  },
+  RemoveLock: ({ unit, body }) => {
+    const { address, place } = hubPlace.read(body)
+    const hub = hubAt(unit, address)
+    const { [place]: _gone, ...places } = hub.memory.places
+    hub.remember({ places })
+    radioOf(unit).follow()
+    return answer('cx:RemoveLockResponse')
+  },
+  BlinkHub: ({ unit, body }) => {
+    hubAt(unit, hubPlace.read(body).address).shown += 1
+    return answer('cx:BlinkHubResponse')
+  },
+}
+
 const handlers: Record<string, Record<string, Handler>> = {
   [servicePaths.tds]: device,
   [servicePaths.tmd]: io,
@@ -624,7 +691,7 @@ const handlers: Record<string, Record<string, Handler>> = {
       'ter:MaxSpecialDayGroups',
     ),
   },
-  [servicePaths.cx]: { ...cardFormatHandlers, ...wiring, ...behaviours, ...reactionHandlers, ...buses },
+  [servicePaths.cx]: { ...cardFormatHandlers, ...wiring, ...behaviours, ...reactionHandlers, ...buses, ...radio },
 }
 
 export const isWrite = (operation: string) =>

@@ -1,7 +1,16 @@
 import { createHash } from 'node:crypto'
 import type { Bits } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
-import { configurationTopic, TokenChecker, type Announcement, type Notification, scope } from '@rauta/protocols'
+import {
+  configurationTopic,
+  TokenChecker,
+  type Announcement,
+  type DoorRadio,
+  type HubSeen,
+  type Notification,
+  scope,
+} from '@rauta/protocols'
+import type { RadioHub } from '../radio/hub'
 import { BusMaster } from '../bus/master'
 import type { BusLine } from '../bus/line'
 import type { World } from '../site/world'
@@ -10,6 +19,15 @@ import type { OwnCertificate } from './certificate'
 import { DoorFirmware } from './doors'
 import { PullPoints } from './events'
 import { noEntities, type Memory, type MemoryStore } from './memory'
+
+/** What the firmware does with its hubs. */
+export interface RadioSide {
+  seen(): HubSeen[]
+  hubAt(address: number): RadioHub | null
+  kept(door: DoorRadio): DoorRadio
+  /** A key or a place was given or taken. */
+  follow(): void
+}
 
 /** Faults that the rig's hands can put on a device; they show only through their effects. */
 export interface UnitFaults {
@@ -61,6 +79,8 @@ export class Unit {
   readonly doors: DoorFirmware
   /** By the port that they are on. */
   readonly buses = new Map<string, BusMaster>()
+  /** Hubs on its bus, where the site has any. */
+  radio: RadioSide | null = null
   readonly tokens = new TokenChecker(60_000)
   wrongSecrets: number[] = []
   private readonly changing = new Map<string, boolean>()
@@ -283,6 +303,11 @@ export class Unit {
     if (this.up) this.doors.cardRead(port, bits, address)
   }
 
+  /** A wireless lock tells what it did while it was out of radio. */
+  doneAlone(port: string, bits: Bits, lets: boolean, agoMs: number): void {
+    if (this.up) this.doors.doneAlone(port, bits, lets, agoMs)
+  }
+
   typed(port: string, keys: string, address?: number): void {
     if (this.up) this.doors.typed(port, keys, address)
   }
@@ -296,7 +321,15 @@ export class Unit {
 
   /** Equal as long as nothing of the configuration is altered. */
   configurationMark(): string {
-    return createHash('sha256').update(JSON.stringify(this.memory.entities)).digest('hex').slice(0, 16)
+    return createHash('sha256')
+      .update(JSON.stringify([this.memory.entities, this.radioKept()]))
+      .digest('hex')
+      .slice(0, 16)
+  }
+
+  private radioKept(): DoorRadio[] {
+    const { radio } = this
+    return radio ? Object.values(this.memory.entities.DoorRadio).map((door) => radio.kept(door)) : []
   }
 
   emit(

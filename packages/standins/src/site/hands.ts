@@ -52,6 +52,13 @@ export type Hand = { after?: number } & (
   | { do: 'busSet'; reader: string; to: Partial<BusReaderMemory> }
   | { do: 'busReset'; reader: string }
   | { do: 'busTamper'; reader: string; open: boolean }
+  /** At a hub: its power, its address switches, or as from the factory. */
+  | { do: 'hubPower'; hub: string; on: boolean }
+  | { do: 'hubSwitches'; hub: string; address: number }
+  | { do: 'hubReset'; hub: string }
+  /** At a wireless lock: the set-up card, or as from the factory. */
+  | { do: 'lockSetUp' | 'lockReset'; lock: string }
+  | { do: 'lockBattery'; lock: string; low: boolean }
   /** Takes the cable of a bus off its controller. */
   | { do: 'busCut'; bus: string; cut: boolean }
 )
@@ -108,6 +115,8 @@ function act(rig: Rig, hand: Exclude<Hand, { do: 'lean' }>): string {
     line.cut = hand.cut
     return hand.cut ? 'bus off' : 'bus on'
   }
+  if ('hub' in hand) return actOnHub(rig, hand)
+  if ('lock' in hand) return actOnLock(rig, hand)
   const unit = rig.units.get(hand.serial)
   if (!unit) throw new Error(`There is no device ${hand.serial}.`)
   switch (hand.do) {
@@ -243,5 +252,41 @@ function actOnReader(rig: Rig, hand: Exclude<Extract<Hand, { reader: string }>, 
     case 'busTamper':
       reader.tamper(hand.open)
       return hand.open ? 'case open' : 'case shut'
+  }
+}
+
+function actOnHub(rig: Rig, hand: Extract<Hand, { hub: string }>): string {
+  const hub = rig.air.hubs.get(hand.hub)
+  if (!hub) throw new Error(`There is no hub ${hand.hub}.`)
+  switch (hand.do) {
+    case 'hubPower':
+      rig.air.power(hand.hub, hand.on)
+      return hand.on ? 'hub has power' : 'hub off'
+    case 'hubSwitches':
+      hub.remember({ address: hand.address })
+      rig.air.follow()
+      return `switches at ${hand.address}`
+    case 'hubReset':
+      hub.reset()
+      rig.air.follow()
+      return 'as from the factory'
+  }
+}
+
+function actOnLock(rig: Rig, hand: Extract<Hand, { lock: string }>): string {
+  const lock = rig.air.locks.get(hand.lock)
+  if (!lock) throw new Error(`There is no wireless lock ${hand.lock}.`)
+  switch (hand.do) {
+    case 'lockSetUp':
+      return { green: 'green: paired', red: 'red: it is somebody else’s', nothing: 'no lamp: no hub waits for it' }[
+        rig.air.setUp(hand.lock)
+      ]
+    case 'lockReset':
+      lock.reset()
+      rig.air.follow()
+      return 'as from the factory'
+    case 'lockBattery':
+      lock.remember({ batteryLow: hand.low })
+      return hand.low ? 'battery low' : 'new cells'
   }
 }

@@ -7,6 +7,9 @@ import { BusReader, type BusReaderFile, type BusReaderMemory } from '../bus/peri
 import { AddressBook } from '../device/http'
 import { MemoryStore } from '../device/memory'
 import { Unit } from '../device/unit'
+import { RadioAir } from '../radio/air'
+import type { RadioHubMemory } from '../radio/hub'
+import type { RadioLockMemory } from '../radio/lock'
 import { DiscoveryResponder } from './discovery'
 import { Opening } from './opening'
 import { bitsOfKey } from '../device/keypads'
@@ -33,8 +36,12 @@ export class Rig {
   readonly busReaders = new Map<string, BusReader>()
   /** Buses by `controller/port`. */
   readonly lines = new Map<string, BusLine>()
+  /** Hubs and wireless locks. */
+  readonly air: RadioAir
   readonly cards: Record<string, string>
   private readonly busMemories: MemoryStore<BusReaderMemory>
+  private readonly hubMemories: MemoryStore<RadioHubMemory>
+  private readonly lockMemories: MemoryStore<RadioLockMemory>
   private readonly addresses: AddressBook
   private readonly discovery: DiscoveryResponder
   private readonly timeServer: TimeServer | null
@@ -53,6 +60,16 @@ export class Rig {
     this.store = new MemoryStore(options.memoryFolder)
     this.moved = new MovedStore(options.memoryFolder)
     this.busMemories = new MemoryStore<BusReaderMemory>(options.memoryFolder)
+    this.hubMemories = new MemoryStore<RadioHubMemory>(options.memoryFolder)
+    this.lockMemories = new MemoryStore<RadioLockMemory>(options.memoryFolder)
+    this.air = new RadioAir(
+      this.world,
+      (serial) => this.radioController(serial),
+      { hubs: this.hubMemories, locks: this.lockMemories },
+      (lock) => {
+        for (const opening of this.openings.values()) opening.relayMoved(lock)
+      },
+    )
     for (const file of site.devices) {
       this.units.set(
         file.serial,
@@ -61,25 +78,32 @@ export class Rig {
             this.feedBuses(serial)
             for (const opening of this.openings.values()) opening.tell()
           },
-          relay: (serial) => {
+          relay: (serial, relay, energised) => {
+            this.air.drive(serial, relay, energised)
             for (const opening of this.openings.values()) opening.relayMoved(serial)
           },
-          up: (unit) => this.cameUp(unit),
+          up: (unit) => {
+            this.cameUp(unit)
+            this.air.follow()
+          },
           down: (unit) => {
+            this.air.follow()
             this.addresses.leave(unit)
             if (!unit.faults.networkCut) this.discovery.bye(unit)
           },
         }),
       )
     }
+    this.hangRadio(site)
     for (const file of site.doors) {
       this.openings.set(
         file.id,
         new Opening(
           this.moved.asLeft(file),
           {
-            energised: (serial, relay) => this.units.get(serial)?.relays.get(relay) ?? false,
-            powered: (serial) => this.units.get(serial)?.powered ?? false,
+            energised: (serial, relay) =>
+              this.air.locks.get(serial)?.driven ?? this.units.get(serial)?.relays.get(relay) ?? false,
+            powered: (serial) => this.air.locks.has(serial) || (this.units.get(serial)?.powered ?? false),
           },
           {
             input: (serial, input, closed) => this.units.get(serial)?.input(input, closed),
@@ -90,6 +114,35 @@ export class Rig {
     }
     for (const opening of this.openings.values()) opening.tell()
     this.hangReaders(site)
+  }
+
+  private hangRadio({ radio }: SiteFile): void {
+    for (const file of radio?.locks ?? []) this.air.addLock(file)
+    for (const file of radio?.hubs ?? []) {
+      this.air.addHub(file)
+      const unit = this.units.get(file.controller)
+      if (unit)
+        unit.radio = {
+          seen: () => this.air.seenBy(unit.serial),
+          hubAt: (address) => this.air.hubAt(unit.serial, address),
+          kept: (door) => this.air.keptBy(unit.serial, door),
+          follow: () => this.air.follow(),
+        }
+    }
+  }
+
+  private radioController(serial: string) {
+    const unit = this.units.get(serial)
+    return (
+      unit && {
+        up: unit.up,
+        wanted: () => Object.values(unit.memory.entities.DoorRadio),
+        card: (port: string, bits: Bits) => unit.card(port, bits),
+        doneAlone: (port: string, bits: Bits, lets: boolean, agoMs: number) => unit.doneAlone(port, bits, lets, agoMs),
+        told: (unit.memory.radioTold ??= {}),
+        took: (door: string) => unit.altered('DoorRadio', door, false),
+      }
+    )
   }
 
   /** Readers hang on the bus of their controller in the order of the site's file. */
@@ -147,6 +200,7 @@ export class Rig {
     await this.discovery.open()
     await this.timeServer?.open()
     for (const unit of this.units.values()) if (unit.file.powered) unit.power(true)
+    for (const hub of this.air.hubs.values()) if (hub.file.powered) this.air.power(hub.serial, true)
   }
 
   /** A hand pulls the network cable of a device, or plugs it in: without it nothing of the device can be reached. */
@@ -191,6 +245,7 @@ export class Rig {
     const file = this.readerOf(door, reader)
     const sent = bitsSent(this.cards[card] ?? card, this.sendsOf(door, reader))
     if (file.bus) this.busReaders.get(file.bus.serial)?.present(sent)
+    else if (this.air.locks.has(file.serial)) this.air.locks.get(file.serial)?.present(sent)
     else this.overLeads(file, sent)
   }
 
@@ -239,5 +294,7 @@ export class Rig {
     }
     this.store.flush()
     this.busMemories.flush()
+    this.hubMemories.flush()
+    this.lockMemories.flush()
   }
 }

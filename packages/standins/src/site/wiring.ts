@@ -1,10 +1,14 @@
 import type { BusReaderFile } from '../bus/peripheral'
+import type { RadioHubFile } from '../radio/hub'
+import type { RadioLockFile } from '../radio/lock'
 import type { ReaderSends } from './sending'
 
 /** How the simulated site is really wired: the rig's own file, never made from the job. */
 export interface SiteFile {
   devices: DeviceFile[]
   doors: DoorFile[]
+  /** Hubs and wireless locks. */
+  radio?: { hubs: RadioHubFile[]; locks: RadioLockFile[] }
   /** Cards that lie about for the hands, by name: six hexadecimal digits for 26 bits, or the bits as `34/003D1141A`. */
   cards: Record<string, string>
   /** Address of the client's time server, where there is one. */

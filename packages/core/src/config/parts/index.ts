@@ -5,12 +5,14 @@ import { credentialKind } from './credential'
 import { doorKind } from './door'
 import type { PartKind } from './kind'
 import { profileKind } from './profile'
+import { radioKind } from './radio'
 import { reactionsKind } from './reactions'
 import { scheduleKind } from './schedule'
 import { specialDaysKind } from './specialDays'
 import { terminalsKind } from './terminals'
 
 export type { PartKind } from './kind'
+export { keepsStandby } from './radio'
 export { membersProfile, testReactions } from './reactions'
 export { testSchedules } from './schedule'
 export { momentText } from './credential'
@@ -24,6 +26,7 @@ export const partKinds: readonly PartKind[] = [
   cardFormatKind,
   terminalsKind,
   behaviourKind,
+  radioKind,
   profileKind,
   reactionsKind,
   credentialKind,

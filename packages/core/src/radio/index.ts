@@ -1,0 +1,5 @@
+export * from './records'
+export * from './port'
+export * from './devices'
+export * from './findings'
+export * from './spread'
