@@ -16,7 +16,7 @@ test.describe('the board', () => {
   test('shows the demo’s doors at their different marks, each with its next action', async ({ page }) => {
     await signIn(page)
     const says = (ref: string) => page.getByRole('button', { name: new RegExp(`^${ref} `) })
-    for (const ref of ['Q-01', 'Q-02', 'C-01', 'F-00'])
+    for (const ref of ['Q-01', 'Q-02', 'C-01', 'F-00', 'F-01'])
       await expect(says(ref)).toHaveAccessibleName(/Signed by Kerttu Alanen/)
     await expect(says('C-02')).toHaveAccessibleName(/Load: Release time: A1 holds 5 s, the job wants 8 s/)
     await expect(says('T-01')).toHaveAccessibleName(/Prove: The exit button opens it/)
@@ -24,7 +24,7 @@ test.describe('the board', () => {
     await expect(says('T-02')).toHaveAccessibleName(/Prove: 15 of 17 tests left/)
     await expect(says('P-02')).toHaveAccessibleName(/Plan: On an escape route a fail-secure lock stays shut/)
     await expect(says('Q-03')).toHaveAccessibleName(/Plan: The door is on no controller yet/)
-    await expect(page.getByRole('listitem', { name: 'Sign: 4 of 48' })).toBeVisible()
+    await expect(page.getByRole('listitem', { name: 'Sign: 5 of 48' })).toBeVisible()
     await expect(page.getByText('1 device not loaded')).toBeVisible()
   })
 

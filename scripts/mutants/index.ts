@@ -17,6 +17,7 @@ import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
 import { codeMutants } from './codes'
+import { radioMutants } from './radio'
 import { reactionMutants } from './reactions'
 import { readerMutants } from './readers'
 import { rightMutants } from './rights'
@@ -98,6 +99,7 @@ const chosen = [
   ...readerMutants,
   ...rightMutants,
   ...codeMutants,
+  ...radioMutants,
   ...reactionMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))

@@ -109,6 +109,7 @@ export const patternWords: Readonly<Record<string, string>> = {
   '^[0-9a-f]{128}$': 'it has 128 hexadecimal digits',
   '^[MLCQ0-9 .,-]+$': 'it is a stroke of a pen',
   '^(controller|unit|part)/[A-Za-z0-9_.:/-]{1,120}$': 'it names a controller, a unit or a part',
+  '^[^/]{1,60}/[^/]{1,60}$': 'it names a door and its lock, or `unit` and its hub',
   '^[A-Za-z0-9_.:-]{1,60}/[A-Za-z0-9]{1,8}$': 'it names a door and its part',
   '^[\\p{L}0-9][\\p{L}0-9 ._/-]{0,19}$':
     'it has up to 20 letters, digits, blanks and . _ / -, and begins with a letter or digit',

@@ -114,6 +114,7 @@ function fullJob(): World {
   w.put('question', { id: 'qu', kind: 'door', record: door, field: 'name', kept: 'a', offered: 'b', by: 'v', at })
   w.put('powerPlan', defaultPowerPlan('a1'))
   w.put('unit', { id: 'u', ref: 'N1', sheet: 'switch-8', cabinet: 'Riser', address: '' })
+  w.put('radioPlan', { id: 'site', standby: { facility: 88, number: 10_100 } })
   w.put('unitFeed', { id: 'controller/a1', unit: 'u', port: '1', lengthM: 5 })
   w.put('undone', { id: '3', by: 4 })
   w.put('columns', { id: 'doors', meanings: {} })

@@ -56,10 +56,31 @@ function job(): World {
   return w
 }
 
+/** With a wireless lock at a hub of a second controller. */
+function withRadio(w: World): World {
+  w.controller('a7', 'controller-radio')
+  w.do('unit.put', { id: 'w1', ref: 'W1', sheet: 'hub-radio', cabinet: 'Riser', address: '' })
+  w.do('hub.hang', { hub: 'w1', controller: 'a7' })
+  const fields = {
+    ref: 'D-03',
+    name: 'Flat',
+    from: 'out',
+    to: 'in',
+    handle: true,
+    hardware: { lock: 'wireless-handle' },
+  }
+  w.do('door.add', { id: 'D-03', fields })
+  w.do('door.placeProposed', { id: 'D-03', controller: 'a7' })
+  w.do('radio.spread', { controller: 'a7' })
+  w.do('radioPlan.put', { standby: { facility: 88, number: 10_100 } })
+  return w
+}
+
 describe('the kinds of parts', () => {
   it('have names of their own, and what is wanted of each is as its schema says', () => {
     expect(new Set(partKinds.map((k) => k.name)).size).toBe(partKinds.length)
-    const wanted = job().wanted()
+    const w = withRadio(job())
+    const wanted = { ...w.wanted(), ...w.wanted('a7') }
     for (const [key, value] of Object.entries(wanted)) {
       const { kind } = readKey(key)
       const check = ajv.compile(kind?.schema ?? false)

@@ -416,6 +416,7 @@ describe('a test that runs is one person’s', () => {
       'claim.start',
       'load.start',
       'load.stop',
+      'radioDevice.take',
       'trial.answer',
       'trial.start',
     ])

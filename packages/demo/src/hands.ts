@@ -26,6 +26,7 @@ const cards = {
   second: 'test card, second',
   ended: 'test card, right ended',
   unknown: 'card nobody knows',
+  standby: 'standby credential',
 }
 
 const codes = testCards.codes
@@ -46,7 +47,8 @@ export function handsFor(
     /** Whether a code is asked for with every card. */ code?: boolean
   },
 ): Hand[] {
-  const card = (which: keyof typeof cards, reader = 'R1'): Hand => ({ do: 'card', door, reader, card: cards[which] })
+  const own = door === 'F-01' ? 'K1' : 'R1'
+  const card = (which: keyof typeof cards, reader = own): Hand => ({ do: 'card', door, reader, card: cards[which] })
   const keys = (which: keyof typeof codes): Hand => ({
     after: 500,
     do: 'keys',
@@ -55,7 +57,7 @@ export function handsFor(
     keys: `${codes[which]}#`,
   })
   /** A good card, with its code where one is asked for. */
-  const good = (reader = 'R1'): Hand[] => [card('good', reader), ...(code && reader === 'R1' ? [keys('good')] : [])]
+  const good = (reader = own): Hand[] => [card('good', reader), ...(code && reader === 'R1' ? [keys('good')] : [])]
   const at = (after: number, act: string): Hand => ({ after, do: act, door })
   // A hand leans on the leaf until it gives: on a busy machine the lock lets go later.
   const open = (after: number): Hand => ({ after, do: 'lean', door, ms: 4000 })
@@ -141,6 +143,15 @@ export function handsFor(
       return [at(0, 'unsetPanel'), { ...card('second'), after: 1500 }, { ...card('second'), after: 2500 }]
     case 'break-glass':
       return [at(0, 'breakGlass'), open(900), at(2000, 'close'), at(800, 'mendGlass')]
+    case 'without-radio-K1':
+      return [
+        { do: 'hubPower', hub: 'HB-3101-W1', on: false },
+        { ...card('good'), after: 500 },
+        { ...card('standby'), after: 1500 },
+        open(500),
+        at(1500, 'close'),
+        { after: 1500, do: 'hubPower', hub: 'HB-3101-W1', on: true },
+      ]
     case 'holds':
       return [at(0, 'push')]
     default:

@@ -31,7 +31,15 @@ export const controllers = [
     address: '',
     expanders: [{ id: 'E1', sheet: 'expander-io' }],
   },
-  { ...base, id: 'a7', ref: 'A7', sheet: 'controller-radio', cabinet: 'Flats landing', address: '10.61.8.27' },
+  {
+    ...base,
+    id: 'a7',
+    ref: 'A7',
+    sheet: 'controller-radio',
+    cabinet: 'Flats landing',
+    address: '10.61.8.27',
+    serial: 'RG-7007-A7',
+  },
   { ...base, id: 'a8', ref: 'A8', sheet: 'controller-1-net', cabinet: 'Riser 1', address: '' },
   { ...base, id: 'a9', ref: 'A9', sheet: 'controller-4', cabinet: 'Flats landing', address: '' },
 ]
@@ -87,9 +95,21 @@ export const powerPlans = [
   },
 ]
 
+/** Hubs behind the controller for wireless locks, and what opens a lock whose radio is gone. */
+export const hubs = [
+  { hub: 'w1', controller: 'a7', address: 1 },
+  { hub: 'w2', controller: 'a7', address: 2 },
+]
+export const standby = { facility: 88, number: 10100 }
+
 /** Rules of the first doors, with those of these that get in operation too. */
 export const rules = [
-  { id: 'r-crew', group: 'crew-all', doors: ['Q-02', 'C-01', 'C-02', 'C-03', 'F-00'], schedule: 'sailings' },
+  {
+    id: 'r-crew',
+    group: 'crew-all',
+    doors: ['Q-02', 'C-01', 'C-02', 'C-03', 'F-00', 'F-01', 'F-03'],
+    schedule: 'sailings',
+  },
   { id: 'r-tickets', group: 'tickets-all', doors: ['Q-01', 'T-01', 'T-02', 'T-03', 'T-04'], schedule: 'office' },
 ]
 
@@ -130,7 +150,7 @@ const flat = (n: number, name: string, passagesPerDay = 18): PlannedDoor => ({
   hardware: { lock: 'wireless-handle' },
   passagesPerDay,
   handle: true,
-  decides: { by: 'lock', afterS: 0, then: 'knownCards' },
+  decides: { by: 'controller', afterS: 0, then: 'knownCards' },
 })
 const locker = (n: number): PlannedDoor => ({
   id: `L-0${n}`,
@@ -144,7 +164,7 @@ const locker = (n: number): PlannedDoor => ({
   hardware: { lock: 'wireless-cabinet' },
   passagesPerDay: 6,
   handle: true,
-  decides: { by: 'lock', afterS: 0, then: 'knownCards' },
+  decides: { by: 'controller', afterS: 0, then: 'knownCards' },
 })
 
 export const doors: PlannedDoor[] = [
@@ -341,7 +361,7 @@ export const doors: PlannedDoor[] = [
     hardware: { lock: 'wireless-cylinder' },
     passagesPerDay: 14,
     handle: true,
-    decides: { by: 'lock', afterS: 0, then: 'knownCards' },
+    decides: { by: 'controller', afterS: 0, then: 'knownCards' },
   },
   locker(1),
   locker(2),
@@ -358,7 +378,7 @@ export const doors: PlannedDoor[] = [
     hardware: { lock: 'wireless-cylinder' },
     passagesPerDay: 2,
     handle: true,
-    decides: { by: 'lock', afterS: 0, then: 'knownCards' },
+    decides: { by: 'controller', afterS: 0, then: 'knownCards' },
   },
   {
     id: 'S-02',
@@ -372,7 +392,7 @@ export const doors: PlannedDoor[] = [
     hardware: { lock: 'wireless-cabinet' },
     passagesPerDay: 4,
     handle: true,
-    decides: { by: 'lock', afterS: 0, then: 'knownCards' },
+    decides: { by: 'controller', afterS: 0, then: 'knownCards' },
   },
   {
     id: 'T-04',

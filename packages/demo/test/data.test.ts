@@ -18,6 +18,7 @@ interface SiteFile {
   }[]
   doors: { id: string; readers: { serial: string }[]; lock: { serial: string } }[]
   cards: Record<string, string>
+  radio?: { hubs: { controller: string; model: string }[]; locks: { serial: string; model: string }[] }
 }
 const site = JSON.parse(readFileSync(fileURLToPath(new URL('../site.json', import.meta.url)), 'utf8')) as SiteFile
 
@@ -79,7 +80,17 @@ describe('the demo job', () => {
     expect(site.devices.filter((d) => !d.powered)).toHaveLength(1)
     for (const door of site.doors)
       for (const serial of [door.lock.serial, ...door.readers.map((r) => r.serial)])
-        expect(site.devices.some((d) => d.serial === serial)).toBe(true)
+        expect([...site.devices, ...(site.radio?.locks ?? [])].some((d) => d.serial === serial)).toBe(true)
+    // Hubs and locks are what the plan says that they are.
+    for (const { controller, model } of site.radio?.hubs ?? [])
+      expect([site.devices.find((d) => d.serial === controller)?.model, shippedSheets[model]?.kind]).toEqual([
+        'controller-radio',
+        'hub',
+      ])
+    for (const { serial, model } of site.radio?.locks ?? []) {
+      const door = site.doors.find((d) => d.lock.serial === serial)
+      expect([door?.id, planned.doors.find((d) => d.id === door?.id)?.hardware['lock']]).toEqual([door?.id, model])
+    }
   })
   it('no two devices share a serial, a MAC or a place to come up at', () => {
     for (const key of ['serial', 'mac'] as const)

@@ -1,4 +1,6 @@
 import {
+  waitingForHands,
+  type HandAt,
   all,
   byRef,
   byWalk,
@@ -31,8 +33,23 @@ export const reportFor = (facts: Facts, controller: Controller): SupplyReport =>
 export const doorsInOrder = (facts: Facts): Door[] => all(facts, 'door').sort(byWalk)
 export const controllersInOrder = (facts: Facts): Controller[] => all(facts, 'controller').sort(byRef)
 
-/** Controllers that are in service and do not hold what the job wants, with what differs. */
-export function unsent(facts: Facts): { controller: Controller; differences: Difference[] }[] {
+interface Differing {
+  controller: Controller
+  differences: Difference[]
+}
+
+/** Controllers that are in service and do not hold what the job wants, with what differs; what was sent and waits for a hand is none of it. */
+export const unsent = (facts: Facts): Differing[] =>
+  differing(facts).filter((u) => waitingForHands(u.differences) === null)
+
+/** Controllers that hold what they were sent but for what waits for a hand at a door. */
+export const waitingAtDoors = (facts: Facts): { controller: Controller; hands: HandAt[] }[] =>
+  differing(facts).flatMap(({ controller, differences }) => {
+    const hands = waitingForHands(differences)
+    return hands ? [{ controller, hands }] : []
+  })
+
+function differing(facts: Facts): Differing[] {
   const { configs } = keeperOf(facts)
   return controllersInOrder(facts)
     .filter((c) => facts.reach[c.id]?.owned)

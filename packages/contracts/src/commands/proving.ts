@@ -1,4 +1,5 @@
 import {
+  isEarned,
   all,
   chainHead,
   drop,
@@ -205,10 +206,8 @@ export const sign = defineCommand<{
     const configs = workedConfigs(facts, sheets)
     const marks = marksOf(facts, door, sheets, configs)
     if (marks.plan.sign === 'stopped') throw new Refusal(`${door.ref} cannot be signed: ${marks.plan.says}`)
-    if (marks.wire.sign !== 'given' || marks.prove.sign !== 'given')
-      throw new Refusal(
-        `${door.ref} cannot be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`,
-      )
+    if (!isEarned(marks.wire) || marks.prove.sign !== 'given')
+      throw new Refusal(`${door.ref} cannot be signed: ${isEarned(marks.wire) ? marks.prove.says : marks.wire.says}`)
     const { wanted, held } = configs(door.placement?.controller ?? '')
     const standing = facts.doorMode[door.id]
     if (standing)

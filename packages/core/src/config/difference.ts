@@ -1,3 +1,4 @@
+import type { Facts } from '../job/facts'
 import { sameJson } from './canonical'
 import { isTestPart, readKey, type PartKind } from './parts'
 import type { Change } from './parts/kind'
@@ -53,19 +54,28 @@ export function touching(differences: readonly Difference[], door: string, held:
   })
 }
 
+/** A part at a door that waits for somebody to be at it. */
+export interface HandAt {
+  door: string
+  part: string
+}
+
 /** Parts at doors that wait for a hand before they take what they were sent, where nothing else differs; null where something does. */
-export function waitingForHands(differences: readonly Difference[]): string[] | null {
-  const hands = differences.map(({ key, held }) => {
+export function waitingForHands(differences: readonly Difference[]): HandAt[] | null {
+  const hands = differences.map(({ key, held, wanted }) => {
     const { kind, token } = readKey(key)
-    const parts = held === undefined ? [] : (kind?.waits?.(held) ?? [])
-    return parts.map((part) => `${kind?.doorOf(token) ?? token} ${part}`)
+    const parts = held === undefined || wanted === undefined ? [] : (kind?.waits?.(held, wanted) ?? [])
+    return parts.map((part) => ({ door: kind?.doorOf(token) ?? token, part }))
   })
   return hands.length > 0 && hands.every((h) => h.length > 0) ? hands.flat() : null
 }
 
-/** What a fitter does for parts that wait for a hand, named by door and part. */
-export const handWords = (parts: readonly string[]): string =>
-  `${parts.slice(0, 5).join(', ')}${parts.length > 5 ? ` and ${parts.length - 5} more` : ''} ${parts.length === 1 ? 'waits' : 'wait'} for a hand at the door: present any card there, so that it takes what it was sent.`
+/** What a fitter does for parts that wait for a hand. */
+export function handWords(facts: Facts, hands: readonly HandAt[]): string {
+  const named = hands.slice(0, 5).map(({ door, part }) => `${facts.door[door]?.ref ?? door} ${part}`)
+  const more = hands.length > named.length ? ` and ${hands.length - named.length} more` : ''
+  return `${named.join(', ')}${more} ${hands.length === 1 ? 'waits' : 'wait'} for a hand at the door: present any card there, so that it takes what it was sent.`
+}
 
 /** One thing a driver does; safe to repeat. */
 export type Operation = { do: 'set'; key: string; value: Json } | { do: 'remove'; key: string }

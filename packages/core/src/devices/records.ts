@@ -85,6 +85,11 @@ export interface Found {
   chosen?: true
 }
 
+/** Id of the status record of a hub, or of any other device that is planned as a unit. */
+export const unitDeviceId = (unit: string): string => `unit/${unit}`
+/** The unit of such an id; null for another device's. */
+export const unitOfDevice = (id: string): string | null => (id.startsWith('unit/') ? id.slice('unit/'.length) : null)
+
 /** What a device holds from before, counted before anything is erased. */
 export interface Holds {
   doors: number
@@ -270,7 +275,15 @@ export const cabinetKind = recordKind('cabinet', {
     doorsOn(facts, after.id).map((d) => ({ door: d.id, kind: 'cabinet', body: after })),
   touches: ({ id }) => ({ controllers: [id] }),
 })
-export const cabinetPlaceKind = recordKind('cabinetPlace', { fields: { id: 'text', x: 'number', y: 'number' } })
+export const cabinetPlaceKind = recordKind('cabinetPlace', {
+  fields: { id: 'text', x: 'number', y: 'number' },
+  // How far a wireless lock is from its hub.
+  touches: ({ id }, facts) => ({
+    doors: all(facts, 'unit')
+      .filter((u) => u.cabinet === id)
+      .flatMap((u) => doorsAtHub(facts, u.id)),
+  }),
+})
 export const procuredKind = recordKind('procured', {
   fields: { id: 'text', got: 'object or none', from: 'text', due: 'text' },
 })
@@ -308,12 +321,24 @@ export const claimKind = recordKind('claim', {
     onBus: 'object?',
     byRadio: 'object?',
   },
-  touches: ({ id }) => touchedBy(id),
+  touches: ({ id }, facts) => touchedBy(id, facts),
 })
-/** Of a controller all its doors, of a part of a door that door. */
-const touchedBy = (id: string): Touched => {
+/** Doors whose wireless locks a hub joins, by the hub's unit. */
+export const doorsAtHub = (facts: Facts, unit: string): string[] =>
+  all(facts, 'door').flatMap((d) => (d.parts.some((p) => p.radio?.hub === unit) ? [d.id] : []))
+
+/** Doors of a device that is no controller: a part's own door, or those whose locks a hub joins; null for a controller. */
+function doorsOfDevice(id: string, facts: Facts): string[] | null {
+  const unit = unitOfDevice(id)
+  if (unit !== null) return doorsAtHub(facts, unit)
   const part = partOfDeviceId(id)
-  return part ? { doors: [part.door] } : { controllers: [id] }
+  return part && [part.door]
+}
+
+/** Of a controller all its doors, of another device those that hang on it. */
+const touchedBy = (id: string, facts: Facts): Touched => {
+  const doors = doorsOfDevice(id, facts)
+  return doors ? { doors } : { controllers: [id] }
 }
 
 /** Answering again, or a clock that drifts, is no new taking. */
@@ -336,8 +361,7 @@ function takenLinks(reach: Reach, facts: Facts): ChainLink[] {
     zoneHeld,
     ...(secured ? { certificate: secured.fingerprint } : {}),
   }
-  const part = partOfDeviceId(id)
-  const doors = part ? [part.door] : doorsOn(facts, id).map((d) => d.id)
+  const doors = doorsOfDevice(id, facts) ?? doorsOn(facts, id).map((d) => d.id)
   return doors.map((door) => ({ door, kind: 'taken', body }))
 }
 
@@ -365,5 +389,5 @@ export const reachKind = recordKind('reach', {
     byRadio: 'object?',
   },
   recorded: (after, before, facts) => (after.owned && !sameTaking(after, before) ? takenLinks(after, facts) : []),
-  touches: ({ id }) => touchedBy(id),
+  touches: ({ id }, facts) => touchedBy(id, facts),
 })

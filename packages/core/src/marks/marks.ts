@@ -22,7 +22,7 @@ import { radioFindings } from '../radio/findings'
 import { kitFindings, untestedFindings } from '../proving/script'
 import { standings, type Standing } from '../proving/standing'
 import { openDevices, reachMark } from './reach'
-import type { DoorMarks, MarkState, Sign } from './state'
+import { isEarned, type DoorMarks, type MarkState, type Sign } from './state'
 import { planFindings } from '../wiring/findings'
 import { judgeReading } from '../readings/judge'
 import { newestOf } from '../readings/newest'
@@ -120,7 +120,7 @@ export function marksOf(
 
 /** The first mark that is neither given nor not needed, or null for a door that is signed. */
 export function nextMark(state: DoorMarks): MarkState | null {
-  return marks.map((m) => state[m]).find((m) => m.sign !== 'given' && m.sign !== 'notNeeded') ?? null
+  return marks.map((m) => state[m]).find((m) => !isEarned(m)) ?? null
 }
 
 const incomplete = new Set(['no-lock', 'no-reader', 'not-placed', 'lead-loose', 'no-bus-address', 'no-hub'])
@@ -293,7 +293,7 @@ function loadMark(
   const open = touching(differences(), door.id, held, wanted)
   if (open.length === 0) return state('given', 1, `${controller.ref} holds what the job wants of this door, read back.`)
   const hands = waitingForHands(open)
-  if (hands) return state('underWay', 0.9, handWords(hands))
+  if (hands) return state('underWay', 0.9, handWords(facts, hands))
   const loads = all(facts, 'load').filter((l) => l.controller === controller.id)
   const lines = differenceWords(open, facts, controller.ref)
   const running = loads.find((l) => l.state === 'running' || l.state === 'queued')
@@ -370,7 +370,7 @@ function signMark(
     return signed.length
       ? state('stale', 1, `What was signed no longer stands. ${plan.says}`)
       : state('todo', 0, plan.says)
-  if (wire.sign !== 'given' || prove.sign !== 'given') {
+  if (!isEarned(wire) || prove.sign !== 'given') {
     return signed.length
       ? state('stale', 1, 'What was signed no longer stands.')
       : state('todo', 0, 'Waits for Wire and Prove.')

@@ -1,7 +1,7 @@
 import type { Facts } from '../job/facts'
 import type { Reach } from '../devices/records'
 import type { RadioDevice } from '../radio/devices'
-import type { DeviceStanding } from './reach'
+import type { DeviceStanding } from './state'
 
 const stale = (says: string): DeviceStanding => ({ sign: 'stale', share: 1, says })
 

@@ -1,4 +1,11 @@
-import { movesTo, type Controller, type Reach, type SeenByRadio, type SeenOnBus } from '../devices/records'
+import {
+  movesTo,
+  unitDeviceId,
+  type Controller,
+  type Reach,
+  type SeenByRadio,
+  type SeenOnBus,
+} from '../devices/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { isItsController } from '../doors/ownUnit'
@@ -7,9 +14,9 @@ import { jobOf, usualLimits, type JobLimits } from '../job/records'
 import { stop, warn, type Finding } from '../job/finding'
 import { busDeviceOf, onBus, type BusDevice } from '../network/busDevices'
 import { byRadio } from '../radio/port'
-import { radioDeviceOf, unitDeviceId, type RadioDevice } from '../radio/devices'
+import { radioDeviceOf, type RadioDevice } from '../radio/devices'
 import { radioStanding } from './radioReach'
-import type { MarkState } from './state'
+import type { DeviceStanding, MarkState } from './state'
 
 /** A device of a door that has an address of its own: on the network, on a bus, or by radio. */
 export interface OwnDevice {
@@ -47,13 +54,6 @@ export function ownDevices(door: Door, facts: Facts, sheets: Sheets): OwnDevice[
     ...hubs.map((unit) => ({ id: unitDeviceId(unit.id), ref: unit.ref, by: 'radio' as const })),
     ...parts,
   ]
-}
-
-/** Where one device stands; the first that is true counts. */
-export interface DeviceStanding {
-  sign: 'todo' | 'underWay' | 'stale' | 'given'
-  share: number
-  says: string
 }
 
 interface Standing {

@@ -12,4 +12,13 @@ export interface MarkState {
   says: string
   findings: Finding[]
 }
+/** Whether nothing more has to be done for a mark. */
+export const isEarned = ({ sign }: MarkState): boolean => sign === 'given' || sign === 'notNeeded'
 export type DoorMarks = Record<Mark, MarkState>
+
+/** Where one device stands; the first that is true counts. */
+export interface DeviceStanding {
+  sign: 'todo' | 'underWay' | 'stale' | 'given'
+  share: number
+  says: string
+}

@@ -1,3 +1,4 @@
+import { doorsAtHub } from '../devices/records'
 import { recordKind } from '../job/kind'
 
 /** How one controller's cabinet is fed in the plan; its id is the controller's. */
@@ -69,6 +70,7 @@ export const powerPlanKind = recordKind('powerPlan', {
 })
 export const unitKind = recordKind('unit', {
   fields: { id: 'text', ref: 'text', sheet: 'text', cabinet: 'text', address: 'text' },
+  touches: ({ id }, facts) => ({ doors: doorsAtHub(facts, id) }),
 })
 export const unitFeedKind = recordKind('unitFeed', {
   fields: { id: 'text', unit: 'text', port: 'text', lengthM: 'number' },

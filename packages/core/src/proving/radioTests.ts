@@ -1,22 +1,12 @@
-import { cardData, cardName, type StoredCard } from '../cards/card'
+import { cardData, cardName } from '../cards/card'
 import { keepsStandby } from '../config/parts'
 import { partDeviceId, type Door } from '../doors/door'
 import type { Facts } from '../job/facts'
 import { radioDeviceOf } from '../radio/devices'
 import { radioPortOf } from '../radio/port'
 import type { Sheets } from '../devices/sheet'
-import { made, points, type Scene } from './scene'
+import { made, points, type RadioHere, type Scene } from './scene'
 import type { Test } from './test'
-
-/** A wireless lock of a door, as far as a test has to know of it. */
-export interface RadioHere {
-  /** Part that is the lock. */
-  part: string
-  /** Reference of its hub. */
-  hub: string
-  /** What opens it while its radio is gone; null where nothing does. */
-  standby: StoredCard | null
-}
 
 /** Wireless locks of a door that are at a hub. */
 export const radioToProve = (facts: Facts, door: Door, sheets: Sheets): RadioHere[] =>

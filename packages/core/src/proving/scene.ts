@@ -6,7 +6,6 @@ import type { Door } from '../doors/door'
 import type { PartFunction } from '../doors/functions'
 import type { WiredPoint } from '../wiring/points'
 import type { Reaction } from '../reactions/records'
-import type { RadioHere } from './radioTests'
 import type { Dependency, Test } from './test'
 
 /** A reaction of the door with what is to be said of it. */
@@ -16,6 +15,16 @@ export interface ReactionHere {
   says: string
   /** Door that it lets go; empty where it lets none. */
   lets: string
+}
+
+/** A wireless lock of a door, as far as a test has to know of it. */
+export interface RadioHere {
+  /** Part that is the lock. */
+  part: string
+  /** Reference of its hub. */
+  hub: string
+  /** What opens it while its radio is gone; null where nothing does. */
+  standby: StoredCard | null
 }
 
 /** What the tests of a door are worked out from. */

@@ -8,7 +8,7 @@ import type { WiredPoint } from '../wiring/points'
 import { behaviourTests } from './behaviourTests'
 import { codeTests } from './codeTests'
 import { forceInstruction } from './forcing'
-import { radioTests, type RadioHere } from './radioTests'
+import { radioTests } from './radioTests'
 import { reactionTests } from './reactionTests'
 import {
   contacts,
@@ -25,6 +25,7 @@ import {
   releaseBy,
   releasing,
   workIt,
+  type RadioHere,
   type ReactionHere,
   type Scene,
 } from './scene'

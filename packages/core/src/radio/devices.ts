@@ -1,4 +1,4 @@
-import type { Controller } from '../devices/records'
+import { unitDeviceId, unitOfDevice, type Controller } from '../devices/records'
 import { isKind, sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import { partDeviceId, partOfDeviceId, type Door, type Part } from '../doors/door'
 import { all, type Facts } from '../job/facts'
@@ -37,10 +37,6 @@ export interface RadioLock {
   place: number | null
 }
 export type RadioDevice = RadioHub | RadioLock
-
-/** Id of the status record of a hub, or of any other device that is planned as a unit. */
-export const unitDeviceId = (unit: string): string => `unit/${unit}`
-const unitOfDevice = (id: string): string | null => (id.startsWith('unit/') ? id.slice('unit/'.length) : null)
 
 function hubOf(facts: Facts, sheets: Sheets, unit: Unit): RadioHub {
   const controller = all(facts, 'controller').find((c) => c.hubs?.some((h) => h.unit === unit.id)) ?? null

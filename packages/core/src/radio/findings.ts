@@ -1,9 +1,9 @@
 import type { Sheets } from '../devices/sheet'
 import { partDeviceId, type Door } from '../doors/door'
-import type { Facts } from '../job/facts'
+import { all, type Facts } from '../job/facts'
 import { stop, warn, type Finding } from '../job/finding'
 import { keepsStandby } from '../config/parts'
-import { radioDeviceOf, radioLocks, type RadioLock } from './devices'
+import { radioDeviceOf, type RadioLock } from './devices'
 
 /** Metres from a wireless lock to its hub as the crow flies, where both have a place on the site’s grid; null where one has none. */
 export function radioDistanceM(facts: Facts, { door, hub }: Pick<RadioLock, 'door' | 'hub'>): number | null {
@@ -19,7 +19,7 @@ export function radioFindings(facts: Facts, door: Door, sheets: Sheets): Finding
   return door.parts.flatMap((part) => {
     const device = radioDeviceOf(facts, sheets, partDeviceId(door.id, part.id))
     if (device?.kind !== 'lock') return []
-    return [...aloneFindings(facts, device), ...twins(facts, device, sheets), ...farFindings(facts, device)]
+    return [...aloneFindings(facts, device), ...twins(facts, device), ...farFindings(facts, device)]
   })
 }
 
@@ -45,17 +45,18 @@ function aloneFindings(facts: Facts, { door, part }: RadioLock): Finding[] {
   return []
 }
 
-function twins(facts: Facts, lock: RadioLock, sheets: Sheets): Finding[] {
-  const twin =
-    lock.hub &&
-    radioLocks(facts, sheets).find((l) => l.id !== lock.id && l.hub?.id === lock.hub?.id && l.place === lock.place)
+function twins(facts: Facts, { hub, place, part, id }: RadioLock): Finding[] {
+  if (!hub) return []
+  const twin = all(facts, 'door')
+    .flatMap((d) => d.parts.map((p) => ({ of: partDeviceId(d.id, p.id), ref: `${d.ref} ${p.id}`, radio: p.radio })))
+    .find(({ of, radio }) => of !== id && radio?.hub === hub.unit.id && radio.place === place)
   return twin
     ? [
         stop(
           'plan',
           'untold',
-          `${lock.part.id} has place ${lock.place} of ${lock.hub?.ref}, and so has ${twin.ref}. Give it another, under Radio.`,
-          lock.part.id,
+          `${part.id} has place ${place} of ${hub.ref}, and so has ${twin.ref}. Give it another, under Radio.`,
+          part.id,
         ),
       ]
     : []

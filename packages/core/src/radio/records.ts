@@ -1,5 +1,5 @@
 import { sameCard, type StoredCard } from '../cards/card'
-import type { Facts } from '../job/facts'
+import { all, type Facts } from '../job/facts'
 import { recordKind } from '../job/kind'
 
 /** What the job keeps of its wireless locks. There is one: its id is `site`. */
@@ -15,7 +15,13 @@ declare module '../job/facts' {
   }
 }
 
-export const radioPlanKind = recordKind('radioPlan', { fields: { id: 'text', standby: 'object or none' } })
+export const radioPlanKind = recordKind('radioPlan', {
+  fields: { id: 'text', standby: 'object or none' },
+  touches: (_plan, facts) => ({
+    controllers: all(facts, 'controller').flatMap((c) => (c.hubs?.length ? [c.id] : [])),
+    doors: all(facts, 'door').map((d) => d.id),
+  }),
+})
 
 /** Whether a card is the standby credential of the job. */
 export const isStandby = (facts: Facts, card: StoredCard): boolean => {

@@ -103,7 +103,7 @@ function answerOf(
       return mainsGone(lock, door, hours)
     case 'supply':
       return lock.own
-        ? works('supply', 'The lock has its own battery; cards that it knows still pass.')
+        ? withoutHub('supply', door)
         : unfed(
             'supply',
             lock,
@@ -113,9 +113,7 @@ function answerOf(
               : 'Without power the lock stays shut.',
           )
     case 'controller':
-      return lock.own
-        ? works('controller', 'The lock decides by itself for cards that it knows.')
-        : controllerDead(lock, door)
+      return lock.own ? withoutHub('controller', door) : controllerDead(lock, door)
     case 'network':
       return networkGone(door)
     case 'fire':
@@ -126,6 +124,14 @@ function answerOf(
 }
 
 const works = (which: ReleaseCase, says: string): ReleaseAnswer => ({ case: which, in: 'works', out: 'works', says })
+
+/** A wireless lock whose hub or controller is gone lives on its cells, and is left by its handle. */
+const withoutHub = (which: ReleaseCase, door: Door): ReleaseAnswer => ({
+  case: which,
+  in: 'shut',
+  out: 'handle',
+  says: `The lock lives on its own battery, and ${door.decides?.then === 'staysShut' ? 'nobody gets in' : 'opens to the standby credential alone'}. Out by the handle.`,
+})
 
 /** Why nobody gets out past a lock that stays shut. */
 const whyShut = (door: Door): string => (door.handle ? 'the handle does not free a magnet' : 'there is no handle')

@@ -1,5 +1,5 @@
 import type { Json } from '@rauta/core'
-import { doorRadioCodec, formatOfType, typeOfFormat } from '@rauta/protocols'
+import { doorRadioCodec, formatOfType, typeOfFormat, type LockKeeps } from '@rauta/protocols'
 import { list, listIfKnown, set } from './entity'
 import { dict, text, type Dict } from './json'
 import type { OnvifSession } from './session'
@@ -9,16 +9,16 @@ export async function readRadio(session: OnvifSession): Promise<[token: string, 
   const held = await listIfKnown(() => list(session, doorRadioCodec))
   return held.map(({ token, locks }) => {
     const value: { [part: string]: Json } = {}
-    for (const { part, port, format, standby, waits } of locks)
-      value[part] = {
-        port,
-        ...(format === undefined ? {} : { format: formatOfType(format) }),
-        ...(standby === undefined ? {} : { standby }),
-        ...(waits ? { waits } : {}),
-      }
+    for (const { part, port, sent, ...keeps } of locks)
+      value[part] = { port, ...keptOf(keeps), ...(sent ? { sent: keptOf(sent) } : {}) }
     return [token, value]
   })
 }
+
+const keptOf = ({ format, standby }: LockKeeps): { [field: string]: Json } => ({
+  ...(format === undefined ? {} : { format: formatOfType(format) }),
+  ...(standby === undefined ? {} : { standby }),
+})
 
 export const writeRadio = (session: OnvifSession, token: string, value: Dict) =>
   set(session, doorRadioCodec, {

@@ -1,7 +1,7 @@
 import { createCipheriv } from 'node:crypto'
 import { hexOf } from '../osdp'
 import type { Element, Markup } from '../xml'
-import { el, elements, MalformedError, needed, textOf } from '../xml'
+import { child, el, elements, MalformedError, needed, textOf } from '../xml'
 import { cxText, optional, type EntityCodec } from './entities'
 
 /** Bytes of a radio key. */
@@ -121,16 +121,26 @@ export const hubPlace = {
   }),
 }
 
-/** What one wireless lock of a door keeps for itself. */
-export interface RadioLockSettings {
-  part: string
-  port: string
-  /** Type of the standby credential’s format, and its value. */
+/** What a wireless lock keeps: type of the standby credential’s format, and its value. */
+export interface LockKeeps {
   format?: string
   standby?: string
-  /** It was sent something else, and takes it while a hand is at the lock. Only ever read. */
-  waits?: boolean
 }
+
+/** What one wireless lock of a door keeps for itself. */
+export interface RadioLockSettings extends LockKeeps {
+  part: string
+  port: string
+  /** It was sent this instead, and takes it while a hand is at the lock. Only ever read. */
+  sent?: LockKeeps
+}
+const keepsMarkup = ({ format, standby }: LockKeeps) => [cxText('Format', format), cxText('Standby', standby)]
+const readKeeps = (e: Element): LockKeeps => ({
+  ...optional('format', textOf(e, 'Format'), String),
+  ...optional('standby', textOf(e, 'Standby'), String),
+})
+const readSent = (e: Element | null | undefined) => (e ? { sent: readKeeps(e) } : {})
+
 export interface DoorRadio {
   token: string
   locks: RadioLockSettings[]
@@ -150,9 +160,8 @@ export const doorRadioCodec: EntityCodec<DoorRadio> = {
           'cx:WirelessLock',
           el('cx:Part', l.part),
           el('cx:Port', l.port),
-          cxText('Format', l.format),
-          cxText('Standby', l.standby),
-          l.waits ? el('cx:Waits', true) : null,
+          keepsMarkup(l),
+          l.sent ? el('cx:Sent', keepsMarkup(l.sent)) : null,
         ),
       ),
     ),
@@ -161,9 +170,8 @@ export const doorRadioCodec: EntityCodec<DoorRadio> = {
     locks: elements(e, 'WirelessLock').map((l) => ({
       part: needed(l, 'Part'),
       port: textOf(l, 'Port'),
-      ...optional('format', textOf(l, 'Format'), String),
-      ...optional('standby', textOf(l, 'Standby'), String),
-      ...(textOf(l, 'Waits') === 'true' ? { waits: true } : {}),
+      ...readKeeps(l),
+      ...readSent(child(l, 'Sent')),
     })),
   }),
 }

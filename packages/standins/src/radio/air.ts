@@ -192,7 +192,7 @@ export class RadioAir {
         if (lock && this.hubOf(lock) === hub) told[port] = lock.memory.kept
         else if (hub && !lock) delete told[port]
         const kept = told[port]
-        return { part: wanted.part, port, ...kept, ...(kept && same(kept, wanted) ? {} : { waits: true }) }
+        return { part: wanted.part, port, ...kept, ...(kept && same(kept, wanted) ? {} : { sent: settingsOf(wanted) }) }
       }),
     }
   }

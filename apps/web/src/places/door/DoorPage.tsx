@@ -80,7 +80,7 @@ export function DoorPage({ id, first = 'parts' }: { id: string; first?: Layer })
             {...(controller && (next.mark === 'reach' || next.mark === 'load')
               ? { aside: open?.ref ?? controller.ref }
               : {})}
-            onPress={() => router.push(open && open.by !== 'radio' ? `/reach/${addressOfDevice(open.id)}` : next.href)}
+            onPress={() => router.push(open ? `/reach/${addressOfDevice(open.id)}` : next.href)}
           />
         ) : null
       }

@@ -1,4 +1,14 @@
-import { all, jobOf, sheetOf, twoSided, type Controller, type Difference, type Load, type TwoSided } from '@rauta/core'
+import {
+  all,
+  handWords,
+  jobOf,
+  sheetOf,
+  twoSided,
+  type Controller,
+  type Difference,
+  type Load,
+  type TwoSided,
+} from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { useState, type ReactNode } from 'react'
 import { View } from 'react-native'
@@ -13,7 +23,7 @@ import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
-import { roundingsOf, unsent } from '../../state/worked'
+import { roundingsOf, unsent, waitingAtDoors } from '../../state/worked'
 import { useGround, useWide } from '../../theme'
 
 type Change = ReturnType<typeof unsent>[number]
@@ -64,6 +74,9 @@ export function LoadPage() {
       }
     >
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
+      {waitingAtDoors(facts).map(({ controller, hands }) => (
+        <Notice key={controller.id} tone="ochre">{`${controller.ref}: ${handWords(facts, hands)}`}</Notice>
+      ))}
       {running.map((l) => (
         <Running key={l.id} load={l} />
       ))}

@@ -1,12 +1,16 @@
 import {
   all,
   busDevicesOn,
+  radioDevicesOn,
   foundConflicts,
   outOfReachWords,
   saidType,
   sheetOf,
   type Controller,
+  type DeviceSheet,
+  type Facts,
   type Found,
+  type RadioLock,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
@@ -24,7 +28,7 @@ import { useGround } from '../../theme'
 import { ByHand } from './ByHand'
 import { ByLabel } from './ByLabel'
 import { addressOfDevice } from './deviceAddress'
-import { busStandingOf, standingOf, type Standing } from './standing'
+import { busStandingOf, radioStandingOf, standingOf, type Standing } from './standing'
 
 /** What was found beside what is expected, and how far each has come. @param chosen the device that stands beside the list */
 export function BenchPage({ chosen }: { chosen?: string | undefined }) {
@@ -63,7 +67,7 @@ export function BenchPage({ chosen }: { chosen?: string | undefined }) {
       {planned.map((c) => (
         <View key={c.id}>
           <Pair controller={c} chosen={c.id === chosen} />
-          <OnItsBuses controller={c.id} chosen={chosen} />
+          <Behind controller={c.id} chosen={chosen} />
         </View>
       ))}
       {loose.length ? (
@@ -129,13 +133,34 @@ function Pair({ controller, chosen }: { controller: Controller; chosen: boolean 
   )
 }
 
-/** Readers on the buses of a controller, under it: they are reached through it. */
-function OnItsBuses({ controller, chosen }: { controller: string; chosen: string | undefined }) {
+interface BehindIt {
+  device: { id: string; ref: string; sheet: DeviceSheet }
+  where: string
+  standing: Standing
+}
+
+/** What hangs on the buses of a controller, and what its hubs join. */
+function behind(facts: Facts, controller: string): BehindIt[] {
+  const sheets = sheetsFor(facts)
+  const onBuses = busDevicesOn(facts, sheets, controller).map((device) => ({
+    device,
+    where: device.address === null ? 'no address yet' : `${device.port || 'no bus'}, address ${device.address}`,
+    standing: busStandingOf(facts, device),
+  }))
+  const byRadio = radioDevicesOn(facts, sheets, controller).map((device) => ({
+    device,
+    where: device.kind === 'hub' ? `address ${device.address}` : hubWords(device),
+    standing: radioStandingOf(facts, device),
+  }))
+  return [...onBuses, ...byRadio]
+}
+const hubWords = ({ hub, place }: RadioLock): string => (hub ? `${hub.ref}, place ${place}` : 'no hub yet')
+
+/** Readers on the buses of a controller, its hubs and their locks, under it: they are reached through it. */
+function Behind({ controller, chosen }: { controller: string; chosen: string | undefined }) {
   const facts = useFacts()
-  return busDevicesOn(facts, sheetsFor(facts), controller).map((device) => {
-    const standing = busStandingOf(facts, device)
+  return behind(facts, controller).map(({ device, where, standing }) => {
     const address = addressOfDevice(device.id)
-    const where = device.address === null ? 'no address yet' : `${device.port || 'no bus'}, address ${device.address}`
     return (
       <Line
         key={device.id}

@@ -4,10 +4,12 @@ import {
   movesTo,
   offsetText,
   outOfReachWords,
+  radioDeviceStanding,
   wrongTypeWords,
   type BusDevice,
   type Controller,
   type Facts,
+  type RadioDevice,
   type Reach,
 } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
@@ -62,6 +64,15 @@ export function busStandingOf(facts: Facts, device: BusDevice): Standing {
   if (at?.state === 'failed') return { says: at.says, tone: 'madder', link: 'fault' }
   if (at?.state === 'waits') return { says: at.says, tone: 'ochre', link: 'fault' }
   const { sign, says } = deviceStanding(facts, device, sheetsFor(facts))
+  return { says, tone: toneOf[sign], link: linkOf[sign] }
+}
+
+/** Where a hub or a wireless lock stands, in one line. */
+export function radioStandingOf(facts: Facts, device: RadioDevice): Standing {
+  const at = facts.claim[device.id]?.steps.find((s) => s.state !== 'done')
+  if (at?.state === 'failed') return { says: at.says, tone: 'madder', link: 'fault' }
+  if (at?.state === 'waits') return { says: at.says, tone: 'ochre', link: 'fault' }
+  const { sign, says } = radioDeviceStanding(facts, device, sheetsFor(facts))
   return { says, tone: toneOf[sign], link: linkOf[sign] }
 }
 

@@ -12,6 +12,7 @@ const about: Record<string, string> = {
   '/controllers': 'Strips and cabinets',
   '/supplies': 'Volts, amps, watts, hours; what opens when',
   '/addresses': 'Network, buses, switches',
+  '/radio': 'Hubs and wireless locks, the standby credential',
   '/at-hand': 'What must be ordered or brought',
   '/papers': 'Wire sheets, lists, labels',
   '/people': 'Who has which card',

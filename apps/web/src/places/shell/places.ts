@@ -27,7 +27,8 @@ export const places: readonly { head: string; items: readonly Place[] }[] = [
   {
     head: 'On site',
     items: [
-      { href: '/reach', label: 'Reach' },
+      { href: '/reach', label: 'Reach', half: true },
+      { href: '/radio', label: 'Radio', half: true },
       { href: '/people', label: 'People', half: true },
       { href: '/time', label: 'Time', half: true },
       { href: '/access', label: 'Access', half: true },

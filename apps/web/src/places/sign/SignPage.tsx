@@ -1,4 +1,4 @@
-import { all, chainHead, jobOf, openSnags, testCardsOpen, type Door } from '@rauta/core'
+import { all, chainHead, isEarned, jobOf, openSnags, testCardsOpen, type Door } from '@rauta/core'
 import { useCallback, useState } from 'react'
 import Svg, { Path } from 'react-native-svg'
 import { v7 } from 'uuid'
@@ -29,7 +29,7 @@ export function SignPage({ id }: { id: string }) {
   const signatures = all(facts, 'signature')
     .filter((s) => s.door === id)
     .sort((a, b) => b.at - a.at)
-  const ready = marks.wire.sign === 'given' && marks.prove.sign === 'given'
+  const ready = isEarned(marks.wire) && marks.prove.sign === 'given'
   const onDevice = testCardsOpen(configsOf(facts)(door.placement?.controller ?? '').held, door)
   return (
     <Screen
@@ -50,7 +50,7 @@ export function SignPage({ id }: { id: string }) {
       <Notice tone={marks.sign.sign === 'given' ? 'verdigris' : marks.sign.sign === 'stale' ? 'ochre' : 'slate'}>
         {ready || marks.sign.sign === 'stale'
           ? marks.sign.says
-          : `Not ready to be signed: ${marks.wire.sign !== 'given' ? marks.wire.says : marks.prove.says}`}
+          : `Not ready to be signed: ${isEarned(marks.wire) ? marks.prove.says : marks.wire.says}`}
       </Notice>
       {ready && onDevice ? (
         <Notice tone="ochre">

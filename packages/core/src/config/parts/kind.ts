@@ -62,8 +62,8 @@ export interface PartKind {
   within?(held: Json, given: Json): boolean
   /** Whether a difference in it is about a door that it does not belong to alone; asked for one door, and then of many differences. */
   touches?(door: string, both: Both): (change: Change) => boolean
-  /** Parts of the door that were sent what they take only while a hand is at them, by what the device tells. */
-  waits?(held: Json): string[]
+  /** Parts of the door that were sent what is wanted and take it only while a hand is at them; none where anything else differs. */
+  waits?(held: Json, wanted: Json): string[]
   /** Where it is told on the preview, for what belongs to no door alone. */
   group: string
   /** What it is called: `Group Staff`. */

@@ -2,6 +2,7 @@ import { cardData, formatName, usualFormat } from '../../cards/card'
 import type { Door } from '../../doors/door'
 import type { Facts } from '../../job/facts'
 import { byRadio, portByRadio } from '../../radio/port'
+import { sameJson } from '../canonical'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
 
@@ -19,11 +20,10 @@ export const radioKind: PartKind = {
   name: 'radio',
   schema: {
     type: 'object',
-    additionalProperties: shape({ port: text, format: text, standby: text, waits: { const: true } }, [
-      'format',
-      'standby',
-      'waits',
-    ]),
+    additionalProperties: shape(
+      { port: text, format: text, standby: text, sent: shape({ format: text, standby: text }, ['format', 'standby']) },
+      ['format', 'standby', 'sent'],
+    ),
   },
   want: ({ facts, doors, board, sheets }) =>
     Object.fromEntries(
@@ -36,8 +36,12 @@ export const radioKind: PartKind = {
       }),
     ),
   doorOf: (token) => token,
-  waits: (held) =>
-    Object.entries(asObject(held)).flatMap(([part, value]) => (asObject(value)['waits'] === true ? [part] : [])),
+  waits(heldValue, wantedValue) {
+    const [held, wanted] = [asObject(heldValue), asObject(wantedValue)]
+    const parts = [...new Set([...Object.keys(held), ...Object.keys(wanted)])]
+    const others = parts.filter((part) => !sameJson(held[part] ?? null, wanted[part] ?? null))
+    return others.every((part) => isSent(held[part], wanted[part])) ? others : []
+  },
   group: 'Doors',
   title: () => 'Wireless lock',
   summary: (value) =>
@@ -45,6 +49,12 @@ export const radioKind: PartKind = {
       .map(([part, lock]) => `${part}: ${words(lock)}`)
       .join('; '),
   field: (field, value) => ({ name: fieldName({}, field), says: value === undefined ? 'not told' : words(value) }),
+}
+
+/** Whether a lock was sent what is wanted of it, and has not taken it yet. */
+function isSent(held: Json | undefined, wanted: Json | undefined): boolean {
+  const { port, sent } = asObject(held)
+  return wanted !== undefined && sent !== undefined && sameJson({ port: port ?? '', ...asObject(sent) }, wanted)
 }
 
 function standbyOf(door: Door, facts: Facts): { [field: string]: Json } {
@@ -61,5 +71,5 @@ function words(value: Json): string {
     standby === undefined
       ? 'without radio nobody gets in'
       : `without radio it opens to ${plainWords(standby)} (${formatName(plainWords(lock['format']))})`
-  return `${plainWords(lock['port'])}, ${opens}${lock['waits'] === true ? ', and waits for a hand at the door to take what it was sent' : ''}`
+  return `${plainWords(lock['port'])}, ${opens}${lock['sent'] !== undefined ? ', and waits for a hand at the door to take what it was sent' : ''}`
 }

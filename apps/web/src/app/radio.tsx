@@ -1,0 +1,5 @@
+import { RadioPage } from '../places/radio/RadioPage'
+
+export default function Route() {
+  return <RadioPage />
+}
