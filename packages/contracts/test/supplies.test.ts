@@ -273,13 +273,15 @@ describe('what opens when', () => {
       'battery of the network switch',
     )
   })
-  it('a wireless lock decides by itself', () => {
+  it('a wireless lock whose hub is dead knows nobody’s own card, and is left by its handle', () => {
     const w = smallJob(strikeHardware)
     w.do('door.add', {
       id: 'D-09',
       fields: { ref: 'D-09', name: 'Flat', from: 'in', to: 'in', handle: true, hardware: { lock: 'wireless-handle' } },
     })
-    expect(answers(w.door('D-09'), w)['supply']).toEqual(['works', 'works'])
+    expect(answers(w.door('D-09'), w)['supply']).toEqual(['shut', 'handle'])
+    expect(answers(w.door('D-09'), w)['controller']).toEqual(['shut', 'handle'])
+    expect(answers(w.door('D-09'), w)['mains']).toEqual(['works', 'works'])
   })
 })
 

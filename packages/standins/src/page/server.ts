@@ -24,6 +24,15 @@ export function stateOf(rig: Rig) {
       clockOffMs: u.memory.clockOffMs,
       lamp: lampOf(u),
     })),
+    hubs: [...rig.air.hubs.values()].map((h) => ({
+      serial: h.serial,
+      powered: h.powered,
+      address: h.memory.address,
+      key: keyWords(h.memory.key),
+      pairing: h.pairing,
+      locks: Object.keys(h.memory.places).length,
+      shown: h.shown,
+    })),
     doors: [...rig.openings.values()].map((o) => ({
       id: o.file.id,
       name: o.file.name,
@@ -37,6 +46,7 @@ export function stateOf(rig: Rig) {
         id: r.id,
         side: r.side,
         bus: busStateOf(rig, r.bus?.serial),
+        radio: lockStateOf(rig, r.serial),
         sends: sendsName(rig.sendsOf(o.file.id, r.id)),
       })),
       sendsChoices: Object.keys(sendsChoices),
@@ -63,6 +73,14 @@ export function stateOf(rig: Rig) {
 /** Name of a way to send; empty for one that is the site's own. */
 const sendsName = (sends: ReaderSends): string =>
   Object.entries(sendsChoices).find(([, choice]) => JSON.stringify(choice) === JSON.stringify(sends))?.[0] ?? ''
+
+const keyWords = (key: string | null): string => (key === null ? 'none' : 'has one')
+
+/** How a wireless lock stands, where the reader is one. */
+function lockStateOf(rig: Rig, serial: string) {
+  const lock = rig.air.locks.get(serial)
+  return lock ? { serial, key: keyWords(lock.memory.key), batteryLow: lock.memory.batteryLow } : null
+}
 
 /** How a reader on a bus stands, where it is one. */
 function busStateOf(rig: Rig, serial: string | undefined) {
