@@ -328,7 +328,7 @@ describe('lists', () => {
         .reduce((s, i) => s + (i.count ?? 0), 0),
     ).toBe(metres)
     expect(list().find((i) => i.what.includes('card 13.56'))).toMatchObject({ count: 4, group: 'card' })
-    expect(list().find((i) => i.what === 'Site radio key')?.for ?? '').toContain('D-13')
+    expect(list().find((i) => i.what === 'Set-up card of the wireless locks')?.for ?? '').toContain('D-13')
     expect(list().find((i) => i.id === 'device-expander-io')).toMatchObject({ count: 1, for: 'A8 E1' })
     expect(list().find((i) => i.group === 'battery' && i.what.startsWith('Battery'))).toBeUndefined()
     w.do('powerPlan.put', {
@@ -349,7 +349,7 @@ describe('lists', () => {
       got: { by: 'vesa' },
     })
     expect(() => w.do('procured.set', { id: 'x', due: '2026-13-40' })).toThrow('is no day')
-    expect(sheetOf(sheets, 'wireless-handle').atHand).toContain('Site radio key')
+    expect(sheetOf(sheets, 'wireless-handle').atHand).toContain('Set-up card of the wireless locks')
   })
   it('what is pulled, terminated or hung needs no bringing any more; tools and cards do; a tick taken back brings it again', () => {
     const w = many()
@@ -420,14 +420,19 @@ describe('lists', () => {
         for: 'R1',
       },
     ])
-    for (const k of [1, 2])
+    for (const k of [1, 2]) {
       w.do('unit.put', { id: `h${k}`, ref: `H${k}`, sheet: 'hub-radio', cabinet: 'Loft', address: '' })
-    expect(of('tool and key').find((i) => i.what.startsWith('Radio set-up tool'))).toMatchObject({
-      what: 'Radio set-up tool; runs on a laptop with a USB port',
+      w.do('unit.put', { id: `s${k}`, ref: `S${k}`, sheet: 'station-head', cabinet: 'Loft', address: '' })
+    }
+    expect(of('tool and key').find((i) => i.what.startsWith('Set-up page of the station'))).toMatchObject({
+      what: 'Set-up page of the station; runs on a browser on the same network',
       count: null,
-      for: 'H1, H2',
+      for: 'S1, S2',
     })
-    expect(of('tool and key').find((i) => i.what === 'Set-up key of the radio')).toMatchObject({ count: null })
+    expect(of('tool and key').find((i) => i.what === 'Set-up card of the wireless locks')).toMatchObject({
+      count: null,
+      for: 'W-01 K1, W-02 K1, W-03 K1',
+    })
     // An id is what is ticked off: it must stay while the job grows.
     const before = of('licence')[0]?.id
     w.do('door.remove', { id: 'W-03' })

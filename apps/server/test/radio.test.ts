@@ -229,6 +229,19 @@ describe('wireless locks, from the box to a proved door', () => {
     expect(proof).toMatchObject({ verdict: 'failed', says: expect.stringMatching(/still had its radio/) as string })
   })
 
+  it('a place that still has the lock of another door is not taken for one’s own', async () => {
+    const other = site.facts.reach['D-02/K1']?.owned ? 'D-03' : 'D-02'
+    await site.command('lock.join', { door: 'D-01', part: 'K1', hub: 'w1', place: 8 })
+    await site.command('lock.join', { door: other, part: 'K1', hub: 'w1', place: 1 })
+    await site.command('radioDevice.take', { device: `${other}/K1` })
+    await site.until('it to be said', () => step(site, `${other}/K1`)?.state === 'waits')
+    expect(step(site, `${other}/K1`)?.says).toBe(
+      'Place 1 of W1 still has RL-1, which is D-01 K1. Take D-01 K1 into service in its own place first, then go on.',
+    )
+    await site.command('lock.join', { door: other, part: 'K1', hub: 'w1', place: 7 })
+    await site.command('lock.join', { door: 'D-01', part: 'K1', hub: 'w1', place: 1 })
+  })
+
   it('Reach falls when the hub is silent for long, and when its key is another', async () => {
     await site.hands([power(false)])
     await site.until('the hub to be missed', () => marks(site).reach.sign !== 'given')

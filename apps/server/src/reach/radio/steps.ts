@@ -1,4 +1,5 @@
 import {
+  all,
   hubClaimSteps,
   lockClaimSteps,
   put,
@@ -52,6 +53,13 @@ function otherType(
   const sheets = sheetsFor(context.log.facts)
   const is = Object.hasOwn(sheets, model) ? sheetOf(sheets, model).name : model
   return `${serial} is another type: ${is}. ${device.ref} is planned as ${device.sheet.name}.`
+}
+
+/** The other lock of the job that has this serial: its place was given to another door meanwhile. */
+function ownerOf(context: Context, device: RadioDevice, serial: string): string | null {
+  const { facts } = context.log
+  const other = all(facts, 'reach').find((r) => r.id !== device.id && r.owned && r.byRadio && r.serial === serial)
+  return other ? (radioDeviceOf(facts, sheetsFor(facts), other.id)?.ref ?? null) : null
 }
 
 const another = (device: RadioDevice, is: string, was: string): DeviceError =>
@@ -136,6 +144,11 @@ const lockSteps: Record<(typeof lockClaimSteps)[number], Step<RadioLock>> = {
     if (!found)
       return waits(
         `No lock showed itself to ${device.hub?.ref} within ${pairingMs / 60_000} minutes. Has the lock its cells? If it showed red, it is somebody else’s: bring it back to its factory state as its maker says. Go on to wait for it again.`,
+      )
+    const owner = ownerOf(context, device, found.serial)
+    if (owner)
+      return waits(
+        `Place ${found.place} of ${device.hub?.ref} still has ${found.serial}, which is ${owner}. Take ${owner} into service in its own place first, then go on.`,
       )
     const wrong = otherType(context, device, found)
     if (wrong) {

@@ -1,4 +1,4 @@
-import { busDeviceOf, busPlans, partOfDeviceId, sheetOf, switchesFor, type BusDevice, type Claim } from '@rauta/core'
+import { busDeviceOf, busPlans, sheetOf, switchesFor, type BusDevice, type Claim } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
@@ -6,12 +6,13 @@ import { Action } from '../../parts/Action'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { SwitchBank } from '../../signs/SwitchBank'
-import { post, saysOf } from '../../state/api'
+import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { Missing } from '../shell/Missing'
 import { deviceOfAddress } from './deviceAddress'
 import { busStandingOf, noticeTone, whoAnswers } from './standing'
+import { WhichOne } from './WhichOne'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -36,6 +37,7 @@ export function BusReaderPage({ id: address }: { id: string }) {
   const standing = busStandingOf(facts, device)
   // Where hands have to set its switches, how they stand comes first.
   const atSwitches = claim?.steps.some((s) => s.name === 'network' && s.state === 'waits') ?? false
+  const known = !!claim?.onBus || !!reach
   const lamps = sheetOf(sheetsFor(facts), device.part.sheet).lamps ?? []
   return (
     <Screen
@@ -66,7 +68,17 @@ export function BusReaderPage({ id: address }: { id: string }) {
           ))}
         </Sheet>
       ) : null}
-      {canFit(me) ? <Which device={device} known={!!claim?.onBus || !!reach} /> : null}
+      {canFit(me) ? (
+        <WhichOne
+          device={id}
+          says={
+            known
+              ? 'It flashes amber and beeps for five seconds.'
+              : 'Once it is found it can be made to flash and beep.'
+          }
+          label={known ? 'Let it flash and beep' : ''}
+        />
+      ) : null}
     </Screen>
   )
 }
@@ -145,30 +157,5 @@ function BusReaderBar({ device, claim }: { device: BusDevice; claim: Claim | und
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {bar()}
     </>
-  )
-}
-
-/** Has the reader show itself at the door. */
-function Which({ device, known }: { device: BusDevice; known: boolean }) {
-  const [says, setSays] = useState('')
-  const [wrong, setWrong] = useState('')
-  const blink = () => {
-    setSays('')
-    return post<{ says: string }>('/blink', partOfDeviceId(device.id) ?? {})
-      .then((answer) => {
-        setWrong('')
-        setSays(answer.says)
-      })
-      .catch((e: unknown) => setWrong(saysOf(e)))
-  }
-  return (
-    <Sheet title="Which one is it?">
-      <T>
-        {known ? 'It flashes amber and beeps for five seconds.' : 'Once it is found it can be made to flash and beep.'}
-      </T>
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {says ? <Notice tone="verdigris">{says}</Notice> : null}
-      {known ? <Action kind="plain" label="Let it flash and beep" onPress={blink} /> : null}
-    </Sheet>
   )
 }

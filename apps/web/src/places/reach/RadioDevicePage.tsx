@@ -1,16 +1,17 @@
-import { partOfDeviceId, radioDeviceOf, radioDeviceStanding, type Claim, type RadioDevice } from '@rauta/core'
+import { radioDeviceOf, radioDeviceStanding, type Claim, type RadioDevice } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { Action } from '../../parts/Action'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { post, saysOf } from '../../state/api'
+import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
 import { Missing } from '../shell/Missing'
 import { addressOfDevice, deviceOfAddress } from './deviceAddress'
 import { noticeTone, radioStandingOf, whoAnswers } from './standing'
+import { WhichOne } from './WhichOne'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -65,7 +66,9 @@ export function RadioDevicePage({ id: address }: { id: string }) {
           ))}
         </Sheet>
       ) : null}
-      {device.kind === 'hub' && device.controller && canFit(me) ? <WhichHub device={device} /> : null}
+      {device.kind === 'hub' && device.controller && canFit(me) ? (
+        <WhichOne device={device.id} says="Its lamp flashes." label="Let it flash" />
+      ) : null}
     </Screen>
   )
 }
@@ -142,27 +145,5 @@ function RadioBar({ device, claim }: { device: RadioDevice; claim: Claim | undef
       {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
       {bar()}
     </>
-  )
-}
-
-/** Has the hub flash, so that it is told from its neighbour. */
-function WhichHub({ device }: { device: RadioDevice }) {
-  const [says, setSays] = useState('')
-  const [wrong, setWrong] = useState('')
-  const blink = () => {
-    setSays('')
-    return post<{ says: string }>('/blink', partOfDeviceId(device.id) ?? {})
-      .then((answer) => {
-        setWrong('')
-        setSays(answer.says)
-      })
-      .catch((e: unknown) => setWrong(saysOf(e)))
-  }
-  return (
-    <Sheet title="Which one is it?">
-      {wrong ? <Notice tone="madder">{wrong}</Notice> : null}
-      {says ? <Notice tone="verdigris">{says}</Notice> : null}
-      <Action kind="plain" label="Let it flash" onPress={blink} />
-    </Sheet>
   )
 }
