@@ -112,7 +112,9 @@ describe('doors that ask for a code, over the wire', () => {
         const proof = await site.prove(door, test, handsFor(door, test), 30_000)
         expect([test, proof.verdict, proof.verdict === 'passed' ? '' : proof.says]).toEqual([test, 'passed', ''])
       }
-      expect(JSON.stringify(site.facts.event)).not.toMatch(/7391|7394|5183/)
+      // Stamps are left out: four digits of a moment may be a code by chance.
+      const told = Object.values(site.facts.event).map(({ at: _at, received: _received, id: _id, ...event }) => event)
+      expect(JSON.stringify(told)).not.toMatch(/7391|7394|5183/)
     },
   )
 
