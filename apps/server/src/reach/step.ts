@@ -9,6 +9,10 @@ export interface StepResult {
   forReset?: true
 }
 
+export const done = (says: string): StepResult => ({ state: 'done', says })
+export const waits = (says: string): StepResult => ({ state: 'waits', says })
+export const failed = (says: string): StepResult => ({ state: 'failed', says })
+
 /** The taking of one device, whatever kind it is: how it is called, by which steps it goes, and what each does. */
 export interface Taking {
   ref: string

@@ -13,16 +13,13 @@ import { sheetsFor } from '@rauta/contracts'
 import { ability, DeviceError, hasCode, type Driver, type Secret } from '@rauta/drivers'
 import { forgetEntered } from './entered'
 import { ownSecret, renewSecret } from './secrets'
-import type { StepResult } from './step'
+import { done, failed, waits, type StepResult } from './step'
 import { driverFor, open, placed, type StepInput } from './opening'
 import { zoneOf } from './zone'
 
 type Step = (input: StepInput) => Promise<StepResult>
 
-const done = (says: string): StepResult => ({ state: 'done', says })
-const waits = (says: string): StepResult => ({ state: 'waits', says })
 const waitsForReset = (says: string): StepResult => ({ state: 'waits', says, forReset: true })
-const failed = (says: string): StepResult => ({ state: 'failed', says })
 
 /** Accounts that are not this job's would open the device as well: they go. @returns what is to be said of them */
 async function withoutOthers(input: StepInput, driver: Driver, user: string): Promise<string> {

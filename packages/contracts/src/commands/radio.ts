@@ -8,26 +8,25 @@ import {
   isTestCard,
   lockClaimSteps,
   ownerOf,
+  placesLeft,
   partDeviceId,
   put,
   radioDeviceOf,
   radioHubs,
   radioLocks,
   spreadLocks,
-  stepsToDo,
   unitDeviceId,
   type Change,
-  type Claim,
   type Controller,
   type Door,
   type Facts,
   type Part,
   type RadioDevice,
   type RadioHub,
-  type Reach,
   type Sheets,
   type StoredCard,
 } from '@rauta/core'
+import { acceptFirmware, takeOrGoOn } from './behind'
 import { card, optionalOfCard } from './cards'
 import { putController } from './devices'
 import { defineCommand, everyFitter, existing, id, object, Refusal } from './command'
@@ -36,16 +35,23 @@ const withPart = (facts: Facts, door: Door, part: string, change: (part: Part) =
   put(facts, 'door', { ...door, parts: door.parts.map((p) => (p.id === part ? change(p) : p)) })
 const withoutRadio = ({ radio: _gone, ...part }: Part): Part => part
 
+const withoutHub = (controller: Controller, unit: string): Controller => ({
+  ...controller,
+  hubs: (controller.hubs ?? []).filter((h) => h.unit !== unit),
+})
+/** Takes a hub off a controller; nothing where it hangs on none. */
+const off = (facts: Facts, controller: Controller | null | undefined, unit: string): Change[] =>
+  controller ? [put(facts, 'controller', withoutHub(controller, unit))] : []
+
 /** What is known of a hub goes with it: the controller that it hangs on, the locks that it joins, its taking. */
 export function offTheAir(facts: Facts, unit: string): Change[] {
   const on = all(facts, 'controller').find((c) => c.hubs?.some((h) => h.unit === unit))
+  const joined = all(facts, 'door').filter((d) => d.parts.some((p) => p.radio?.hub === unit))
   return [
-    ...(on ? [put(facts, 'controller', { ...on, hubs: on.hubs?.filter((h) => h.unit !== unit) ?? [] })] : []),
-    ...all(facts, 'door')
-      .filter((d) => d.parts.some((p) => p.radio?.hub === unit))
-      .map((d) =>
-        put(facts, 'door', { ...d, parts: d.parts.map((p) => (p.radio?.hub === unit ? withoutRadio(p) : p)) }),
-      ),
+    ...off(facts, on, unit),
+    ...joined.map((d) =>
+      put(facts, 'door', { ...d, parts: d.parts.map((p) => (p.radio?.hub === unit ? withoutRadio(p) : p)) }),
+    ),
     ...(['claim', 'reach'] as const).flatMap((kind) => drop(facts, kind, unitDeviceId(unit))),
   ]
 }
@@ -57,16 +63,6 @@ function hubNamed(facts: Facts, sheets: Sheets, unit: string): RadioHub {
   throw new Refusal(`${facts.unit[unit]?.ref ?? unit} is no hub for wireless locks. Choose one.`, 'hub')
 }
 
-/** The hub, hung on a controller or taken off the one that it hangs on. */
-function hung(facts: Facts, hub: RadioHub, controller: Controller | null, address: number): Change[] {
-  const before = hub.controller
-  const off = (c: Controller): Controller => ({ ...c, hubs: (c.hubs ?? []).filter((h) => h.unit !== hub.unit.id) })
-  const on = (c: Controller): Controller => ({ ...c, hubs: [...(c.hubs ?? []), { unit: hub.unit.id, address }] })
-  if (!controller) return before ? [put(facts, 'controller', off(before))] : []
-  if (before?.id === controller.id) return [put(facts, 'controller', on(off(controller)))]
-  return [...(before ? [put(facts, 'controller', off(before))] : []), put(facts, 'controller', on(controller))]
-}
-
 export const hubHang = defineCommand<{ hub: string; controller: string | null; address?: number }>()({
   name: 'hub.hang',
   roles: everyFitter,
@@ -76,15 +72,14 @@ export const hubHang = defineCommand<{ hub: string; controller: string | null; a
   ),
   apply(facts, p, { sheets }) {
     const hub = hubNamed(facts, sheets, p.hub)
-    if (p.controller === null) return hung(facts, hub, null, 0)
+    if (p.controller === null) return off(facts, hub.controller, p.hub)
     const controller = existing(facts.controller[p.controller], 'controller', p.controller)
-    const taken = new Set((controller.hubs ?? []).flatMap((h) => (h.unit === p.hub ? [] : [h.address])))
+    const others = withoutHub(controller, p.hub).hubs ?? []
+    const taken = new Set(others.map((h) => h.address))
     const free = Array.from({ length: 64 }, (_, i) => i + 1).find((a) => !taken.has(a)) ?? 1
-    const changes = hung(facts, hub, controller, p.address ?? free)
-    const isItself = (c: Change) => c.kind === 'controller' && c.id === controller.id
-    const elsewhere = changes.filter((c) => !isItself(c))
+    const elsewhere = hub.controller?.id === controller.id ? [] : off(facts, hub.controller, p.hub)
     // As every other controller it has to be one that its sheet and its neighbours allow.
-    const next = changes.find(isItself)?.after as Controller
+    const next = { ...controller, hubs: [...others, { unit: p.hub, address: p.address ?? free }] }
     return [...elsewhere, putController(applyChanges(facts, elsewhere, facts.rev), next, sheets)]
   },
   words: (f, p) =>
@@ -119,19 +114,16 @@ export const lockJoin = defineCommand<{ door: string; part: string; hub: string 
         `${hub.ref} does not hang on ${lock.controller.ref}, where ${lock.door.ref} is. Choose a hub of it.`,
         'hub',
       )
-    const taken = new Map(
-      radioLocks(facts, sheets).flatMap((l) =>
-        l.hub?.id === hub.id && l.id !== lock.id ? [[l.place, l.ref] as const] : [],
-      ),
-    )
-    const place = p.place ?? Array.from({ length: hub.most }, (_, i) => i + 1).find((n) => !taken.has(n))
+    const others = radioLocks(facts, sheets).filter((l) => l.hub?.id === hub.id && l.id !== lock.id)
+    const [free] = placesLeft(hub, others)
+    const place = p.place ?? free
     if (place === undefined || place > hub.most)
       throw new Refusal(
         `${hub.ref} joins ${hub.most} locks${place === undefined ? ', and has as many' : ''}. Choose another ${place === undefined ? 'hub' : 'place'}.`,
         place === undefined ? 'hub' : 'place',
       )
-    const other = taken.get(place)
-    if (other) throw new Refusal(`Place ${place} of ${hub.ref} has ${other} already. Choose another.`, 'place')
+    const other = others.find((l) => l.place === place)
+    if (other) throw new Refusal(`Place ${place} of ${hub.ref} has ${other.ref} already. Choose another.`, 'place')
     return [withPart(facts, lock.door, p.part, (part) => ({ ...part, radio: { hub: hub.unit.id, place } }))]
   },
   words: (f, p) =>
@@ -214,13 +206,8 @@ export const radioTake = defineCommand<{ device: string }>()({
     const device = deviceNamed(facts, sheets, p.device)
     const fault = notYet(facts, device)
     if (fault) throw new Refusal(fault)
-    const earlier = facts.claim[device.id]
-    const goesOn = earlier?.steps.some((s) => s.state !== 'done') ? earlier : undefined
     const steps = device.kind === 'hub' ? hubClaimSteps : lockClaimSteps
-    const claim: Claim = goesOn
-      ? { ...goesOn, steps: goesOn.steps.map((s) => (s.state === 'done' ? s : { ...s, state: 'todo', says: '' })) }
-      : { id: device.id, found: '', steps: stepsToDo(steps, at), eraseAgreed: null, resetStep: -1, startedBy: by }
-    return [put(facts, 'claim', claim)]
+    return [takeOrGoOn(facts, device, steps, { by, at })]
   },
   words: (_f, p) => `Began taking ${p.device.replace('unit/', '').replace('/', ' ')} into service`,
 })
@@ -230,23 +217,8 @@ export const radioAccept = defineCommand<{ device: string }>()({
   roles: everyFitter,
   schema: object({ device: radioDeviceId }),
   apply(facts, p, { by, at, sheets }) {
-    const device = deviceNamed(facts, sheets, p.device)
-    const reach = facts.reach[device.id]
-    if (!reach) throw new Refusal(`The firmware of ${device.ref} has not been read yet.`)
-    return [put(facts, 'reach', { ...reach, firmwareAccepted: { by, at, on: reach.firmware } })]
+    return [acceptFirmware(facts, deviceNamed(facts, sheets, p.device), { by, at })]
   },
   words: (f, p) =>
     `Accepted firmware ${f.reach[p.device]?.firmware ?? ''} of ${p.device.replace('unit/', '').replace('/', ' ')}`,
 })
-
-/** Who accepted a firmware for another device of the same type. */
-export function radioFirmwareAccepted(
-  facts: Facts,
-  sheets: Sheets,
-  device: RadioDevice,
-  firmware: string,
-): Reach['firmwareAccepted'] {
-  const same = (reach: Reach) =>
-    reach.firmware === firmware && radioDeviceOf(facts, sheets, reach.id)?.sheet.id === device.sheet.id
-  return all(facts, 'reach').find((reach) => reach.firmwareAccepted && same(reach))?.firmwareAccepted ?? null
-}

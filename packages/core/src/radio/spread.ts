@@ -29,7 +29,8 @@ export function spreadLocks(facts: Facts, sheets: Sheets, controller: Controller
   return spread
 }
 
-const placesLeft = (hub: RadioHub, locks: readonly RadioLock[]): number[] => {
+/** Places of a hub that none of these locks has, the lowest first. */
+export const placesLeft = (hub: RadioHub, locks: readonly RadioLock[]): number[] => {
   const taken = new Set(locks.flatMap((l) => (l.hub?.id === hub.id ? [l.place] : [])))
   return Array.from({ length: hub.most }, (_, i) => i + 1).filter((place) => !taken.has(place))
 }

@@ -5,6 +5,7 @@ import type {
   DigitalInput,
   DoorBehaviour,
   DoorRadio,
+  LockKeeps,
   DoorReactions,
   DoorWiring,
   OnvifAccessPoint,
@@ -17,7 +18,6 @@ import type {
   OnvifUser,
 } from '@rauta/protocols'
 
-import type { Kept } from '../radio/lock'
 import type { BusKeys } from '../bus/master'
 import type { OwnCertificate } from './certificate'
 
@@ -39,7 +39,7 @@ export interface Memory {
   /** Keys of the readers on its buses. */
   busKeys?: BusKeys
   /** What wireless locks last told that they keep, by their ports. */
-  radioTold?: Record<string, Kept>
+  radioTold?: Record<string, LockKeeps>
   entities: {
     Door: Record<string, OnvifDoor>
     AccessPoint: Record<string, OnvifAccessPoint>

@@ -1,9 +1,9 @@
 import { bitsOfText, radioPortName, radioPortOf, type Bits } from '@rauta/core'
-import type { DoorRadio, HubSeen, RadioLockSettings } from '@rauta/protocols'
+import type { DoorRadio, HubSeen, LockKeeps } from '@rauta/protocols'
 import type { MemoryStore } from '../device/memory'
 import type { World } from '../site/world'
 import { RadioHub, type RadioHubFile, type RadioHubMemory } from './hub'
-import { RadioLock, type Kept, type RadioLockFile, type RadioLockMemory } from './lock'
+import { RadioLock, type RadioLockFile, type RadioLockMemory } from './lock'
 
 /** What a controller is to the hubs on its bus. */
 export interface RadioController {
@@ -14,7 +14,7 @@ export interface RadioController {
   /** What a lock did without it. */
   doneAlone(port: string, bits: Bits, lets: boolean, agoMs: number): void
   /** What locks last told that they keep, by their ports. */
-  told: Record<string, Kept>
+  told: Record<string, LockKeeps>
   /** A lock of a door took what it was sent. */
   took(door: string): void
 }
@@ -61,12 +61,19 @@ export class RadioAir {
     return there.length === 1 ? (there[0] ?? null) : null
   }
 
+  private lockAt(hub: RadioHub | null, place: number): RadioLock | undefined {
+    return hub ? this.locks.get(hub.memory.places[place] ?? '') : undefined
+  }
+  private signal(lock: RadioLock, hub: RadioHub): number {
+    return lock.file.signal[hub.serial] ?? deafDbm
+  }
+
   /** The hub that a lock is joined to now. */
   private hubOf(lock: RadioLock): RadioHub | null {
     const { hub: serial, key, place } = lock.memory
     const hub = serial === null ? undefined : this.hubs.get(serial)
     if (!hub?.powered || key === null || hub.memory.key !== key || hub.memory.places[place] !== lock.serial) return null
-    if ((lock.file.signal[hub.serial] ?? deafDbm) <= deafDbm) return null
+    if (this.signal(lock, hub) <= deafDbm) return null
     return this.controllerOf(hub.file.controller)?.up ? hub : null
   }
 
@@ -100,10 +107,7 @@ export class RadioAir {
     if (!lock) return 'nothing'
     const hub = [...this.hubs.values()].find(
       (h) =>
-        h.powered &&
-        h.pairing !== null &&
-        (lock.file.signal[h.serial] ?? deafDbm) > deafDbm &&
-        this.controllerOf(h.file.controller)?.up,
+        h.powered && h.pairing !== null && this.signal(lock, h) > deafDbm && this.controllerOf(h.file.controller)?.up,
     )
     if (!hub || hub.pairing === null) return 'nothing'
     // What somebody else paired gives itself to nobody before it is reset by hand.
@@ -149,7 +153,7 @@ export class RadioAir {
   drive(controller: string, port: string, on: boolean): void {
     const at = radioPortOf(port)
     const hub = at && this.hubAt(controller, at.address)
-    const lock = hub && this.locks.get(hub.memory.places[at.place] ?? '')
+    const lock = at && this.lockAt(hub, at.place)
     if (lock && this.hubOf(lock) === hub) lock.drive(on)
   }
 
@@ -170,7 +174,7 @@ export class RadioAir {
                 model: lock.file.model,
                 firmware: lock.file.firmware,
                 joined: this.hubOf(lock) === hub,
-                signal: lock.file.signal[hub.serial] ?? deafDbm,
+                signal: this.signal(lock, hub),
                 batteryLow: lock.memory.batteryLow,
               },
             ]
@@ -188,7 +192,7 @@ export class RadioAir {
         const { port } = wanted
         const at = radioPortOf(port)
         const hub = at && this.hubAt(controller, at.address)
-        const lock = hub && this.locks.get(hub.memory.places[at.place] ?? '')
+        const lock = at ? this.lockAt(hub, at.place) : undefined
         if (lock && this.hubOf(lock) === hub) told[port] = lock.memory.kept
         else if (hub && !lock) delete told[port]
         const kept = told[port]
@@ -198,9 +202,9 @@ export class RadioAir {
   }
 }
 
-const settingsOf = ({ format, standby }: RadioLockSettings) => ({
+const settingsOf = ({ format, standby }: LockKeeps): LockKeeps => ({
   ...(format === undefined ? {} : { format }),
   ...(standby === undefined ? {} : { standby }),
 })
-const same = (kept: Kept, wanted: RadioLockSettings): boolean =>
+const same = (kept: LockKeeps, wanted: LockKeeps): boolean =>
   kept.format === wanted.format && kept.standby === wanted.standby

@@ -1,5 +1,5 @@
 import { bitsText, cardData, cardSent, sentFormats, type Bits } from '@rauta/core'
-import { formatOfType } from '@rauta/protocols'
+import { formatOfType, type LockKeeps } from '@rauta/protocols'
 import type { World } from '../site/world'
 
 /** A wireless lock as it is screwed to a leaf: its label, and how well each hub hears it there. */
@@ -15,12 +15,6 @@ export interface RadioLockFile {
   key?: string
 }
 
-/** What it keeps of the settings that it was given. */
-export interface Kept {
-  format?: string
-  standby?: string
-}
-
 /** Something that it did while it was out of radio, told when it is back. */
 export interface DoneAlone {
   bits: string
@@ -33,7 +27,7 @@ export interface RadioLockMemory {
   key: string | null
   hub: string | null
   place: number
-  kept: Kept
+  kept: LockKeeps
   alone: DoneAlone[]
   batteryLow: boolean
 }

@@ -1,18 +1,18 @@
 import {
   busClaimSteps,
   busDeviceOf,
-  put,
   sheetOf,
   type BusDevice,
   type Claim,
   type OnBus,
   type SeenOnBus,
 } from '@rauta/core'
-import { acceptedElsewhere, sheetsFor } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { ability, DeviceError, hasCode, type BusDriver } from '@rauta/drivers'
 import type { BusSeen } from '@rauta/protocols'
 import type { Context } from '../../context'
-import { stepCalled, type StepResult, type Taking } from '../step'
+import { done, failed, waits, stepCalled, type StepResult, type Taking } from '../step'
+import { answersBehind, inService } from '../behind'
 import { findOnBus, garbledWords, othersHurt } from './finding'
 import { checkSerial, whoIs } from './identity'
 import { openUnderAny, renewKey, tellKey } from './keys'
@@ -26,10 +26,6 @@ interface StepInput {
   tell: (says: string) => Promise<unknown>
 }
 type Step = (input: StepInput) => Promise<StepResult>
-
-const done = (says: string): StepResult => ({ state: 'done', says })
-const waits = (says: string): StepResult => ({ state: 'waits', says })
-const failed = (says: string): StepResult => ({ state: 'failed', says })
 
 /** How a controller sees a reader, in words. */
 const busStateWords: Readonly<Record<BusSeen['state'], string>> = {
@@ -156,46 +152,23 @@ export const busSteps: Record<(typeof busClaimSteps)[number], Step> = {
     const { context, device } = input
     const { driver, at } = await known(input)
     const { firmware } = await whoIs(context, driver, device)
-    await context.log.append('reach.fact', `${device.ref} answers at address ${at.address}`, (facts, now) => {
-      const before = facts.reach[device.id]
-      const kept = before?.firmware === firmware ? before.firmwareAccepted : null
-      const seen: SeenOnBus = {
-        controller: device.controller,
-        port: device.port,
-        address: at.address,
-        serial: at.serial,
-        state: 'secured',
-      }
-      return [
-        put(facts, 'reach', {
-          id: device.id,
-          address: `${facts.controller[device.controller]?.ref ?? ''} ${device.port}, address ${at.address}`,
-          serial: at.serial,
-          mac: '',
-          firmware,
-          firmwareAccepted: kept ?? acceptedElsewhere(facts, sheetsFor(facts), device, firmware),
-          owned: false,
-          erasedAt: now,
-          clockOffsetMs: 0,
-          clockCheckedAt: now,
-          zoneHeld: '',
-          boot: '',
-          lastAnswerAt: now,
-          silentMs: 0,
-          says: '',
-          onBus: seen,
-        }),
-      ]
-    })
-    const accepted = context.log.facts.reach[device.id]?.firmwareAccepted
-    return accepted
-      ? done(`${firmware}, accepted by ${accepted.by}`)
-      : waits(`Firmware ${firmware}. Accept it, or update it first.`)
+    const onBus: SeenOnBus = {
+      controller: device.controller,
+      port: device.port,
+      address: at.address,
+      serial: at.serial,
+      state: 'secured',
+    }
+    const ref = context.log.facts.controller[device.controller]?.ref ?? ''
+    return await answersBehind(
+      context,
+      device,
+      `${device.ref} answers at address ${at.address}`,
+      { address: `${ref} ${device.port}, address ${at.address}`, serial: at.serial, firmware, onBus },
+      (sheets, id) => busDeviceOf(context.log.facts, sheets, id)?.sheet.id,
+    )
   },
-  async ready({ context, device }) {
-    await context.log.patch('reach', device.id, `${device.ref} is in service`, (r) => ({ ...r, owned: true }))
-    return done('In service.')
-  },
+  ready: ({ context, device }) => inService(context, device),
 }
 
 /** How a device on a bus is taken, or null where the job has it no more. */

@@ -2,7 +2,6 @@ import {
   all,
   hubClaimSteps,
   lockClaimSteps,
-  put,
   radioDeviceOf,
   sheetOf,
   type Claim,
@@ -11,11 +10,12 @@ import {
   type RadioLock,
   type SeenByRadio,
 } from '@rauta/core'
-import { radioFirmwareAccepted, sheetsFor } from '@rauta/contracts'
+import { sheetsFor } from '@rauta/contracts'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import type { HubSeen, LockHeard } from '@rauta/protocols'
 import type { Context } from '../../context'
-import { stepCalled, type StepResult, type Taking } from '../step'
+import { done, failed, waits, stepCalled, type StepResult, type Taking } from '../step'
+import { answersBehind, inService } from '../behind'
 import { siteRadioKey } from './key'
 import { controllerOf, heardFor, hubAddress } from './through'
 
@@ -27,10 +27,6 @@ interface StepInput<D extends RadioDevice> {
   tell: (says: string) => Promise<unknown>
 }
 type Step<D extends RadioDevice> = (input: StepInput<D>) => Promise<StepResult>
-
-const done = (says: string): StepResult => ({ state: 'done', says })
-const waits = (says: string): StepResult => ({ state: 'waits', says })
-const failed = (says: string): StepResult => ({ state: 'failed', says })
 
 /** How long a hub waits for one lock, ms, and how often it is asked meanwhile. */
 const pairingMs = 170_000
@@ -110,7 +106,7 @@ const hubSteps: Record<(typeof hubClaimSteps)[number], Step<RadioHub>> = {
     const { hub } = await knownHub(input)
     return await firmwareOf(input, hub, { hub: hub.address, serial: hub.serial, state: 'joined' })
   },
-  ready: inService,
+  ready: ({ context, device }) => inService(context, device),
 }
 
 /** What is heard of a lock in its place, or null where nobody is there. @throws DeviceError */
@@ -177,7 +173,7 @@ const lockSteps: Record<(typeof lockClaimSteps)[number], Step<RadioLock>> = {
       ...(lock.batteryLow ? { batteryLow: true } : {}),
     })
   },
-  ready: inService,
+  ready: ({ context, device }) => inService(context, device),
 }
 
 /** Has the hub wait for the lock, until a set-up card was presented at it. A hub waits for one at a time: another's turn is waited out. */
@@ -207,46 +203,25 @@ async function waitForHand(input: StepInput<RadioLock>, driver: Driver): Promise
   return null
 }
 
-async function firmwareOf<D extends RadioDevice>(
+function firmwareOf<D extends RadioDevice>(
   { context, device }: StepInput<D>,
   { serial, firmware }: { serial: string; firmware: string },
   seen: Omit<SeenByRadio, 'controller'>,
 ): Promise<StepResult> {
-  await context.log.append('reach.fact', `${device.ref} answers by radio`, (facts, now) => {
-    const before = facts.reach[device.id]
-    const kept = before?.firmware === firmware ? before.firmwareAccepted : null
-    const controller = device.controller
-    const at = seen.place === undefined ? `address ${seen.hub}` : `hub ${seen.hub}, place ${seen.place}`
-    return [
-      put(facts, 'reach', {
-        id: device.id,
-        address: `${controller?.ref ?? ''} ${at}`,
-        serial,
-        mac: '',
-        firmware,
-        firmwareAccepted: kept ?? radioFirmwareAccepted(facts, sheetsFor(facts), device, firmware),
-        owned: false,
-        erasedAt: now,
-        clockOffsetMs: 0,
-        clockCheckedAt: now,
-        zoneHeld: '',
-        boot: '',
-        lastAnswerAt: now,
-        silentMs: 0,
-        says: '',
-        byRadio: { controller: controller?.id ?? '', ...seen },
-      }),
-    ]
-  })
-  const accepted = context.log.facts.reach[device.id]?.firmwareAccepted
-  return accepted
-    ? done(`${firmware}, accepted by ${accepted.by}`)
-    : waits(`Firmware ${firmware}. Accept it, or update it first.`)
-}
-
-async function inService<D extends RadioDevice>({ context, device }: StepInput<D>): Promise<StepResult> {
-  await context.log.patch('reach', device.id, `${device.ref} is in service`, (r) => ({ ...r, owned: true }))
-  return done('In service.')
+  const { controller } = device
+  const at = seen.place === undefined ? `address ${seen.hub}` : `hub ${seen.hub}, place ${seen.place}`
+  return answersBehind(
+    context,
+    device,
+    `${device.ref} answers by radio`,
+    {
+      address: `${controller?.ref ?? ''} ${at}`,
+      serial,
+      firmware,
+      byRadio: { controller: controller?.id ?? '', ...seen },
+    },
+    (sheets, id) => radioDeviceOf(context.log.facts, sheets, id)?.sheet.id,
+  )
 }
 
 /** How a hub or a wireless lock is taken, or null where the job has it no more. */

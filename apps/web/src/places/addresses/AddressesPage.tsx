@@ -18,7 +18,7 @@ import { Action } from '../../parts/Action'
 import { Field, numberIn } from '../../parts/Field'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { UndoBar } from '../../parts/UndoBar'
+import { PlanChanges } from '../../parts/PlanChanges'
 import { ChainPlace } from './ChainPlace'
 import { SwitchBank } from '../../signs/SwitchBank'
 import { saysOf } from '../../state/api'
@@ -103,11 +103,7 @@ export function AddressesPage() {
         <T>What do the switches show? Enter them and learn the address.</T>
         <Action kind="plain" label="Read switches" onPress={() => router.push('/addresses/switches')} />
       </Sheet>
-      {canFit(me) ? (
-        <Sheet title="Changes of the plan">
-          <UndoBar />
-        </Sheet>
-      ) : null}
+      <PlanChanges />
     </Screen>
   )
 }

@@ -19,7 +19,7 @@ import { Field, numberIn } from '../../parts/Field'
 import { Pick } from '../../parts/Pick'
 import { Line, Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { UndoBar } from '../../parts/UndoBar'
+import { PlanChanges } from '../../parts/PlanChanges'
 import { SwitchBank } from '../../signs/SwitchBank'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
@@ -66,11 +66,7 @@ export function RadioPage() {
         <Hub key={hub.id} hub={hub} locks={locks.filter((l) => l.hub?.id === hub.id)} />
       ))}
       <Standby />
-      {canFit(me) ? (
-        <Sheet title="Changes of the plan">
-          <UndoBar />
-        </Sheet>
-      ) : null}
+      <PlanChanges />
     </Screen>
   )
 }

@@ -13,6 +13,7 @@ import { Missing } from '../shell/Missing'
 import { deviceOfAddress } from './deviceAddress'
 import { busStandingOf, noticeTone, whoAnswers } from './standing'
 import { WhichOne } from './WhichOne'
+import { StepAction } from './StepAction'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -146,11 +147,15 @@ function BusReaderBar({ device, claim }: { device: BusDevice; claim: Claim | und
       ) : (
         <Action label="Take it into service again" onPress={take} />
       )
-    if (at.name === 'firmware' && at.state === 'waits')
-      return <Action label="Accept this firmware" aside={facts.reach[device.id]?.firmware ?? ''} onPress={accept} />
-    if (at.state === 'running')
-      return <Action label="At work" aside={stepWord[at.name] ?? ''} disabled onPress={() => undefined} />
-    return <Action label="Go on" onPress={take} />
+    return (
+      <StepAction
+        at={at}
+        words={stepWord}
+        firmware={facts.reach[device.id]?.firmware ?? ''}
+        onAccept={accept}
+        onGoOn={take}
+      />
+    )
   }
   return (
     <>

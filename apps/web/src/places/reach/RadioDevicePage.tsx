@@ -12,6 +12,7 @@ import { Missing } from '../shell/Missing'
 import { addressOfDevice, deviceOfAddress } from './deviceAddress'
 import { noticeTone, radioStandingOf, whoAnswers } from './standing'
 import { WhichOne } from './WhichOne'
+import { StepAction } from './StepAction'
 import { StepList, type StepWords } from './StepList'
 
 const stepWord: StepWords = {
@@ -128,17 +129,15 @@ function RadioBar({ device, claim }: { device: RadioDevice; claim: Claim | undef
         <Action label="Hubs and locks" onPress={() => router.push('/radio')} />
       )
     }
-    if (at.name === 'firmware' && at.state === 'waits')
-      return (
-        <Action
-          label="Accept this firmware"
-          aside={facts.reach[device.id]?.firmware ?? ''}
-          onPress={() => tell(send('radioDevice.acceptFirmware', { device: device.id }))}
-        />
-      )
-    if (at.state === 'running')
-      return <Action label="At work" aside={stepWord[at.name] ?? ''} disabled onPress={() => undefined} />
-    return <Action label="Go on" onPress={take} />
+    return (
+      <StepAction
+        at={at}
+        words={stepWord}
+        firmware={facts.reach[device.id]?.firmware ?? ''}
+        onAccept={() => tell(send('radioDevice.acceptFirmware', { device: device.id }))}
+        onGoOn={take}
+      />
+    )
   }
   return (
     <>

@@ -8,6 +8,7 @@ import {
   wrongTypeWords,
   type BusDevice,
   type Controller,
+  type DeviceStanding,
   type Facts,
   type RadioDevice,
   type Reach,
@@ -58,23 +59,21 @@ export function standingOf(facts: Facts, controller: Controller): Standing {
 const toneOf = { given: 'verdigris', stale: 'madder', todo: 'quiet', underWay: 'slate' } as const
 const linkOf = { given: 'joined', stale: 'fault', todo: 'apart', underWay: 'working' } as const
 
-/** Where a reader on a bus stands, in one line. */
-export function busStandingOf(facts: Facts, device: BusDevice): Standing {
-  const at = facts.claim[device.id]?.steps.find((s) => s.state !== 'done')
+/** What its taking waits for comes before where a device stands. */
+function takenStanding(facts: Facts, id: string, { sign, says }: DeviceStanding): Standing {
+  const at = facts.claim[id]?.steps.find((s) => s.state !== 'done')
   if (at?.state === 'failed') return { says: at.says, tone: 'madder', link: 'fault' }
   if (at?.state === 'waits') return { says: at.says, tone: 'ochre', link: 'fault' }
-  const { sign, says } = deviceStanding(facts, device, sheetsFor(facts))
   return { says, tone: toneOf[sign], link: linkOf[sign] }
 }
 
+/** Where a reader on a bus stands, in one line. */
+export const busStandingOf = (facts: Facts, device: BusDevice): Standing =>
+  takenStanding(facts, device.id, deviceStanding(facts, device, sheetsFor(facts)))
+
 /** Where a hub or a wireless lock stands, in one line. */
-export function radioStandingOf(facts: Facts, device: RadioDevice): Standing {
-  const at = facts.claim[device.id]?.steps.find((s) => s.state !== 'done')
-  if (at?.state === 'failed') return { says: at.says, tone: 'madder', link: 'fault' }
-  if (at?.state === 'waits') return { says: at.says, tone: 'ochre', link: 'fault' }
-  const { sign, says } = radioDeviceStanding(facts, device, sheetsFor(facts))
-  return { says, tone: toneOf[sign], link: linkOf[sign] }
-}
+export const radioStandingOf = (facts: Facts, device: RadioDevice): Standing =>
+  takenStanding(facts, device.id, radioDeviceStanding(facts, device, sheetsFor(facts)))
 
 /** Notices have fewer tones than words. */
 export const noticeTone = ({ tone }: Standing): 'verdigris' | 'madder' | 'ochre' | 'slate' =>

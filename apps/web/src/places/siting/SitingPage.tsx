@@ -8,7 +8,7 @@ import { Field, numberIn } from '../../parts/Field'
 import { counted } from '../../parts/count'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { UndoBar } from '../../parts/UndoBar'
+import { PlanChanges } from '../../parts/PlanChanges'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
@@ -153,11 +153,7 @@ export function SitingPage() {
           </Sheet>
         </>
       )}
-      {canFit(me) ? (
-        <Sheet title="Changes of the plan">
-          <UndoBar />
-        </Sheet>
-      ) : null}
+      <PlanChanges />
     </Screen>
   )
 }

@@ -24,7 +24,7 @@ import { Figure } from '../../parts/Figure'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
-import { UndoBar } from '../../parts/UndoBar'
+import { PlanChanges } from '../../parts/PlanChanges'
 import { saysOf } from '../../state/api'
 import { useDraft } from '../../state/draft'
 import { useFacts, useJob } from '../../state/job'
@@ -113,11 +113,7 @@ export function SupplyPage({ id }: { id: string }) {
         </Sheet>
       ) : null}
       <BatterySheet controller={controller} report={report} plan={plan} mayEdit={canFit(me)} />
-      {canFit(me) ? (
-        <Sheet title="Changes of the plan">
-          <UndoBar />
-        </Sheet>
-      ) : null}
+      <PlanChanges />
     </Screen>
   )
 }

@@ -4,7 +4,7 @@ import type { Facts } from '../../job/facts'
 import { byRadio, portByRadio } from '../../radio/port'
 import { sameJson } from '../canonical'
 import type { Json } from '../records'
-import { asObject, fieldName, plainWords, shape, type PartKind } from './kind'
+import { asObject, plainWords, shape, type PartKind } from './kind'
 
 const text = { type: 'string' }
 
@@ -48,7 +48,7 @@ export const radioKind: PartKind = {
     Object.entries(asObject(value))
       .map(([part, lock]) => `${part}: ${words(lock)}`)
       .join('; '),
-  field: (field, value) => ({ name: fieldName({}, field), says: value === undefined ? 'not told' : words(value) }),
+  field: (field, value) => ({ name: field, says: value === undefined ? 'not told' : words(value) }),
 }
 
 /** Whether a lock was sent what is wanted of it, and has not taken it yet. */
