@@ -61,6 +61,8 @@ const cardShown = async (page: Page) => {
       ],
     },
   })
+  // Cards read here earlier are listed too: the new one is the first of 34 bits.
+  await page.getByRole('heading', { name: 'Card 1: 34 bits' }).waitFor()
   await page.getByRole('textbox', { name: 'What stands on card 1' }).fill('88 10001')
   await page.getByText(/the other way round\.$/).waitFor()
 }

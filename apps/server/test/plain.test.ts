@@ -111,7 +111,7 @@ describe('a device that speaks another protocol', () => {
       await site.command('load.start', { id, controller: 'p1' })
       return await site.until(
         'the load to end',
-        (f) => (['held', 'differs', 'failed'].includes(f.load[id]?.state ?? '') ? f.load[id] : null),
+        (f) => (['held', 'atDoors', 'differs', 'failed'].includes(f.load[id]?.state ?? '') ? f.load[id] : null),
         30_000,
       )
     }

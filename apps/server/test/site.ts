@@ -355,7 +355,11 @@ export class Site {
   async load(): Promise<string> {
     const id = v7()
     await this.command('load.start', { id, controller: 'a1' })
-    await this.until('the load to end', (f) => ['held', 'differs', 'failed'].includes(f.load[id]?.state ?? ''), 40_000)
+    await this.until(
+      'the load to end',
+      (f) => ['held', 'atDoors', 'differs', 'failed'].includes(f.load[id]?.state ?? ''),
+      40_000,
+    )
     return id
   }
   /** Runs a test with hands and gives the proof it came to. @param first what is done once it has begun, before the hands */

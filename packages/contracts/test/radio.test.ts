@@ -251,7 +251,10 @@ describe('what is told to a wireless lock, and what proves it', () => {
       { ...held, 'radio/F-1': { K1: { port: 'hub 1 lock 1', sent: { format: 'wiegand26', standby: '582774' } } } },
       'a7',
     )
-    expect(marksOf(w.facts, w.door('F-1'), sheets).load).toMatchObject({
+    const load = () => marksOf(w.facts, w.door('F-1'), sheets).load
+    expect(load()).toMatchObject({ sign: 'underWay', says: 'F-1 K1 waits to be paired; what was sent is taken then.' })
+    w.reached('F-1/K1', {})
+    expect(load()).toMatchObject({
       sign: 'underWay',
       says: 'F-1 K1 waits for a hand at the door: present any card there, so that it takes what it was sent.',
     })

@@ -347,7 +347,7 @@ class OnSite {
 
   /** Wireless locks take what they are sent while a hand is at them; those that nobody paired wait. */
   private async loadLocks(hand?: string): Promise<void> {
-    await this.load('a7', ['held', 'differs'])
+    await this.load('a7', ['held', 'atDoors'])
     if (hand) await this.hands.play([{ do: 'card', door: hand, reader: 'K1', card: 'card nobody knows' }])
     await this.pause(8000)
   }
@@ -359,7 +359,7 @@ class OnSite {
       `${controller} to be loaded`,
       async () => {
         const load = (await this.client.records<{ state: string; says: string }>('load'))[id]
-        return load && ['held', 'differs', 'failed'].includes(load.state) ? load : null
+        return load && ['held', 'atDoors', 'differs', 'failed'].includes(load.state) ? load : null
       },
       30_000,
     )

@@ -117,7 +117,7 @@ export class LoadEngine {
     await this.watcher.remember(load.controller, read)
     const left = asked(read.config, wanted, load)
     const hands = waitingForHands(left)
-    if (hands) return await this.end(load.id, 'differs', `${sent} sent. ${handWords(log.facts, hands)}`, sent)
+    if (hands) return await this.end(load.id, 'atDoors', `${sent} sent. ${handWords(log.facts, hands)}`, sent)
     if (left.length)
       return await this.end(
         load.id,

@@ -1,4 +1,5 @@
 import type { Facts } from '../job/facts'
+import { partDeviceId } from '../doors/door'
 import { sameJson } from './canonical'
 import { isTestPart, readKey, type PartKind } from './parts'
 import type { Change } from './parts/kind'
@@ -70,11 +71,23 @@ export function waitingForHands(differences: readonly Difference[]): HandAt[] | 
   return hands.length > 0 && hands.every((h) => h.length > 0) ? hands.flat() : null
 }
 
-/** What a fitter does for parts that wait for a hand. */
+/** What a fitter does for parts that wait for a hand: a lock that nobody paired yet hears no card of anybody's. */
 export function handWords(facts: Facts, hands: readonly HandAt[]): string {
-  const named = hands.slice(0, 5).map(({ door, part }) => `${facts.door[door]?.ref ?? door} ${part}`)
-  const more = hands.length > named.length ? ` and ${hands.length - named.length} more` : ''
-  return `${named.join(', ')}${more} ${hands.length === 1 ? 'waits' : 'wait'} for a hand at the door: present any card there, so that it takes what it was sent.`
+  const paired = ({ door, part }: HandAt) => facts.reach[partDeviceId(door, part)]?.owned === true
+  const [ours, others] = [hands.filter(paired), hands.filter((hand) => !paired(hand))]
+  const waits = (some: readonly HandAt[]) => `${named(facts, some)} ${some.length === 1 ? 'waits' : 'wait'}`
+  return [
+    ...(ours.length
+      ? [`${waits(ours)} for a hand at the door: present any card there, so that it takes what it was sent.`]
+      : []),
+    ...(others.length ? [`${waits(others)} to be paired; what was sent is taken then.`] : []),
+  ].join(' ')
+}
+
+function named(facts: Facts, hands: readonly HandAt[]): string {
+  const first = hands.slice(0, 5).map(({ door, part }) => `${facts.door[door]?.ref ?? door} ${part}`)
+  const more = hands.length > first.length ? ` and ${hands.length - first.length} more` : ''
+  return `${first.join(', ')}${more}`
 }
 
 /** One thing a driver does; safe to repeat. */

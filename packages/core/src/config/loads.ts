@@ -10,7 +10,9 @@ declare module '../job/facts' {
   }
 }
 
-/** A load that ended held goes into the chain of each door, with what was read back of it. */
+/** A load that reached its device whole goes into the chain of each door, with what was read back of it, and what waits at a door as that. */
+const reached = (load: Load | null): boolean => load?.state === 'held' || load?.state === 'atDoors'
+
 export const loadKind = recordKind('load', {
   fields: {
     id: 'text',
@@ -27,7 +29,7 @@ export const loadKind = recordKind('load', {
   },
   touches: ({ controller }) => ({ controllers: [controller] }),
   recorded(after, before, facts) {
-    if (after.state !== 'held' || before?.state === 'held') return []
+    if (!reached(after) || reached(before)) return []
     const parts = Object.entries(heldConfig(facts, after.controller)).map(([key, value]) => {
       const { kind, token } = readKey(key)
       return { key, value, door: kind?.doorOf(token) ?? null }

@@ -25,7 +25,8 @@ export interface Load {
   controller: string
   /** All that differs where it is not said; else the test cards alone, whatever else waits to be loaded. */
   only?: 'testCards'
-  state: 'queued' | 'running' | 'held' | 'differs' | 'waits' | 'failed' | 'stopped'
+  /** `atDoors`: all was sent, and some devices take it only while a hand is at them. */
+  state: 'queued' | 'running' | 'held' | 'atDoors' | 'differs' | 'waits' | 'failed' | 'stopped'
   total: number
   done: number
   says: string

@@ -19,7 +19,7 @@ import { counted } from '../../parts/count'
 import { LazyTable } from '../../parts/LazyTable'
 import { Progress } from '../../parts/Progress'
 import type { TableColumn } from '../../parts/Table'
-import { T } from '../../parts/Text'
+import { T, type Tone } from '../../parts/Text'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { dayTime } from '../../state/time'
@@ -210,6 +210,9 @@ function DeviceTable({ changes, left, onToggle, chosen, onOpen }: DeviceTablePro
   )
 }
 
+/** How an ended load is shown; what did not reach its device whole is red. */
+const endTone: Partial<Record<Load['state'], Tone>> = { held: 'verdigris', atDoors: 'ochre', stopped: 'quiet' }
+
 function Past({ loads }: { loads: readonly Load[] }) {
   const facts = useFacts()
   if (loads.length === 0) return null
@@ -222,7 +225,7 @@ function Past({ loads }: { loads: readonly Load[] }) {
               {facts.controller[l.controller]?.ref ?? ''}
             </T>
             <View style={{ flex: 1 }}>
-              <T tone={l.state === 'held' ? 'verdigris' : l.state === 'stopped' ? 'quiet' : 'madder'}>{l.says}</T>
+              <T tone={endTone[l.state] ?? 'madder'}>{l.says}</T>
               <T size={13} tone="quiet">{`${l.by}, ${dayTime(l.endedAt, jobOf(facts)?.zone ?? 'UTC')}`}</T>
             </View>
           </View>
