@@ -14,6 +14,7 @@ import { Photos } from './files/photos'
 import type { LanFacts } from './lan/facts'
 import type { Lan, LanOptions } from './lan/lan'
 import { Judging } from './live/judging'
+import { Deciding } from './live/deciding'
 import { Rehearsals } from './live/rehearsals'
 import { LiveStream } from './live/stream'
 import { Subscriber } from './live/subscriber'
@@ -110,9 +111,10 @@ export async function startServer(options: ServerOptions): Promise<Running> {
     (found) => claims.heard(found),
   )
   const loads = new LoadEngine(context, watcher)
-  const subscriber = new Subscriber(context, watcher)
+  const deciding = new Deciding(context)
+  const subscriber = new Subscriber(context, watcher, deciding)
   new Judging(context)
-  new Rehearsals(context)
+  new Rehearsals(context, deciding)
   const accounts = new Accounts(store.db, options.clock)
   const publicKey = chainKey === null ? (jobOf(log.facts)?.publicKey ?? '') : publicKeyOf(chainKey)
   // On a network whoever comes first could make themselves lead: the code stands in the terminal only.
@@ -157,6 +159,7 @@ export async function startServer(options: ServerOptions): Promise<Running> {
   listening.resume()
   watcher.start()
   subscriber.start()
+  deciding.start()
   // Needed by nobody at once; a long log takes its time.
   const pause = () => options.clock.sleep(logPauseMs, ending.signal)
   const notice = (damage: readonly SetAside[]) => {

@@ -15,6 +15,7 @@ import {
   testDigest,
   unlike,
   type Behaviour,
+  type Decides,
   type DeviceEvent,
   type Finding,
   type Test,
@@ -24,7 +25,7 @@ import { event, sheets, smallJob, strikeHardware, type World } from './world'
 const testCodes = { good: '7391', duress: '7394', unknown: '5183' }
 
 /** A door with readers on both sides on a controller that can do everything. */
-function job(over: Partial<Behaviour> = {}, hardware: Record<string, string> = {}): World {
+function job(over: Asked = {}, hardware: Record<string, string> = {}): World {
   const w = smallJob({
     ...strikeHardware,
     entryReader: 'reader-card-keypad',
@@ -39,10 +40,12 @@ function job(over: Partial<Behaviour> = {}, hardware: Record<string, string> = {
   behave(w, over)
   return w
 }
-const behave = (w: World, over: Partial<Behaviour>, id = 'D-01') => {
+/** How a door is set, and who decides there. */
+type Asked = Partial<Behaviour> & { decides?: Decides }
+const behave = (w: World, { decides, ...over }: Asked, id = 'D-01') => {
   const { releaseS, heldOpenS, relockDelayS, contactIdle, exitIdle, forcedAlarm } = w.door(id).behaviour
   const plain = { releaseS, heldOpenS, relockDelayS, contactIdle, exitIdle, forcedAlarm }
-  w.do('door.edit', { id, fields: { behaviour: { ...plain, ...over } } })
+  w.do('door.edit', { id, fields: { behaviour: { ...plain, ...over }, ...(decides ? { decides } : {}) } })
 }
 const load = (w: World): Finding[] => marksOf(w.facts, w.door(), sheets).load.findings
 const rules = (w: World) => load(w).map((f) => `${f.grade} ${f.rule}`)
@@ -54,7 +57,7 @@ const testOf = (w: World, id: string): Test => {
 }
 
 /** One setting for each thing that a door can be set to, as a form would send it. */
-const settings: { [K in (typeof doorAbilities)[number]]: Partial<Behaviour> } = {
+const settings: { [K in (typeof doorAbilities)[number]]: Asked } = {
   preAlarm: { preAlarmS: 5 },
   unlockDelay: { unlockAfterS: 3 },
   relockAtOpening: { relockAt: 'opening' },
@@ -64,10 +67,11 @@ const settings: { [K in (typeof doorAbilities)[number]]: Partial<Behaviour> } = 
   reentry: { reentryS: 60 },
   passback: { passback: 'refuse' },
   codes: { code: 'with' },
+  serverDecides: { decides: { by: 'server', afterS: 5, then: 'staysShut' } },
 }
 const some = fc
   .subarray([...doorAbilities], { minLength: 1 })
-  .map((list) => ({ list, behaviour: Object.assign({}, ...list.map((a) => settings[a])) as Partial<Behaviour> }))
+  .map((list) => ({ list, behaviour: Object.assign({}, ...list.map((a) => settings[a])) as Asked }))
 
 describe('what a door does beyond its plain times', () => {
   it('whatever a door is set to is told to its controller and has a test of its own, or stops it', () => {
@@ -79,7 +83,7 @@ describe('what a door does beyond its plain times', () => {
         const tested = new Set(script(w).flatMap((t) => t.depends))
         expect(rules(w).filter((r) => r.startsWith('stop'))).toEqual([])
         for (const [field, dependency] of Object.entries(fields))
-          if (behaviour[field as keyof Behaviour] !== undefined) {
+          if (behaviour[field as keyof Asked] !== undefined) {
             expect([field, told.includes(`"${dependency.split('.')[1]}"`)]).toEqual([field, true])
             expect([field, tested.has(dependency as Test['depends'][number])]).toEqual([field, true])
           }
@@ -91,7 +95,7 @@ describe('what a door does beyond its plain times', () => {
   it('each ability is asked for by its own setting alone, and a controller without it stops the door', () => {
     for (const ability of doorAbilities) {
       const w = job(settings[ability])
-      expect(asked(w.door().behaviour)).toContain(ability)
+      expect(asked(w.door())).toContain(ability)
       const without = {
         ...sheets,
         'controller-4': {
@@ -234,7 +238,8 @@ describe('what a door does beyond its plain times', () => {
 })
 
 /** Field of a door's behaviour to the part of the configuration on which its test depends. */
-const fields: Partial<Record<keyof Behaviour, string>> = {
+const fields: Partial<Record<keyof Asked, string>> = {
+  decides: 'behaviour.decidedBy',
   preAlarmS: 'door.preAlarm',
   unlockAfterS: 'behaviour.unlockAfter',
   relockAt: 'behaviour.relockAt',

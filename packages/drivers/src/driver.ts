@@ -52,8 +52,18 @@ export interface Counted {
   numbers: readonly number[]
 }
 
+/** Somebody at a door, about whom whoever listens is asked to decide. */
+export interface DecisionAsked {
+  accessPoint: string
+  door: string
+  /** Token by which the device knows the credential. */
+  credential: string
+}
+
 export interface Pulled {
   events: ToldEvent[]
+  /** Those who wait for a decision now; none where the device asks nobody. */
+  asks?: DecisionAsked[]
   boot: string
   /** Numbers of its own count that it told; none after a quiet spell, null where it doesn't count all that it tells. */
   counted: Counted | null
@@ -100,6 +110,10 @@ export interface Abilities {
   rehearse(door: string, as: Rehearsal | null, seconds: number): Promise<void>
   /** Where these credentials were last is forgotten: none of them is in anywhere, or came in a moment ago. */
   forget(credentials: readonly string[]): Promise<void>
+  /** Tells a door that whoever decides there is still there. */
+  announce(door: string): Promise<void>
+  /** Decides about somebody. @param reason word that events have for it; empty where they may pass */
+  decide(asked: DecisionAsked, reason: string): Promise<void>
   /** How it sees what hangs on its buses. */
   busDevices(): Promise<BusSeen[]>
   /** Sends bytes on one of its buses, and hands back what comes. */
@@ -142,6 +156,8 @@ const abilityWords: Readonly<Record<keyof Abilities, string>> = {
   order: 'be told from here to let go or to lock',
   rehearse: 'be made to stand as in its own hours, for a test',
   forget: 'be told to forget who is in',
+  announce: 'be told that a server decides at its doors',
+  decide: 'be told from here who may come in',
   busDevices: 'say what hangs on its buses',
   onBus: 'let others send on its buses',
   setBusKey: 'be given the keys of its readers',

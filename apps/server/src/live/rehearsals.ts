@@ -1,19 +1,26 @@
-import { heldOfKind, put, readKey, scriptFor, type Facts, type Test, type Trial } from '@rauta/core'
+import { heldOfKind, put, readKey, scriptFor, type Facts, type Rehearsal, type Test, type Trial } from '@rauta/core'
 import { proofChanges, sheetsFor } from '@rauta/contracts'
 import { ability, DeviceError, type Driver } from '@rauta/drivers'
 import { v7 } from 'uuid'
 import type { Context } from '../context'
+import type { Deciding } from './deciding'
 import { provenDriver } from '../reach/inService'
 
 /** A door goes back by itself after this long, also if this server is gone by then, s. */
 const longestTestS = 900
+/** A controller may find the server gone so much later than it is set to, s. */
+const awaySlackS = 10
 /** The next test at a door may begin within this; until then it stays as it stands, ms. */
 const lingerMs = 3000
 
 /** Makes a door stand as its running test wants it, and brings it back when none runs there any more. */
 export class Rehearsals {
-  private readonly standing = new Set<string>()
-  constructor(private readonly context: Context) {
+  /** Doors that stand, or are left alone, as a test wants it. */
+  private readonly standing = new Map<string, { rehearsed: boolean; silent: boolean }>()
+  constructor(
+    private readonly context: Context,
+    private readonly deciding: Deciding,
+  ) {
     context.log.onCommit((entry, facts) => {
       for (const { kind, id } of entry.changes) {
         if (kind !== 'trial') continue
@@ -41,13 +48,32 @@ export class Rehearsals {
   /** @returns from when on what happens counts, on the server's clock */
   private async prepare(driver: Driver, controller: string, door: string, test: Test): Promise<number> {
     if (test.forget) await ability(driver, 'forget')(this.testCredentials(controller))
-    if (!test.rehearse) return this.context.clock.now()
-    this.standing.add(door)
+    const before = test.rehearse ? await this.stand(driver, door, test.rehearse) : this.context.clock.now()
+    return test.silence ? await this.silence(driver, door, test.silence) : before
+  }
+
+  /** The server is as though it were away, from now on or since the controller found that. */
+  private async silence(driver: Driver, door: string, how: NonNullable<Test['silence']>): Promise<number> {
+    this.standing.set(door, { rehearsed: false, ...this.standing.get(door), silent: true })
+    const away = how === 'lasts' ? this.deciding.foundAway(door, this.awayWithinMs(door)) : null
+    // What fails before it is waited for is thrown below.
+    away?.catch(() => undefined)
+    const from = await this.deciding.fallSilent(driver, door)
+    await away
+    return away ? this.context.clock.now() : from
+  }
+
+  private awayWithinMs(door: string): number {
+    return ((this.context.log.facts.door[door]?.decides?.afterS ?? 0) + awaySlackS) * 1000
+  }
+
+  private async stand(driver: Driver, door: string, as: Rehearsal): Promise<number> {
+    this.standing.set(door, { silent: false, ...this.standing.get(door), rehearsed: true })
     const rehearse = ability(driver, 'rehearse')
     // What it stands as already by its own hours would not be told anew, and nothing could be judged.
     await rehearse(door, 'controlled', longestTestS)
     const from = this.context.clock.now()
-    if (test.rehearse !== 'controlled') await rehearse(door, test.rehearse, longestTestS)
+    if (as !== 'controlled') await rehearse(door, as, longestTestS)
     return from
   }
 
@@ -88,8 +114,11 @@ export class Rehearsals {
 
   private later(door: string): void {
     this.context.clock.after(lingerMs, () => {
-      if (this.context.log.facts.trial[door] || !this.standing.delete(door)) return
-      void this.back(door).catch((error: Error) => this.context.logger.warn(error))
+      const stood = this.standing.get(door)
+      if (this.context.log.facts.trial[door] || !stood) return
+      this.standing.delete(door)
+      if (stood.silent) this.deciding.speakAgain(door)
+      if (stood.rehearsed) void this.back(door).catch((error: Error) => this.context.logger.warn(error))
     })
   }
 

@@ -14,6 +14,7 @@ import {
   type HeldPoint,
 } from '@rauta/core'
 import type { Context } from '../context'
+import type { Deciding } from './deciding'
 import { eachInService } from '../reach/eachInService'
 import { provenDriver } from '../reach/inService'
 import { failureWords } from '../words'
@@ -37,6 +38,7 @@ export class Subscriber {
   constructor(
     private readonly context: Context,
     private readonly watcher: Watcher,
+    private readonly deciding: Deciding,
   ) {}
 
   start(): void {
@@ -67,7 +69,9 @@ export class Subscriber {
         const pace = new Pace(performance.now())
         for (;;) {
           const asked = performance.now()
-          const { events, boot, modes, configured, leftOut, counted } = await watch.pull(this.pointsOf(id))
+          const { events, asks, boot, modes, configured, leftOut, counted } = await watch.pull(this.pointsOf(id))
+          // Somebody stands at the door: they are answered before anything is written down.
+          if (asks?.length) await this.deciding.answer(id, driver, asks)
           const from = heardUntil
           heardUntil = clock.now()
           const received = heardUntil
@@ -83,6 +87,7 @@ export class Subscriber {
             ...events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
             ...gaps,
           ])
+          this.deciding.heard(events)
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
           if (configured) this.watcher.altered(id)

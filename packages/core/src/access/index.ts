@@ -1,6 +1,7 @@
 export * from './records'
 export * from './codes'
 export * from './decide'
+export * from './answering'
 export * from './kinds'
 export * from './reaching'
 export * from './holders'

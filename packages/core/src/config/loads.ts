@@ -11,7 +11,7 @@ declare module '../job/facts' {
 }
 
 /** A load that reached its device whole goes into the chain of each door, with what was read back of it, and what waits at a door as that. */
-const reached = (load: Load | null): boolean => load?.state === 'held' || load?.state === 'atDoors'
+export const reachedWhole = (load: Load | null): boolean => load?.state === 'held' || load?.state === 'atDoors'
 
 export const loadKind = recordKind('load', {
   fields: {
@@ -29,7 +29,7 @@ export const loadKind = recordKind('load', {
   },
   touches: ({ controller }) => ({ controllers: [controller] }),
   recorded(after, before, facts) {
-    if (!reached(after) || reached(before)) return []
+    if (!reachedWhole(after) || reachedWhole(before)) return []
     const parts = Object.entries(heldConfig(facts, after.controller)).map(([key, value]) => {
       const { kind, token } = readKey(key)
       return { key, value, door: kind?.doorOf(token) ?? null }

@@ -1,5 +1,6 @@
 import { accessPlaces, knowsWho } from './accesspoints'
 import { abilityFacts, asked } from './abilities'
+import { decidingFindings } from './deciding'
 import { partOf, type Behaviour, type Door } from './door'
 import { timesFindings } from './times'
 import { boardOf } from '../devices/board'
@@ -17,6 +18,7 @@ export function behaviourFindings(facts: Facts, door: Door, sheets: Sheets): Fin
   return [
     ...timesFindings(door),
     ...abilityFindings(facts, door, sheets),
+    ...decidingFindings(facts, door, sheets),
     ...unseenFindings(door),
     ...relockFindings(door, sheets),
     ...hoursFindings(facts, door, sheets),
@@ -28,7 +30,7 @@ export function behaviourFindings(facts: Facts, door: Door, sheets: Sheets): Fin
 
 function abilityFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
   const controller = facts.controller[door.placement?.controller ?? '']
-  const wanted = asked(door.behaviour)
+  const wanted = asked(door)
   if (!controller || wanted.length === 0) return []
   const able = boardOf(sheets, controller).controller?.abilities ?? []
   return wanted

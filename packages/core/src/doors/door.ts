@@ -77,6 +77,13 @@ export interface Decides {
   then: 'staysShut' | 'opens' | 'knownCards'
 }
 
+/** What follows while who decides is out of reach. */
+export const withoutWords: Readonly<Record<Decides['then'], string>> = {
+  knownCards: 'cards known at the door still pass',
+  staysShut: 'nobody gets in',
+  opens: 'the door opens',
+}
+
 /** One piece of hardware at a door. Its id is the trade's letter and a number: R1, K1, C1, X1, B1. */
 export interface Part {
   id: string

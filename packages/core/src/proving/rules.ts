@@ -1,5 +1,6 @@
 import { behaviourRules } from './behaviourRules'
 import { reactionRules } from './reactionRules'
+import { decidingRules } from './decidingRules'
 import { radioRules } from './radioRules'
 import { onServerClock, type DeviceEvent } from './events'
 import { grantedHere, readHere, released, timed, type Rule } from './reading'
@@ -13,6 +14,7 @@ export const rules: { [K in TestKind['kind']]: Rule<K> } = {
   ...behaviourRules,
   ...reactionRules,
   ...radioRules,
+  ...decidingRules,
   beforeLoad: (_kind, own) => {
     const opened = own.find((e) => e.kind === 'granted' || (e.kind === 'lock' && e.state === 'unlocked'))
     return opened

@@ -52,6 +52,7 @@ export const made = (test: Pick<Test, 'id' | 'title' | 'instruction' | 'expect' 
   at: '',
   proves: [],
   rehearse: null,
+  silence: null,
   forget: false,
   notApplicable: '',
   ...test,

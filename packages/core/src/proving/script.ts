@@ -1,3 +1,4 @@
+import { reachedWhole } from '../config/loads'
 import { isTestPart, partKey } from '../config/parts'
 import { asObject, plainWords } from '../config/parts/kind'
 import type { Config } from '../config/records'
@@ -159,7 +160,7 @@ function loadedBefore(facts: Facts, door: Door): string {
   )
   if (proved || !reach) return ''
   const loaded = all(facts, 'load').some(
-    (l) => l.controller === controller && l.state === 'held' && l.startedAt > reach.erasedAt,
+    (l) => l.controller === controller && reachedWhole(l) && l.startedAt > reach.erasedAt,
   )
   return loaded ? 'The controller was loaded before this could be tried.' : ''
 }

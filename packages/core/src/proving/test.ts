@@ -1,3 +1,4 @@
+import type { Decides } from '../doors/door'
 import type { Rehearsal } from '../doors/hours'
 import type { ReactionCause } from '../reactions/records'
 
@@ -75,6 +76,16 @@ export type TestKind =
       lets: string
     }
   | { kind: 'noReaction'; card: string; output: string; lets: string }
+  | { kind: 'serverDecides'; card: string }
+  | {
+      kind: 'withoutServer'
+      card: string
+      then: Decides['then']
+      /** After which it is to be found out of reach. */
+      seconds: number
+      toleranceS: number
+      contact: boolean
+    }
   | { kind: 'withoutRadio'; card: string; /** What opens it alone; empty where nothing does. */ standby: string }
   | { kind: 'holds' }
 
@@ -105,6 +116,8 @@ export interface Test {
   proves: string[]
   /** How the door is made to stand meanwhile, as though its own hours said so; null where it has none. */
   rehearse: Rehearsal | null
+  /** Whether the server keeps silent meanwhile where it decides: from the beginning on, or since the controller found it out of reach. */
+  silence: 'begins' | 'lasts' | null
   /** Whether the device shall forget first where the test cards were last. */
   forget: boolean
   /** Why this test is not applicable, decided from the records; empty where it is. */
@@ -112,8 +125,8 @@ export interface Test {
 }
 
 /** Whether the controller has to be made ready for a test before anything is done at the door. */
-export const needsReady = ({ rehearse, forget }: Pick<Test, 'rehearse' | 'forget'>): boolean =>
-  rehearse !== null || forget
+export const needsReady = ({ rehearse, forget, silence }: Pick<Test, 'rehearse' | 'forget' | 'silence'>): boolean =>
+  rehearse !== null || forget || silence !== null
 
 /** Tolerance of a timer: a second or a tenth, whichever is more (common practice, no source). */
 export const timerToleranceS = (seconds: number): number => Math.max(1, seconds / 10)

@@ -7,6 +7,7 @@ import { hasOwnHours } from '../doors/hours'
 import type { WiredPoint } from '../wiring/points'
 import { behaviourTests } from './behaviourTests'
 import { codeTests } from './codeTests'
+import { decidingTests } from './decidingTests'
 import { forceInstruction } from './forcing'
 import { radioTests } from './radioTests'
 import { reactionTests } from './reactionTests'
@@ -80,6 +81,7 @@ export function testsOf(
     ...heldOpenTest(scene),
     ...behaviourTests(scene),
     ...codeTests(scene),
+    ...decidingTests(scene),
     ...breakGlassTest(scene),
     ...inputTests(scene),
     ...reactionTests(scene),

@@ -9,12 +9,17 @@ const times = {
   pairWithin: 'pairWithinS',
   reentry: 'reentryS',
   passbackFor: 'passbackS',
+  reachFor: 'reachS',
 } as const
 const words = {
   code: { with: 'WithCard', instead: 'InsteadOfCard', alone: 'Alone' },
   relockAt: { opening: 'Opening' },
   passback: { refuse: 'Hard', tell: 'Soft' },
+  decidedBy: { server: 'Server' },
+  without: { staysShut: 'Shut', opens: 'Open', knownCards: 'Local' },
 } as const
+
+const worded = Object.keys(words) as (keyof typeof words)[]
 
 /** What a device holds of its doors' own rules; nothing where it does not know of such a thing. */
 export async function readBehaviours(session: OnvifSession): Promise<[token: string, value: Json][]> {
@@ -23,9 +28,10 @@ export async function readBehaviours(session: OnvifSession): Promise<[token: str
     const value: { [field: string]: Json } = {}
     for (const [field, key] of Object.entries(times)) if (b[key] !== undefined) value[field] = b[key]
     for (const field of ['freeOn', 'barredOn'] as const) if (b[field] !== undefined) value[field] = b[field]
-    if (b.relockAt !== undefined) value['relockAt'] = ours(words.relockAt, b.relockAt)
-    if (b.passback !== undefined) value['passback'] = ours(words.passback, b.passback)
-    if (b.code !== undefined) value['code'] = ours(words.code, b.code)
+    for (const field of worded) {
+      const word = b[field]
+      if (word !== undefined) value[field] = ours(words[field], word)
+    }
     if (b.firstPerson) value['firstPerson'] = true
     return [b.token, value]
   })
@@ -35,9 +41,7 @@ export async function writeBehaviour(session: OnvifSession, token: string, value
   const b: DoorBehaviour = { token }
   for (const [field, key] of Object.entries(times)) if (value[field] !== undefined) b[key] = Number(value[field])
   for (const field of ['freeOn', 'barredOn'] as const) if (value[field] !== undefined) b[field] = text(value[field])
-  if (value['relockAt'] !== undefined) b.relockAt = theirs(words.relockAt, text(value['relockAt']))
-  if (value['passback'] !== undefined) b.passback = theirs(words.passback, text(value['passback']))
-  if (value['code'] !== undefined) b.code = theirs(words.code, text(value['code']))
+  for (const field of worded) if (value[field] !== undefined) b[field] = theirs(words[field], text(value[field]))
   if (value['firstPerson'] === true) b.firstPerson = true
   await set(session, doorBehaviourCodec, b)
 }

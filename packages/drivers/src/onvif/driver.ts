@@ -1,5 +1,6 @@
 import type { Rehearsal } from '@rauta/core'
 import {
+  announceDecider,
   busDevices,
   busKey,
   busLoan,
@@ -8,6 +9,7 @@ import {
   deviceInformation,
   elements,
   el,
+  externalAuthorization,
   hubKey,
   hubPlace,
   hubsSeen,
@@ -27,7 +29,7 @@ import type { Abilities, Driver, SessionOptions } from '../driver'
 import { DeviceError, hasCode } from '../errors'
 import { readConfig, writePart } from './config'
 import { pages } from './entity'
-import { toldEvents } from './events'
+import { reasonNamed, toldEvents } from './events'
 import { OnvifSession, understood } from './session'
 
 const rehearsed: Readonly<Record<Rehearsal, RehearsedState>> = {
@@ -162,6 +164,14 @@ export function onvifDriver(options: SessionOptions): Driver & Abilities {
     async forget(credentials) {
       for (const token of credentials)
         await session.call('tcr', el('tcr:ResetAntipassbackViolation', el('tcr:CredentialToken', token)))
+    },
+    async announce(door) {
+      await session.call('cx', announceDecider.write(door))
+    },
+    async decide({ accessPoint, credential }, reason) {
+      const granted = reason === ''
+      const answer = { accessPoint, credential, granted, reason: granted ? '' : reasonNamed(reason) }
+      await session.call('tac', externalAuthorization.write(answer), { once: true })
     },
     busDevices: async () => busDevices(await session.call('cx', el('cx:GetBusDevices'))),
     onBus: async (loan) => busLoanAnswer.read(await session.call('cx', busLoan.write(loan))),

@@ -1,6 +1,6 @@
 import { functionFacts, modeWords, readByCode, type HeldPoint, type StandingMode } from '@rauta/core'
 import { disabledReasons, isConfigurationTopic, topics, type Notification } from '@rauta/protocols'
-import type { Counted, Pulled, ToldEvent } from '../driver'
+import type { Counted, DecisionAsked, Pulled, ToldEvent } from '../driver'
 
 const reasons: Record<string, [string, string]> = {
   CredentialNotFound: ['unknown', 'the card is unknown'],
@@ -18,6 +18,8 @@ const reasons: Record<string, [string, string]> = {
   CodeNotFound: ['unknownCode', 'nobody has this code'],
   NoRadio: ['noRadio', 'its radio was gone'],
   SecondPersonMissing: ['alone', 'the second person did not come'],
+  CredentialWithdrawn: ['withdrawn', 'the card is withdrawn'],
+  NoDecision: ['noDecision', 'the server that decides is out of reach'],
 }
 const alarms: Record<string, [string, string]> = {
   DoorForcedOpen: ['forced', 'forced open'],
@@ -32,12 +34,22 @@ const notices: Record<string, [string, string]> = {
   [topics.duress]: ['duress', 'Under duress'],
   [topics.standby]: ['standby', 'Let go without radio for the standby credential'],
   [topics.secondWanted]: ['second', 'Waits for the second person'],
+  [topics.request]: ['asked', 'Asks the server'],
+  [topics.requestTimeout]: ['unanswered', 'The server did not answer in time'],
 }
 /** As its own hours have a door: modes of the ONVIF door control specification. */
 const byHours: Readonly<Record<string, [string, string]>> = {
   Unlocked: ['free', 'Free by its hours'],
   Blocked: ['barred', 'Barred by its hours'],
 }
+
+/** Why a door that asks a server is free: nothing was heard of it. */
+const deciderAway = 'DeciderAway'
+const freeWithoutServer = 'Free: the server that decides is out of reach'
+
+/** The reason of a refusal as a device tells it, from the word that events have for it. */
+export const reasonNamed = (state: string): string =>
+  Object.entries(reasons).find(([, [word]]) => word === state)?.[0] ?? 'Other'
 
 /** Standing modes of the ONVIF door control specification; any other is the door's own doing. */
 const standing: Readonly<Record<string, StandingMode>> = { LockedOpen: 'heldOpen', LockedDown: 'lockedDown' }
@@ -100,7 +112,7 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
     case topics.mode: {
       const told = n.data['State'] ?? ''
       const hours = Object.hasOwn(byHours, told) ? byHours[told] : undefined
-      if (hours) return made('mode', ...hours)
+      if (hours) return made('mode', hours[0], n.data['Reason'] === deciderAway ? freeWithoutServer : hours[1])
       const mode = standing[told]
       return made('mode', mode ?? 'normal', mode ? `The door stands ${modeWords[mode]}` : 'Back to its settings')
     }
@@ -113,13 +125,27 @@ export function toldEvent(n: Notification, points: ReadonlyMap<string, HeldPoint
     case topics.codeWanted:
     case topics.duress:
     case topics.standby:
-    case topics.secondWanted: {
+    case topics.secondWanted:
+    case topics.request:
+    case topics.requestTimeout: {
       const [state, says] = notices[n.topic] ?? ['other', '']
       return made('notice', state, holder ? `${says}: ${holder} at ${reader}` : says)
     }
+    case topics.decider:
+      return n.data['State'] === 'Away'
+        ? made('notice', 'deciderAway', 'The server that decides is out of reach')
+        : made('notice', 'deciderBack', 'The server decides again')
     default:
       return null
   }
+}
+
+/** Whom a controller asks about, as its request tells it. */
+function askedAbout({ topic, operation, source, data }: Notification): DecisionAsked[] {
+  const accessPoint = source['AccessPointToken'] ?? ''
+  const credential = data['CredentialToken'] ?? ''
+  if (topic !== topics.request || operation !== 'Changed' || !accessPoint || !credential) return []
+  return [{ accessPoint, credential, door: accessPoint.split('.')[0] ?? '' }]
 }
 
 /** What happened among the notifications of one pull; a state that is only repeated is no event. */
@@ -128,6 +154,7 @@ export function toldEvents(notifications: readonly Notification[], points: Reado
     events: notifications.filter((n) => n.operation === 'Changed').flatMap((n) => toldEvent(n, points) ?? []),
     boot: notifications.at(-1)?.data['Boot'] ?? '',
     counted: countedOf(notifications),
+    asks: notifications.flatMap(askedAbout),
     configured: notifications.some((n) => isConfigurationTopic(n.topic)),
     modes: notifications
       .filter((n) => n.topic === topics.mode)

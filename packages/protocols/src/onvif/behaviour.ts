@@ -21,6 +21,12 @@ export interface DoorBehaviour {
   /** `Hard` refuses, `Soft` lets in and tells. */
   passback?: string
   passbackS?: number
+  /** `Server`: whoever comes in is asked about, and answered by ExternalAuthorization. */
+  decidedBy?: string
+  /** Out of reach when nothing was heard of it for so long. */
+  reachS?: number
+  /** `Shut`, `Open`, `Local`: what holds while it is out of reach. */
+  without?: string
 }
 
 export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
@@ -41,6 +47,9 @@ export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
       cxTime('ReentryBlock', b.reentryS),
       cxText('Antipassback', b.passback),
       cxTime('AntipassbackTimeout', b.passbackS),
+      cxText('DecidedBy', b.decidedBy),
+      cxTime('DeciderTimeout', b.reachS),
+      cxText('WithoutDecider', b.without),
     ),
   read: (e) => ({
     token: e.getAttribute('token') ?? '',
@@ -54,6 +63,9 @@ export const doorBehaviourCodec: EntityCodec<DoorBehaviour> = {
     ...optional('reentryS', textOf(e, 'ReentryBlock'), fromDuration),
     ...optional('passback', textOf(e, 'Antipassback'), String),
     ...optional('passbackS', textOf(e, 'AntipassbackTimeout'), fromDuration),
+    ...optional('decidedBy', textOf(e, 'DecidedBy'), String),
+    ...optional('reachS', textOf(e, 'DeciderTimeout'), fromDuration),
+    ...optional('without', textOf(e, 'WithoutDecider'), String),
   }),
 }
 

@@ -71,7 +71,11 @@ export const topics = {
   mode: 'Door/State/DoorMode',
   /** As the access control specification has it (from memory). */
   duress: 'AccessControl/Duress',
+  /** As the access control specification has them (from memory): somebody has to be decided about, and nobody did in time. */
+  request: 'AccessControl/Request/Credential',
+  requestTimeout: 'AccessControl/Request/Timeout',
   /** These are the extension's own. */
+  decider: 'Door/State/Decider',
   standby: 'AccessControl/StandbyGranted',
   unknownCode: 'AccessControl/Denied/CredentialNotFound/PIN',
   codeWanted: 'AccessControl/CodeWanted',

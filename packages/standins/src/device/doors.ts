@@ -15,6 +15,7 @@ import {
   type WiredReader,
 } from '@rauta/protocols'
 import { daysCover, inForce, localTime } from './calendar'
+import { Deciders } from './deciders'
 import { Pairs, Whereabouts, type Reading } from './entering'
 import { bitsInKey, keyOfBits, Keypads } from './keypads'
 import { Reactions } from './reactions'
@@ -76,9 +77,14 @@ export class DoorFirmware {
   private readonly keypads: Keypads
   private nextMinute: (() => void) | null = null
   private readonly reactions: Reactions
+  private readonly deciders: Deciders
   constructor(private readonly unit: Board) {
     this.whereabouts = new Whereabouts(() => unit.deviceNow())
     this.keypads = new Keypads((ms, then) => unit.world.after(ms, then))
+    this.deciders = new Deciders(
+      (ms, then) => unit.world.after(ms, then),
+      (door, away) => this.deciderChanged(door, away),
+    )
     this.reactions = new Reactions({
       entities: () => unit.memory.entities,
       now: () => unit.deviceNow(),
@@ -103,6 +109,7 @@ export class DoorFirmware {
     this.states.clear()
     this.pairs.clear()
     this.keypads.clear()
+    this.deciders.clear()
     this.reactions.clear()
     this.whereabouts.clear()
     this.nextMinute?.()
@@ -188,15 +195,41 @@ export class DoorFirmware {
     if (entering && this.hoursOf(wiring) === 'barred') return denied('DoorBarred')
     const counts = (p: CredentialProfile) =>
       (!p.validFrom || now >= Date.parse(p.validFrom)) && (!p.validTo || now < Date.parse(p.validTo))
-    const policies = credential.profiles
-      .filter(counts)
-      .flatMap((p) => this.unit.memory.entities.AccessProfile[p.token]?.policies ?? [])
-      .filter((p) => p.entity === reader.accessPoint)
-    if (policies.length === 0) return denied('NotPermitted')
-    if (!policies.some((p) => this.scheduleOn(p.schedule))) return denied('NotPermittedAtThisTime')
     const data = { CredentialToken: credential.token, CredentialHolderName: credential.holder, ...read }
     const reading: Reading = { credential, at, data }
-    if (!entering) return this.grant(wiring, reader, [reading])
+    const byOwnRules = () => {
+      const policies = credential.profiles
+        .filter(counts)
+        .flatMap((p) => this.unit.memory.entities.AccessProfile[p.token]?.policies ?? [])
+        .filter((p) => p.entity === reader.accessPoint)
+      if (policies.length === 0) return denied('NotPermitted')
+      if (!policies.some((p) => this.scheduleOn(p.schedule))) return denied('NotPermittedAtThisTime')
+      if (entering) this.mayEnter(wiring, reader, reading, denied, code)
+      else this.grant(wiring, reader, [reading])
+    }
+    // Whoever leaves needs nobody’s word.
+    if (!entering || this.behaviourOf(wiring).decidedBy !== 'Server') return byOwnRules()
+    const alone = () => (this.behaviourOf(wiring).without === 'Shut' ? denied('NoDecision') : byOwnRules())
+    if (this.deciders.isAway(wiring.token)) return alone()
+    this.deciders.ask(reader.accessPoint, wiring.token, credential.token, (decision) => {
+      if (decision === 'unanswered') {
+        this.unit.emit(topics.requestTimeout, at, data)
+        alone()
+      } else if (decision.granted) this.mayEnter(wiring, reader, reading, denied, code)
+      else denied(decision.reason || 'Other', { External: 'true' })
+    })
+    this.unit.emit(topics.request, at, data)
+  }
+
+  /** Somebody has the right to come in now; what else the door asks of them comes next. @param code that came alone */
+  private mayEnter(
+    wiring: DoorWiring,
+    reader: WiredReader,
+    reading: Reading,
+    denied: (reason: string) => void,
+    code: string | undefined,
+  ): void {
+    const { credential, at, data } = reading
     const behaviour = this.behaviourOf(wiring)
     const objection = this.whereabouts.objection(wiring.token, behaviour, this.pointOf(reader), credential.token)
     const soft = objection === 'AntipassbackViolation' && behaviour.passback === 'Soft'
@@ -217,6 +250,27 @@ export class DoorFirmware {
       else if (typed !== credential.code && typed !== credential.duress) denied('InvalidPIN')
       else enter(typed)
     })
+  }
+
+  /** @returns whether anybody waited for that there */
+  decided(point: string, credential: string, decision: { granted: boolean; reason: string }): boolean {
+    return this.deciders.answer(point, credential, decision)
+  }
+
+  /** @returns whether the door asks anybody */
+  deciderHeard(door: string): boolean {
+    return this.deciders.heard(door)
+  }
+
+  private deciderChanged(door: string, away: boolean): void {
+    this.unit.emit(topics.decider, { DoorToken: door }, { State: away ? 'Away' : 'Back' })
+    const wiring = this.unit.memory.entities.DoorWiring[door]
+    if (wiring) this.keepHours(wiring)
+  }
+
+  /** Whether it stands open because nobody is there to decide. */
+  private freeForLack(wiring: DoorWiring): boolean {
+    return this.behaviourOf(wiring).without === 'Open' && this.deciders.isAway(wiring.token)
   }
 
   /** Lets somebody in who has shown all that is asked of one person: alone, or once the second person has come. */
@@ -282,6 +336,7 @@ export class DoorFirmware {
 
   /** What its schedules, or a test, want of a door now; `first` is free once somebody with a right has come. */
   private wantedHours(wiring: DoorWiring): Hours | 'first' {
+    if (this.freeForLack(wiring)) return 'free'
     const { rehearsed } = this.state(wiring.token)
     if (rehearsed)
       return ({ Free: 'free', Controlled: 'controlled', Barred: 'barred', FreeAfterFirst: 'first' } as const)[
@@ -308,7 +363,8 @@ export class DoorFirmware {
     if (hours === state.hours) return
     state.hours = hours
     if (state.mode !== 'Locked') return
-    this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: toldHours[hours] })
+    const why: Record<string, string> = this.freeForLack(wiring) ? { Reason: 'DeciderAway' } : {}
+    this.unit.emit(topics.mode, { DoorToken: wiring.token }, { State: toldHours[hours], ...why })
     if (hours === 'free') this.release(wiring)
     else if (!state.leafOpen) this.lock(wiring)
     else this.leftOpen(wiring, state)
@@ -326,6 +382,7 @@ export class DoorFirmware {
     this.nextMinute?.()
     this.nextMinute = null
     const { DoorBehaviour, DoorWiring } = this.unit.memory.entities
+    this.deciders.follow(Object.values(DoorBehaviour))
     const timed = Object.values(DoorBehaviour).some((b) => b.freeOn !== undefined || b.barredOn !== undefined)
     for (const wiring of Object.values(DoorWiring)) if (timed || this.states.has(wiring.token)) this.keepHours(wiring)
     if (timed)

@@ -2,6 +2,7 @@ import { formatFault, partFunctions, testReactions, type DoorAbility } from '@ra
 import type { Element, Markup } from '@rauta/protocols'
 import {
   accessPointCodec,
+  announceDecider,
   busKey,
   busLoan,
   busLoanAnswer,
@@ -23,6 +24,7 @@ import {
   doorWiringCodec,
   el,
   elements,
+  externalAuthorization,
   fromDuration,
   hubKey,
   hubPlace,
@@ -541,6 +543,7 @@ function askedOf(b: DoorBehaviour): DoorAbility[] {
     ['reentry', b.reentryS],
     ['passback', b.passback],
     ['codes', b.code],
+    ['serverDecides', b.decidedBy],
   ]
   return asked.flatMap(([ability, value]) => (value === undefined ? [] : [ability]))
 }
@@ -581,9 +584,24 @@ const behaviours: Record<string, Handler> = {
     unit.doors.rehearse(unitFor(unit, token), state, seconds)
     return answer('cx:RehearseDoorResponse')
   },
+  AnnounceDecider: ({ unit, body }) => {
+    const wiring = unitFor(unit, announceDecider.read(body))
+    if (!unit.doors.deciderHeard(wiring.token))
+      throw new Fault('Sender', 'ter:ActionNotSupported', 'This door asks nobody.')
+    return answer('cx:AnnounceDeciderResponse')
+  },
   EndRehearsal: ({ unit, body }) => {
     unit.doors.rehearse(unitFor(unit, needed(body, 'Token')), null, 0)
     return answer('cx:EndRehearsalResponse')
+  },
+}
+
+const deciding: Record<string, Handler> = {
+  ExternalAuthorization: ({ unit, body }) => {
+    const { accessPoint, credential, ...decision } = externalAuthorization.read(body)
+    if (!unit.doors.decided(accessPoint, credential, decision))
+      throw new Fault('Sender', 'ter:NotFound', `Nobody waits at ${accessPoint} for that.`)
+    return answer('tac:ExternalAuthorizationResponse')
   },
 }
 
@@ -680,7 +698,7 @@ const handlers: Record<string, Record<string, Handler>> = {
   [servicePaths.tev]: events,
   [servicePaths.tdc]: doorControl,
   [servicePaths.tcr]: credentials,
-  [servicePaths.tac]: entityHandlers(accessPointCodec, 'AccessPoint'),
+  [servicePaths.tac]: { ...entityHandlers(accessPointCodec, 'AccessPoint'), ...deciding },
   [servicePaths.tar]: entityHandlers(accessProfileCodec, 'AccessProfile'),
   [servicePaths.tsc]: {
     ...limited(scheduleCodec, 'Schedule', (unit) => unit.sheet?.times?.schedules, 'ter:MaxSchedules'),

@@ -63,7 +63,7 @@ export function BehaviourPage({ id }: { id: string }) {
   const controller = facts.controller[door.placement?.controller ?? '']
   const typed = behaviourOf(value, owns)
   const able = controller && (boardOf(sheets, controller).controller?.abilities ?? [])
-  const can = (ability: DoorAbility) => !able || able.includes(ability) || asked(typed).includes(ability)
+  const can = (ability: DoorAbility) => !able || able.includes(ability) || asked({ behaviour: typed }).includes(ability)
   const inputs = otherInputs({ ...door, behaviour: { ...door.behaviour, ...idleOf(value) } }, sheets)
   return (
     <Screen

@@ -7,6 +7,7 @@ import {
   openingWords,
   partRoles,
   roleFacts,
+  withoutWords,
   type Decides,
   type Door,
   type OpeningKind,
@@ -25,6 +26,8 @@ import { TakeAway } from '../../parts/TakeAway'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
 import { usualPart } from '../../state/usual'
+
+const thens: readonly Decides['then'][] = ['knownCards', 'staysShut', 'opens']
 
 /** Roles that most doors have; the others are shown when they are asked for. */
 const usual: readonly PartRole[] = ['entryReader', 'exitReader', 'lock', 'contact', 'exit', 'breakGlass']
@@ -254,11 +257,7 @@ export function DoorForm({
             <Pick
               label="Then"
               value={value.then}
-              options={[
-                { value: 'knownCards', label: 'cards known at the door still pass' },
-                { value: 'staysShut', label: 'nobody gets in' },
-                { value: 'opens', label: 'the door opens' },
-              ]}
+              options={thens.map((then) => ({ value: then, label: withoutWords[then] }))}
               onChange={set('then')}
             />
           </>

@@ -1,9 +1,9 @@
-import { abilityFacts, type DoorAbility } from '../../doors/abilities'
+import { asksFor, type DoorAbility } from '../../doors/abilities'
 import { codeWords, passbackWords } from '../../doors/likeness'
 import type { Json } from '../records'
 import { asObject, fieldName, plainWords, seconds, shape, type PartKind, type Timers } from './kind'
 import type { DeviceSheet } from '../../devices/sheet'
-import type { Behaviour } from '../../doors/door'
+import { withoutWords, type Door } from '../../doors/door'
 
 const time = { type: 'number', minimum: 0 }
 const text = { type: 'string' }
@@ -21,8 +21,11 @@ const names: Readonly<Record<string, string>> = {
   reentry: 'Nobody enters twice within',
   passback: 'Entering twice without leaving',
   passbackFor: 'Forgotten after',
+  decidedBy: 'Who comes in is decided by',
+  reachFor: 'Out of reach after',
+  without: 'Without who decides',
 }
-const timed = new Set(['unlockAfter', 'pairWithin', 'reentry', 'passbackFor'])
+const timed = new Set(['unlockAfter', 'pairWithin', 'reentry', 'passbackFor', 'reachFor'])
 const scheduled = new Set(['freeOn', 'barredOn'])
 
 /** What a door does beyond its plain times: its own hours, and what holds whoever comes in. Only of a door that asks for any of it. */
@@ -41,6 +44,9 @@ export const behaviourKind: PartKind = {
         reentry: time,
         passback: text,
         passbackFor: time,
+        decidedBy: text,
+        reachFor: time,
+        without: text,
       },
       Object.keys(names),
     ),
@@ -48,7 +54,7 @@ export const behaviourKind: PartKind = {
   want: ({ doors, board, timers }) =>
     Object.fromEntries(
       doors.flatMap((door) => {
-        const value = valueOf(door.behaviour, board, timers(door))
+        const value = valueOf(door, board, timers(door))
         return Object.keys(value).length ? [[door.id, value]] : []
       }),
     ),
@@ -67,18 +73,21 @@ export const behaviourKind: PartKind = {
   }),
 }
 
+const deciderWords: Readonly<Record<string, string>> = { server: 'the server' }
+
 function says(field: string, value: Json | undefined, nameOf: (schedule: string) => string | undefined): string {
   if (timed.has(field)) return seconds(value)
   const word = plainWords(value)
   if (scheduled.has(field)) return nameOf(word) ?? word
-  const words: Readonly<Record<string, string>> = { passback: passbackWords, code: codeWords }[field] ?? {}
+  const words: Readonly<Record<string, string>> =
+    { passback: passbackWords, code: codeWords, decidedBy: deciderWords, without: withoutWords }[field] ?? {}
   return Object.hasOwn(words, word) ? (words[word] ?? word) : word
 }
 
 /** What the door asks for and this type of controller can keep; what it can't stops the door. */
-function valueOf(b: Behaviour, board: DeviceSheet, kept: Timers): { [field: string]: Json } {
-  const can = (ability: DoorAbility) =>
-    abilityFacts[ability].asked(b) && (board.controller?.abilities ?? []).includes(ability)
+function valueOf(door: Door, board: DeviceSheet, kept: Timers): { [field: string]: Json } {
+  const b = door.behaviour
+  const can = (ability: DoorAbility) => asksFor(ability, door) && (board.controller?.abilities ?? []).includes(ability)
   const value: { [field: string]: Json } = {}
   if (can('unlockDelay')) value['unlockAfter'] = kept('Delay before unlocking', b.unlockAfterS ?? 0, longestS)
   if (can('relockAtOpening')) value['relockAt'] = b.relockAt ?? ''
@@ -94,6 +103,11 @@ function valueOf(b: Behaviour, board: DeviceSheet, kept: Timers): { [field: stri
     value['passback'] = b.passback ?? ''
     if (b.passbackS !== undefined)
       value['passbackFor'] = kept('Time after which it is forgotten', b.passbackS, longestS)
+  }
+  if (door.decides && can('serverDecides')) {
+    value['decidedBy'] = door.decides.by
+    value['reachFor'] = kept('Time after which the server is out of reach', door.decides.afterS, longestS)
+    value['without'] = door.decides.then
   }
   return value
 }

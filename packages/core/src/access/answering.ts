@@ -1,0 +1,51 @@
+import { all, type Facts } from '../job/facts'
+import type { Door } from '../doors/door'
+import { codeToken } from './codes'
+import { decide, type RefusalReason } from './decide'
+
+/** What a server says to a controller that asks whether somebody may come in. */
+export interface Answer {
+  passes: boolean
+  /** Why not, as an event of the controller will tell it; empty where they may. */
+  state: string
+  says: string
+}
+
+/** Reasons as events tell them. */
+const told: Readonly<Record<RefusalReason, string>> = {
+  barred: 'barred',
+  'no card': 'unknown',
+  'no code': 'noCode',
+  'card lost': 'lost',
+  'card withdrawn': 'withdrawn',
+  'not yet valid': 'notYet',
+  expired: 'expired',
+  'no rule': 'no rule',
+  'right not yet': 'no rule',
+  'right ended': 'no rule',
+  'out of hours': 'hours',
+}
+
+/** Test cards that come in where the test cards do; the others stand for what is refused. */
+const goodTestCards: ReadonlySet<string> = new Set(['rauta-good', 'rauta-second', 'rauta-longer', 'rauta-code'])
+
+/**
+ * Whether a credential may come in at a door now, by what the job wants, whatever was loaded.
+ * @param credential token by which the controller knows it
+ * @param atMs milliseconds since 1970 UTC
+ */
+export function answerTo(facts: Facts, door: Door, credential: string, atMs: number): Answer {
+  const refuse = (state: string, says: string): Answer => ({ passes: false, state, says })
+  if (credential.startsWith('rauta-')) {
+    if (door.testCardsOff || !goodTestCards.has(credential))
+      return refuse(credential === 'rauta-hours' ? 'hours' : 'no rule', 'A test card that is refused here.')
+    return { passes: true, state: '', says: 'A test card.' }
+  }
+  for (const person of all(facts, 'person')) {
+    const card = person.cards.find((c) => c.id === credential)
+    if (!card && codeToken(person) !== credential) continue
+    const { passes, reason, says } = decide(facts, person, door, atMs, card)
+    return passes || reason === 'rule' || reason === 'free' ? { passes, state: '', says } : refuse(told[reason], says)
+  }
+  return refuse('unknown', 'Nobody in this job has it.')
+}
