@@ -71,7 +71,12 @@ export function handsFor(
       return [...good(), open(1200), at(1800, 'close')]
     case 'release-time':
     case 'alone':
+    case 'server-decides':
       return good()
+    case 'server-away':
+      return [{ ...card('good'), after: 13_000 }, ...good().slice(1)]
+    case 'server-away-R2':
+      return [card('good', 'R2'), open(1200), at(1800, 'close')]
     case 'unlock-delay':
       return good()
     case 'relock-opening':
@@ -111,6 +116,7 @@ export function handsFor(
     case 'longer-release':
       return [card('longer')]
     case 'exit-button':
+    case 'server-away-X1':
       return [at(0, 'press'), at(400, 'release'), open(800), at(1500, 'close')]
     case 'exit-sensor':
       return [

@@ -114,6 +114,8 @@ interface DemoDoor {
   lengths: Record<string, number>
   /** Of its entry reader, where that hangs on a bus. */
   busAddress?: number
+  /** Who lets in there, where it is not its controller. */
+  decides?: { by: 'server'; afterS: number; then: string }
   /** What else it is set to. */
   rules?: Record<string, unknown>
   /** Cards may be read in at its entry reader. */
@@ -148,6 +150,7 @@ export const doors: DemoDoor[] = [
     passagesPerDay: 700,
     // Whoever is in already is not let in again; half an hour later that is forgotten.
     rules: { passback: 'refuse', passbackS: 1800 },
+    decides: { by: 'server', afterS: 10, then: 'knownCards' },
     sends: { format: 'quay-37' },
     hardware: { entryReader: 'reader-wall', exitReader: 'reader-slim', ...magnet },
     lengths: { R1: 22, R2: 24, K1: 26, C1: 26, X1: 20, B1: 14 },

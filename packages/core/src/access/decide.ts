@@ -1,6 +1,6 @@
 import { all, type Facts } from '../job/facts'
 import { jobOf } from '../job/records'
-import type { Door } from '../doors/door'
+import { withoutWords, type Door } from '../doors/door'
 import { scheduleActive } from '../time/schedule'
 import { hoursAt, type DoorHours } from '../doors/hours'
 import type { Person, PersonCard, Rule } from './records'
@@ -96,13 +96,14 @@ function noRule(facts: Facts, person: Person, door: Door, rules: readonly Rule[]
 }
 
 /** What else has to be so for somebody who has the right to come in; it hangs on who was there before. */
-function conditions({ behaviour: b }: Door, hours: DoorHours): string {
+function conditions({ behaviour: b, decides }: Door, hours: DoorHours): string {
   const wait = (seconds: number) => `${seconds} s`
   return [
     b.code === 'with' ? ' Only with their code besides.' : '',
     b.pairWithinS === undefined ? '' : ` Only with a second person within ${wait(b.pairWithinS)}.`,
     b.reentryS === undefined ? '' : ` Not twice within ${wait(b.reentryS)}.`,
     b.passback === 'refuse' ? ' Not while in already.' : '',
+    decides?.by === 'server' ? ` The server is asked; without it ${withoutWords[decides.then]}.` : '',
     b.firstPerson && hours === 'free' ? ' Whoever comes first frees the door for everybody.' : '',
   ].join('')
 }
