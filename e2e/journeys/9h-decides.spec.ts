@@ -11,18 +11,12 @@ test('the server is to decide at a door: contradictions are said, it is loaded, 
   const after = page.getByRole('textbox', { name: 'Out of reach for so many seconds' })
   const save = page.getByRole('button', { name: 'Save the changes' })
   await who.selectOption({ label: 'the reader' })
-  await save.click()
-  await expect(
-    page.getByText(/The reader is to decide at C-02, and it only hands on what it reads/).first(),
-  ).toBeVisible()
-  await page.goto('/doors/C-02/edit')
+  await expect(page.getByText(/The reader is to decide at C-02, and it only hands on what it reads/)).toBeVisible()
   await who.selectOption({ label: 'the server' })
   await after.fill('1')
   await page.getByRole('combobox', { name: 'Then' }).selectOption({ label: 'nobody gets in' })
-  await save.click()
-  await expect(page.getByText(/no server answers in so short a time/).first()).toBeVisible()
-  await page.goto('/doors/C-02/edit')
-  await after.fill('20')
+  await expect(page.getByText(/no server answers in so short a time/)).toBeVisible()
+  await after.fill('6')
   await save.click()
   await page.goto('/load')
   await expect(page.getByText('the server', { exact: true }).first()).toBeVisible()
@@ -42,9 +36,7 @@ test('the server is to decide at a door: contradictions are said, it is loaded, 
   await page.goto('/doors/C-02/prove')
   await page.getByRole('button', { name: 'Without the server: todo' }).click()
   await page.getByRole('button', { name: 'Begin this test' }).click()
-  await expect(page.getByText('Seen. Waiting for the card.').or(page.getByText('Waiting for the card.'))).toBeVisible({
-    timeout: 20_000,
-  })
+  await expect(page.getByText('Waiting for the card.')).toBeVisible({ timeout: 20_000 })
   await hands(request, [card('C-02', good)])
   await expect(page.getByText(/Refused: .*the server that decides is out of reach/).first()).toBeVisible({
     timeout: 20_000,

@@ -17,6 +17,7 @@ import { heldAgainst } from './heldAgainst'
 import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
 import { codeMutants } from './codes'
+import { decidingMutants } from './deciding'
 import { radioMutants } from './radio'
 import { reactionMutants } from './reactions'
 import { readerMutants } from './readers'
@@ -100,6 +101,7 @@ const chosen = [
   ...rightMutants,
   ...codeMutants,
   ...radioMutants,
+  ...decidingMutants,
   ...reactionMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))

@@ -1,8 +1,10 @@
 import {
+  announceDecider,
   deviceInformation,
   deviceTime,
   el,
   envelope,
+  externalAuthorization,
   hello,
   MalformedError,
   openEnvelope,
@@ -121,10 +123,27 @@ export const codecs: readonly Codec[] = [
         ),
       ),
       bytesOf(envelope(el('tev:PullMessagesResponse', notification))),
+      bytesOf(envelope(announceDecider.write('D-01'))),
+      bytesOf(
+        envelope(
+          externalAuthorization.write({
+            accessPoint: 'D-01.R1',
+            credential: 'c',
+            granted: false,
+            reason: 'NotPermitted',
+          }),
+        ),
+      ),
     ],
     read(bytes) {
       const { body } = openEnvelope(textOf(bytes))
-      for (const read of [deviceTime.read, deviceInformation.read, readNotifications])
+      for (const read of [
+        deviceTime.read,
+        deviceInformation.read,
+        readNotifications,
+        externalAuthorization.read,
+        announceDecider.read,
+      ])
         try {
           read(body)
         } catch (error) {

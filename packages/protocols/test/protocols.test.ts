@@ -4,10 +4,12 @@ import {
   accessProfileCodec,
   credentialCodec,
   deviceTime,
+  doorBehaviourCodec,
   doorCodec,
   doorWiringCodec,
   el,
   envelope,
+  externalAuthorization,
   faultEnvelope,
   fromDuration,
   makeClock,
@@ -104,6 +106,48 @@ describe('ONVIF structures are read as they were written', () => {
       { numRuns: 50 },
     )
   }
+  it('a door’s own rules', () => {
+    const set = fc.record(
+      {
+        token,
+        unlockAfterS: tenth,
+        relockAt: fc.constant('Opening'),
+        freeOn: token,
+        barredOn: token,
+        firstPerson: fc.constant(true),
+        code: fc.constantFrom('WithCard', 'InsteadOfCard', 'Alone'),
+        pairWithinS: tenth,
+        reentryS: tenth,
+        passback: fc.constantFrom('Hard', 'Soft'),
+        passbackS: tenth,
+        decidedBy: fc.constant('Server'),
+        reachS: tenth,
+        without: fc.constantFrom('Shut', 'Open', 'Local'),
+      },
+      { requiredKeys: ['token'] },
+    )
+    keeps(doorBehaviourCodec, set)
+  })
+  it('what is decided about somebody, and nothing that is no decision', () => {
+    const value = fc.record({ accessPoint: token, credential: token, granted: fc.boolean(), reason: name })
+    fc.assert(
+      fc.property(value, (decided) =>
+        expect(externalAuthorization.read(openEnvelope(envelope(externalAuthorization.write(decided))).body)).toEqual(
+          decided,
+        ),
+      ),
+      { numRuns: 50 },
+    )
+    const odd = el('tac:ExternalAuthorization', el('tac:AccessPointToken', 'D.R1'), el('tac:CredentialToken', 'c'))
+    expect(() => externalAuthorization.read(openEnvelope(envelope(odd)).body)).toThrow(MalformedError)
+    const other = el(
+      'tac:ExternalAuthorization',
+      el('tac:AccessPointToken', 'D.R1'),
+      el('tac:CredentialToken', 'c'),
+      el('tac:Decision', 'Perhaps'),
+    )
+    expect(() => externalAuthorization.read(openEnvelope(envelope(other)).body)).toThrow('Perhaps is no decision.')
+  })
   it('doors', () => {
     keeps(doorCodec, fc.record({ token, name, releaseS: tenth, openS: tenth, relockDelayS: tenth }))
   })

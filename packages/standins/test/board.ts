@@ -107,3 +107,14 @@ export function knownCard(
     specialDays: [],
   }
 }
+
+/** A reader on the way out of its door, at which the known card is let out. */
+export function exitReader(b: ReturnType<typeof board>): void {
+  b.entities.DoorWiring['D']?.readers.push({
+    part: 'R2',
+    function: 'exitReader',
+    port: 'reader 2',
+    accessPoint: 'D.R2',
+  })
+  b.entities.AccessProfile['p']?.policies.push({ schedule: 's', entity: 'D.R2' })
+}

@@ -1,18 +1,12 @@
 import type { DoorBehaviour } from '@rauta/protocols'
 import { bitsSent } from '../src/site/sending'
-import { board, knownCard } from './board'
+import { board, exitReader, knownCard } from './board'
 
 /** A door that asks the server, with a reader on either side. */
 function asking(over: Partial<DoorBehaviour> = {}) {
   const b = board()
   knownCard(b)
-  b.entities.DoorWiring['D']?.readers.push({
-    part: 'R2',
-    function: 'exitReader',
-    port: 'reader 2',
-    accessPoint: 'D.R2',
-  })
-  b.entities.AccessProfile['p']?.policies.push({ schedule: 's', entity: 'D.R2' })
+  exitReader(b)
   b.entities.DoorBehaviour['D'] = { token: 'D', decidedBy: 'Server', reachS: 10, without: 'Local', ...over }
   b.firmware.lookAtHours()
   const show = (reader = 'reader 1', card = 'AAAAAA') => b.firmware.cardRead(reader, bitsSent(card))

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { makeClock, topics } from '@rauta/protocols'
 import { bitsSent } from '../src/site/sending'
 import { bitsOfKey, keyOfBits } from '../src/device/keypads'
-import { board, knownCard } from './board'
+import { board, exitReader, knownCard } from './board'
 
 describe('the firmware of a simulated door controller', () => {
   it('does nothing with a card while it holds no configuration', () => {
@@ -199,9 +199,24 @@ describe('nothing holds whoever leaves', () => {
     reentryS: some(600),
     passback: fc.constantFrom(undefined, 'Hard', 'Soft'),
     passbackS: some(3600),
+    decidedBy: some('Server'),
+    reachS: some(20),
+    without: fc.constantFrom(undefined, 'Shut', 'Open', 'Local'),
   })
   const before = fc.array(
-    fc.constantFrom('in', 'out', 'press', 'wait', 'Free', 'Controlled', 'Barred', 'FreeAfterFirst', 'heldOpen', 'back'),
+    fc.constantFrom(
+      'in',
+      'out',
+      'press',
+      'wait',
+      'Free',
+      'Controlled',
+      'Barred',
+      'FreeAfterFirst',
+      'heldOpen',
+      'back',
+      'heard',
+    ),
     { maxLength: 6 },
   )
 
@@ -211,15 +226,9 @@ describe('nothing holds whoever leaves', () => {
       fc.property(settings, before, fc.integer({ min: 0, max: 7 * 24 }), (behaviour, acts, hour) => {
         const b = board()
         knownCard(b)
-        b.entities.DoorWiring['D']?.readers.push({
-          part: 'R2',
-          function: 'exitReader',
-          port: 'reader 2',
-          accessPoint: 'D.R2',
-        })
+        exitReader(b)
         b.entities.AccessPoint['D.R1'] = { token: 'D.R1', name: '', areaFrom: 'out', areaTo: 'in', entity: 'D' }
         b.entities.AccessPoint['D.R2'] = { token: 'D.R2', name: '', areaFrom: 'in', areaTo: 'out', entity: 'D' }
-        b.entities.AccessProfile['p']?.policies.push({ schedule: 's', entity: 'D.R2' })
         for (const [token, from, to] of [
           ['free', '08', '16'],
           ['barred', '14', '22'],
@@ -244,7 +253,8 @@ describe('nothing holds whoever leaves', () => {
           if (act === 'in') b.firmware.cardRead('reader 1', bits)
           else if (act === 'out') b.firmware.cardRead('reader 2', bits)
           else if (act === 'press') press()
-          else if (act === 'wait') b.clock.turn(3000)
+          else if (act === 'wait') b.clock.turn(9000)
+          else if (act === 'heard') b.firmware.deciderHeard('D')
           else if (act === 'heldOpen') b.firmware.stand(wiring, 'LockedOpen')
           else if (act === 'back') b.firmware.stand(wiring, 'Locked')
           else b.firmware.rehearse(wiring, act, 900)

@@ -7,14 +7,14 @@ import {
   exits,
   leafAsk,
   made,
+  opening,
   presenting,
   presentingAlone,
-  readers,
   releasing,
   workIt,
   type Scene,
 } from './scene'
-import { timerToleranceS, type Dependency, type Test } from './test'
+import { timerToleranceS, type Test } from './test'
 
 /** Tolerance of a delay that somebody waits out at the door: half a second or a tenth (common practice, no source). */
 const delayToleranceS = (seconds: number): number => Math.max(0.5, seconds / 10)
@@ -24,12 +24,6 @@ export function behaviourTests(scene: Scene): Test[] {
   const at = scene.places.find((p) => knowsWho(p) && !p.leaving)
   return [...preAlarmTest(scene), ...(at ? enteringTests(scene, at) : []), ...hoursTests(scene, at)]
 }
-
-/** Everything that a released door hangs on. */
-const opening = (scene: Scene): Dependency[] => [
-  ...dependsOn([...readers(scene), ...releasing(scene), ...contacts(scene)]),
-  'accessPoints',
-]
 
 function preAlarmTest(scene: Scene): Test[] {
   const { preAlarmS, heldOpenS } = scene.door.behaviour

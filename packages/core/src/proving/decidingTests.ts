@@ -2,7 +2,7 @@ import { cardData, cardName } from '../cards/card'
 import { serverDecides } from '../doors/abilities'
 import { knowsWho, type AccessPlace } from '../doors/accesspoints'
 import type { Decides } from '../doors/door'
-import { contacts, dependsOn, exits, leafAsk, made, presenting, readers, releasing, workIt, type Scene } from './scene'
+import { contacts, dependsOn, exits, leafAsk, made, opening, presenting, releasing, workIt, type Scene } from './scene'
 import { timerToleranceS, type Dependency, type Test } from './test'
 
 const keepsSilent = 'Rauta keeps silent for this test, as though it were away, and answers again after it.'
@@ -16,10 +16,6 @@ export function decidingTests(scene: Scene): Test[] {
   return [asksTest(scene, at), awayTest(scene, at, decides), ...(opens ? [] : leavingTests(scene))]
 }
 
-const opening = (scene: Scene): Dependency[] => [
-  ...dependsOn([...readers(scene), ...releasing(scene), ...contacts(scene)]),
-  'accessPoints',
-]
 const unheard: Dependency[] = ['behaviour.decidedBy', 'behaviour.reachFor', 'behaviour.without']
 
 function asksTest(scene: Scene, at: AccessPlace): Test {
@@ -52,7 +48,7 @@ function awayTest(scene: Scene, at: AccessPlace, { afterS, then }: Decides): Tes
   return made({
     id: 'server-away',
     title: 'Without the server',
-    instruction: `${scene.still}${keepsSilent} Wait until the controller has found that, then ${act}.`,
+    instruction: `${scene.still}Wait until the controller tells that the server is out of reach, then ${act}. ${keepsSilent}`,
     expect: `Out of reach after ${afterS} s, give or take ${awayToleranceS(afterS)} s; then ${thenExpects[then]}.`,
     judge: {
       kind: 'withoutServer',

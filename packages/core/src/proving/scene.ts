@@ -74,6 +74,12 @@ export function releasing(scene: Scene): WiredPoint[] {
 export const readers = (scene: Scene): WiredPoint[] => points(scene, 'entryReader', 'exitReader')
 export const contacts = (scene: Scene): WiredPoint[] => points(scene, 'contact', 'secondContact')
 
+/** Everything that a released door hangs on. */
+export const opening = (scene: Scene): Dependency[] => [
+  ...dependsOn([...readers(scene), ...releasing(scene), ...contacts(scene)]),
+  'accessPoints',
+]
+
 /** Exit devices of the door. */
 export const exits = (scene: Scene): WiredPoint[] => points(scene, 'exitButton', 'exitSensor')
 

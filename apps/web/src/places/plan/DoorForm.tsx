@@ -1,5 +1,6 @@
 import {
   all,
+  decidingFindings,
   areaTree,
   isKind,
   nextRef,
@@ -89,11 +90,23 @@ function fieldsOf(form: Form, door: Door | undefined) {
     pinned: form.pinned,
     opening: form.opening,
     ...(placed ? { at: { x: typedNumber(form.x), y: typedNumber(form.y) } } : {}),
-    ...(door?.decides || form.by !== 'controller'
-      ? { decides: { by: form.by, afterS: typedNumber(form.after), then: form.then } }
-      : {}),
+    ...(door?.decides || form.by !== 'controller' ? { decides: decidesOf(form) } : {}),
     hardware: Object.fromEntries(Object.entries(form.hardware).filter(([, sheet]) => sheet)),
   }
+}
+
+const decidesOf = (form: Form): Decides => ({ by: form.by, afterS: typedNumber(form.after), then: form.then })
+
+/** What follows from who is chosen to decide, before it is kept. */
+function Following({ door }: { door: Door }) {
+  const facts = useFacts()
+  const found = decidingFindings(facts, door, sheetsFor(facts))
+  const gravest = (['stop', 'warn', 'note'] as const).flatMap((grade) => found.filter((f) => f.grade === grade))
+  return gravest.map((f) => (
+    <Notice key={f.rule} tone={f.grade === 'stop' ? 'madder' : f.grade === 'warn' ? 'ochre' : 'slate'}>
+      {f.says}
+    </Notice>
+  ))
 }
 
 /** Adds or edits a door and chooses its hardware from the device sheets. */
@@ -262,6 +275,7 @@ export function DoorForm({
             />
           </>
         )}
+        {door ? <Following door={{ ...door, decides: decidesOf(value) }} /> : null}
       </Sheet>
       {door ? <TakeAway kind="door" id={door.id} name={door.ref} onGone={() => router.push('/doors')} /> : null}
     </Screen>

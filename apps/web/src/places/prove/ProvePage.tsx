@@ -24,7 +24,7 @@ import { Tape } from '../../signs/Tape'
 import { saysOf } from '../../state/api'
 import { useFacts, useJob } from '../../state/job'
 import { canFit, useSession } from '../../state/session'
-import { configsOf } from '../../state/worked'
+import { configsOf, marksFor } from '../../state/worked'
 import { useGround } from '../../theme'
 import { tellDoor } from '../door/Orders'
 import { Missing } from '../shell/Missing'
@@ -311,6 +311,7 @@ function ProveBar({
         onNext(which)
       })
       .catch(fail)
+  const signed = marksFor(useFacts(), door).sign.sign === 'given'
   if (why) {
     return (
       <>
@@ -369,7 +370,10 @@ function ProveBar({
         next ? (
           <Action label="Begin the next test" aside={next.title} disabled={!!silent} onPress={() => start(next.id)} />
         ) : (
-          <Action label="Sign this door" onPress={() => router.push(`/doors/${door.id}/sign`)} />
+          <Action
+            label={signed ? 'See its signatures' : 'Sign this door'}
+            onPress={() => router.push(`/doors/${door.id}/sign`)}
+          />
         )
       ) : (
         <Action

@@ -1,0 +1,152 @@
+import type { Mutant } from './list'
+
+const core = 'packages/core/src'
+const rig = 'packages/standins/src/device'
+const tests = 'contracts/test/deciding'
+
+/** Who decides at a door: what is told, what is asked, what follows without an answer, what proves it. */
+export const decidingMutants: readonly Mutant[] = [
+  {
+    name: 'decides: a reader that decides nothing may be chosen',
+    file: `${core}/doors/deciding.ts`,
+    find: "if (by !== 'reader' && by !== 'lock') return []",
+    put: "if (by !== 'lock') return []",
+    tests,
+  },
+  {
+    name: 'decides: the server is given no time to answer',
+    file: `${core}/doors/deciding.ts`,
+    find: 'if (afterS < leastReachS)',
+    put: 'if (afterS < leastReachS - 1)',
+    tests,
+  },
+  {
+    name: 'decides: a lock is driven without end while the server is away',
+    file: `${core}/doors/deciding.ts`,
+    find: '(lock.duty ?? 1) < 1',
+    put: '(lock.duty ?? 1) > 1',
+    tests,
+  },
+  {
+    name: 'decides: a door that nobody reads may ask',
+    file: `${core}/doors/deciding.ts`,
+    find: 'knowsWho(p) && !p.leaving))\n    found.push(',
+    put: 'knowsWho(p) || !p.leaving))\n    found.push(',
+    tests,
+  },
+  {
+    name: 'decides: what follows without an answer is not told',
+    file: `${core}/config/parts/behaviour.ts`,
+    find: "    value['without'] = door.decides.then\n",
+    put: '',
+    tests,
+  },
+  {
+    name: 'decides: every door is taken for one that asks',
+    file: `${core}/config/asking.ts`,
+    find: "decidedBy === 'server' ? [",
+    put: "decidedBy !== 'server' ? [",
+    tests,
+  },
+  {
+    name: 'decides: a test card that stands for out of hours comes in',
+    file: `${core}/access/answering.ts`,
+    find: 'door.testCardsOff || !goodTestCards.has(credential)',
+    put: 'door.testCardsOff',
+    tests,
+  },
+  {
+    name: 'decides: test cards come in where they were taken off',
+    file: `${core}/access/answering.ts`,
+    find: 'door.testCardsOff || !goodTestCards',
+    put: '!goodTestCards',
+    tests,
+  },
+  {
+    name: 'decides: the server lets in whoever it should refuse',
+    file: `${core}/access/answering.ts`,
+    find: "? { passes, state: '', says }",
+    put: "? { passes: true, state: '', says }",
+    tests: 'deciding',
+    wire: true,
+  },
+  {
+    name: 'decides: a controller that let in without asking passes its test',
+    file: `${core}/proving/decidingRules.ts`,
+    find: 'return asked && cameAfter(granted, asked)',
+    put: 'return !asked || cameAfter(granted, asked)',
+    tests,
+  },
+  {
+    name: 'decides: one that decided by itself passes for the server',
+    file: `${core}/proving/decidingRules.ts`,
+    find: "if (alone) return failed('The server did not",
+    put: "if (!alone) return failed('The server did not",
+    tests,
+  },
+  {
+    name: 'decides: whenever the server is found away is in time',
+    file: `${core}/proving/decidingRules.ts`,
+    find: "if (inTime.state === 'failed') return inTime",
+    put: "if (inTime.state === 'waiting') return inTime",
+    tests,
+  },
+  {
+    name: 'decides: what came before counts for without the server',
+    file: `${core}/proving/decidingRules.ts`,
+    find: 'own.filter((e) => cameAfter(e, away))',
+    put: 'own.filter(() => true)',
+    tests,
+  },
+  {
+    name: 'decides: any refusal will do without the server',
+    file: `${core}/proving/decidingRules.ts`,
+    find: "return read.state === 'noDecision'",
+    put: "return read.state !== 'noDecision'",
+    tests,
+  },
+  {
+    name: 'decides: no way out is tried without the server',
+    file: `${core}/proving/decidingTests.ts`,
+    find: '...(opens ? [] : leavingTests(scene))',
+    put: '...(opens ? leavingTests(scene) : [])',
+    tests,
+  },
+  {
+    name: 'decides: the rig asks about whoever leaves',
+    file: `${rig}/doors.ts`,
+    find: "if (!entering || this.behaviourOf(wiring).decidedBy !== 'Server')",
+    put: "if (this.behaviourOf(wiring).decidedBy !== 'Server')",
+    tests: 'standins/test/deciding',
+  },
+  {
+    name: 'decides: an answer about somebody else opens',
+    file: `${rig}/deciders.ts`,
+    find: 'if (waiting?.credential !== credential) return false',
+    put: 'if (!waiting) return false',
+    tests: 'standins/test/deciding',
+  },
+  {
+    name: 'decides: the rig takes who is gone for there',
+    file: `${rig}/deciders.ts`,
+    find: 'watched.away = true',
+    put: 'watched.away = false',
+    tests: 'standins/test/deciding',
+  },
+  {
+    name: 'decides: the server answers while a test wants it silent',
+    file: 'apps/server/src/live/deciding.ts',
+    find: '|| this.silentAt.has(door.id)) continue',
+    put: ') continue',
+    tests: 'deciding',
+    wire: true,
+  },
+  {
+    name: 'decides: a controller may have doors of another one decided',
+    file: 'apps/server/src/live/deciding.ts',
+    find: 'door?.placement?.controller !== controller ||',
+    put: '!door ||',
+    tests: 'deciding',
+    wire: true,
+  },
+]
