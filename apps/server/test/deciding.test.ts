@@ -1,7 +1,10 @@
 import { heldConfig, marksOf, scriptFor, type Decides, type DeviceEvent, type Door } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
+import type { DecisionAsked, Driver } from '@rauta/drivers'
 import type { DoorBehaviour } from '@rauta/protocols'
 import type { Deciders } from '../../../packages/standins/src/device/deciders'
+import type { Context } from '../src/context'
+import { Deciding } from '../src/live/deciding'
 import { serial, Site, siteFile } from './site'
 
 /** Doors at which the server decides: told to their controller, asked and answered over the wire, and proved without an answer too. */
@@ -117,6 +120,31 @@ describe('who may come in is asked of the server', () => {
     await site.until('it to stand open', () => firmware().unlocked)
     await site.hands([{ do: 'network', serial, on: true }])
     await site.until('it to lock once the server is heard', () => !firmware().unlocked)
+  })
+
+  it('answers a controller about its own doors alone, and no more at once than can be there', async () => {
+    const answered: string[] = []
+    const driver = {
+      decide: (asked: DecisionAsked, reason: string) => {
+        answered.push(`${asked.door} ${asked.credential} ${reason}`)
+        return Promise.resolve()
+      },
+    } as unknown as Driver
+    const { clock } = site
+    const logger = { debug: () => undefined }
+    const deciding = new Deciding({ log: { facts: site.facts }, clock, logger } as unknown as Context)
+    const ask = (n = '') => ({ door, accessPoint: `${door}.R1`, credential: `nobody${n}` })
+    await deciding.answer('a2', driver, [ask()])
+    expect(answered).toEqual([])
+    await deciding.answer('a1', driver, [{ ...ask(), door: 'constructor' }, ask()])
+    expect(answered).toEqual([`${door} nobody unknown`])
+    await deciding.answer(
+      'a1',
+      driver,
+      Array.from({ length: 500 }, (_, n) => ask(String(n))),
+    )
+    expect(answered).toHaveLength(21)
+    expect(answered.at(-1)).toBe(`${door} nobody499 unknown`)
   })
 
   it('a controller that does not ask, or does something else without an answer, fails its test', async () => {

@@ -89,6 +89,12 @@ describe('who decides at a door', () => {
     const unread = smallJob({ lock: 'strike-secure', contact: 'contact-frame', exit: 'button-exit' })
     unread.do('door.edit', { id: 'D-01', fields: { decides: server('knownCards') } })
     expect(rules(unread)).toContain('stop decides-unread')
+    // Who is read on the way out alone is not asked about.
+    unread.do('door.edit', {
+      id: 'D-01',
+      fields: { hardware: { exitReader: 'reader-slim', lock: 'strike-secure', contact: 'contact-frame' } },
+    })
+    expect(rules(unread)).toContain('stop decides-unread')
   })
 
   it('a face reader that is its own controller decides by itself', () => {
@@ -154,17 +160,14 @@ describe('what the server answers', () => {
         for (const person of Object.values(w.facts.person))
           for (const card of person.cards) {
             const wanted = decide(w.facts, person, w.door(), moment, card)
-            const { passes, state } = answerTo(w.facts, w.door(), card.id, moment)
-            expect([passes, state === '']).toEqual([wanted.passes, wanted.passes])
+            expect(answerTo(w.facts, w.door(), card.id, moment).state === '').toBe(wanted.passes)
           }
       }),
     ))
 
   it('says why not in the words that events have', () => {
-    const answer = (credential: string, moment = day) => {
-      const { passes, state } = answerTo(w.facts, w.door(), credential, moment)
-      return passes ? 'passes' : state
-    }
+    const answer = (credential: string, moment = day) =>
+      answerTo(w.facts, w.door(), credential, moment).state || 'passes'
     const person = w.facts.person['p']
     const card = person?.cards[0]?.id ?? ''
     expect(answer(card)).toBe('passes')
