@@ -148,4 +148,19 @@ export const decidingMutants: readonly Mutant[] = [
     tests: 'deciding',
     wire: true,
   },
+  {
+    name: 'decides: the next test begins in the silence of the one before',
+    file: `${core}/proving/tests.ts`,
+    find: "(loaded && serverDecides(door) ? 'never' : null)",
+    put: 'null',
+    tests,
+  },
+  {
+    name: 'decides: the next test is begun without a word of the server',
+    file: 'apps/server/src/live/rehearsals.ts',
+    find: "if (test.silence === 'never') await this.deciding.speak(driver, door)",
+    put: '',
+    tests: 'deciding',
+    wire: true,
+  },
 ]

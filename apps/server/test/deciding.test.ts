@@ -101,6 +101,11 @@ describe('who may come in is asked of the server', () => {
       says: expect.stringContaining('out of reach') as string,
     })
     expect(await prove('server-away-X1', leave)).toMatchObject({ verdict: 'passed' })
+    // A test that is begun at once after a silent one is not judged in its silence.
+    await site.command('trial.start', { door, test: 'server-away' })
+    await told('notice', 'deciderAway', site.clock.now())
+    await site.command('trial.answer', { door, test: 'server-away', answer: 'stop', says: '' })
+    expect(await prove('server-decides', [show('good')])).toMatchObject({ verdict: 'passed' })
     // Who came before it was found away waits until then, and no longer.
     expect(await prove('server-away', [show('good', 2000)])).toMatchObject({ verdict: 'passed' })
   })

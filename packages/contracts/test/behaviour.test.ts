@@ -114,7 +114,7 @@ describe('what a door does beyond its plain times', () => {
     const leaving = (w: World) =>
       script(w)
         .filter((t) => t.id === 'exit-button' || t.id === 'reader-R2')
-        .map(({ rehearse: _r, forget: _f, ...rest }) => rest)
+        .map(({ rehearse: _r, forget: _f, silence: _s, ...rest }) => rest)
     const plain = leaving(job())
     expect(plain).toHaveLength(2)
     fc.assert(

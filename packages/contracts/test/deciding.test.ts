@@ -124,6 +124,21 @@ describe('who decides at a door', () => {
     expect(ways('opens')).toEqual([])
   })
 
+  it('the server is heard in every other test, so that none is judged in a silence left over from the one before', () => {
+    const heard = (w: World) => script(w).filter((t) => t.silence === 'never').length
+    const w = job(server('staysShut'))
+    expect(
+      script(w)
+        .filter((t) => t.silence === null)
+        .map((t) => t.id),
+    ).toEqual(['before-load'])
+    w.reached()
+    w.loaded()
+    w.do('trial.start', { door: 'D-01', test: 'good-card' })
+    expect(w.facts.trial['D-01']?.waits).toBe(true)
+    expect(heard(job({ by: 'controller', afterS: 0, then: 'staysShut' }))).toBe(0)
+  })
+
   it('what opens when says what the controller was told', () => {
     const said = (then: Decides['then']) => {
       const w = job(server(then))

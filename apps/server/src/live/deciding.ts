@@ -62,6 +62,12 @@ export class Deciding {
     return this.context.clock.now()
   }
 
+  /** Is heard at a door at once, whatever was before. */
+  async speak(driver: Driver, door: string): Promise<void> {
+    this.speakAgain(door)
+    await ability(driver, 'announce')(door)
+  }
+
   speakAgain(door: string): void {
     this.silentAt.delete(door)
   }

@@ -48,12 +48,16 @@ export class Rehearsals {
   /** @returns from when on what happens counts, on the server's clock */
   private async prepare(driver: Driver, controller: string, door: string, test: Test): Promise<number> {
     if (test.forget) await ability(driver, 'forget')(this.testCredentials(controller))
+    // What follows from hearing the server again is over before the test begins.
+    if (test.silence === 'never') await this.deciding.speak(driver, door)
     const before = test.rehearse ? await this.stand(driver, door, test.rehearse) : this.context.clock.now()
-    return test.silence ? await this.silence(driver, door, test.silence) : before
+    return test.silence === 'begins' || test.silence === 'lasts'
+      ? await this.silence(driver, door, test.silence)
+      : before
   }
 
   /** The server is as though it were away, from now on or since the controller found that. */
-  private async silence(driver: Driver, door: string, how: NonNullable<Test['silence']>): Promise<number> {
+  private async silence(driver: Driver, door: string, how: 'begins' | 'lasts'): Promise<number> {
     this.standing.set(door, { rehearsed: false, ...this.standing.get(door), silent: true })
     const away = how === 'lasts' ? this.deciding.foundAway(door, this.awayWithinMs(door)) : null
     // What fails before it is waited for is thrown below.

@@ -116,8 +116,11 @@ export interface Test {
   proves: string[]
   /** How the door is made to stand meanwhile, as though its own hours said so; null where it has none. */
   rehearse: Rehearsal | null
-  /** Whether the server keeps silent meanwhile where it decides: from the beginning on, or since the controller found it out of reach. */
-  silence: 'begins' | 'lasts' | null
+  /**
+   * Where the server decides: whether it keeps silent meanwhile, from the beginning on or since the controller found it out of reach,
+   * or is heard from the beginning on. Null where it does not decide.
+   */
+  silence: 'begins' | 'lasts' | 'never' | null
   /** Whether the device shall forget first where the test cards were last. */
   forget: boolean
   /** Why this test is not applicable, decided from the records; empty where it is. */

@@ -1,6 +1,7 @@
 import { cardData, cardName } from '../cards/card'
 import type { TestCards } from '../access/records'
 import { sheetOf, type Sheets } from '../devices/sheet'
+import { serverDecides } from '../doors/abilities'
 import { accessPlaces, knowsWho, type AccessPlace } from '../doors/accesspoints'
 import { partOf, type Door } from '../doors/door'
 import { hasOwnHours } from '../doors/hours'
@@ -99,13 +100,14 @@ function asCoded({ door, places }: Scene, test: Test): Test {
   return hangs ? { ...test, depends: [...new Set<Dependency>([...test.depends, 'behaviour.code'])] } : test
 }
 
-/** A door with hours of its own is made to stand as its test wants it, and one that knows who is in forgets where the cards were. */
+/** A door with hours of its own is made to stand as its test wants it, one that knows who is in forgets where the cards were, and one that asks the server hears it unless the test is of its silence. */
 const standingFor = (door: Door, test: Test): Test => {
   const { reentryS, passback } = door.behaviour
   const loaded = test.judge.kind !== 'beforeLoad'
   return {
     ...test,
     rehearse: test.rehearse ?? (loaded && hasOwnHours(door.behaviour) ? 'controlled' : null),
+    silence: test.silence ?? (loaded && serverDecides(door) ? 'never' : null),
     forget: loaded && test.cards.length > 0 && (reentryS !== undefined || passback !== undefined),
   }
 }
