@@ -50,8 +50,11 @@ export class Deciding {
     for (const asked of asks.slice(-mostAnswers)) {
       const door = log.facts.door[asked.door]
       if (door?.placement?.controller !== controller || this.silentAt.has(door.id)) continue
-      const { state } = answerTo(log.facts, door, asked.credential, clock.now())
-      await ability(driver, 'decide')(asked, state).catch((error: unknown) => this.context.logger.debug(error))
+      try {
+        await ability(driver, 'decide')(asked, answerTo(log.facts, door, asked.credential, clock.now()))
+      } catch (error) {
+        this.context.logger.debug(error)
+      }
     }
   }
 

@@ -3,13 +3,6 @@ import type { Door } from '../doors/door'
 import { codeToken } from './codes'
 import { decide, type RefusalReason } from './decide'
 
-/** What a server says to a controller that asks whether somebody may come in. */
-export interface Answer {
-  /** Why not, as an event of the controller will tell it; empty where they may come in. */
-  state: string
-  says: string
-}
-
 /** Reasons as events tell them. */
 const told: Readonly<Record<RefusalReason, string>> = {
   barred: 'barred',
@@ -29,20 +22,21 @@ const told: Readonly<Record<RefusalReason, string>> = {
 const goodTestCards: ReadonlySet<string> = new Set(['rauta-good', 'rauta-second', 'rauta-longer', 'rauta-code'])
 
 /**
- * Whether a credential may come in at a door now, by what the job wants, whatever was loaded.
+ * Why a credential may not come in at a door now, by what the job wants, whatever was loaded: as an event of the controller will tell
+ * it, and empty where it may.
  * @param credential token by which the controller knows it
  * @param atMs milliseconds since 1970 UTC
  */
-export function answerTo(facts: Facts, door: Door, credential: string, atMs: number): Answer {
+export function answerTo(facts: Facts, door: Door, credential: string, atMs: number): string {
   if (credential.startsWith('rauta-')) {
-    if (!door.testCardsOff && goodTestCards.has(credential)) return { state: '', says: 'A test card.' }
-    return { state: credential === 'rauta-hours' ? 'hours' : 'no rule', says: 'A test card that is refused here.' }
+    if (!door.testCardsOff && goodTestCards.has(credential)) return ''
+    return credential === 'rauta-hours' ? 'hours' : 'no rule'
   }
   for (const person of all(facts, 'person')) {
     const card = person.cards.find((c) => c.id === credential)
     if (!card && codeToken(person) !== credential) continue
-    const { reason, says } = decide(facts, person, door, atMs, card)
-    return { state: reason === 'rule' || reason === 'free' ? '' : told[reason], says }
+    const { reason } = decide(facts, person, door, atMs, card)
+    return reason === 'rule' || reason === 'free' ? '' : told[reason]
   }
-  return { state: 'unknown', says: 'Nobody in this job has it.' }
+  return 'unknown'
 }
