@@ -23,8 +23,8 @@ export const decidingMutants: readonly Mutant[] = [
   {
     name: 'decides: a lock is driven without end while the server is away',
     file: `${core}/doors/deciding.ts`,
-    find: '(lock.duty ?? 1) < 1',
-    put: '(lock.duty ?? 1) > 1',
+    find: 'find((lock) => lock.duty !== null)',
+    put: 'find((lock) => lock.duty === null)',
     tests,
   },
   {
@@ -107,8 +107,8 @@ export const decidingMutants: readonly Mutant[] = [
   {
     name: 'decides: no way out is tried without the server',
     file: `${core}/proving/decidingTests.ts`,
-    find: '...(opens ? [] : leavingTests(scene))',
-    put: '...(opens ? leavingTests(scene) : [])',
+    find: '...(opens ? [] : leavingTests(scene, withoutServer))',
+    put: '...(opens ? leavingTests(scene, withoutServer) : [])',
     tests,
   },
   {

@@ -6,7 +6,6 @@ import {
   doorAbilities,
   hangingOn,
   hoursAt,
-  judge,
   marksOf,
   orderFault,
   scriptFor,
@@ -20,7 +19,7 @@ import {
   type Finding,
   type Test,
 } from '@rauta/core'
-import { event, sheets, smallJob, strikeHardware, type World } from './world'
+import { event, judged, sheets, smallJob, strikeHardware, type World } from './world'
 
 const testCodes = { good: '7391', duress: '7394', unknown: '5183' }
 
@@ -425,22 +424,7 @@ describe('verdicts on a door’s own rules', () => {
   const base = Date.parse('2026-11-24T09:00:00Z')
   const card = (w: World) => testOf(w, 'good-card').cards[0] ?? ''
   const verdict = (w: World, id: string, events: DeviceEvent[], ready = true) =>
-    judge({
-      test: testOf(w, id),
-      trial: {
-        id: 'D-01',
-        test: id,
-        startedAt: base,
-        by: 'vesa',
-        boot: 'b1',
-        ...(ready ? {} : { waits: true as const }),
-      },
-      door: 'D-01',
-      controller: 'a1',
-      events: events.map((e) => ({ ...e, door: e.door || 'D-01' })),
-      limits: { silentS: 60, receiptS: 30, clockS: 5 } as never,
-      refOf: (id) => id,
-    }).state
+    judged(testOf(w, id), base, events, ready).state
   const at = (s: number, kind: DeviceEvent['kind'], state: string, over: Partial<DeviceEvent> = {}) =>
     event(base, s, kind, state, over)
 

@@ -7,7 +7,6 @@ import {
   codesOf,
   decide,
   difference,
-  judge,
   marksOf,
   newCode,
   scriptFor,
@@ -20,7 +19,7 @@ import {
   type Test,
 } from '@rauta/core'
 import { Refusal } from '../src'
-import { event, sheets, smallJob, strikeHardware, type World } from './world'
+import { event, judged, sheets, smallJob, strikeHardware, type World } from './world'
 
 const kitCodes = { good: '7391', duress: '7394', unknown: '5183' }
 const entryFor: Record<CodeAsked, string> = {
@@ -331,16 +330,7 @@ describe('a door that asks for a code', () => {
 
 describe('the verdict on a code under duress', () => {
   const t0 = Date.parse('2026-11-24T09:00:00Z')
-  const verdict = (w: World, test: Test, events: DeviceEvent[]) =>
-    judge({
-      test,
-      trial: { id: 'D-01', test: test.id, startedAt: t0, by: 'v', boot: 'b1' },
-      door: 'D-01',
-      controller: 'a1',
-      events,
-      limits: { watchS: 20, receiptS: 60, reachS: 120, clockS: 2 },
-      refOf: (d) => d,
-    }).state
+  const verdict = (test: Test, events: DeviceEvent[]) => judged(test, t0, events).state
   const duress = (w: World) => script(w).find((t) => t.id === 'code-duress') as Test
   const granted = (card: string) => event(t0, 1, 'granted', 'granted', { card })
   const told = event(t0, 2, 'notice', 'duress', { reader: 'R1' })
@@ -348,30 +338,30 @@ describe('the verdict on a code under duress', () => {
     const w = job('with')
     const test = duress(w)
     const { card } = test.judge as { card: string }
-    expect(verdict(w, test, [granted(card)])).toBe('waiting')
-    expect(verdict(w, test, [granted(card), told])).toBe('passed')
-    expect(verdict(w, test, [granted(card), told, event(t0, 3, 'alarm', 'forced')])).toBe('failed')
-    expect(verdict(w, test, [event(t0, 1, 'refused', 'wrongCode', { card })])).toBe('failed')
+    expect(verdict(test, [granted(card)])).toBe('waiting')
+    expect(verdict(test, [granted(card), told])).toBe('passed')
+    expect(verdict(test, [granted(card), told, event(t0, 3, 'alarm', 'forced')])).toBe('failed')
+    expect(verdict(test, [event(t0, 1, 'refused', 'wrongCode', { card })])).toBe('failed')
   })
   it('is never given from what was heard before the test began, however near', () => {
     const w = job('with')
     const { card } = duress(w).judge as { card: string }
     const before = { ...event(t0, -0.2, 'refused', 'noCode', { card }), received: t0 - 100 }
-    expect(verdict(w, duress(w), [before])).toBe('waiting')
-    expect(verdict(w, duress(w), [before, granted(card), told])).toBe('passed')
+    expect(verdict(duress(w), [before])).toBe('waiting')
+    expect(verdict(duress(w), [before, granted(card), told])).toBe('passed')
     const near = { ...event(t0, -0.2, 'granted', 'granted', { card }), received: t0 + 10 }
-    expect(verdict(w, duress(w), [near, told])).toBe('passed')
+    expect(verdict(duress(w), [near, told])).toBe('passed')
   })
   it('of a code that nobody has is not disturbed by one that is tried at another keypad', () => {
     const w = job('alone')
     const test = script(w).find((t) => t.id === 'code-unknown') as Test
     const tried = (door: string) => event(t0, 1, 'refused', 'unknownCode', { card: 'code:', door })
-    expect(verdict(w, test, [tried('D-09')])).toBe('waiting')
-    expect(verdict(w, test, [tried('D-09'), tried('D-01')])).toBe('passed')
+    expect(verdict(test, [tried('D-09')])).toBe('waiting')
+    expect(verdict(test, [tried('D-09'), tried('D-01')])).toBe('passed')
   })
   it('is of the test code alone where a code comes alone', () => {
     const w = job('alone')
-    expect(verdict(w, duress(w), [granted('code:rauta-code'), told])).toBe('passed')
-    expect(verdict(w, duress(w), [granted('code:code.p1'), told])).toBe('waiting')
+    expect(verdict(duress(w), [granted('code:rauta-code'), told])).toBe('passed')
+    expect(verdict(duress(w), [granted('code:code.p1'), told])).toBe('waiting')
   })
 })

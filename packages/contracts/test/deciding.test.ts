@@ -3,7 +3,6 @@ import {
   answerTo,
   askingDoors,
   decide,
-  judge,
   marksOf,
   releaseOf,
   scriptFor,
@@ -12,7 +11,7 @@ import {
   type DeviceEvent,
   type Test,
 } from '@rauta/core'
-import { event, sheets, smallJob, strikeHardware, type World } from './world'
+import { event, judged, sheets, smallJob, strikeHardware, type World } from './world'
 
 const server = (then: Decides['then'], afterS = 6): Decides => ({ by: 'server', afterS, then })
 
@@ -212,16 +211,7 @@ describe('what the server answers', () => {
 describe('verdicts on who decides', () => {
   const base = Date.parse('2026-11-24T09:00:00Z')
   const good = (w: World) => testOf(w, 'good-card').cards[0] ?? ''
-  const verdict = (w: World, id: string, events: DeviceEvent[]) =>
-    judge({
-      test: testOf(w, id),
-      trial: { id: 'D-01', test: id, startedAt: base, by: 'vesa', boot: 'b1' },
-      door: 'D-01',
-      controller: 'a1',
-      events: events.map((e) => ({ ...e, door: e.door || 'D-01' })),
-      limits: { silentS: 60, receiptS: 30, clockS: 5 } as never,
-      refOf: (door) => door,
-    }).state
+  const verdict = (w: World, id: string, events: DeviceEvent[]) => judged(testOf(w, id), base, events).state
   const at = (s: number, kind: DeviceEvent['kind'], state: string, over: Partial<DeviceEvent> = {}) =>
     event(base, s, kind, state, over)
   const read = (w: World, s: number, kind: 'granted' | 'refused', state: string = kind) =>

@@ -2,7 +2,6 @@ import fc from 'fast-check'
 import {
   causesAt,
   difference,
-  judge,
   marksOf,
   membersProfile,
   mayFollow,
@@ -21,7 +20,7 @@ import {
   type Test,
 } from '@rauta/core'
 import { Refusal, type Role } from '../src'
-import { event, sheets, smallJob, type World } from './world'
+import { event, judged, sheets, smallJob, type World } from './world'
 
 const hardware = {
   entryReader: 'reader-slim',
@@ -530,16 +529,7 @@ describe('is judged', () => {
   const ev = (s: number, kind: DeviceEvent['kind'], state: string, over: Partial<DeviceEvent> = {}) =>
     event(t0, s, kind, state, over)
   const verdict = (w: World, id: string, events: DeviceEvent[]) => {
-    const test = testFor(w, id)
-    const { state, says } = judge({
-      test,
-      trial: { id: 'D-01', test: test.id, startedAt: t0, by: 'vesa', boot: 'b1' },
-      door: 'D-01',
-      controller: 'a1',
-      events,
-      limits: Object.values(w.facts.job)[0]?.limits ?? fail(),
-      refOf: (d) => d,
-    })
+    const { state, says } = judged(testFor(w, id), t0, events)
     return [state, says]
   }
   const on = (s: number, part = 'H1') => ev(s, 'output', 'active', { part })

@@ -2,18 +2,22 @@ import {
   applyChanges,
   emptyFacts,
   heldConfig,
+  judge,
   put,
   readingChanges,
+  usualLimits,
   wantedConfig,
   type Change,
   type Config,
   type DeviceEvent,
   type Door,
   type Facts,
+  type Judgement,
   type Reach,
   type RecordKind,
   type RecordTypes,
   type Sheets,
+  type Test,
 } from '@rauta/core'
 import { commands, shippedSheets, type Role } from '../src'
 
@@ -185,6 +189,18 @@ export function event(
     ...over,
   }
 }
+
+/** What is made of these events in a test at D-01 that began at a base time, ms. */
+export const judged = (test: Test, base: number, events: readonly DeviceEvent[], ready = true): Judgement =>
+  judge({
+    test,
+    trial: { id: 'D-01', test: test.id, startedAt: base, by: 'vesa', boot: 'b1', ...(ready ? {} : { waits: true }) },
+    door: 'D-01',
+    controller: 'a1',
+    events,
+    limits: { ...usualLimits, receiptS: 30 },
+    refOf: (door) => door,
+  })
 
 /** D-01 on an eight-door controller with an expander, so that there is room for everything. */
 export function roomy(

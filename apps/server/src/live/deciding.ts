@@ -15,7 +15,6 @@ const mostAnswers = 20
 /** Decides for controllers that ask who may come in, and tells them that it is there; keeps silent at a door while a test wants it. */
 export class Deciding {
   private readonly silentAt = new Set<string>()
-  private readonly found = new Map<string, (() => void)[]>()
   constructor(private readonly context: Context) {}
 
   start(): void {
@@ -76,22 +75,23 @@ export class Deciding {
   }
 
   /** Resolves once the controller tells that it found nobody there to decide at a door. @throws after `ms` */
-  async foundAway(door: string, ms: number): Promise<void> {
-    await new Promise<void>((done, fail) => {
-      const over = this.context.clock.after(ms, () =>
-        fail(new Error('the controller never told that the server is out of reach.')),
-      )
-      const told = () => {
+  foundAway(door: string, ms: number): Promise<void> {
+    const { clock, log } = this.context
+    return new Promise((done, fail) => {
+      const end = log.onCommit((entry) => {
+        if (!entry.changes.some(({ kind, after }) => kind === 'event' && tellsAway(after as DeviceEvent | null, door)))
+          return
+        end()
         over()
         done()
-      }
-      this.found.set(door, [...(this.found.get(door) ?? []), told])
-    }).finally(() => this.found.delete(door))
-  }
-
-  /** What controllers told. */
-  heard(events: readonly Pick<DeviceEvent, 'kind' | 'state' | 'door'>[]): void {
-    for (const { kind, state, door } of events)
-      if (kind === 'notice' && state === 'deciderAway') for (const told of this.found.get(door) ?? []) told()
+      })
+      const over = clock.after(ms, () => {
+        end()
+        fail(new Error('the controller never told that the server is out of reach.'))
+      })
+    })
   }
 }
+
+const tellsAway = (event: DeviceEvent | null, door: string): boolean =>
+  event?.kind === 'notice' && event.state === 'deciderAway' && event.door === door

@@ -15,8 +15,7 @@ const lingerMs = 3000
 
 /** Makes a door stand as its running test wants it, and brings it back when none runs there any more. */
 export class Rehearsals {
-  /** Doors that stand, or are left alone, as a test wants it. */
-  private readonly standing = new Map<string, { rehearsed: boolean; silent: boolean }>()
+  private readonly standing = new Set<string>()
   constructor(
     private readonly context: Context,
     private readonly deciding: Deciding,
@@ -26,7 +25,7 @@ export class Rehearsals {
         if (kind !== 'trial') continue
         const trial = facts.trial[id]
         if (trial?.waits) void this.begin(trial, facts).catch((error: Error) => this.context.logger.error(error))
-        else if (!trial && this.standing.has(id)) this.later(id)
+        else if (!trial) this.later(id)
       }
     })
   }
@@ -58,7 +57,6 @@ export class Rehearsals {
 
   /** The server is as though it were away, from now on or since the controller found that. */
   private async silence(driver: Driver, door: string, how: 'begins' | 'lasts'): Promise<number> {
-    this.standing.set(door, { rehearsed: false, ...this.standing.get(door), silent: true })
     const away = how === 'lasts' ? this.deciding.foundAway(door, this.awayWithinMs(door)) : null
     // What fails before it is waited for is thrown below.
     away?.catch(() => undefined)
@@ -72,7 +70,7 @@ export class Rehearsals {
   }
 
   private async stand(driver: Driver, door: string, as: Rehearsal): Promise<number> {
-    this.standing.set(door, { silent: false, ...this.standing.get(door), rehearsed: true })
+    this.standing.add(door)
     const rehearse = ability(driver, 'rehearse')
     // What it stands as already by its own hours would not be told anew, and nothing could be judged.
     await rehearse(door, 'controlled', longestTestS)
@@ -118,11 +116,9 @@ export class Rehearsals {
 
   private later(door: string): void {
     this.context.clock.after(lingerMs, () => {
-      const stood = this.standing.get(door)
-      if (this.context.log.facts.trial[door] || !stood) return
-      this.standing.delete(door)
-      if (stood.silent) this.deciding.speakAgain(door)
-      if (stood.rehearsed) void this.back(door).catch((error: Error) => this.context.logger.warn(error))
+      if (this.context.log.facts.trial[door]) return
+      this.deciding.speakAgain(door)
+      if (this.standing.delete(door)) void this.back(door).catch((error: Error) => this.context.logger.warn(error))
     })
   }
 

@@ -87,7 +87,6 @@ export class Subscriber {
             ...events.map((told) => explained(log.facts, eventOf(told, id, received, offsetMs))),
             ...gaps,
           ])
-          this.deciding.heard(events)
           if (modes?.length) await rememberModes(this.context, modes)
           if (boot) await this.noteBoot(id, boot)
           if (configured) this.watcher.altered(id)

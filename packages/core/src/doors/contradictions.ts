@@ -1,6 +1,7 @@
 import { accessPlaces, knowsWho } from './accesspoints'
 import { abilityFacts, asked } from './abilities'
 import { decidingFindings } from './deciding'
+import { drivenLocks } from './driven'
 import { partOf, type Behaviour, type Door } from './door'
 import { timesFindings } from './times'
 import { boardOf } from '../devices/board'
@@ -102,14 +103,13 @@ function hoursFindings(facts: Facts, door: Door, sheets: Sheets): Finding[] {
 
 /** A lock that lets go only while it is driven is driven through all free hours. */
 function drivenFindings(door: Door, sheets: Sheets, hours: number): Finding[] {
-  return door.parts.flatMap((part) => {
-    const lock = part.role === 'lock' || part.role === 'lock2' ? sheetOf(sheets, part.sheet).lock : undefined
-    if (lock?.fail !== 'secure' || hours === 0) return []
-    if (lock.duty !== undefined && lock.duty < 1)
+  if (hours === 0) return []
+  return drivenLocks(door, sheets).flatMap(({ part, duty }) => {
+    if (duty !== null)
       return [
         stops(
           'driven-too-long',
-          `${part.id} lets go only while it is driven, and may be driven ${Math.round(lock.duty * 100)} % of the time: the free hours would drive it for ${hours} h without a break. Choose a lock that may be driven all the time, or no free hours.`,
+          `${part.id} lets go only while it is driven, and may be driven ${Math.round(duty * 100)} % of the time: the free hours would drive it for ${hours} h without a break. Choose a lock that may be driven all the time, or no free hours.`,
           part.id,
         ),
       ]

@@ -1,9 +1,10 @@
 import { accessPlaces, knowsWho } from './accesspoints'
 import { serverDecides } from './abilities'
 import type { Door } from './door'
+import { drivenLocks } from './driven'
 import { ownUnitOf } from './ownUnit'
 import { boardOf } from '../devices/board'
-import { sheetOf, type Sheets } from '../devices/sheet'
+import type { Sheets } from '../devices/sheet'
 import type { Facts } from '../job/facts'
 import { note, stop, warn, type Finding } from '../job/finding'
 
@@ -73,10 +74,7 @@ function serverFindings(door: Door, sheets: Sheets): Finding[] {
 /** Standing open for lack of a server may last for days. */
 function openFindings(door: Door, sheets: Sheets): Finding[] {
   if (door.decides?.then !== 'opens') return []
-  const driven = door.parts.find((part) => {
-    const lock = part.role === 'lock' || part.role === 'lock2' ? sheetOf(sheets, part.sheet).lock : undefined
-    return lock?.fail === 'secure' && (lock.duty ?? 1) < 1
-  })
+  const driven = drivenLocks(door, sheets).find((lock) => lock.duty !== null)?.part
   return [
     warn(
       'load',

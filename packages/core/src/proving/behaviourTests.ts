@@ -1,17 +1,16 @@
 import { cardData, cardName } from '../cards/card'
 import { knowsWho, type AccessPlace } from '../doors/accesspoints'
+import { leavingTests } from './leaving'
 import {
   contacts,
   dependsOn,
   did,
-  exits,
   leafAsk,
   made,
   opening,
   presenting,
   presentingAlone,
   releasing,
-  workIt,
   type Scene,
 } from './scene'
 import { timerToleranceS, type Test } from './test'
@@ -207,8 +206,6 @@ function barredTests(scene: Scene, at: AccessPlace): Test[] {
   const { says, card } = at.cards
     ? { says: `Present card ${name} at ${at.part.id}`, card: cardData(scene.kit.good) }
     : presenting(scene, at)
-  const leaving = cardData(scene.kit.good)
-  const ways = exits(scene)
   const refused = made({
     id: 'barred-hours',
     title: 'Refused in its barred hours',
@@ -220,33 +217,13 @@ function barredTests(scene: Scene, at: AccessPlace): Test[] {
     at: at.part.id,
     rehearse: 'barred',
   })
-  const byDevice = ways.map((point) =>
-    made({
-      id: `barred-exit-${point.part.id}`,
-      title: `${point.part.id} lets out in barred hours too`,
-      instruction: `${scene.still}${workIt(point)} and open the leaf. ${onItsOwn}`,
-      expect: 'Released as ever: barred hours keep nobody in.',
-      judge: { kind: 'exit', part: point.part.id, only: ways.length === 1, contact: !!scene.contact },
-      ask: scene.contact ? null : leafAsk,
-      depends: ['behaviour.barredOn', ...dependsOn([point, ...releasing(scene), ...contacts(scene)])],
-      rehearse: 'barred',
-    }),
-  )
-  const byReader = scene.places
-    .filter((p) => p.cards && p.leaving)
-    .map(({ part }) =>
-      made({
-        id: `barred-exit-${part.id}`,
-        title: `${part.id} lets out in barred hours too`,
-        instruction: `${scene.still}Present card ${name} at ${part.id}, open the leaf and let it close. ${onItsOwn}`,
-        expect: 'Released as ever: barred hours keep nobody in.',
-        judge: { kind: 'opens', card: leaving, releaseS: scene.door.behaviour.releaseS, contact: '' },
-        ask: scene.contact ? null : leafAsk,
-        depends: ['behaviour.barredOn', ...opening(scene)],
-        cards: [leaving],
-        at: part.id,
-        rehearse: 'barred',
-      }),
-    )
-  return [refused, ...byDevice, ...byReader]
+  const leaving = leavingTests(scene, {
+    id: 'barred-exit',
+    when: 'in barred hours too',
+    aside: onItsOwn,
+    expect: 'Released as ever: barred hours keep nobody in.',
+    depends: ['behaviour.barredOn'],
+    rehearse: 'barred',
+  })
+  return [refused, ...leaving]
 }

@@ -1,10 +1,7 @@
 import { behaviourRules } from './behaviourRules'
-import { onServerClock, type DeviceEvent } from './events'
-import { grantedHere, readHere, type Rule } from './reading'
+import { onServerClock } from './events'
+import { grantedHere, isReadingOf, readHere, type Rule } from './reading'
 import { cameAfter, failed, find, notJudged, passed, waiting, within, windowOf } from './verdict'
-
-const isRead = (card: string) => (e: DeviceEvent) =>
-  (e.kind === 'granted' || e.kind === 'refused') && card !== '' && e.card === card
 
 /** What a controller did with and without the server that it asks. */
 export const decidingRules: { serverDecides: Rule<'serverDecides'>; withoutServer: Rule<'withoutServer'> } = {
@@ -22,7 +19,7 @@ export const decidingRules: { serverDecides: Rule<'serverDecides'>; withoutServe
   },
   withoutServer: (kind, own, events, input) => {
     const away = find(own, 'notice', 'deciderAway')
-    const early = own.find((e) => isRead(kind.card)(e) && !(away && cameAfter(e, away)))
+    const early = kind.card && own.find((e) => isReadingOf(e, kind.card) && !(away && cameAfter(e, away)))
     if (early)
       return notJudged('The card came before the server was found out of reach. Do it again and wait for that.', [
         early,

@@ -1,8 +1,8 @@
-import { cardData, cardName } from '../cards/card'
 import { serverDecides } from '../doors/abilities'
 import { knowsWho, type AccessPlace } from '../doors/accesspoints'
 import type { Decides } from '../doors/door'
-import { contacts, dependsOn, exits, leafAsk, made, opening, presenting, releasing, workIt, type Scene } from './scene'
+import { leavingTests, type Meanwhile } from './leaving'
+import { leafAsk, made, opening, presenting, type Scene } from './scene'
 import { timerToleranceS, type Dependency, type Test } from './test'
 
 const keepsSilent = 'Rauta keeps silent for this test, as though it were away, and answers again after it.'
@@ -13,10 +13,20 @@ export function decidingTests(scene: Scene): Test[] {
   const at = scene.places.find((p) => knowsWho(p) && !p.leaving)
   if (!decides || !serverDecides(scene.door) || !at) return []
   const opens = decides.then === 'opens'
-  return [asksTest(scene, at), awayTest(scene, at, decides), ...(opens ? [] : leavingTests(scene))]
+  return [asksTest(scene, at), awayTest(scene, at, decides), ...(opens ? [] : leavingTests(scene, withoutServer))]
 }
 
 const unheard: Dependency[] = ['behaviour.decidedBy', 'behaviour.reachFor', 'behaviour.without']
+
+/** Nobody who leaves hangs on a server. */
+const withoutServer: Meanwhile = {
+  id: 'server-away',
+  when: 'without the server',
+  aside: keepsSilent,
+  expect: 'Released as ever: whoever leaves needs no server.',
+  depends: unheard,
+  silence: 'lasts',
+}
 
 function asksTest(scene: Scene, at: AccessPlace): Test {
   const { says, card, cards } = presenting(scene, at)
@@ -64,39 +74,4 @@ function awayTest(scene: Scene, at: AccessPlace, { afterS, then }: Decides): Tes
     at: opens ? '' : at.part.id,
     silence: 'begins',
   })
-}
-
-/** Nobody who leaves hangs on a server: each way out that the controller knows is tried while it is silent. */
-function leavingTests(scene: Scene): Test[] {
-  const ways = exits(scene)
-  const byDevice = ways.map((point) =>
-    made({
-      id: `server-away-${point.part.id}`,
-      title: `${point.part.id} lets out without the server`,
-      instruction: `${scene.still}${workIt(point)} and open the leaf. ${keepsSilent}`,
-      expect: 'Released as ever: whoever leaves needs no server.',
-      judge: { kind: 'exit', part: point.part.id, only: ways.length === 1, contact: !!scene.contact },
-      ask: scene.contact ? null : leafAsk,
-      depends: [...unheard, ...dependsOn([point, ...releasing(scene), ...contacts(scene)])],
-      silence: 'lasts',
-    }),
-  )
-  const card = cardData(scene.kit.good)
-  const byReader = scene.places
-    .filter((p) => p.cards && p.leaving)
-    .map(({ part }) =>
-      made({
-        id: `server-away-${part.id}`,
-        title: `${part.id} lets out without the server`,
-        instruction: `${scene.still}Present card ${cardName(scene.kit.good)} at ${part.id}, open the leaf and let it close. ${keepsSilent}`,
-        expect: 'Released as ever: whoever leaves needs no server.',
-        judge: { kind: 'opens', card, releaseS: scene.door.behaviour.releaseS, contact: '' },
-        ask: scene.contact ? null : leafAsk,
-        depends: [...unheard, ...opening(scene)],
-        cards: [card],
-        at: part.id,
-        silence: 'lasts',
-      }),
-    )
-  return [...byDevice, ...byReader]
 }

@@ -33,12 +33,15 @@ function waitingForCard(own: DeviceEvent[], hex: string): Judgement {
   return waiting(bits ? strangeCardWords(bits, hex) : `A card nobody knows came: ${strange.card}.`, [strange])
 }
 
+/** Whether an event tells that this card was read, with whatever came of it. */
+export const isReadingOf = (e: DeviceEvent, card: string): boolean =>
+  (e.kind === 'granted' || e.kind === 'refused') && e.card === card
+
 /** The next reading of a card after an earlier one. */
 export const cardAgain = (events: readonly DeviceEvent[], than: DeviceEvent, card: string): DeviceEvent | undefined =>
-  events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card && cameAfter(e, than))
+  events.find((e) => isReadingOf(e, card) && cameAfter(e, than))
 
-const cardEvent = (events: DeviceEvent[], card: string) =>
-  events.find((e) => (e.kind === 'granted' || e.kind === 'refused') && e.card === card)
+const cardEvent = (events: DeviceEvent[], card: string) => events.find((e) => isReadingOf(e, card))
 /** A card that was read at another door than the one it was presented at. A code that nobody has may be tried anywhere, by anybody. */
 function elsewhere(input: JudgeInput, events: DeviceEvent[], card: string): Judgement | null {
   if (card === readByCode('')) return null

@@ -36,7 +36,7 @@ export class Deciders {
         this.watched.delete(door)
         this.answerAll(door)
       }
-    for (const [door, reachS] of asking) if (!this.watched.has(door)) this.hear(door, reachS, false)
+    for (const [door, reachS] of asking) if (!this.watched.has(door)) this.hear(door, reachS)
   }
 
   isAway(door: string): boolean {
@@ -48,14 +48,14 @@ export class Deciders {
     const watched = this.watched.get(door)
     if (!watched) return false
     watched.end()
-    this.hear(door, watched.reachS, false)
+    this.hear(door, watched.reachS)
     if (watched.away) this.changed(door, false)
     return true
   }
 
-  private hear(door: string, reachS: number, away: boolean): void {
+  private hear(door: string, reachS: number): void {
     const end = this.after(reachS * 1000, () => this.lose(door))
-    this.watched.set(door, { reachS, away, end })
+    this.watched.set(door, { reachS, away: false, end })
   }
 
   private lose(door: string): void {

@@ -17,6 +17,7 @@ import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { Action, Chips, Tick } from '../../parts/Action'
 import { Group } from '../../parts/Field'
+import { Findings } from '../../parts/Findings'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { useCommandForm } from '../../state/commandForm'
 import { useFacts } from '../../state/job'
@@ -74,11 +75,7 @@ export function BehaviourPage({ id }: { id: string }) {
       bar={<Action label="Save the behaviour" onPress={form.submit} />}
     >
       {form.wrong ? <Notice tone="madder">{form.wrong}</Notice> : null}
-      {(numbersSound(typed) ? behaviourFindings(facts, { ...door, behaviour: typed }, sheets) : []).map((f) => (
-        <Notice key={f.rule} tone={f.grade === 'stop' ? 'madder' : 'ochre'}>
-          {f.says}
-        </Notice>
-      ))}
+      <Findings list={numbersSound(typed) ? behaviourFindings(facts, { ...door, behaviour: typed }, sheets) : []} />
       {(controller ? roundingsOf(facts, controller) : [])
         .filter((r) => r.door === door.ref)
         .map((r) => (

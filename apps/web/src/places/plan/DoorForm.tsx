@@ -21,6 +21,7 @@ import { View } from 'react-native'
 import { v7 } from 'uuid'
 import { Action, Tick } from '../../parts/Action'
 import { Field, typedNumber } from '../../parts/Field'
+import { Findings } from '../../parts/Findings'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { TakeAway } from '../../parts/TakeAway'
@@ -102,11 +103,7 @@ function Following({ door }: { door: Door }) {
   const facts = useFacts()
   const found = decidingFindings(facts, door, sheetsFor(facts))
   const gravest = (['stop', 'warn', 'note'] as const).flatMap((grade) => found.filter((f) => f.grade === grade))
-  return gravest.map((f) => (
-    <Notice key={f.rule} tone={f.grade === 'stop' ? 'madder' : f.grade === 'warn' ? 'ochre' : 'slate'}>
-      {f.says}
-    </Notice>
-  ))
+  return <Findings list={gravest} />
 }
 
 /** Adds or edits a door and chooses its hardware from the device sheets. */

@@ -18,6 +18,7 @@ import { Action } from '../../parts/Action'
 import { cableKinds, codeOf, typeOf } from '../../parts/cableKinds'
 import { counted } from '../../parts/count'
 import { Field, numberIn } from '../../parts/Field'
+import { Findings } from '../../parts/Findings'
 import { Pick } from '../../parts/Pick'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
@@ -40,7 +41,6 @@ export function PlanPage({ id }: { id: string }) {
   if (!door) return <Missing what="door" which={id} />
   const inHand = !wide && moving.lead !== null && door.placement
   const findings = marksFor(facts, door).plan.findings
-  const tone = { stop: 'madder', warn: 'ochre', note: 'slate' } as const
   return (
     <Screen
       columns
@@ -55,11 +55,7 @@ export function PlanPage({ id }: { id: string }) {
         ) : null
       }
     >
-      {findings.map((f) => (
-        <Notice key={f.says} tone={tone[f.grade]}>
-          {f.says}
-        </Notice>
-      ))}
+      <Findings list={findings} />
       {door.placement ? <Placed door={door} moving={moving} /> : <Place door={door} />}
       <Lengths door={door} />
       <Particulars door={door} />
