@@ -124,4 +124,11 @@ export const radioMutants: readonly Mutant[] = [
     put: "door.decides?.then === 'opens' ? 'nobody gets in'",
     tests,
   },
+  {
+    name: 'radio: what waits at doors was never loaded',
+    file: `${core}/config/loads.ts`,
+    find: "load?.state === 'held' || load?.state === 'atDoors'",
+    put: "load?.state === 'held'",
+    tests,
+  },
 ]

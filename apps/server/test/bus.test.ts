@@ -1,7 +1,7 @@
 import { marksOf, standings, workedConfig, type Door } from '@rauta/core'
 import { shippedSheets } from '@rauta/contracts'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import type { BusReaderFile } from '@rauta/standins'
+import { pdfText } from './pdfText'
 import { busReader, goodCard, serial, Site, siteFile } from './site'
 
 const door = 'D-01'
@@ -56,14 +56,6 @@ async function planned(
   await site.command('rule.put', { id: 'r', group: 'g', doors: [door], schedule: 'always' })
   await site.take()
   return site
-}
-async function pdfText(pdf: Uint8Array): Promise<string> {
-  const document = await getDocument({ data: pdf, verbosity: 0 }).promise
-  let text = ''
-  for (let n = 1; n <= document.numPages; n++)
-    text += (await (await document.getPage(n)).getTextContent()).items.map((i) => ('str' in i ? i.str : '')).join(' ')
-  await document.destroy()
-  return text.replace(/\s+/g, ' ')
 }
 const marks = (site: Site) => marksOf(site.facts, site.get('door', door) as Door, shippedSheets)
 const reaches = (site: Site, part: string, says: RegExp) =>

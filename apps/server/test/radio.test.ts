@@ -2,6 +2,7 @@ import { heldConfig, marksOf, scriptFor, type Door } from '@rauta/core'
 import type { RecordFile } from '@rauta/core/chain'
 import { shippedSheets } from '@rauta/contracts'
 import type { Hand } from '@rauta/standins'
+import { pdfText } from './pdfText'
 import { serial, Site, siteFile } from './site'
 
 const hub = 'HB-1'
@@ -174,6 +175,10 @@ describe('wireless locks, from the box to a proved door', () => {
     expect(record.chain.filter((link) => link.kind === 'load').map((link) => link.body)).toMatchObject([
       { id: load, state: 'atDoors', parts: { 'radio/D-01': { K1: { sent: { standby: '582774' } } } } },
     ])
+    // The printed record has the load too, and what waits is no reason to leave it out.
+    expect(await pdfText(await site.bytes('/doors/D-01/record.pdf'))).toMatch(
+      /Configuration digest [0-9a-f]{8}.*read back/,
+    )
     await site.hands([card('D-01', 'unknown')])
     await site.until('Load to be given', () => marks(site).load.sign === 'given')
     expect(heldConfig(site.facts, 'a1')['radio/D-01']).toEqual({

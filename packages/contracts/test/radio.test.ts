@@ -268,6 +268,19 @@ describe('what is told to a wireless lock, and what proves it', () => {
       expect([other, marksOf(w.facts, w.door('F-1'), sheets).load.sign]).toEqual([other, 'stale'])
     }
   })
+  it('what changes after a load that waits at doors is stale, and was loaded all the same', () => {
+    const w = joined()
+    w.loaded('a7', 'atDoors')
+    const { behaviour } = w.door('F-1')
+    w.do('door.edit', { id: 'F-1', fields: { behaviour: { ...behaviour, releaseS: 9 } } })
+    expect(marksOf(w.facts, w.door('F-1'), sheets).load).toMatchObject({
+      sign: 'stale',
+      says: expect.stringMatching(/Release time: A7 holds/) as string,
+    })
+    w.reached('a7', { erasedAt: 0 })
+    expect(scriptFor(w.facts, w.door('F-1'), sheets).find((t) => t.id === 'before-load')?.notApplicable).not.toBe('')
+  })
+
   it('every lock finds a place on a controller that carries them, and none elsewhere', () => {
     const w = joined()
     const door = { ...w.door('F-1'), placement: null }

@@ -69,12 +69,12 @@ export class World {
     return heldConfig(this.facts, controller)
   }
   /** As if a load had just been read back equal. */
-  loaded(controller = 'a1'): void {
+  loaded(controller = 'a1', state: 'held' | 'atDoors' = 'held'): void {
     this.holds(this.wanted(controller), controller)
     this.put('load', {
       id: `l${++this.count}`,
       controller,
-      state: 'held',
+      state,
       total: 1,
       done: 1,
       says: '',

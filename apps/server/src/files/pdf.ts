@@ -11,6 +11,7 @@ import {
   openSnags,
   partDeviceId,
   plannedOf,
+  reachedWhole,
   readingFacts,
   sheetOf,
   standings,
@@ -139,7 +140,7 @@ function devicePart(page: Page, facts: Facts, door: Door, time: (ms: number) => 
       )
   }
   const load = all(facts, 'load')
-    .filter((l) => l.controller === reach.id && l.state === 'held')
+    .filter((l) => l.controller === reach.id && reachedWhole(l))
     .sort((a, b) => b.endedAt - a.endedAt)[0]
   if (load) page.row('Configuration', `digest ${load.digest}, read back ${time(load.endedAt)}`)
 }

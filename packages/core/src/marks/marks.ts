@@ -1,5 +1,6 @@
 import { digestOf } from '../config/canonical'
 import { difference, handWords, lasting, touching, waitingForHands, type Difference } from '../config/difference'
+import { reachedWhole } from '../config/loads'
 import { twoSided } from '../config/words'
 import { heldConfig } from '../config/held'
 import type { Config } from '../config/records'
@@ -297,7 +298,7 @@ function loadMark(
   const loads = all(facts, 'load').filter((l) => l.controller === controller.id)
   const lines = differenceWords(open, facts, controller.ref)
   const running = loads.find((l) => l.state === 'running' || l.state === 'queued')
-  if (loads.some((l) => l.state === 'held')) return state('stale', 1, lines)
+  if (loads.some(reachedWhole)) return state('stale', 1, lines)
   if (running)
     return state('underWay', running.total ? running.done / running.total : 0, `${controller.ref}: ${running.says}`)
   return state('todo', 0, `${controller.ref} has not been loaded for this door.`)
