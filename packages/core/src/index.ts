@@ -21,6 +21,7 @@ export type * from './siting'
 export * from './supplies'
 export * from './marks'
 export * from './proving'
+export * from './diagnosis'
 export * from './arrival'
 export * from './removal'
 /** Sealing and checking chains has an entry of its own, `@rauta/core/chain`: it brings the signature code with it. */

@@ -115,7 +115,8 @@ describe('what to look at next', () => {
             return chance * (nextLook(after, looks, [id])?.minutes ?? 0)
           })
           const halves = Object.values(look.answers).every((fits) => Object.keys(shares).some((c) => fits[c]))
-          if (halves) expect(look.minutes + branches.reduce((a, b) => a + b, 0)).toBeGreaterThanOrEqual(best.minutes - 1e-9)
+          if (halves)
+            expect(look.minutes + branches.reduce((a, b) => a + b, 0)).toBeGreaterThanOrEqual(best.minutes - 1e-9)
         }
       }),
       { numRuns: 60 },

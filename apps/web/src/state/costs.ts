@@ -28,6 +28,7 @@ const recorded: ReadonlySet<string> = new Set([
   'trial.start',
   'trial.answer',
   'snag.set',
+  'look.answer',
   'sign',
   'question.settle',
   'procured.set',

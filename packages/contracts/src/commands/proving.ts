@@ -1,8 +1,11 @@
 import {
   isEarned,
   all,
+  answersLook,
   chainHead,
   drop,
+  failureOfProof,
+  lookedId,
   marksOf,
   modeWords,
   needsReady,
@@ -180,6 +183,28 @@ export const snagSet = defineCommand<{ id: string; door: string; says: string; o
     return [put(facts, 'snag', snag)]
   },
   words: (f, p) => `Snag at ${f.door[p.door]?.ref ?? ''}: ${p.says}`,
+})
+
+/** What somebody saw who looked into a failed test: an answer to one of its looks, or none any more. */
+export const lookAnswer = defineCommand<{ proof: string; look: string; answer: string }>()({
+  name: 'look.answer',
+  roles: everyFitter,
+  schema: object({ proof: id, look: id, answer: { type: 'string', maxLength: 40 } }),
+  apply(facts, p, { by, at, sheets }) {
+    const proof = existing(facts.proof[p.proof], 'test result', p.proof)
+    const failure = failureOfProof(facts, proof, sheets)
+    const kept = lookedId(proof.id, p.look)
+    if (p.answer === '') return drop(facts, 'looked', kept)
+    if (!failure || !answersLook(failure.subject, p.look, p.answer))
+      throw new Refusal(
+        'This is no answer to what is looked at for this failure. Open the test again and choose one of its answers.',
+        'answer',
+      )
+    return [
+      put(facts, 'looked', { id: kept, door: proof.door, failure: proof.id, look: p.look, answer: p.answer, by, at }),
+    ]
+  },
+  words: (f, p) => `${f.door[f.proof[p.proof]?.door ?? '']?.ref ?? ''}: looked into a failed test`,
 })
 
 export const sign = defineCommand<{

@@ -1,4 +1,5 @@
 import * as access from '../access/kinds'
+import { lookedKind } from '../diagnosis/records'
 import { headKind } from '../chain/head'
 import { cardFormatKind } from '../cards/sending'
 import { signatureKind } from '../chain/signature'
@@ -49,6 +50,7 @@ const registry: { readonly [K in RecordKind]: RecordDeclaration<K> } = {
   trial: proving.trialKind,
   proof: proving.proofKind,
   snag: proving.snagKind,
+  looked: lookedKind,
   signature: signatureKind,
   head: headKind,
   question: job.questionKind,

@@ -97,9 +97,7 @@ export function ProvePage({ id }: { id: string }) {
       </View>
       {silent ? <Notice tone="madder">{silent}</Notice> : null}
       {trial ? <Running door={door} test={now.test} /> : <Verdict door={id} standing={now} />}
-      {!trial && now.state === 'failed' && now.proof ? (
-        <Why facts={facts} door={door} test={now.test} proof={now.proof} />
-      ) : null}
+      {!trial && now.state === 'failed' && now.proof ? <Why facts={facts} door={door} proof={now.proof} /> : null}
       <Sheet flush title="Tape">
         <Tape controller={door.placement?.controller ?? ''} doors={[door.id]} limit={8} />
       </Sheet>

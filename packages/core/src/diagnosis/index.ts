@@ -1,0 +1,7 @@
+export * from './causes'
+export * from './looks'
+export * from './reasoning'
+export * from './knowledge'
+export * from './diagnose'
+export * from './failed'
+export * from './records'
