@@ -18,6 +18,7 @@ import { mutants, type Mutant } from './list'
 import { behaviourMutants } from './behaviour'
 import { codeMutants } from './codes'
 import { decidingMutants } from './deciding'
+import { diagnosisMutants } from './diagnosis'
 import { radioMutants } from './radio'
 import { reactionMutants } from './reactions'
 import { readerMutants } from './readers'
@@ -102,6 +103,7 @@ const chosen = [
   ...codeMutants,
   ...radioMutants,
   ...decidingMutants,
+  ...diagnosisMutants,
   ...reactionMutants,
   ...heldAgainst,
 ].filter((m) => !word || m.name.includes(word))

@@ -8,7 +8,9 @@ import {
   diagnose,
   doorsOn,
   eventsOf,
+  failureNamed,
   failureOf,
+  silentDevice,
   scriptFor,
   sentAs,
   formatOf,
@@ -20,6 +22,7 @@ import {
   type DeviceEvent,
   type Failure,
   type LookId,
+  type SeenOnBus,
 } from '@rauta/core'
 import { event, magnetHardware, sheets, smallJob, strikeHardware, type World } from './world'
 
@@ -35,6 +38,7 @@ const failed = (w: World, id: string, told: DeviceEvent[]): Failure | null =>
     door: w.door(),
     test: test(w, id),
     told,
+    lockSaid: told.findLast((e) => e.kind === 'lock'),
     board: board(w),
     controller: 'A1',
     sheets,
@@ -75,7 +79,7 @@ describe('a failed test is a failure of a kind, with what the devices told of it
     const open = after(w, 'exit-button', [], { across: 'open' })
     expect(open.left.map((c) => c.id)).toEqual(['inputCut', 'partDead'])
     expect(open.out.find((c) => c.id === 'inputBridged')?.by).toBe('Always open')
-    expect([open.next?.look, open.minutes]).toEqual(['atPart', 4])
+    expect([open.next?.look, open.minutes]).toEqual(['atPart', 5])
     expect(after(w, 'exit-button', [], { across: 'open', atPart: 'still' }).settled?.id).toBe('partDead')
   })
   it('a button that says idle when it is pressed rests the other way round', () => {
@@ -193,15 +197,19 @@ describe('what somebody saw is kept with the failure that it was looked at for',
     if (!proof) throw new Error('no proof')
     return { w, proof }
   }
+  const answers = (w: World, id: string) => {
+    const failure = failureNamed(w.facts, id, sheets)
+    return failure ? answersFor(w.facts, failure) : {}
+  }
   it('answered, answered otherwise, and taken back; the next failure begins anew', () => {
     const { w, proof } = ran()
-    w.do('look.answer', { proof: proof.id, look: 'across', answer: 'open' })
-    w.do('look.answer', { proof: proof.id, look: 'bridge', answer: 'told' })
-    expect(answersFor(w.facts, proof.id)).toEqual({ across: 'open', bridge: 'told' })
-    w.do('look.answer', { proof: proof.id, look: 'across', answer: 'closed' })
-    w.do('look.answer', { proof: proof.id, look: 'bridge', answer: '' })
-    expect(answersFor(w.facts, proof.id)).toEqual({ across: 'closed' })
-    expect(answersFor(w.facts, 'another')).toEqual({})
+    w.do('look.answer', { failure: proof.id, look: 'across', answer: 'open' })
+    w.do('look.answer', { failure: proof.id, look: 'bridge', answer: 'told' })
+    expect(answers(w, proof.id)).toEqual({ across: 'open', bridge: 'told' })
+    w.do('look.answer', { failure: proof.id, look: 'across', answer: 'closed' })
+    w.do('look.answer', { failure: proof.id, look: 'bridge', answer: '' })
+    expect(answers(w, proof.id)).toEqual({ across: 'closed' })
+    expect(answers(w, 'another')).toEqual({})
   })
   it('no answer of another look, of another failure, or of nothing is taken', () => {
     const { w, proof } = ran()
@@ -212,8 +220,8 @@ describe('what somebody saw is kept with the failure that it was looked at for',
       ['constructor', 'name'],
       ['across', 'toString'],
     ])
-      expect(() => w.do('look.answer', { proof: proof.id, look, answer })).toThrow(/no answer/)
-    expect(() => w.do('look.answer', { proof: 'p-0', look: 'across', answer: 'open' })).toThrow(/test result/)
+      expect(() => w.do('look.answer', { failure: proof.id, look, answer })).toThrow(/no answer/)
+    expect(() => w.do('look.answer', { failure: 'p-0', look: 'across', answer: 'open' })).toThrow(/is over/)
     expect(all(w.facts, 'looked')).toEqual([])
   })
   it('what was told while it ran is kept with a failure, of its own controller and its own time', () => {
@@ -235,5 +243,82 @@ describe('what somebody saw is kept with the failure that it was looked at for',
     const torn = after(w, 'exit-button', [], { across: 'closed', bridge: 'told' })
     expect([torn.left, torn.settled, torn.next]).toEqual([[], null, null])
     expect(torn.found.map((f) => f.look)).toEqual(['bridge', 'across'])
+  })
+})
+
+describe('a device that does not answer', () => {
+  const onBus = (id: string, state: SeenOnBus['state'], address: number) => ({
+    id,
+    onBus: { controller: 'a1', port: 'bus 1', address, serial: id, state },
+    lastAnswerAt: 1000,
+  })
+  const world = () => {
+    const w = smallJob(magnetHardware)
+    w.controller('a2', 'controller-2', { address: '10.1.1.22' })
+    w.reached('a1')
+    w.reached('a2', { serial: 'S2', address: '10.1.1.22' })
+    return w
+  }
+  it('is a failure only while it is silent; whether its neighbours are tells the network from the device', () => {
+    const w = world()
+    expect(silentDevice(w.facts, 'a1')).toBeNull()
+    expect(silentDevice(w.facts, 'constructor')).toBeNull()
+    w.reached('a1', { silentMs: 5000 })
+    expect(silentDevice(w.facts, 'a1')).toMatchObject({
+      subject: 'deviceSilent',
+      known: { neighbours: 'answer', greeting: 'none' },
+      names: { device: 'A1', address: '10.1.1.21' },
+    })
+    w.reached('a2', { silentMs: 5000 })
+    const failure = silentDevice(w.facts, 'a1') as Failure
+    expect(failure.known.neighbours).toBe('silent')
+    expect(diagnose(failure, {}).left[0]?.id).toBe('segmentDown')
+  })
+  it('one that was heard at another address since has moved there', () => {
+    const w = world()
+    w.reached('a1', { silentMs: 5000 })
+    const found = {
+      id: 'f',
+      port: 80,
+      name: '',
+      model: '',
+      mac: '',
+      routable: true,
+      ownership: 'ours',
+      holds: null,
+    } as const
+    w.put('found', { ...found, address: '10.1.1.90', serial: 'S1', seenAt: w.now + 1, controller: null })
+    const now = diagnose(silentDevice(w.facts, 'a1') as Failure, {})
+    expect(now.settled).toMatchObject({ id: 'deviceMoved', says: 'A1 has another address now: 10.1.1.90.' })
+    // Heard before it fell silent, it says nothing.
+    w.put('found', { ...found, address: '10.1.1.90', serial: 'S1', seenAt: w.now - 1, controller: null })
+    expect(silentDevice(w.facts, 'a1')?.known.greeting).toBe('none')
+  })
+  it('a reader on a bus is looked at by what its controller hears, and by its neighbours on the cable', () => {
+    const w = world()
+    w.reached('D-01/R1', onBus('D-01/R1', 'secured', 1))
+    expect(silentDevice(w.facts, 'D-01/R1')).toBeNull()
+    w.reached('D-01/R1', onBus('D-01/R1', 'silent', 1))
+    expect(silentDevice(w.facts, 'D-01/R1')?.known).toEqual({ busState: 'silent' })
+    w.reached('D-02/R1', onBus('D-02/R1', 'silent', 2))
+    const both = silentDevice(w.facts, 'D-01/R1') as Failure
+    expect([both.known, diagnose(both, {}).left[0]?.id]).toEqual([
+      { busState: 'silent', busOthers: 'allSilent' },
+      'busCut',
+    ])
+    w.reached('D-01/R1', onBus('D-01/R1', 'garbled', 1))
+    const garbled = diagnose(silentDevice(w.facts, 'D-01/R1') as Failure, { alone: 'somebody' })
+    expect([garbled.settled?.id, garbled.settled?.says]).toEqual(['busTwo', 'Two readers answer at address 1.'])
+  })
+  it('what was seen in one silence says nothing in the next', () => {
+    const w = world()
+    w.reached('a1', { silentMs: 5000, lastAnswerAt: w.now - 1000 })
+    w.do('look.answer', { failure: 'device/a1', look: 'power', answer: 'dark' })
+    const first = silentDevice(w.facts, 'a1') as Failure
+    expect(diagnose(first, answersFor(w.facts, first)).settled?.id).toBe('devicePowerOff')
+    w.reached('a1', { lastAnswerAt: w.now + 60_000 })
+    expect(() => w.do('look.answer', { failure: 'device/a1', look: 'power', answer: 'lit' })).toThrow(/is over/)
+    w.reached('a1', { silentMs: 5000, lastAnswerAt: w.now + 60_000 })
+    expect(answersFor(w.facts, silentDevice(w.facts, 'a1') as Failure)).toEqual({})
   })
 })

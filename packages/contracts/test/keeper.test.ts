@@ -99,7 +99,7 @@ function fullJob(): World {
     at,
   })
   w.put('snag', { id: 'n', door, test: '', says: 'scratched', owner: '', openedAt: at, closedAt: null })
-  w.put('looked', { id: 'p1/lamp', door, failure: 'p1', look: 'lamp', answer: 'lit', by: 'v', at })
+  w.put('looked', { id: 'p1/lamp', failure: 'p1', look: 'lamp', answer: 'lit', by: 'v', at })
   w.put('signature', {
     id: 'sig',
     door,

@@ -4,7 +4,7 @@ import {
   answersLook,
   chainHead,
   drop,
-  failureOfProof,
+  failureNamed,
   lookedId,
   marksOf,
   modeWords,
@@ -185,26 +185,24 @@ export const snagSet = defineCommand<{ id: string; door: string; says: string; o
   words: (f, p) => `Snag at ${f.door[p.door]?.ref ?? ''}: ${p.says}`,
 })
 
-/** What somebody saw who looked into a failed test: an answer to one of its looks, or none any more. */
-export const lookAnswer = defineCommand<{ proof: string; look: string; answer: string }>()({
+/** What somebody saw who looked into a failure: an answer to one of its looks, or none any more. */
+export const lookAnswer = defineCommand<{ failure: string; look: string; answer: string }>()({
   name: 'look.answer',
   roles: everyFitter,
-  schema: object({ proof: id, look: id, answer: { type: 'string', maxLength: 40 } }),
+  schema: object({ failure: name, look: id, answer: { type: 'string', maxLength: 40 } }),
   apply(facts, p, { by, at, sheets }) {
-    const proof = existing(facts.proof[p.proof], 'test result', p.proof)
-    const failure = failureOfProof(facts, proof, sheets)
-    const kept = lookedId(proof.id, p.look)
+    const failure = failureNamed(facts, p.failure, sheets)
+    const kept = lookedId(p.failure, p.look)
     if (p.answer === '') return drop(facts, 'looked', kept)
-    if (!failure || !answersLook(failure.subject, p.look, p.answer))
+    if (!failure) throw new Refusal('This failure is over: there is nothing to look at any more.', 'failure')
+    if (!answersLook(failure.subject, p.look, p.answer))
       throw new Refusal(
-        'This is no answer to what is looked at for this failure. Open the test again and choose one of its answers.',
+        'This is no answer to what is looked at for this failure. Open it again and choose one of its answers.',
         'answer',
       )
-    return [
-      put(facts, 'looked', { id: kept, door: proof.door, failure: proof.id, look: p.look, answer: p.answer, by, at }),
-    ]
+    return [put(facts, 'looked', { id: kept, failure: failure.id, look: p.look, answer: p.answer, by, at })]
   },
-  words: (f, p) => `${f.door[f.proof[p.proof]?.door ?? '']?.ref ?? ''}: looked into a failed test`,
+  words: () => 'Looked into a failure',
 })
 
 export const sign = defineCommand<{

@@ -8,6 +8,8 @@ export interface Failure {
   /** By which what was looked at is kept: an answer is of one failure alone. */
   id: string
   subject: SubjectId
+  /** Answers from before say nothing of it. */
+  since: number
   known: Partial<Record<KnownId, string>>
   names: Names
 }

@@ -8,7 +8,7 @@ import { doorsOn } from '../devices/records'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
 import type { Door } from '../doors/door'
 import { functionFacts } from '../doors/functions'
-import type { Facts } from '../job/facts'
+import { all, type Facts } from '../job/facts'
 import type { DeviceEvent } from '../proving/events'
 import { eventsOf } from '../proving/failure'
 import type { Proof } from '../proving/records'
@@ -32,6 +32,8 @@ export interface FailedTest {
   /** Reference of the controller. */
   controller: string
   sheets: Sheets
+  /** What the controller said of the lock last, before it failed. */
+  lockSaid?: DeviceEvent | undefined
   /** Doors on the same controller, for their references. */
   others: readonly Door[]
 }
@@ -48,12 +50,19 @@ export function failureOfProof(facts: Facts, proof: Proof, sheets: Sheets): Fail
     door,
     test,
     told: eventsOf(proof),
+    lockSaid: newestLock([...all(facts, 'event'), ...eventsOf(proof)], proof),
     board: boardOf(sheets, controller),
     controller: controller.ref,
     sheets,
     others: doorsOn(facts, controller.id),
   })
 }
+
+const newestLock = (events: readonly DeviceEvent[], { door, at }: Proof): DeviceEvent | undefined =>
+  events
+    .filter((e) => e.kind === 'lock' && e.door === door && e.received <= at)
+    .sort((a, b) => a.at - b.at || a.seq - b.seq)
+    .at(-1)
 
 interface Scene extends FailedTest {
   points: readonly WiredPoint[]
@@ -81,6 +90,7 @@ export function failureOf(failed: FailedTest): Failure | null {
 const failure = (scene: Scene, subject: SubjectId, known: Failure['known'], names: Partial<Names>): Failure => ({
   id: scene.proof,
   subject,
+  since: 0,
   known,
   names: { ...namesOf(scene), ...names },
 })
@@ -242,7 +252,7 @@ function leafStays(scene: Scene): Failure | null {
 function leafGives(scene: Scene): Failure | null {
   const lock = wiredLock(scene)
   if (!lock) return null
-  const last = scene.own.filter((e) => e.kind === 'lock').at(-1)
+  const last = scene.lockSaid
   const known: Failure['known'] = last ? { lockTold: last.state === 'unlocked' ? 'unlocked' : 'locked' } : {}
   if (!failsSafe(scene, lock)) return failure(scene, 'leafGivesSecure', known, {})
   return failure(scene, pointOf(scene, 'emergencyRelease') ? 'leafGivesSafe' : 'leafGivesNoGlass', known, {})

@@ -178,7 +178,7 @@ const inputSilent = made({
       },
     },
     atPart: {
-      minutes: 4,
+      minutes: 5,
       answers: {
         changes: all('inputCut', 'inputOther', 'inputExchanged', 'restTurned', 'inputBridged'),
         still: all('partDead'),

@@ -1,6 +1,7 @@
 import express from 'express'
 import type { Server } from 'node:http'
 import { play, type Hand } from '../site/hands'
+import { harmable } from '../site/harms'
 import { inputsOf } from '../site/moved'
 import type { Rig } from '../site/rig'
 import { sendsChoices, type ReaderSends } from '../site/sending'
@@ -63,6 +64,7 @@ export function stateOf(rig: Rig) {
       })),
       panel: o.file.panel ? { set: o.panelSet } : null,
       handle: o.file.handle,
+      harms: Object.entries(harmable(o.file)).map(([part, can]) => ({ part, can, now: o.harms.of(part) })),
       inputs: inputsOf(o.file),
       screws: rig.inputsOn(o.file.lock.serial),
       controller: o.file.lock.serial,

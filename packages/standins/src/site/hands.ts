@@ -1,4 +1,5 @@
 import type { BusReaderMemory } from '../bus/peripheral'
+import type { Harm } from './harms'
 import type { Opening } from './opening'
 import type { Rig } from './rig'
 import { sendsChoices } from './sending'
@@ -14,6 +15,8 @@ export type Hand = { after?: number } & (
   /** Leans on the leaf until it opens, for so long at most. */
   | { do: 'lean'; door: string; ms: number }
   | { do: 'move'; door: string; part: string; input: string }
+  /** Something goes wrong with a part or its cable, or is mended. */
+  | { do: 'harm'; door: string; part: string; harm: Harm | null }
   | {
       do:
         | 'push2'
@@ -219,6 +222,9 @@ function actOnDoor(rig: Rig, hand: Exclude<Extract<Hand, { door: string }>, { do
     case 'move':
       rig.move(hand.door, hand.part, hand.input)
       return `${hand.part} on ${hand.input}`
+    case 'harm':
+      opening.harm(hand.part, hand.harm)
+      return hand.harm ? `${hand.part}: ${hand.harm}` : `${hand.part} mended`
     case 'breakGlass':
       opening.setGlass(true)
       return opening.file.breakGlass ? 'broken' : 'there is none'

@@ -1,3 +1,4 @@
+import { Harms, type Harm } from './harms'
 import { AlarmPanel } from './panel'
 import type { DoorFile, LockFile } from './wiring'
 
@@ -21,6 +22,7 @@ export class Opening {
   glassBroken = false
   feedPulled = false
   buttonPressed = false
+  readonly harms = new Harms()
   private readonly worked = new Set<string>()
   private moving: (() => void) | null = null
   /** Its own switch: off, it moves nothing whatever its contact says. */
@@ -51,6 +53,11 @@ export class Opening {
   get file(): DoorFile {
     return this.wired
   }
+  /** Something goes wrong with a part or its cable, or is mended (null). @throws where it cannot */
+  harm(part: string, harm: Harm | null): void {
+    this.harms.set(this.wired, part, harm)
+    this.tell()
+  }
   /** Puts the door's conductors on other screws; what is left hanging falls open. */
   rewire(file: DoorFile): void {
     for (const at of this.inputs()) this.hooks.input(at.serial, at.input, false)
@@ -60,13 +67,16 @@ export class Opening {
 
   /** Volts at the lock now. */
   volts(lock: LockFile = this.file.lock): number {
-    const driven = this.feed.energised(lock.serial, lock.relay)
-    const fed =
-      this.feed.powered(lock.serial) &&
-      !this.glassBroken &&
-      !this.feedPulled &&
-      (lock.fail === 'safe' ? !driven : driven)
-    return fed ? (lock.feedV * lock.coilOhm) / (lock.coilOhm + lock.loopOhm) : 0
+    return this.fed(lock) ? (lock.feedV * lock.coilOhm) / (lock.coilOhm + lock.loopOhm) : 0
+  }
+
+  private fed(lock: LockFile): boolean {
+    const harm = this.harms.of(lock === this.file.lock2 ? 'K2' : 'K1')
+    if (!this.feed.powered(lock.serial) || this.feedPulled || harm === 'loose') return false
+    if (harm === 'bridged') return true
+    const broken = this.glassBroken && this.harms.of('B1') !== 'stuck'
+    const driven = this.feed.energised(lock.serial, lock.relay) !== (harm === 'otherContact')
+    return !broken && (lock.fail === 'safe' ? !driven : driven)
   }
 
   /** Whether a lock keeps its leaf shut. */
@@ -77,13 +87,13 @@ export class Opening {
 
   /** Pushes the leaf; true where it opens. */
   push(): boolean {
-    if (!this.leafOpen && this.holds()) return false
+    if (!this.leafOpen && (this.holds() || this.harms.of('K1') === 'stuck')) return false
     this.setLeaf(true)
     return true
   }
   push2(): boolean {
     const { lock2 } = this.file
-    if (!lock2 || (!this.leaf2Open && this.holds(lock2))) return false
+    if (!lock2 || (!this.leaf2Open && (this.holds(lock2) || this.harms.of('K2') === 'stuck'))) return false
     this.leaf2Open = true
     this.tell()
     return true
@@ -158,19 +168,19 @@ export class Opening {
   private inputs(): { serial: string; input: string; closed: boolean }[] {
     const { file } = this
     const seen: { serial: string; input: string; closed: boolean }[] = []
-    const say = (at: { serial: string; input: string } | undefined, closed: boolean) => {
-      if (at) seen.push({ serial: at.serial, input: at.input, closed })
+    const say = (at: { serial: string; input: string } | undefined, closed: boolean, part = '') => {
+      if (at) seen.push({ serial: at.serial, input: at.input, closed: this.harms.closed(part, closed) })
     }
     say(file.glassPole, !this.glassBroken)
     say(file.lock.sensing, this.holds() && !this.leafOpen)
     if (file.lock2) say(file.lock2.sensing, this.holds(file.lock2) && !this.leaf2Open)
     say(file.bolt, this.holds() && !this.leafOpen)
-    say(file.contact, this.leafOpen === (file.contact?.reversed ?? false))
-    say(file.contact2, !this.leaf2Open)
-    say(file.exit, this.buttonPressed)
+    say(file.contact, this.leafOpen === (file.contact?.reversed ?? false), 'C1')
+    say(file.contact2, !this.leaf2Open, 'C2')
+    say(file.exit, this.buttonPressed, 'X1')
     say(file.panel?.state, this.panel.isSet)
     for (const [part, at] of Object.entries(file.worked ?? {}))
-      say(at, (at.rests === 'closed') !== this.worked.has(part))
+      say(at, (at.rests === 'closed') !== this.worked.has(part), part)
     return seen
   }
 }

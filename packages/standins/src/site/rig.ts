@@ -246,7 +246,7 @@ export class Rig {
     const sent = bitsSent(this.cards[card] ?? card, this.sendsOf(door, reader))
     if (file.bus) this.busReaders.get(file.bus.serial)?.present(sent)
     else if (this.air.locks.has(file.serial)) this.air.locks.get(file.serial)?.present(sent)
-    else this.overLeads(file, sent)
+    else this.overLeads(door, file, sent)
   }
 
   /** Presses keys of a reader, one after the other: digits, the star, the hash. */
@@ -254,7 +254,7 @@ export class Rig {
     const file = this.readerOf(door, reader)
     if (!/^[0-9*#]{1,20}$/.test(keys)) throw new Error('Keys are digits, * and #, twenty at most.')
     if (file.bus) this.busReaders.get(file.bus.serial)?.type(keys)
-    else for (const key of keys) this.overLeads(file, bitsOfKey(key))
+    else for (const key of keys) this.overLeads(door, file, bitsOfKey(key))
   }
 
   private readerOf(door: string, reader: string): ReaderFile {
@@ -262,8 +262,14 @@ export class Rig {
     if (!file) throw new Error(`Door ${door} has no reader ${reader}.`)
     return file
   }
-  private overLeads({ serial, port, dataSwapped }: ReaderFile, sent: Bits): void {
-    this.units.get(serial)?.card(port, dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent)
+  private overLeads(door: string, { id, serial, port, dataSwapped }: ReaderFile, sent: Bits): void {
+    const harm = this.openings.get(door)?.harms.of(id)
+    if (harm === 'dark' || harm === 'loose') return
+    const left = dataSwapped ? sent.map((b) => (b === 1 ? 0 : 1)) : sent
+    // A line that is off takes its bits with it: noughts go over data 0, ones over data 1.
+    const dead = { data0Loose: 0, data1Loose: 1 }[harm as string]
+    const arrived = left.filter((b) => b !== dead)
+    if (arrived.length) this.units.get(serial)?.card(port, arrived)
   }
 
   /** Inputs that a controller has. */

@@ -1,8 +1,9 @@
-import { busDeviceOf, busPlans, sheetOf, switchesFor, type BusDevice, type Claim } from '@rauta/core'
+import { busDeviceOf, busPlans, sheetOf, silentDevice, switchesFor, type BusDevice, type Claim } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useState } from 'react'
 import { Action } from '../../parts/Action'
+import { Looking } from '../../parts/Looking'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { SwitchBank } from '../../signs/SwitchBank'
@@ -36,6 +37,7 @@ export function BusReaderPage({ id: address }: { id: string }) {
   const reach = facts.reach[id]
   const controller = facts.controller[device.controller]
   const standing = busStandingOf(facts, device)
+  const failure = silentDevice(facts, id)
   // Where hands have to set its switches, how they stand comes first.
   const atSwitches = claim?.steps.some((s) => s.name === 'network' && s.state === 'waits') ?? false
   const known = !!claim?.onBus || !!reach
@@ -48,6 +50,7 @@ export function BusReaderPage({ id: address }: { id: string }) {
       bar={canFit(me) ? <BusReaderBar device={device} claim={claim} /> : null}
     >
       <Notice tone={noticeTone(standing)}>{standing.says}</Notice>
+      {failure ? <Looking facts={facts} failure={failure} /> : null}
       {claim && !atSwitches ? null : <BeforePower device={device} />}
       {claim ? <StepList claim={claim} words={stepWord} /> : null}
       {reach ? (

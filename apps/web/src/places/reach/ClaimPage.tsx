@@ -1,10 +1,11 @@
-import { all, jobOf, labelWanted, movesTo, offsetText, sheetOf, type Claim } from '@rauta/core'
+import { all, jobOf, labelWanted, movesTo, offsetText, sheetOf, silentDevice, type Claim } from '@rauta/core'
 import { sheetsFor } from '@rauta/contracts'
 import { router } from 'expo-router'
 import { useEffect, useState } from 'react'
 import { View } from 'react-native'
 import { Action } from '../../parts/Action'
 import { Field } from '../../parts/Field'
+import { Looking } from '../../parts/Looking'
 import { Notice, Screen, Sheet } from '../../parts/Screen'
 import { T } from '../../parts/Text'
 import { saysOf } from '../../state/api'
@@ -38,6 +39,7 @@ export function ClaimPage({ id }: { id: string }) {
   const reach = facts.reach[id]
   const zone = jobOf(facts)?.zone ?? 'UTC'
   const standing = standingOf(facts, controller)
+  const failure = silentDevice(facts, id)
   const open = claim?.steps.some((s) => s.state !== 'done')
   return (
     <Screen
@@ -47,6 +49,7 @@ export function ClaimPage({ id }: { id: string }) {
       bar={<ClaimBar id={id} claim={claim} found={!!found} />}
     >
       <Notice tone={noticeTone(standing)}>{standing.says}</Notice>
+      {failure ? <Looking facts={facts} failure={failure} /> : null}
       {claim && claim.resetStep === 0 ? (
         <ItsPassword id={id} busy={!claim.steps.some((s) => s.state === 'waits')} />
       ) : null}
