@@ -11,6 +11,8 @@ export interface Names {
   rests: 'open' | 'closed'
   /** Where something came from instead. */
   elsewhere: string
+  /** Another door or part that told something meanwhile. */
+  other: string
   lock: string
   lockCable: string
   relay: string
@@ -32,6 +34,7 @@ export const noNames: Names = {
   screw: 'its screw',
   rests: 'open',
   elsewhere: '',
+  other: '',
   lock: 'the lock',
   lockCable: 'its cable',
   relay: 'its relay',
@@ -67,7 +70,7 @@ export const causeWords = {
     (n) => `Look at data 0 and data 1 at both ends of ${n.cable}, then measure each through.`,
   ),
   readersExchanged: cause(
-    (n) => `${n.reader} ends on the port of another reader${n.elsewhere ? `: the card came at ${n.elsewhere}` : ''}.`,
+    (n) => `${n.reader} ends on the port of another reader${n.other ? `: the card came at ${n.other}` : ''}.`,
     (n) => `Put ${n.cable} on ${n.port}. What sits there now belongs to the other reader: prove that one again too.`,
   ),
   cardKind: cause(
@@ -108,7 +111,7 @@ export const causeWords = {
     (n) => `Move its conductor to ${n.screw}.`,
   ),
   inputExchanged: cause(
-    (n) => `What came was ${n.elsewhere || 'another part'}: two cables are exchanged.`,
+    (n) => `What came was ${n.other || 'another part'}: two cables are exchanged.`,
     (n) => `Find which cable really ends on ${n.screw}, and exchange the two.`,
   ),
   inputCut: cause(
@@ -152,7 +155,7 @@ export const causeWords = {
       `Look for a link from the feed to ${n.lock}, and take it off. Then press the break glass: it has to free the door as well.`,
   ),
   locksExchanged: cause(
-    (n) => `${n.lock} is on the relay of another door${n.elsewhere ? `: ${n.elsewhere} opened` : ''}.`,
+    (n) => `${n.lock} is on the relay of another door${n.other ? `: ${n.other} opened` : ''}.`,
     (n) => `Exchange the two lock cables at ${n.controller}, and prove both doors again.`,
   ),
   contactTurned: cause(

@@ -173,7 +173,8 @@ function inputSilent(scene: Scene, asked: WiredPoint): Failure {
       rests: asked.idle ?? 'open',
       reader: id,
       port: screwOf(board, asked.port),
-      elsewhere: stray ? screwOf(board, stray) : exchanged,
+      elsewhere: stray && screwOf(board, stray),
+      other: exchanged,
     },
   )
 }
@@ -203,7 +204,7 @@ function cardFailed(scene: Scene, card: string): Failure | null {
     scene,
     'readerSilent',
     { came: other ? 'elsewhere' : 'nowhere' },
-    { elsewhere: other ? `${refOf(scene, other.door)}, ${other.reader}` : '' },
+    { other: other ? `${refOf(scene, other.door)}, ${other.reader}` : '' },
   )
 }
 
@@ -240,7 +241,7 @@ function leafStays(scene: Scene): Failure | null {
   if (!lock || !released || moved?.state === 'open') return null
   const other = told.find((e) => e.kind === 'leaf' && e.state === 'open' && e.door !== door.id && e.at >= released.at)
   const stray = strayPort(scene)
-  const elsewhere = { elsewhere: other ? refOf(scene, other.door) : stray && screwOf(board, stray) }
+  const elsewhere = { other: other ? refOf(scene, other.door) : '', elsewhere: stray && screwOf(board, stray) }
   const otherLeaf = other ? 'opened' : 'shut'
   const safe = failsSafe(scene, lock)
   if (!pointOf(scene, 'contact'))

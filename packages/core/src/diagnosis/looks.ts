@@ -165,7 +165,7 @@ export type LookId = keyof typeof lookWords
 /** What devices told of themselves, which nobody has to look at. */
 export const knownWords = {
   came: {
-    elsewhere: (n) => `${n.elsewhere || 'Another one'} told something meanwhile.`,
+    elsewhere: (n) => `${n.other || 'Another one'} told something meanwhile.`,
     nowhere: () => 'No other reader told of a card meanwhile.',
     allOnes: () => 'Ones alone arrived, and too few.',
     allNoughts: () => 'Noughts alone arrived, and too few.',
@@ -187,7 +187,7 @@ export const knownWords = {
     still: (n) => `${n.contact} told nothing of the leaf.`,
   },
   otherLeaf: {
-    opened: (n) => `The leaf of ${n.elsewhere || 'another door'} opened meanwhile.`,
+    opened: (n) => `The leaf of ${n.other || 'another door'} opened meanwhile.`,
     shut: (n) => `No other leaf of ${n.controller} opened meanwhile.`,
   },
   lockTold: {
