@@ -7,6 +7,7 @@ import { canFit, useSession } from '../state/session'
 import { Action } from './Action'
 import { Notice, Sheet } from './Screen'
 import { T } from './Text'
+import { TwoLines } from './TwoLines'
 
 /** What is behind a failure: the look that is next, what may still be the cause, what was seen, and what that excludes. */
 export function Looking({ facts, failure }: { facts: Facts; failure: Failure }) {
@@ -55,12 +56,7 @@ export function Looking({ facts, failure }: { facts: Facts; failure: Failure }) 
         <Sheet title="What was seen">
           {found.map((f) => (
             <View key={f.look} style={{ flexDirection: 'row', gap: 12, alignItems: 'center' }}>
-              <View style={{ flex: 1 }}>
-                <T>{f.says}</T>
-                <T size={13} tone="quiet">
-                  {f.asks}
-                </T>
-              </View>
+              <TwoLines says={f.says} under={f.asks} />
               {fits ? (
                 <Action
                   kind="plain"
@@ -81,10 +77,7 @@ export function Looking({ facts, failure }: { facts: Facts; failure: Failure }) 
           <View role="list" aria-label="Excluded" style={{ gap: 6 }}>
             {out.map((c) => (
               <View key={c.id} role="listitem">
-                <T tone="quiet">{`Not this: ${c.says}`}</T>
-                <T size={13} tone="quiet">
-                  {c.by}
-                </T>
+                <TwoLines says={`Not this: ${c.says}`} under={c.by} tone="quiet" />
               </View>
             ))}
           </View>
@@ -102,12 +95,7 @@ function LeftCauses({ left }: Pick<Diagnosis, 'left'>) {
         {left.map((c) => (
           <View key={c.id} role="listitem" style={{ flexDirection: 'row', gap: 12 }}>
             <T face="mono" tone="quiet" style={{ width: 44 }}>{`${Math.max(1, Math.round(c.share * 100))} %`}</T>
-            <View style={{ flex: 1 }}>
-              <T>{c.says}</T>
-              <T size={13} tone="quiet">
-                {c.mend}
-              </T>
-            </View>
+            <TwoLines says={c.says} under={c.mend} />
           </View>
         ))}
       </View>

@@ -29,15 +29,22 @@ export const printedOn = (card: StoredCard): Printed =>
 /** Cards that may be meant by what a controller compares: the digits alone do not say which format they are of. */
 const meantBy = (hex: string): StoredCard[] => cardFormats.flatMap((f) => cardFromData(f.id, hex) ?? [])
 
+/** The reading of what came that is the awaited card, in whatever order, format or cut; null where none is. @param awaited what the controller compares, hexadecimal */
+export function awaitedReading(bits: Bits, awaited: string): CardReading | null {
+  for (const card of meantBy(awaited)) {
+    const likely = likelyReading(readingsOf(bits, printedOn(card)))
+    if (likely) return likely
+  }
+  return null
+}
+
 /**
  * What came instead of an awaited card, told for a fitter: which number it is, and, where it is the awaited one in another order, in
  * another format or with its data lines exchanged, that. @param awaited what the controller compares, hexadecimal
  */
 export function strangeCardWords(bits: Bits, awaited: string): string {
-  for (const card of meantBy(awaited)) {
-    const likely = likelyReading(readingsOf(bits, printedOn(card)))
-    if (likely) return `${likely.says} That is the card awaited. ${mendOf(likely)}`.trim()
-  }
+  const likely = awaitedReading(bits, awaited)
+  if (likely) return `${likely.says} That is the card awaited. ${mendOf(likely)}`.trim()
   const plain = readingsOf(bits, null).find((r) => r.order === 'asSent')
   const came = plain ? readingName(plain) : `${bits.length} bits that no format reads`
   return `A card nobody knows came: ${came}. It is not the card awaited, however it is read.`

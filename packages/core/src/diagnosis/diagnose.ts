@@ -1,7 +1,7 @@
 import { causeWords, type CauseId, type Names } from './causes'
 import { knowledge, type SubjectId } from './knowledge'
 import { knownWords, lookWords, type KnownId, type LookId } from './looks'
-import { nextLook, settledAt, sharesAfter, type Answers, type Looks } from './reasoning'
+import { isSettled, nextLook, sharesAfter, type Answers, type Looks } from './reasoning'
 
 /** A failure as a value: what it is of, what the devices told of it, and what its words may name. */
 export interface Failure {
@@ -62,7 +62,7 @@ export function diagnose({ subject, known, names }: Failure, answers: Answers): 
   const next = nextLook(shares, looks, Object.keys(given))
   return {
     left,
-    settled: left[0] && left[0].share >= settledAt ? left[0] : null,
+    settled: isSettled(shares) ? (left[0] ?? null) : null,
     out,
     next: next && asked(next.look as LookId, looks, names),
     minutes: next?.minutes ?? 0,

@@ -1,8 +1,8 @@
-import { bitsOfText, cardFromData, formatOf, usualFormat } from '../cards/card'
-import { likelyReading, readingsOf } from '../cards/detective'
-import { cardFormats, type Bits } from '../cards/formats'
+import { bitsOfText, formatOf, usualFormat } from '../cards/card'
+import { readingsOf } from '../cards/detective'
+import type { Bits } from '../cards/formats'
 import { readSent } from '../cards/orders'
-import { printedOn } from '../cards/strange'
+import { awaitedReading } from '../cards/strange'
 import { boardOf } from '../devices/board'
 import { doorsOn } from '../devices/records'
 import { sheetOf, type DeviceSheet, type Sheets } from '../devices/sheet'
@@ -214,11 +214,9 @@ function cameAs(bits: Bits, awaited: string, set: string = usualFormat): string 
   const less = bits.length < (format?.bits ?? Infinity)
   if (less && bits.every((b) => b === 1)) return 'allOnes'
   if (less && bits.every((b) => b === 0)) return 'allNoughts'
-  for (const card of cardFormats.flatMap((f) => cardFromData(f.id, awaited) ?? [])) {
-    const likely = likelyReading(readingsOf(bits, printedOn(card)))
-    if (likely?.order === 'linesExchanged') return 'exchanged'
-    if (likely) return likely.order === 'asSent' ? 'otherwise' : 'turned'
-  }
+  const likely = awaitedReading(bits, awaited)
+  if (likely?.order === 'linesExchanged') return 'exchanged'
+  if (likely) return likely.order === 'asSent' ? 'otherwise' : 'turned'
   if (readingsOf(bits, null).some((r) => r.order === 'asSent' && r.cut === 'none' && r.parity)) return 'another'
   if (!format || bits.length !== format.bits) return 'short'
   return readSent(format, 'asSent', bits)?.parity ? 'another' : 'parity'

@@ -17,9 +17,6 @@ export type Answers = Readonly<Record<string, string>>
 /** From this share on a cause is taken for the one. */
 export const settledAt = 0.95
 
-/** Plans of so many states are worked out exactly; a greater one takes the look that tells most a minute. */
-const mostStates = 20_000
-
 const sum = (numbers: readonly number[]): number => numbers.reduce((all, n) => all + n, 0)
 
 /** How likely an answer is where a cause is the one: its own fit beside those of the other answers. */
@@ -79,8 +76,7 @@ export interface NextLook {
  */
 export function nextLook(shares: Weights, looks: Looks, asked: readonly string[] = []): NextLook | null {
   const left = Object.keys(looks).filter((id) => !asked.includes(id))
-  const search = new Search(looks)
-  const { look, minutes } = search.from(shares, left)
+  const { look, minutes } = searchOf(looks).from(shares, left)
   return look === null ? null : { look, minutes }
 }
 
@@ -89,6 +85,14 @@ interface Planned {
   minutes: number
 }
 const nothingLeft: Planned = { look: null, minutes: 0 }
+
+/** What was worked out for these looks serves every later answer: a screen asks again whenever something happens on site. */
+const searches = new WeakMap<Looks, Search>()
+function searchOf(looks: Looks): Search {
+  const search = searches.get(looks) ?? new Search(looks)
+  searches.set(looks, search)
+  return search
+}
 
 class Search {
   private readonly known = new Map<string, Planned>()
@@ -101,7 +105,7 @@ class Search {
     const key = stateOf(shares, useful)
     const known = this.known.get(key)
     if (known) return known
-    const planned = this.known.size < mostStates ? this.exact(shares, useful) : this.greedy(shares, useful)
+    const planned = this.exact(shares, useful)
     this.known.set(key, planned)
     return planned
   }
@@ -129,24 +133,7 @@ class Search {
     }
     return minutes
   }
-
-  private greedy(shares: Weights, useful: readonly string[]): Planned {
-    const worth = (id: string) => {
-      const look = this.looks[id] as Look
-      const after = Object.keys(look.answers).map((answer) => {
-        const branch = answered(shares, look, answer)
-        const chance = sum(Object.values(branch))
-        return chance > 0 ? chance * doubt(scaled(branch)) : 0
-      })
-      return (doubt(shares) - sum(after)) / look.minutes
-    }
-    const [look = null] = [...useful].sort((a, b) => worth(b) - worth(a))
-    return { look, minutes: look === null ? 0 : (this.looks[look]?.minutes ?? 0) }
-  }
 }
-
-/** Bits of doubt (Shannon). */
-const doubt = (shares: Weights): number => -sum(Object.values(shares).map((s) => s * Math.log2(s)))
 
 const stateOf = (shares: Weights, useful: readonly string[]): string =>
   `${Object.entries(shares)

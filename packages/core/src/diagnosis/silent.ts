@@ -3,41 +3,45 @@ import { all, type Facts } from '../job/facts'
 import type { Reach } from '../devices/records'
 import { noNames } from './causes'
 import type { Failure } from './diagnose'
+import type { KnownId } from './looks'
 
 /** Failures of devices are kept by the device’s own id behind this. */
 const prefix = 'device/'
-export const deviceFailureId = (device: string): string => `${prefix}${device}`
+const failureId = (device: string): string => `${prefix}${device}`
 
-/** Others of the kind, and whether each is silent. */
-const silences = (facts: Facts, of: Reach, beside: (r: Reach) => boolean): boolean[] =>
-  all(facts, 'reach')
-    .filter((r) => r.id !== of.id && r.owned && beside(r))
-    .map((r) => (r.onBus ? muffled(r) : r.silentMs > 0))
-
-const muffled = ({ onBus, silentMs }: Reach): boolean =>
+/** What is heard of a device makes no sense, or nothing is. */
+const isMute = ({ onBus, silentMs }: Reach): boolean =>
   silentMs > 0 || onBus?.state === 'silent' || onBus?.state === 'garbled'
+
+/** One answer where all the others beside it are mute too, another where some are not; none where it is alone. */
+function beside<K extends KnownId>(
+  look: K,
+  others: readonly Reach[],
+  [all, some]: readonly [string, string],
+): Partial<Record<K, string>> {
+  return others.length ? ({ [look]: others.every(isMute) ? all : some } as Record<K, string>) : {}
+}
+const othersInService = (facts: Facts, of: Reach): Reach[] =>
+  all(facts, 'reach').filter((r) => r.id !== of.id && r.owned)
 
 /** A device in service that does not answer, or not so that it makes sense; null for one that does, and for one by radio. */
 export function silentDevice(facts: Facts, id: string): Failure | null {
   const reach = Object.hasOwn(facts.reach, id) ? facts.reach[id] : undefined
   if (!reach?.owned || reach.byRadio) return null
-  if (reach.onBus) return muffled(reach) ? busSilent(facts, reach) : null
-  return reach.silentMs > 0 ? deviceSilent(facts, reach) : null
+  if (!isMute(reach)) return null
+  return reach.onBus ? busSilent(facts, reach) : deviceSilent(facts, reach)
 }
 
 function deviceSilent(facts: Facts, reach: Reach): Failure {
-  const others = silences(facts, reach, (r) => !r.onBus && !r.byRadio)
+  const others = othersInService(facts, reach).filter((r) => !r.onBus && !r.byRadio)
   const heard = all(facts, 'found').find(
     (f) => f.serial === reach.serial && f.address !== reach.address && f.seenAt > reach.lastAnswerAt,
   )
   return {
-    id: deviceFailureId(reach.id),
+    id: failureId(reach.id),
     subject: 'deviceSilent',
     since: reach.lastAnswerAt,
-    known: {
-      ...(others.length ? { neighbours: others.every((silent) => silent) ? 'silent' : 'answer' } : {}),
-      greeting: heard ? 'elsewhere' : 'none',
-    },
+    known: { ...beside('neighbours', others, ['silent', 'answer']), greeting: heard ? 'elsewhere' : 'none' },
     names: {
       ...noNames,
       device: facts.controller[reach.id]?.ref ?? partOfDeviceId(reach.id)?.part ?? noNames.device,
@@ -49,19 +53,17 @@ function deviceSilent(facts: Facts, reach: Reach): Failure {
 
 function busSilent(facts: Facts, reach: Reach): Failure {
   const { onBus } = reach
-  const others = silences(
-    facts,
-    reach,
+  const others = othersInService(facts, reach).filter(
     (r) => r.onBus?.controller === onBus?.controller && r.onBus?.port === onBus?.port,
   )
   const device = partOfDeviceId(reach.id)?.part ?? noNames.device
   return {
-    id: deviceFailureId(reach.id),
+    id: failureId(reach.id),
     subject: 'busSilent',
     since: reach.lastAnswerAt,
     known: {
       busState: onBus?.state === 'garbled' ? 'garbled' : 'silent',
-      ...(others.length ? { busOthers: others.every((silent) => silent) ? 'allSilent' : 'someAnswer' } : {}),
+      ...beside('busOthers', others, ['allSilent', 'someAnswer']),
     },
     names: {
       ...noNames,

@@ -71,7 +71,7 @@ export class Opening {
   }
 
   private fed(lock: LockFile): boolean {
-    const harm = this.harms.of(lock === this.file.lock2 ? 'K2' : 'K1')
+    const harm = this.harms.of(this.partOf(lock))
     if (!this.feed.powered(lock.serial) || this.feedPulled || harm === 'loose') return false
     if (harm === 'bridged') return true
     const broken = this.glassBroken && this.harms.of('B1') !== 'stuck'
@@ -85,15 +85,23 @@ export class Opening {
     return lock.fail === 'safe' ? enough : !enough
   }
 
+  private partOf(lock: LockFile): string {
+    return lock === this.file.lock2 ? 'K2' : 'K1'
+  }
+  /** Whether a leaf stays shut, its lock fed or not. */
+  private keeps(lock: LockFile = this.file.lock): boolean {
+    return this.holds(lock) || this.harms.of(this.partOf(lock)) === 'stuck'
+  }
+
   /** Pushes the leaf; true where it opens. */
   push(): boolean {
-    if (!this.leafOpen && (this.holds() || this.harms.of('K1') === 'stuck')) return false
+    if (!this.leafOpen && this.keeps()) return false
     this.setLeaf(true)
     return true
   }
   push2(): boolean {
     const { lock2 } = this.file
-    if (!lock2 || (!this.leaf2Open && (this.holds(lock2) || this.harms.of('K2') === 'stuck'))) return false
+    if (!lock2 || (!this.leaf2Open && this.keeps(lock2))) return false
     this.leaf2Open = true
     this.tell()
     return true
@@ -150,7 +158,7 @@ export class Opening {
     this.openerDriven = driven
     this.moving?.()
     this.moving = this.hooks.after(openerMs, () => {
-      if (!this.openerOff && (!driven || !this.holds())) this.setLeaf(driven)
+      if (!this.openerOff && (!driven || !this.keeps())) this.setLeaf(driven)
     })
   }
 

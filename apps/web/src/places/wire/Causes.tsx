@@ -1,6 +1,7 @@
 import type { Cause } from '@rauta/core'
 import { View } from 'react-native'
 import { T } from '../../parts/Text'
+import { TwoLines } from '../../parts/TwoLines'
 
 /** Ranked, each with the reading that tells it from the next. */
 export function Causes({ causes }: { causes: readonly Cause[] }) {
@@ -9,12 +10,7 @@ export function Causes({ causes }: { causes: readonly Cause[] }) {
       {causes.slice(0, 4).map((c, i) => (
         <View key={c.says} role="listitem" style={{ flexDirection: 'row', gap: 8 }}>
           <T face="mono" tone="quiet">{`${i + 1}`}</T>
-          <View style={{ flex: 1 }}>
-            <T>{c.says}</T>
-            <T size={13} tone="quiet">
-              {c.tell}
-            </T>
-          </View>
+          <TwoLines says={c.says} under={c.tell} />
         </View>
       ))}
     </View>
