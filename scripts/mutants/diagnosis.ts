@@ -49,8 +49,22 @@ export const diagnosisMutants: readonly Mutant[] = [
   },
   {
     name: 'cause: answers of another failure count',
-    file: `${core}/records.ts`,
-    find: '.filter((l) => l.failure === failure)',
+    file: `${core}/failures.ts`,
+    find: 'l.failure === id && ',
+    put: '',
+    tests,
+  },
+  {
+    name: 'cause: answers of an earlier silence count',
+    file: `${core}/failures.ts`,
+    find: ' && l.at > since',
+    put: '',
+    tests,
+  },
+  {
+    name: 'cause: a device that answers is searched',
+    file: `${core}/silent.ts`,
+    find: 'if (!isMute(reach)) return null',
     put: '',
     tests,
   },
@@ -94,7 +108,6 @@ export const diagnosisMutants: readonly Mutant[] = [
     file: `${core}/failed.ts`,
     find: "if (proof.verdict !== 'failed' || !door",
     put: 'if (!door',
-    tests: 'apps/server/test/diagnosis',
-    wire: true,
+    tests,
   },
 ]

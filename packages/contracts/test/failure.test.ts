@@ -211,6 +211,20 @@ describe('what somebody saw is kept with the failure that it was looked at for',
     expect(answers(w, proof.id)).toEqual({ across: 'closed' })
     expect(answers(w, 'another')).toEqual({})
   })
+  it('only a failed test is a failure: one that passed, or was skipped, is not searched', () => {
+    const { w, proof } = ran()
+    expect(failureNamed(w.facts, proof.id, sheets)?.subject).toBe('inputSilent')
+    for (const verdict of ['passed', 'skipped', 'not judged'] as const) {
+      w.put('proof', { ...proof, id: verdict, verdict })
+      expect(failureNamed(w.facts, verdict, sheets)).toBeNull()
+    }
+  })
+  it('answers are kept by their failure: the next one of the same test has none of them', () => {
+    const { w, proof } = ran()
+    w.do('look.answer', { failure: proof.id, look: 'across', answer: 'open' })
+    w.put('proof', { ...proof, id: 'p-next' })
+    expect([answers(w, proof.id), answers(w, 'p-next')]).toEqual([{ across: 'open' }, {}])
+  })
   it('no answer of another look, of another failure, or of nothing is taken', () => {
     const { w, proof } = ran()
     for (const [look, answer] of [

@@ -135,6 +135,15 @@ describe('what to look at next', () => {
     })
   })
 
+  it('where nothing that is left tells the causes apart, nothing is asked', () => {
+    const looks: Looks = {
+      both: { minutes: 1, answers: { yes: { a: 1, b: 1 }, no: { c: 1 } } },
+      half: { minutes: 1, answers: { yes: { a: 1, b: 1 }, no: { a: 1, b: 1 } } },
+    }
+    expect(nextLook(sharesAfter({ a: 1, b: 1 }, looks, {}), looks)).toBeNull()
+    expect(nextLook(sharesAfter({ a: 1, b: 1, c: 1 }, looks, {}), looks)).toEqual({ look: 'both', minutes: 1 })
+  })
+
   it('an answer that goes with two causes unequally leaves both, by how well', () => {
     const looks: Looks = { tape: { minutes: 0, answers: { seen: { a: 1, b: 0.1 }, none: { b: 0.9 } } } }
     expect(sharesAfter({ a: 1, b: 1 }, looks, { tape: 'seen' })).toEqual({
