@@ -240,7 +240,7 @@ export const causeWords = {
   ),
   busSwapped: cause(
     (n) => `The two bus conductors are exchanged at ${n.device}.`,
-    (n) => `Exchange them at ${n.device}, and not at ${n.controller}: the others are right.`,
+    (n) => `Exchange them at ${n.device}. Where other readers of this bus answer, they are right at ${n.controller}.`,
   ),
   busSpeed: cause(
     (n) => `${n.device} is set to another speed than ${n.speed}.`,
